@@ -1,0 +1,35 @@
+/** The allowed imports of docs/architecture.md, as rules. */
+const only = (from, to, why) => ({
+  name: `${from}-imports`,
+  comment: why,
+  severity: 'error',
+  from: { path: `^src/${from}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^src/', pathNot: `^src/(${[from, ...to].join('|')})/` },
+});
+
+module.exports = {
+  forbidden: [
+    only('core', [], 'core is pure: it knows nothing of the rest'),
+    only('store', ['core'], 'store is SQL and core types'),
+    only('actions', ['core', 'store'], 'use cases join core and store'),
+    only('workers', ['core'], 'a worker is a thin shell around core'),
+    only('ui', ['core', 'actions'], 'components show; they reach the server through actions only'),
+    only('app', ['ui', 'actions', 'core'], 'pages are thin: ui and actions (and core types)'),
+    {
+      name: 'core-is-pure',
+      comment: 'no React, Next.js, SQL, file system or network in core',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'core'], pathNot: 'node_modules/(temporal-polyfill|papaparse|@types/papaparse|@e965/xlsx|fflate|temporal-utils|temporal-spec)/' },
+    },
+    { name: 'sql-only-in-store', severity: 'error', from: { pathNot: '^(src/store|bench|tests|scripts)/' }, to: { path: 'node_modules/(@electric-sql/pglite|pg)/' } },
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+  },
+};

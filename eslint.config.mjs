@@ -1,0 +1,40 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['.next/', '.cache/', '.data/', 'node_modules/', 'test-results/', 'next-env.d.ts', '.dependency-cruiser.cjs'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.strictTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-unnecessary-condition': ['error', { allowConstantLoopConditions: 'only-allowed-literals' }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['src/**/*.tsx', 'src/ui/**/*.ts'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { ...reactHooks.configs.recommended.rules },
+  },
+  {
+    // Money never passes through a float, and core never reads the clock, chance or the machine.
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'parseFloat', 'process', 'window', 'document', 'fetch', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is passed in.' },
+        { object: 'Date', property: 'now', message: 'The clock is passed in.' },
+      ],
+      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date']", message: 'Dates are Temporal.PlainDate; the clock is passed in.' }],
+    },
+  },
+  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', performance: 'readonly', URL: 'readonly', AbortSignal: 'readonly', Buffer: 'readonly' } } },
+);
