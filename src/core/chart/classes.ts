@@ -1,0 +1,69 @@
+import type { Side } from '../money/minor';
+
+export const ACCOUNT_TYPES = ['asset', 'liability', 'equity', 'income', 'expense'] as const;
+export type AccountType = (typeof ACCOUNT_TYPES)[number];
+
+/**
+ * Where an account's balance appears in the statements. Each class is one line group of the balance sheet or the income
+ * statement; an account always has one, so that none can fall out of a report.
+ */
+export const ACCOUNT_CLASSES = [
+  { id: 'current-asset', type: 'asset', label: 'Current assets', one: 'Current asset', means: 'Cash, and what turns into cash or is used up within a year: bank, customers, stock, prepayments.' },
+  { id: 'fixed-asset', type: 'asset', label: 'Fixed assets', one: 'Fixed asset', means: 'Kept and used for more than a year: premises, boats, machines, with their accumulated depreciation.' },
+  { id: 'other-asset', type: 'asset', label: 'Other assets', one: 'Other asset', means: 'Long-lived but not used in the work: deposits paid, long-term loans given.' },
+  { id: 'current-liability', type: 'liability', label: 'Current liabilities', one: 'Current liability', means: 'Due within a year: suppliers, taxes, wages owed, a card.' },
+  { id: 'long-term-liability', type: 'liability', label: 'Long-term liabilities', one: 'Long-term liability', means: 'Due after more than a year: bank and owner loans.' },
+  { id: 'equity', type: 'equity', label: 'Equity', one: 'Equity', means: 'What belongs to the owners, members or funds: capital, reserves, retained earnings.' },
+  { id: 'revenue', type: 'income', label: 'Revenue', one: 'Revenue', means: 'What the company is there to earn: sales, fees, donations.' },
+  { id: 'other-income', type: 'income', label: 'Other income', one: 'Other income', means: 'Earned on the side: interest, rent of a spare room.' },
+  { id: 'cost-of-sales', type: 'expense', label: 'Cost of sales', one: 'Cost of sales', means: 'Caused by each sale: goods, materials, carriage.' },
+  { id: 'operating-expense', type: 'expense', label: 'Operating expenses', one: 'Operating expense', means: 'Running the company: wages, rent, insurance, depreciation.' },
+  { id: 'other-expense', type: 'expense', label: 'Other expenses', one: 'Other expense', means: 'Outside the day’s work: interest, exchange losses.' },
+  { id: 'tax', type: 'expense', label: 'Tax on profit', one: 'Tax on profit', means: 'Tax on the year’s result.' },
+] as const satisfies readonly { id: string; type: AccountType; label: string; one: string; means: string }[];
+
+export type AccountClass = (typeof ACCOUNT_CLASSES)[number]['id'];
+type ClassFacts = (typeof ACCOUNT_CLASSES)[number];
+
+export const CLASS_IDS = ACCOUNT_CLASSES.map((one) => one.id) as unknown as readonly [AccountClass, ...AccountClass[]];
+
+const BY_ID: ReadonlyMap<AccountClass, ClassFacts> = new Map(ACCOUNT_CLASSES.map((one) => [one.id, one]));
+
+export const classFacts = (id: AccountClass): ClassFacts => {
+  const facts = BY_ID.get(id);
+  if (facts === undefined) throw new RangeError(`no account class ${id}`);
+  return facts;
+};
+
+export const typeOf = (id: AccountClass): AccountType => classFacts(id).type;
+
+/** Income and expense: the accounts whose balances make the year's result and start each year at nil. */
+export const isResult = (type: AccountType): boolean => type === 'income' || type === 'expense';
+
+export const normalSide = (type: AccountType): Side => (type === 'asset' || type === 'expense' ? 'debit' : 'credit');
+
+/** What an account is for, where something else in the books has to find it. `single`: one account at most has the role. */
+export const ACCOUNT_ROLES = [
+  { id: 'bank', label: 'Bank', type: 'asset', single: false },
+  { id: 'cash', label: 'Cash', type: 'asset', single: false },
+  { id: 'receivables-control', label: 'Customers control', type: 'asset', single: true },
+  { id: 'stock', label: 'Stock', type: 'asset', single: false },
+  { id: 'prepayments', label: 'Prepayments', type: 'asset', single: false },
+  { id: 'fixed-asset-cost', label: 'Fixed asset, cost', type: 'asset', single: false },
+  { id: 'accumulated-depreciation', label: 'Accumulated depreciation', type: 'asset', single: false },
+  { id: 'payables-control', label: 'Suppliers control', type: 'liability', single: true },
+  { id: 'tax', label: 'Sales tax', type: 'liability', single: false },
+  { id: 'loan', label: 'Loan', type: 'liability', single: false },
+  { id: 'retained-earnings', label: 'Retained earnings', type: 'equity', single: true },
+  { id: 'current-year-result', label: 'Result of the current year', type: 'equity', single: true },
+] as const satisfies readonly { id: string; label: string; type: AccountType; single: boolean }[];
+
+export type AccountRole = (typeof ACCOUNT_ROLES)[number]['id'];
+
+export const ROLE_IDS = ACCOUNT_ROLES.map((one) => one.id) as unknown as readonly [AccountRole, ...AccountRole[]];
+
+export const roleFacts = (id: AccountRole): (typeof ACCOUNT_ROLES)[number] => {
+  const facts = ACCOUNT_ROLES.find((one) => one.id === id);
+  if (facts === undefined) throw new RangeError(`no account role ${id}`);
+  return facts;
+};

@@ -1,0 +1,31 @@
+/**
+ * ISO 4217 active currency codes with the number of decimals of their minor unit
+ * (source: ISO 4217:2015 table A.1 as amended; funds codes, metals and test codes are left out).
+ */
+const BY_DIGITS = {
+  0: 'BIF CLP DJF GNF ISK JPY KMF KRW PYG RWF UGX VND VUV XAF XOF XPF',
+  2:
+    'AED AFN ALL AMD ANG AOA ARS AUD AWG AZN BAM BBD BDT BGN BMD BND BOB BRL BSD BTN BWP BYN BZD CAD CDF CHF CNY COP ' +
+    'CRC CUP CVE CZK DKK DOP DZD EGP ERN ETB EUR FJD FKP GBP GEL GHS GIP GMD GTQ GYD HKD HNL HTG HUF IDR ILS INR IRR ' +
+    'JMD KES KGS KHR KPW KYD KZT LAK LBP LKR LRD LSL MAD MDL MGA MKD MMK MNT MOP MRU MUR MVR MWK MXN MYR MZN NAD NGN ' +
+    'NIO NOK NPR NZD PAB PEN PGK PHP PKR PLN QAR RON RSD RUB SAR SBD SCR SDG SEK SGD SHP SLE SOS SRD SSP STN SVC SYP ' +
+    'SZL THB TJS TMT TOP TRY TTD TWD TZS UAH USD UYU UZS VED VES WST XCD YER ZAR ZMW ZWG',
+  3: 'BHD IQD JOD KWD LYD OMR TND',
+} as const;
+
+const DIGITS: ReadonlyMap<string, number> = new Map(
+  Object.entries(BY_DIGITS).flatMap(([digits, codes]) =>
+    codes.split(' ').map((code): [string, number] => [code, Number(digits)]),
+  ),
+);
+
+export const CURRENCY_CODES: readonly string[] = [...DIGITS.keys()].sort();
+
+export const isCurrency = (code: string): boolean => DIGITS.has(code);
+
+/** Decimals of the currency's minor unit; throws for a code that `isCurrency` refuses, since money without a scale is no money. */
+export const minorDigits = (currency: string): number => {
+  const digits = DIGITS.get(currency);
+  if (digits === undefined) throw new RangeError(`${currency} is not an ISO 4217 currency`);
+  return digits;
+};

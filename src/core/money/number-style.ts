@@ -1,0 +1,72 @@
+/**
+ * How a number is written, named by its own sample. Group separators stand every three digits, but for
+ * '12,34,567.00' (three, then twos).
+ */
+export const NUMBER_STYLES = [
+  '1,234.56',
+  '1.234,56',
+  '1 234,56',
+  '1 234.56',
+  "1'234.56",
+  '12,34,567.00',
+  '1234.56',
+  '1234,56',
+] as const;
+
+export type NumberStyle = (typeof NUMBER_STYLES)[number];
+
+export const isNumberStyle = (text: string): text is NumberStyle => (NUMBER_STYLES as readonly string[]).includes(text);
+
+interface Marks {
+  readonly decimal: '.' | ',';
+  readonly group: ',' | '.' | ' ' | "'" | '';
+  readonly indian: boolean;
+}
+
+const MARKS: Readonly<Record<NumberStyle, Marks>> = {
+  '1,234.56': { decimal: '.', group: ',', indian: false },
+  '1.234,56': { decimal: ',', group: '.', indian: false },
+  '1 234,56': { decimal: ',', group: ' ', indian: false },
+  '1 234.56': { decimal: '.', group: ' ', indian: false },
+  "1'234.56": { decimal: '.', group: "'", indian: false },
+  '12,34,567.00': { decimal: '.', group: ',', indian: true },
+  '1234.56': { decimal: '.', group: '', indian: false },
+  '1234,56': { decimal: ',', group: '', indian: false },
+};
+
+export const marksOf = (style: NumberStyle): Marks => MARKS[style];
+
+/** Every kind of space that software puts between thousands becomes a plain one, a typographic apostrophe a straight one. */
+export const plainSeparators = (text: string): string =>
+  text.replace(/[\u00a0\u2007\u2009\u202f]/g, ' ').replace(/[\u2018\u2019\u02bc]/g, "'").replace(/[\u2212\u2013]/g, '-');
+
+const escaped = (mark: string): string => (mark === '.' ? '\\.' : mark);
+
+const unsignedPatterns = new Map<NumberStyle, string>();
+
+/**
+ * The source of a pattern for one unsigned number in the style. Groups must be whole: in the style 1,234.56 the text
+ * "1,23" is no number, because somebody meant 1.23 by it.
+ */
+export const unsignedPattern = (style: NumberStyle): string => {
+  const known = unsignedPatterns.get(style);
+  if (known !== undefined) return known;
+  const { decimal, group, indian } = MARKS[style];
+  const d = escaped(decimal);
+  const g = escaped(group);
+  const grouped = group === '' ? '' : indian ? `\\d{1,2}(?:${g}\\d{2})*${g}\\d{3}|` : `\\d{1,3}(?:${g}\\d{3})+|`;
+  const pattern = `(?:(?:${grouped}\\d+)(?:${d}\\d*)?|${d}\\d+)`;
+  unsignedPatterns.set(style, pattern);
+  return pattern;
+};
+
+const GROUPS = /[ ',.]/g;
+
+/** The digits of a text that matched `unsignedPattern(style)`: an exact coefficient and its number of decimals. */
+export const readUnsigned = (text: string, style: NumberStyle): { coefficient: bigint; scale: number } => {
+  const { decimal } = MARKS[style];
+  const at = text.lastIndexOf(decimal);
+  const whole = (at < 0 ? text : text.slice(0, at)).replace(GROUPS, '');
+  const fraction = at < 0 ? '' : text.slice(at + 1);
+  return { coefficient: BigInt(whole + fraction || '0'), scale: fraction.length };
+};

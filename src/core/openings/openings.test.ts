@@ -1,0 +1,158 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Account, accountId } from '../chart/account';
+import { type Minor, NIL, minor, sum } from '../money/minor';
+import type { PaperRow } from '../papers/rows';
+import { bubble, difference, postingLines, totalsOf, withChange } from './level';
+import { matcher } from './match';
+import { type Decision, guessClass, planTakeOver } from './takeover';
+
+const amounts = fc.bigInt({ min: -(10n ** 15n), max: 10n ** 15n }).map(minor);
+const positions = fc.array(fc.tuple(fc.integer({ min: 1, max: 30 }), amounts)).map((pairs) => new Map(pairs));
+
+describe('the Level', () => {
+  it('has debits less credits equal to the plain sum', () => {
+    fc.assert(
+      fc.property(fc.array(amounts), (list) => {
+        const totals = totalsOf(list);
+        expect(difference(totals)).toBe(sum(list));
+        expect(totals.debits >= 0n && totals.credits >= 0n).toBe(true);
+      }),
+    );
+  });
+  it('follows a changed cell exactly as if all were added anew', () => {
+    fc.assert(
+      fc.property(fc.array(amounts, { minLength: 1 }), fc.nat(), amounts, (list, pick, to) => {
+        const at = pick % list.length;
+        const changed = list.map((amount, index) => (index === at ? to : amount));
+        expect(withChange(totalsOf(list), list[at] ?? NIL, to)).toEqual(totalsOf(changed));
+      }),
+    );
+  });
+  it('moves its bubble to the lighter side, never off the glass, further the more is missing', () => {
+    fc.assert(
+      fc.property(amounts, amounts, (a, b) => {
+        expect(Math.abs(bubble(a))).toBeLessThanOrEqual(1);
+        expect(bubble(minor(-a))).toBe(-bubble(a) + 0);
+        expect(Math.sign(bubble(a))).toBe(a > 0n ? 1 : a < 0n ? -1 : 0);
+        if (a > b && b > 0n) expect(bubble(a)).toBeGreaterThanOrEqual(bubble(b));
+      }),
+    );
+    expect(bubble(minor(1n))).toBeGreaterThan(0.1);
+  });
+});
+
+describe('posting', () => {
+  it('brings what stands exactly to the target, whatever stood before', () => {
+    fc.assert(
+      fc.property(positions, positions, (target, stands) => {
+        const lines = postingLines(target, stands);
+        const after = new Map(stands);
+        for (const [key, amount] of lines) after.set(key, minor((after.get(key) ?? 0n) + amount));
+        for (const key of new Set([...after.keys(), ...target.keys()])) expect(after.get(key) ?? 0n).toBe(target.get(key) ?? 0n);
+        expect([...lines.values()].every((amount) => amount !== 0n)).toBe(true);
+        expect(sum(lines.values())).toBe(sum(target.values()) - sum(stands.values()));
+      }),
+    );
+  });
+  it('posts nothing twice', () => {
+    fc.assert(
+      fc.property(positions, (target) => {
+        expect(postingLines(target, target).size).toBe(0);
+      }),
+    );
+  });
+});
+
+const account = (id: number, code: string, name: string, more: Partial<Account> = {}): Account => ({ id: accountId(id), code, name, class: 'current-asset', heading: false, parent: null, role: null, currency: null, active: true, ...more });
+const chart = [
+  account(1, '1000', 'Current assets', { heading: true }),
+  account(2, '1010', 'Current account at bank', { role: 'bank' }),
+  account(3, '1200', 'Stock of goods'),
+  account(4, '2100', 'Trade payables', { class: 'current-liability' }),
+  account(5, '6100', 'Wages', { class: 'operating-expense', active: false }),
+  account(6, '6110', 'Rent', { class: 'operating-expense' }),
+  account(7, '6120', 'Rent', { class: 'operating-expense' }),
+];
+
+describe('matching', () => {
+  const match = matcher(chart);
+  it.each([
+    ['1010', 'Skerry Bank current account', 2, true],
+    ['1200', 'Stock of dried kelp', 3, true],
+    ['9999', 'TRADE  PAYABLES', 4, true],
+    ['1200', 'Trade payables', 4, true],
+    ['1200', 'Boats', 3, false],
+    ['2100', '', 4, true],
+  ])('%s %s', (code, name, id, sure) => {
+    expect(match({ code, name })).toMatchObject({ kind: 'matched', account: id, sure });
+  });
+  it.each([
+    ['1000', 'Current assets', 'heading'],
+    ['6100', 'Wages', 'inactive'],
+    ['7777', 'Unheard of', 'no account'],
+    ['', 'Rent', '2 accounts'],
+  ])('leaves %s %s to a person', (code, name, why) => {
+    const found = match({ code, name });
+    expect(found.kind).toBe('unmatched');
+    expect(found.why).toContain(why);
+  });
+  it('does not depend on the order of the chart', () => {
+    fc.assert(
+      fc.property(fc.shuffledSubarray(chart, { minLength: chart.length }), fc.constantFrom(...chart), fc.constantFrom(...chart), (shuffled, a, b) => {
+        const row = { code: a.code, name: b.name };
+        expect(matcher(shuffled)(row)).toEqual(match(row));
+      }),
+    );
+  });
+});
+
+describe('the plan of a take-over', () => {
+  const row = (at: number, code: string, name: string, amount: bigint, kind: PaperRow['kind'] = 'account'): PaperRow => ({ row: at, kind, code, name, amount: minor(amount), text: name });
+  const rows = [row(2, '1010', 'Bank', 500n), row(3, '1011', 'Second bank', 250n), row(4, '2100', 'Trade payables', -700n), row(5, '4711', 'Odd', -50n), row(6, '', 'Total', 0n, 'total')];
+  const match = matcher(chart);
+  const plan = (decisions: readonly (readonly [number, Decision])[], stands: readonly (readonly [number, bigint])[] = []) =>
+    planTakeOver(rows, match, new Map(decisions), chart, new Map(stands.map(([id, amount]) => [accountId(id), minor(amount)])));
+  it('waits for every row with an amount', () => {
+    const open = plan([]);
+    expect(open.undecided.map(({ row: one }) => one.row)).toEqual([3, 5]);
+    expect(open.problems.map((one) => one.code)).toEqual(['paper.undecided']);
+  });
+  it('adds rows that become one account, counts what it replaces, and leaves out only with a reason', () => {
+    const done = plan(
+      [
+        [3, { kind: 'account', account: accountId(2) }],
+        [5, { kind: 'leave-out', reason: 'belongs to another company' }],
+      ],
+      [[2, 100n]],
+    );
+    expect(done.problems).toEqual([]);
+    expect(done.amounts).toEqual(new Map([[2, 750n], [4, -700n]]));
+    expect([done.merged, done.leftOut.length, done.replaced]).toEqual([1, 1, [{ account: 2, from: 100n, to: 750n }]]);
+    expect(done.totals).toEqual({ debits: 750n, credits: 700n });
+  });
+  it('refuses an account that cannot take amounts', () => {
+    expect(plan([[3, { kind: 'account', account: accountId(1) }], [5, { kind: 'account', account: accountId(5) }]]).problems.map((one) => one.field)).toEqual(['row-3', 'row-5']);
+  });
+  it('conserves: what is taken plus what is left out is what the paper has', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(amounts, fc.constantFrom('account', 'create', 'leave')), { maxLength: 20 }), (list) => {
+        const given = list.map(([amount], at) => row(at + 1, `X${at}`, 'x', amount));
+        const decisions = new Map(
+          list.map(([, what], at): [number, Decision] => [
+            at + 1,
+            what === 'account' ? { kind: 'account', account: accountId(2) } : what === 'create' ? { kind: 'create', code: `X${at}`, name: 'x', class: 'equity', parent: null } : { kind: 'leave-out', reason: 'r' },
+          ]),
+        );
+        const made = planTakeOver(given, match, decisions, chart, new Map());
+        const left: Minor = sum(made.leftOut.map((one) => one.row.amount));
+        expect(difference(made.totals) + left).toBe(sum(given.map((one) => one.amount)));
+      }),
+    );
+  });
+  it('proposes a class by words, neighbours and side', () => {
+    expect(guessClass({ code: 'x', name: 'Boats, accumulated depreciation', amount: minor(-5n) }, chart)).toBe('fixed-asset');
+    expect(guessClass({ code: '6199', name: 'Whatever', amount: minor(5n) }, chart)).toBe('operating-expense');
+    expect(guessClass({ code: '', name: 'Whatever', amount: minor(-5n) }, [])).toBe('current-liability');
+  });
+});

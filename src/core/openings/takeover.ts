@@ -1,0 +1,134 @@
+import { type Account, type AccountId, called } from '../chart/account';
+import type { AccountClass } from '../chart/classes';
+import { type Minor, NIL, add } from '../money/minor';
+import type { PaperRow } from '../papers/rows';
+import { type Problem, plural, problem } from '../result';
+import { type Totals, totalsOf } from './level';
+import type { Match } from './match';
+
+/** What a person decided about a row of a paper. */
+export type Decision =
+  | { readonly kind: 'account'; readonly account: AccountId }
+  | { readonly kind: 'create'; readonly code: string; readonly name: string; readonly class: AccountClass; readonly parent: AccountId | null }
+  | { readonly kind: 'leave-out'; readonly reason: string };
+
+/** An account row with what will happen to it: its own decision, else its match, else nothing yet. */
+export interface DecidedRow {
+  readonly row: PaperRow;
+  readonly match: Match;
+  readonly decision: Decision | undefined;
+}
+
+export interface Plan {
+  readonly rows: readonly DecidedRow[];
+  /** Rows with an amount for which nothing is decided; they hold the take-over back. */
+  readonly undecided: readonly DecidedRow[];
+  readonly create: readonly { readonly row: number; readonly decision: Extract<Decision, { kind: 'create' }> }[];
+  readonly leftOut: readonly DecidedRow[];
+  /** Target per existing account; several rows for one account are added. Accounts to be created are not in it. */
+  readonly amounts: ReadonlyMap<AccountId, Minor>;
+  readonly replaced: readonly { readonly account: AccountId; readonly from: Minor; readonly to: Minor }[];
+  readonly merged: number;
+  readonly totals: Totals;
+  readonly problems: readonly Problem[];
+}
+
+/**
+ * What taking a paper over would do. Pure: the preview shows it and the action carries out the same plan.
+ * A row that is nil needs no decision. Unreadable rows are problems, because leaving them silently out would make the
+ * result wrong.
+ */
+export const planTakeOver = (
+  rows: readonly PaperRow[],
+  match: (row: PaperRow) => Match,
+  decisions: ReadonlyMap<number, Decision>,
+  chart: readonly Account[],
+  stands: ReadonlyMap<AccountId, Minor>,
+): Plan => {
+  const known = new Map(chart.map((account) => [account.id, account]));
+  const problems: Problem[] = [];
+  const decided = rows
+    .filter((row) => row.kind === 'account')
+    .map((row): DecidedRow => {
+      const found = match(row);
+      const own = decisions.get(row.row);
+      return { row, match: found, decision: own ?? (found.kind === 'matched' ? { kind: 'account', account: found.account } : undefined) };
+    });
+  const amounts = new Map<AccountId, Minor>();
+  const create: { row: number; decision: Extract<Decision, { kind: 'create' }> }[] = [];
+  const taken: Minor[] = [];
+  let merged = 0;
+  for (const { row, decision } of decided) {
+    if (decision === undefined || decision.kind === 'leave-out') continue;
+    if (decision.kind === 'create') {
+      create.push({ row: row.row, decision });
+      taken.push(row.amount);
+      continue;
+    }
+    const account = known.get(decision.account);
+    if (account === undefined || account.heading || !account.active) {
+      problems.push(
+        problem(
+          'paper.account-unusable',
+          `Row ${row.row} goes to ${account === undefined ? 'an account that is gone' : `${called(account)}, which is ${account.heading ? 'a heading' : 'inactive'}`}. Choose another account.`,
+          `row-${row.row}`,
+        ),
+      );
+      continue;
+    }
+    if (row.amount === 0n) continue;
+    if (amounts.has(account.id)) merged += 1;
+    amounts.set(account.id, add(amounts.get(account.id) ?? NIL, row.amount));
+    taken.push(row.amount);
+  }
+  const undecided = decided.filter(({ row, decision }) => decision === undefined && row.amount !== 0n);
+  for (const row of rows.filter((one) => one.kind === 'unreadable'))
+    problems.push(problem('paper.row-unreadable', `Row ${row.row} (${row.text.slice(0, 60)}): ${row.note ?? 'unreadable'}.`, `row-${row.row}`));
+  if (undecided.length > 0)
+    problems.push(
+      problem(
+        'paper.undecided',
+        `${plural(undecided.length, 'row')} with an amount ${undecided.length === 1 ? 'has' : 'have'} no account yet: choose one, create one, or leave the row out with a reason.`,
+      ),
+    );
+  return {
+    rows: decided,
+    undecided,
+    create,
+    leftOut: decided.filter(({ decision }) => decision?.kind === 'leave-out'),
+    amounts,
+    replaced: [...amounts].flatMap(([account, to]) => {
+      const from = stands.get(account) ?? NIL;
+      return from !== 0n && from !== to ? [{ account, from, to }] : [];
+    }),
+    merged,
+    totals: totalsOf(taken),
+    problems,
+  };
+};
+
+/** The class a new account most likely has, by the words of its name and else by the side of its amount. A proposal only. */
+export const guessClass = (row: Pick<PaperRow, 'code' | 'name' | 'amount'>, chart: readonly Account[]): AccountClass => {
+  const name = row.name.toLowerCase();
+  const word = CLASS_WORDS.find(([words]) => words.test(name));
+  if (word !== undefined) return word[1];
+  const neighbour = chart
+    .filter((account) => !account.heading && account.code.length === row.code.length && account.code.slice(0, 2) === row.code.slice(0, 2))
+    .at(0);
+  if (neighbour !== undefined) return neighbour.class;
+  return row.amount < 0n ? 'current-liability' : 'operating-expense';
+};
+
+const CLASS_WORDS: readonly (readonly [RegExp, AccountClass])[] = [
+  [/depreciation|accum/, 'fixed-asset'],
+  [/interest (paid|expense)|exchange (loss|diff)/, 'other-expense'],
+  [/interest (received|income)|other income|rent received/, 'other-income'],
+  [/\bbank\b|cash|receivable|debtor|prepa|stock|inventory/, 'current-asset'],
+  [/payable|creditor|accrual|\bvat\b|card/, 'current-liability'],
+  [/\bloan\b|mortgage/, 'long-term-liability'],
+  [/capital|reserve|retained|drawings|dividend/, 'equity'],
+  [/\bsales\b|revenue|fees earned|income|grant|donation/, 'revenue'],
+  [/purchases|cost of|carriage|packaging|materials/, 'cost-of-sales'],
+  [/corporation tax|income tax/, 'tax'],
+  [/, cost$|equipment|machinery|boats?\b|premises|vehicles?\b/, 'fixed-asset'],
+];

@@ -1,0 +1,46 @@
+import * as XLSX from '@e965/xlsx';
+import type { Minor } from '../money/minor';
+import { plainDecimal } from '../money/format';
+
+/** A cell to be written: text, an amount with its decimals, or nothing. */
+export type OutCell = string | { readonly amount: Minor; readonly digits: number } | null;
+export type OutRow = readonly OutCell[];
+
+/** Text that a spreadsheet would run as a formula is marked as text with a leading apostrophe. */
+export const asText = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+
+/** RFC 4180, UTF-8 with a byte-order mark so that spreadsheets read accents right; amounts plain, with a point. */
+export const toCsv = (rows: readonly OutRow[]): string => {
+  const cell = (value: OutCell): string => {
+    if (value === null) return '';
+    if (typeof value === 'object') return plainDecimal(value.amount, value.digits);
+    const text = asText(value);
+    return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text;
+  };
+  return `\ufeff${rows.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
+};
+
+/** A spreadsheet's number holds 15 significant digits; an amount beyond that is written as text, so that no digit is lost. */
+const amountCell = (amount: Minor, digits: number): XLSX.CellObject => {
+  const decimal = plainDecimal(amount, digits);
+  if (decimal.replace(/\D/g, '').replace(/^0+/, '').length > 15) return { t: 's', v: decimal };
+  return { t: 'n', v: Number(decimal), z: digits === 0 ? '#,##0' : `#,##0.${'0'.repeat(digits)}` };
+};
+
+/** An Office Open XML workbook of one sheet. Text cells are typed as text, so nothing in them is run. */
+export const toXlsx = (sheetName: string, rows: readonly OutRow[]): Uint8Array => {
+  const cells = rows.map((row) =>
+    row.map((value): XLSX.CellObject | null =>
+      value === null ? null : typeof value === 'string' ? { t: 's', v: value } : amountCell(value.amount, value.digits),
+    ),
+  );
+  const sheet = XLSX.utils.aoa_to_sheet(cells);
+  const widths = rows.reduce<number[]>((found, row) => {
+    row.forEach((value, at) => (found[at] = Math.min(60, Math.max(found[at] ?? 8, typeof value === 'string' && rows.length > 3 && row.length > 2 ? value.length + 2 : 14))));
+    return found;
+  }, []);
+  sheet['!cols'] = widths.map((wch) => ({ wch }));
+  const book = XLSX.utils.book_new();
+  XLSX.utils.book_append_sheet(book, sheet, sheetName.replace(/[\\/?*[\]:]/g, ' ').slice(0, 31));
+  return new Uint8Array(XLSX.write(book, { type: 'array', bookType: 'xlsx', compression: true }) as ArrayBuffer);
+};
