@@ -182,7 +182,7 @@ describe('hostile and broken files get a code and a sentence', () => {
     ['half a zip', zipSync({ 'xl/workbook.xml': strToU8('x'.repeat(5000)) }).slice(0, 40), 'paper.broken'],
     ['macros', zipSync({ 'xl/workbook.xml': strToU8('<x/>'), 'xl/vbaProject.bin': strToU8('x') }), 'paper.macros'],
     ['a bomb', zipSync({ 'xl/workbook.xml': strToU8('<x/>'), 'xl/worksheets/sheet1.xml': new Uint8Array(210 * 1024 * 1024) }), 'paper.bomb'],
-    ['too many rows', bytes('1,2\n'.repeat(100_001)), 'paper.rows'],
+    ['too many rows', bytes('1,2\n'.repeat(20_001)), 'paper.rows'],
   ])('%s', (_, content, code) => {
     expect(refusal(content)).toBe(code);
   });

@@ -48,9 +48,12 @@ export const decimalOf = (value: number): string => {
   return negative && digits !== '0' ? `-${text}` : digits === '0' ? '0' : text;
 };
 
+// The package types its number formats as any.
+const { is_date: isDateFormat } = XLSX.SSF as { readonly is_date: (format: string) => boolean };
+
 const cellOf = (cell: XLSX.CellObject | undefined): Cell => {
   if (cell?.v === undefined) return '';
-  if (cell.t === 'n' && typeof cell.v === 'number' && Number.isFinite(cell.v) && !XLSX.SSF.is_date(String(cell.z ?? 'General')))
+  if (cell.t === 'n' && typeof cell.v === 'number' && Number.isFinite(cell.v) && !isDateFormat(String(cell.z ?? 'General')))
     return { decimal: decimalOf(cell.v), shown: (cell.z === undefined || cell.z === 'General' ? decimalOf(cell.v) : (cell.w ?? decimalOf(cell.v))).trim() };
   return (cell.w ?? String(cell.v)).trim();
 };

@@ -75,6 +75,31 @@ const role = (wanted: 'retained-earnings' | 'current-year-result', says: string)
     ? []
     : [{ what: says, place: { stage: 'chart' } }];
 
+/**
+ * What is wrong with an amount standing on this account, whoever looks: the sheet at the row while it is typed, and the
+ * checks below. `atYearStart` tells whether the books open at a year start.
+ */
+export const accountFault = (
+  account: Pick<Account, 'class' | 'heading' | 'active'>,
+  amount: Minor,
+  atYearStart: boolean,
+): { readonly check: CheckId; readonly says: string } | undefined => {
+  if (amount === 0n) return undefined;
+  if (account.heading) return { check: 'openings.on-active-posting-accounts', says: 'an amount on a heading' };
+  if (!account.active) return { check: 'openings.on-active-posting-accounts', says: 'the account is inactive' };
+  if (atYearStart && isResult(typeOf(account.class))) return { check: 'openings.results-nil-at-year-start', says: 'opens at nil at a year start' };
+  return undefined;
+};
+
+const faulty = (state: ProofState, check: CheckId): readonly (readonly [Account, Minor, string])[] => {
+  const year = yearOfCutover(state);
+  const atYearStart = year !== undefined && opensAtYearStart(year, state.cutover);
+  return filled(state).flatMap(([account, amount]) => {
+    const fault = accountFault(account, amount, atYearStart);
+    return fault?.check === check ? [[account, amount, fault.says] as const] : [];
+  });
+};
+
 const CHECKS: Readonly<Record<CheckId, Check>> = {
   'openings.nets-to-zero': {
     severity: 'blocker',
@@ -92,20 +117,17 @@ const CHECKS: Readonly<Record<CheckId, Check>> = {
     title: 'Every amount stands on an active posting account',
     why: 'An amount on a heading is counted twice or not at all, and an inactive account is left out of daily work.',
     find: (state) =>
-      filled(state).flatMap(([account, amount]) =>
-        account.heading || !account.active
-          ? [{ what: `${called(account)} is ${account.heading ? 'a heading' : 'inactive'} and holds ${money(state, amount)}.`, place: { stage: 'openings' as const, account: account.id } }]
-          : [],
-      ),
+      faulty(state, 'openings.on-active-posting-accounts').map(([account, amount]) => ({
+        what: `${called(account)} is ${account.heading ? 'a heading' : 'inactive'} and holds ${money(state, amount)}.`,
+        place: { stage: 'openings', account: account.id },
+      })),
   },
   'openings.results-nil-at-year-start': {
     severity: 'blocker',
     title: 'Income and expense open at nil at a year start',
     why: 'At a year start last year’s result already belongs to the owners; carried in again it would be counted in two years.',
     find: (state) => {
-      const year = yearOfCutover(state);
-      if (year === undefined || !opensAtYearStart(year, state.cutover)) return [];
-      const carried = filled(state).filter(([account]) => isResult(typeOf(account.class)));
+      const carried = faulty(state, 'openings.results-nil-at-year-start');
       if (carried.length === 0) return [];
       const result = resultOf(state.accounts, state.openings);
       const retained = state.accounts.find((account) => account.role === 'retained-earnings');

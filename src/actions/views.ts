@@ -1,0 +1,302 @@
+import { openingDate } from '@/core/calendar/year';
+import type { PeriodState } from '@/core/calendar/year';
+import type { Account, AccountId } from '@/core/chart/account';
+import { inTreeOrder } from '@/core/chart/tree';
+import type { LegalForm } from '@/core/company';
+import type { Minor } from '@/core/money/minor';
+import type { NumberStyle } from '@/core/money/number-style';
+import { type Totals, postingLines, standing, totalsOf } from '@/core/openings/level';
+import { guessClass } from '@/core/openings/takeover';
+import type { CheckResult } from '@/core/proof/checks';
+import { type StageState, nextStage } from '@/core/stages';
+import { type BalanceSheet, type IncomeStatement, type TrialBalance, balanceSheet, incomeStatement, trialBalance } from '@/core/statements/statements';
+import { allBooks, practiceName } from '@/store/books';
+import type { Purpose } from '@/store/books';
+import { happenings } from '@/store/history';
+import { type Journal, hasPosted, journalsOf, ledgerBalances } from '@/store/journals';
+import { type Source, changesOf, currentSet, linesOf, setsOf } from '@/store/openings';
+import { findPaper, papersOf, rowsBehind } from '@/store/papers';
+import { type BooksContext, booksView, view } from './action';
+import { type ReadPaper, readStored } from './paper-reading';
+import { type BooksState, stateOf, statesOf } from './state';
+
+/** What every page of a set of books shows around its sheet. Dates are ISO text, since they cross to the browser. */
+export interface FrameView {
+  readonly id: number;
+  readonly name: string;
+  readonly legalForm: LegalForm;
+  readonly country: string;
+  readonly currency: string;
+  readonly digits: number;
+  readonly style: NumberStyle;
+  readonly purpose: Purpose;
+  readonly cutover: string;
+  readonly openingDate: string;
+  readonly atYearStart: boolean;
+  readonly stages: readonly StageState[];
+  readonly totals: Totals;
+  readonly hasChart: boolean;
+}
+
+const frameOf = (state: BooksState): FrameView => {
+  const { cutover, ...books } = state.books;
+  return {
+    ...books,
+    digits: state.digits,
+    cutover: cutover.toString(),
+    openingDate: openingDate(cutover).toString(),
+    atYearStart: state.atYearStart,
+    stages: state.stages,
+    totals: totalsOf(state.amounts.values()),
+    hasChart: state.accounts.length > 0,
+  };
+};
+
+export interface BoardView {
+  readonly practice: string;
+  readonly books: readonly (FrameView & { readonly next: StageState | null })[];
+}
+
+export const boardView = (): Promise<BoardView> =>
+  view(async ({ tx, actor }) => ({
+    practice: await practiceName(tx, actor.practice),
+    books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state) => ({ ...frameOf(state), next: nextStage(state.stages) ?? null })),
+  }));
+
+/** A page inside a set of books: its frame, and what `run` adds. */
+const page = <T extends object>(id: number, run: (context: BooksContext, state: BooksState) => Promise<T> | T): Promise<({ readonly frame: FrameView } & T) | undefined> =>
+  booksView(id, async (context) => {
+    const state = await stateOf(context.tx, context.books);
+    return { frame: frameOf(state), ...(await run(context, state)) };
+  });
+
+export interface Event {
+  readonly what: string;
+  readonly by: string;
+  readonly at: string;
+}
+
+export const companyView = (id: number) =>
+  page(id, async ({ tx, books }, state) => ({
+    posted: await hasPosted(tx, books.id),
+    next: nextStage(state.stages) ?? null,
+    history: await happenings(tx, books.id, 'books'),
+  }));
+
+export interface PeriodView {
+  readonly id: number;
+  readonly code: string;
+  readonly name: string;
+  readonly start: string;
+  readonly end: string;
+  readonly state: PeriodState;
+}
+
+export const calendarView = (id: number) =>
+  page(id, async ({ tx, books }, state) => ({
+    years: state.years.map((year) => ({
+      name: year.name,
+      start: year.start.toString(),
+      end: year.end.toString(),
+      periods: year.periods.map((period): PeriodView => ({ ...period, start: period.start.toString(), end: period.end.toString() })),
+    })),
+    history: await happenings(tx, books.id, 'period', undefined, 200),
+  }));
+
+export interface ChartRowView {
+  readonly account: Account;
+  readonly depth: number;
+  readonly amount: Minor | null;
+}
+
+export const chartView = (id: number) =>
+  page(id, (_, state) => ({
+    rows: inTreeOrder(state.accounts).map((row): ChartRowView => ({ ...row, amount: state.amounts.get(row.account.id) ?? null })),
+  }));
+
+/** The margin for one account: what happened to it and to its figure. */
+export const accountStory = (id: number, account: number) =>
+  booksView(id, async ({ tx, books }) => ({
+    changes: await changesOf(tx, books.id, account),
+    events: await happenings(tx, books.id, 'account', account),
+  }));
+
+export interface OpeningRowView {
+  readonly id: AccountId;
+  readonly code: string;
+  readonly name: string;
+  readonly class: Account['class'];
+  readonly heading: boolean;
+  readonly active: boolean;
+  readonly depth: number;
+  readonly amount: Minor | null;
+  readonly revision: number;
+  readonly source: Source | null;
+}
+
+export interface BehindView {
+  readonly paper: number;
+  readonly paperName: string;
+  readonly row: number;
+  readonly text: string;
+  readonly amount: Minor;
+}
+
+export const openingsView = (id: number) =>
+  page(id, async ({ tx, books }, state) => {
+    const set = await currentSet(tx, books.id);
+    const lines = new Map((set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]));
+    const names = new Map((await papersOf(tx, books.id)).map((paper) => [paper.id, paper.name]));
+    const behind: Partial<Record<number, BehindView[]>> = {};
+    for (const { account, ...row } of await rowsBehind(tx, books.id)) (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
+    return {
+      set: set === undefined ? null : { id: set.id, version: set.version, state: set.state },
+      papers: [...names].map(([paper, name]) => ({ id: paper, name })),
+      behind,
+      rows: inTreeOrder(state.accounts)
+        // An inactive account is shown while a figure stands on it, so that the figure can be moved.
+        .filter(({ account }) => account.active || lines.has(account.id))
+        .map(({ account, depth }): OpeningRowView => {
+          const line = lines.get(account.id);
+          return {
+            id: account.id,
+            code: account.code,
+            name: account.name,
+            class: account.class,
+            heading: account.heading,
+            active: account.active,
+            depth,
+            amount: line?.amount ?? null,
+            revision: line?.revision ?? 0,
+            source: line?.source ?? null,
+          };
+        }),
+    };
+  });
+
+export const papersView = (id: number) => page(id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
+
+export interface PaperView extends Pick<ReadPaper, 'recognition' | 'rows'> {
+  readonly id: number;
+  readonly name: string;
+  readonly bytes: number;
+  readonly by: string;
+  readonly at: string;
+  readonly taken: boolean;
+  readonly draft: boolean;
+  readonly sheets: readonly string[];
+  /** The first rows as they stand, for choosing the header row and columns. */
+  readonly head: readonly (readonly string[])[];
+  readonly width: number;
+  readonly plan: Omit<ReadPaper['plan'], 'amounts'> & { readonly guesses: Readonly<Record<number, Account['class']>> };
+}
+
+export const paperView = (id: number, paperId: number) =>
+  page(id, async ({ tx, books }, state) => {
+    const paper = await findPaper(tx, books.id, paperId);
+    if (paper === undefined) return { paper: null, accounts: [] };
+    const { tables, recognition, rows, plan } = readStored(books.id, paper, state.accounts, state.amounts, state.digits);
+    const table = tables[recognition.reading.sheet];
+    const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
+    const { amounts: _, ...shown } = plan;
+    return {
+      accounts: state.accounts,
+      paper: {
+        id: paper.id,
+        name: paper.name,
+        bytes: paper.bytes,
+        by: paper.by,
+        at: paper.at,
+        taken: paper.takenAt !== null,
+        draft: (await currentSet(tx, books.id))?.state === 'draft',
+        sheets: tables.map((one) => one.name),
+        head: top.map((row) => row.map((cell) => (typeof cell === 'string' ? cell : cell.shown))),
+        width: Math.max(0, ...(table?.rows.map((row) => row.length) ?? [])),
+        recognition,
+        rows,
+        plan: { ...shown, guesses: Object.fromEntries(plan.rows.flatMap(({ row, match }) => (match.kind === 'unmatched' ? [[row.row, guessClass(row, state.accounts)]] : []))) },
+      } satisfies PaperView,
+    };
+  });
+
+/** The stored bytes of a paper, for bringing it back out unchanged. */
+export const paperFile = (id: number, paperId: number) =>
+  booksView(id, async ({ tx, books }) => {
+    const paper = await findPaper(tx, books.id, paperId);
+    return paper === undefined ? undefined : { name: paper.name, content: paper.content };
+  });
+
+export const proofView = (id: number) => page(id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
+
+export const signOffView = (id: number) =>
+  page(id, async ({ tx, books }, state) => {
+    const set = await currentSet(tx, books.id);
+    const lines = postingLines(standing(state.amounts), await ledgerBalances(tx, books.id));
+    const byId = new Map(state.accounts.map((account) => [account.id, account]));
+    return {
+      proof: state.proof,
+      set: set === undefined ? null : set,
+      versions: await setsOf(tx, books.id),
+      lines: [...lines].flatMap(([account, amount]) => {
+        const found = byId.get(account);
+        return found === undefined ? [] : [{ code: found.code, name: found.name, amount }];
+      }).sort((a, b) => (a.code < b.code ? -1 : 1)),
+      period: state.years.flatMap((year) => year.periods).find((period) => period.end.equals(openingDate(books.cutover)))?.name ?? null,
+      journals: (await journalsOf(tx, books.id)).map(({ number, description, at, by, lines: own }) => ({ number, description, at, by, count: own.length })),
+      history: await happenings(tx, books.id, 'openings'),
+    };
+  });
+
+export type Statement =
+  | { readonly kind: 'trial-balance'; readonly content: TrialBalance }
+  | { readonly kind: 'balance-sheet'; readonly content: BalanceSheet }
+  | { readonly kind: 'income-statement'; readonly content: IncomeStatement }
+  | { readonly kind: 'journal'; readonly content: readonly JournalView[] };
+
+export interface JournalView extends Omit<Journal, 'date' | 'lines'> {
+  readonly date: string;
+  readonly lines: readonly { readonly account: Pick<Account, 'code' | 'name'>; readonly amount: Minor }[];
+}
+
+export const STATEMENT_KINDS = ['trial-balance', 'balance-sheet', 'income-statement', 'journal'] as const;
+
+/** The statements of what is posted; before the first posting, of the draft, and said so. */
+export const statementView = (id: number, kind: Statement['kind']) =>
+  page(id, async ({ tx, books }, state) => {
+    const posted = await hasPosted(tx, books.id);
+    const balances = posted ? await ledgerBalances(tx, books.id) : standing(state.amounts);
+    const year = state.years.find((one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0);
+    const build = async (): Promise<Statement> => {
+      switch (kind) {
+        case 'trial-balance':
+          return { kind, content: trialBalance(state.accounts, balances) };
+        case 'balance-sheet':
+          return { kind, content: balanceSheet(state.accounts, balances) };
+        case 'income-statement':
+          return { kind, content: incomeStatement(state.accounts, balances) };
+        case 'journal': {
+          const byId = new Map(state.accounts.map((account) => [account.id, account]));
+          const journals = await journalsOf(tx, books.id);
+          return {
+            kind,
+            content: journals.map((journal) => ({
+              ...journal,
+              date: journal.date.toString(),
+              lines: journal.lines.map((line) => {
+                const account = byId.get(line.account);
+                return { account: { code: account?.code ?? '', name: account?.name ?? '' }, amount: line.amount };
+              }),
+            })),
+          };
+        }
+      }
+    };
+    return { posted, yearStart: year?.start.toString() ?? null, statement: await build() };
+  });
+
+/** Accounts and stages for the command list. */
+export const commandsView = (id: number) =>
+  booksView(id, async ({ tx, books }) => {
+    const state = await stateOf(tx, books);
+    return state.accounts.filter((account) => !account.heading).map(({ id: account, code, name }) => ({ id: account, code, name }));
+  });

@@ -1,0 +1,29 @@
+/**
+ * The whole of what the rest of the store asks of PostgreSQL. Two drivers implement it: the embedded one and a server's.
+ * Values: int4 as number, int8 as bigint, date as `YYYY-MM-DD`, timestamptz as an ISO instant, bytea as Uint8Array.
+ */
+export interface Queryable {
+  query<Row extends object>(sql: string, parameters?: readonly unknown[]): Promise<readonly Row[]>;
+  /** Runs several statements without parameters: migrations and test fixtures. */
+  script(sql: string): Promise<void>;
+}
+
+export interface Database extends Queryable {
+  /** One transaction: committed when `work` resolves, rolled back when it rejects. Never await a person or a file inside. */
+  transaction<T>(work: (tx: Queryable) => Promise<T>): Promise<T>;
+  close(): Promise<void>;
+}
+
+/** PostgreSQL type numbers whose text form is not taken as it comes. */
+export const PARSERS = {
+  20: (text: string): bigint => BigInt(text),
+  1082: (text: string): string => text,
+  1184: (text: string): string => new Date(text).toISOString(),
+} as const;
+
+/** The single row of a query that always has one. */
+export const one = <Row>(rows: readonly Row[]): Row => {
+  const [row] = rows;
+  if (row === undefined || rows.length !== 1) throw new Error(`expected one row, got ${rows.length}`);
+  return row;
+};

@@ -1,0 +1,76 @@
+import type { AccountId } from '@/core/chart/account';
+import { type PlainDate, plainDate } from '@/core/calendar/dates';
+import type { Minor } from '@/core/money/minor';
+import { type Queryable, one } from './database';
+
+export interface Journal {
+  readonly id: number;
+  readonly number: number;
+  readonly date: PlainDate;
+  readonly period: string | null;
+  readonly description: string;
+  readonly by: string;
+  readonly at: string;
+  readonly lines: readonly { readonly account: AccountId; readonly amount: Minor }[];
+}
+
+/** Writes and posts a journal. The books must be locked by the caller, since the number is the next one. */
+export const postJournal = async (
+  tx: Queryable,
+  booksId: number,
+  journal: { readonly date: PlainDate; readonly periodId: number | null; readonly description: string; readonly openingSetId: number },
+  lines: ReadonlyMap<AccountId, Minor>,
+  person: number,
+  at: string,
+): Promise<number> => {
+  const { id, number } = one(
+    await tx.query<{ id: number; number: number }>(
+      `insert into journal (books_id, number, date, period_id, description, opening_set_id)
+       select $1, coalesce(max(number), 0) + 1, $2, $3, $4, $5 from journal where books_id = $1
+       returning id, number`,
+      [booksId, journal.date.toString(), journal.periodId, journal.description, journal.openingSetId],
+    ),
+  );
+  const entries = [...lines];
+  await tx.query(
+    `insert into journal_line (books_id, journal_id, line_no, account_id, amount)
+     select $1, $2, line_no, account, amount from unnest($3::int[], $4::int8[]) with ordinality as t (account, amount, line_no)`,
+    [booksId, id, entries.map(([account]) => account), entries.map(([, amount]) => String(amount))],
+  );
+  await tx.query('update journal set posted_at = $3, posted_by = $4 where books_id = $1 and id = $2', [booksId, id, at, person]);
+  return number;
+};
+
+/** What stands on each account by posted journals. */
+export const ledgerBalances = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, Minor>> => {
+  const rows = await tx.query<{ account: AccountId; amount: Minor }>(
+    `select l.account_id as account, sum(l.amount)::int8 as amount
+     from journal_line l join journal j on j.id = l.journal_id
+     where l.books_id = $1 and j.posted_at is not null group by l.account_id having sum(l.amount) <> 0`,
+    [booksId],
+  );
+  return new Map(rows.map((row) => [row.account, row.amount]));
+};
+
+export const journalsOf = async (tx: Queryable, booksId: number): Promise<readonly Journal[]> => {
+  const heads = await tx.query<Omit<Journal, 'lines' | 'date'> & { date: string }>(
+    `select j.id, j.number, j.date, p.name as period, j.description, w.name as by, j.posted_at as at
+     from journal j join person w on w.id = j.posted_by left join period p on p.id = j.period_id
+     where j.books_id = $1 and j.posted_at is not null order by j.number`,
+    [booksId],
+  );
+  const lines = await tx.query<{ journal: number; account: AccountId; amount: Minor }>(
+    'select journal_id as journal, account_id as account, amount from journal_line where books_id = $1 order by journal_id, line_no',
+    [booksId],
+  );
+  const byJournal = new Map<number, { account: AccountId; amount: Minor }[]>();
+  for (const { journal, ...line } of lines) {
+    const list = byJournal.get(journal);
+    if (list === undefined) byJournal.set(journal, [line]);
+    else list.push(line);
+  }
+  return heads.map((head) => ({ ...head, date: plainDate(head.date), lines: byJournal.get(head.id) ?? [] }));
+};
+
+export const hasPosted = async (tx: Queryable, booksId: number): Promise<boolean> =>
+  (await tx.query('select 1 from journal where books_id = $1 and posted_at is not null limit 1', [booksId])).length > 0;

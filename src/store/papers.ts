@@ -1,0 +1,90 @@
+import type { AccountId } from '@/core/chart/account';
+import type { Minor } from '@/core/money/minor';
+import type { Decision } from '@/core/openings/takeover';
+import type { Reading } from '@/core/papers/recognise';
+import { type Queryable, one } from './database';
+
+export interface Paper {
+  readonly id: number;
+  readonly name: string;
+  readonly bytes: number;
+  readonly by: string;
+  readonly at: string;
+  readonly takenAt: string | null;
+}
+
+const LISTED = `f.id, f.name, f.bytes, p.name as by, f.brought_at as at, f.taken_at as "takenAt"`;
+
+export const papersOf = async (tx: Queryable, booksId: number): Promise<readonly Paper[]> =>
+  tx.query<Paper>(`select ${LISTED} from paper f join person p on p.id = f.brought_by where f.books_id = $1 order by f.id desc`, [booksId]);
+
+export interface OpenPaper extends Paper {
+  readonly content: Uint8Array;
+  readonly reading: Reading | null;
+  readonly decisions: Readonly<Record<string, Decision>>;
+}
+
+export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> =>
+  (
+    await tx.query<OpenPaper>(
+      `select ${LISTED}, f.content, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
+      [booksId, id],
+    )
+  )[0];
+
+export const paperWithHash = async (tx: Queryable, booksId: number, sha256: string): Promise<number | undefined> =>
+  (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]?.id;
+
+export const insertPaper = async (tx: Queryable, booksId: number, name: string, sha256: string, content: Uint8Array, person: number, at: string): Promise<number> =>
+  one(
+    await tx.query<{ id: number }>(
+      'insert into paper (books_id, name, sha256, content, bytes, brought_by, brought_at) values ($1, $2, $3, $4, $5, $6, $7) returning id',
+      [booksId, name, sha256, content, content.length, person, at],
+    ),
+  ).id;
+
+export const saveReading = async (tx: Queryable, booksId: number, id: number, reading: Reading, decisions: Readonly<Record<string, Decision>>): Promise<void> => {
+  await tx.query('update paper set reading = $3::jsonb, decisions = $4::jsonb where books_id = $1 and id = $2', [booksId, id, JSON.stringify(reading), JSON.stringify(decisions)]);
+};
+
+export interface TakenRow {
+  readonly row: number;
+  readonly text: string;
+  readonly amount: Minor;
+  readonly account: AccountId | null;
+  readonly reason: string | null;
+}
+
+/** Keeps which row went where; a paper taken over again replaces what it said before. */
+export const writeRows = async (tx: Queryable, booksId: number, paper: number, rows: readonly TakenRow[], at: string): Promise<void> => {
+  await tx.query('delete from paper_row where books_id = $1 and paper_id = $2', [booksId, paper]);
+  await tx.query(
+    `insert into paper_row (books_id, paper_id, row_no, text, amount, account_id, reason)
+     select $1, $2, row_no, text, amount, account, reason
+     from unnest($3::int[], $4::text[], $5::int8[], $6::int[], $7::text[]) as t (row_no, text, amount, account, reason)`,
+    [booksId, paper, rows.map((row) => row.row), rows.map((row) => row.text), rows.map((row) => String(row.amount)), rows.map((row) => row.account), rows.map((row) => row.reason)],
+  );
+  await tx.query('update paper set taken_at = $3 where books_id = $1 and id = $2', [booksId, paper, at]);
+};
+
+export const untake = async (tx: Queryable, booksId: number, paper: number): Promise<void> => {
+  await tx.query('delete from paper_row where books_id = $1 and paper_id = $2', [booksId, paper]);
+  await tx.query('update paper set taken_at = null where books_id = $1 and id = $2', [booksId, paper]);
+};
+
+/** False when figures were taken from the paper at some time: their history names it. */
+export const deletePaper = async (tx: Queryable, booksId: number, id: number): Promise<boolean> =>
+  (
+    await tx.query(
+      `delete from paper where books_id = $1 and id = $2 and not exists (select from opening_change where books_id = $1 and paper_id = $2) returning id`,
+      [booksId, id],
+    )
+  ).length === 1;
+
+/** The rows behind each account's figure in the papers taken over: what the "where from" column and the margin show. */
+export const rowsBehind = async (tx: Queryable, booksId: number): Promise<readonly { account: AccountId; paper: number; row: number; text: string; amount: Minor }[]> =>
+  tx.query(
+    `select account_id as account, paper_id as paper, row_no as row, text, amount from paper_row
+     where books_id = $1 and account_id is not null order by account_id, paper_id, row_no`,
+    [booksId],
+  );

@@ -1,0 +1,62 @@
+import { afterAll, beforeAll, expect } from 'vitest';
+import { closeDatabase, useDatabase } from '@/actions/context';
+import { createBooks } from '@/actions/books';
+import type { Result } from '@/core/result';
+import type { Database } from '@/store/database';
+import { migrate } from '@/store/migrate';
+import { openInMemory } from '@/store/open';
+import { openServer } from '@/store/server';
+
+/** A fresh database behind the actions: in memory, or an emptied PostgreSQL server when TEST_DATABASE_URL names one. */
+export const freshDatabase = async (): Promise<Database> => {
+  const url = process.env.TEST_DATABASE_URL;
+  if (url === undefined) return openInMemory();
+  const server = openServer(url);
+  await server.script('drop schema public cascade; create schema public');
+  await migrate(server);
+  return server;
+};
+
+export const withDatabase = (): { readonly current: Database } => {
+  const holder: { database?: Database } = {};
+  beforeAll(async () => {
+    holder.database = await freshDatabase();
+    useDatabase(holder.database);
+  });
+  afterAll(closeDatabase);
+  return {
+    get current() {
+      if (holder.database === undefined) throw new Error('not open yet');
+      return holder.database;
+    },
+  };
+};
+
+export const valueOf = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problems.map((one) => `${one.code}: ${one.message}`).join('\n'));
+  return result.value;
+};
+
+export const codesOf = (result: Result<unknown>): readonly string[] => (result.ok ? [] : result.problems.map((one) => one.code));
+
+export const newBooks = async (more: Partial<Parameters<typeof createBooks>[0]> = {}): Promise<number> =>
+  valueOf(
+    await createBooks({
+      name: 'Saltmarsh Pottery Ltd',
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-02-01',
+      cutover: '2026-08-01',
+      starter: 'trading',
+      evenIfSameName: true,
+      ...more,
+    }),
+  ).id;
+
+/** The statement must be refused by the database, with this in its message. */
+export const refused = async (attempt: Promise<unknown>, says: RegExp): Promise<void> => {
+  await expect(attempt).rejects.toThrow(says);
+};
