@@ -20,16 +20,33 @@ module.exports = {
       comment: 'no React, Next.js, SQL, file system or network in core',
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['npm', 'core'], pathNot: 'node_modules/(temporal-polyfill|papaparse|@types/papaparse|@e965/xlsx|fflate|temporal-utils|temporal-spec)/' },
+      to: {
+        dependencyTypes: ['npm', 'core'],
+        pathNot:
+          'node_modules/(temporal-polyfill|papaparse|@types/papaparse|@e965/xlsx|fflate|temporal-utils|temporal-spec)/',
+      },
     },
-    { name: 'sql-only-in-store', severity: 'error', from: { pathNot: '^(src/store|bench|tests|scripts)/' }, to: { path: 'node_modules/(@electric-sql/pglite|pg)/' } },
-    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'sql-only-in-store',
+      severity: 'error',
+      from: { pathNot: '^(src/store|bench|tests|scripts)/' },
+      to: { path: 'node_modules/(@electric-sql/pglite|pg)/' },
+    },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     { name: 'not-to-unresolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
   },
 };

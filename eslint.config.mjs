@@ -3,7 +3,17 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['.next/', '.cache/', '.data/', 'node_modules/', 'test-results/', 'next-env.d.ts', '.dependency-cruiser.cjs'] },
+  {
+    ignores: [
+      '.next/',
+      '.cache/',
+      '.data/',
+      'node_modules/',
+      'test-results/',
+      'next-env.d.ts',
+      '.dependency-cruiser.cjs',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
@@ -12,7 +22,10 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
-      '@typescript-eslint/no-unnecessary-condition': ['error', { allowConstantLoopConditions: 'only-allowed-literals' }],
+      '@typescript-eslint/no-unnecessary-condition': [
+        'error',
+        { allowConstantLoopConditions: 'only-allowed-literals' },
+      ],
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       // Does not know branded bigints; the compiler refuses a minus before anything else.
       '@typescript-eslint/no-unsafe-unary-minus': 'off',
@@ -23,7 +36,8 @@ export default tseslint.config(
   {
     files: ['src/**/*.tsx', 'src/ui/**/*.ts'],
     plugins: { 'react-hooks': reactHooks },
-    rules: { ...reactHooks.configs.recommended.rules },
+    // The last one speaks to a compiler that is not used here.
+    rules: { ...reactHooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' },
   },
   {
     // Money never passes through a float, and core never reads the clock, chance or the machine.
@@ -36,8 +50,29 @@ export default tseslint.config(
         { object: 'Math', property: 'random', message: 'Randomness is passed in.' },
         { object: 'Date', property: 'now', message: 'The clock is passed in.' },
       ],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date']", message: 'Dates are Temporal.PlainDate; the clock is passed in.' }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date']",
+          message: 'Dates are Temporal.PlainDate; the clock is passed in.',
+        },
+      ],
     },
   },
-  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', performance: 'readonly', URL: 'readonly', AbortSignal: 'readonly', Buffer: 'readonly' } } },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        performance: 'readonly',
+        URL: 'readonly',
+        AbortSignal: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
+  },
 );

@@ -29,7 +29,12 @@ const fromZod = (error: z.ZodError): Result<never> =>
 const unexpected = (name: string, error: unknown): Result<never> => {
   const reference = newId().slice(0, 8);
   log.error({ action: name, reference, err: error }, 'action failed');
-  return fail(problem('unexpected', `Something went wrong in Bathron itself, and nothing was stored. Try again; if it stays, report reference ${reference}.`));
+  return fail(
+    problem(
+      'unexpected',
+      `Something went wrong in Bathron itself, and nothing was stored. Try again; if it stays, report reference ${reference}.`,
+    ),
+  );
 };
 
 /**
@@ -37,13 +42,19 @@ const unexpected = (name: string, error: unknown): Result<never> => {
  * with problems as data. Whatever is thrown goes to the log under a reference; only the reference reaches the screen.
  */
 export const action =
-  <Schema extends z.ZodType, T>(name: string, schema: Schema, run: (context: Context, input: z.output<Schema>) => Promise<Result<T>>) =>
+  <Schema extends z.ZodType, T>(
+    name: string,
+    schema: Schema,
+    run: (context: Context, input: z.output<Schema>) => Promise<Result<T>>,
+  ) =>
   async (input: z.input<Schema>): Promise<Result<T>> => {
     const parsed = schema.safeParse(input);
     if (!parsed.success) return fromZod(parsed.error);
     try {
       const who = await actor();
-      return await (await database()).transaction(async (tx) => {
+      return await (
+        await database()
+      ).transaction(async (tx) => {
         const result = await run({ tx, actor: who, now: now(), newId }, parsed.data);
         if (!result.ok) throw new Refused(result.problems);
         return result;

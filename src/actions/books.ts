@@ -53,33 +53,83 @@ export const createBooks = action(
     if (wrong.length > 0) return fail(...wrong);
     const twins = sameNames(input.name, await allBooks(tx, actor.practice));
     if (twins.length > 0 && !input.evenIfSameName)
-      return fail(problem('books.same-name', `The practice already has books for “${twins[0]?.name ?? ''}”. Press again to make a second set all the same.`, 'name'));
+      return fail(
+        problem(
+          'books.same-name',
+          `The practice already has books for “${twins[0]?.name ?? ''}”. Press again to make a second set all the same.`,
+          'name',
+        ),
+      );
     const id = await insertBooks(
       tx,
       actor.practice,
-      { name: input.name, legalForm: input.legalForm, country: input.country, currency: input.currency, style: input.style, purpose: input.purpose, cutover: cutover.value },
+      {
+        name: input.name,
+        legalForm: input.legalForm,
+        country: input.country,
+        currency: input.currency,
+        style: input.style,
+        purpose: input.purpose,
+        cutover: cutover.value,
+      },
       actor.person,
       now,
     );
     await insertYear(tx, id, year, firstStates(year.periods, cutover.value));
-    await insertAccounts(tx, id, chart.value.map((one) => ({ ...one, parentCode: one.parent, currency: null })));
+    await insertAccounts(
+      tx,
+      id,
+      chart.value.map((one) => ({ ...one, parentCode: one.parent, currency: null })),
+    );
     await insertSet(tx, id, 1, now, null);
-    await record(tx, id, 'books', [id], `Books made: ${legalFormLabel(input.legalForm)}, ${input.currency}, ${chart.value.length} accounts from the starter`, actor.person, now);
+    await record(
+      tx,
+      id,
+      'books',
+      [id],
+      `Books made: ${legalFormLabel(input.legalForm)}, ${input.currency}, ${chart.value.length} accounts from the starter`,
+      actor.person,
+      now,
+    );
     return ok({ id });
   },
 );
 
 /** Changes what may still change about a company. The base currency is not among it: every amount is stated in it. */
-export const changeCompany = booksAction('changeCompany', { name, legalForm, country, style }, async ({ tx, books, actor, now }, input) => {
-  await updateBooks(tx, books.id, input.name, input.legalForm, input.country, input.style);
-  await record(tx, books.id, 'books', [books.id], `Company changed: ${input.name}, ${legalFormLabel(input.legalForm)}, ${input.country}`, actor.person, now);
-  return ok({});
-});
+export const changeCompany = booksAction(
+  'changeCompany',
+  { name, legalForm, country, style },
+  async ({ tx, books, actor, now }, input) => {
+    await updateBooks(tx, books.id, input.name, input.legalForm, input.country, input.style);
+    await record(
+      tx,
+      books.id,
+      'books',
+      [books.id],
+      `Company changed: ${input.name}, ${legalFormLabel(input.legalForm)}, ${input.country}`,
+      actor.person,
+      now,
+    );
+    return ok({});
+  },
+);
 
 /** Deletes books that were never posted, after their name was typed. */
-export const removeBooks = booksAction('removeBooks', { typedName: z.string() }, async ({ tx, books }, { typedName }) => {
-  if (await hasPosted(tx, books.id)) return fail(problem('books.posted', `${books.name} has posted journals, so its books are kept.`));
-  if (typedName.trim() !== books.name) return fail(problem('books.name-differs', `Type the name exactly as it stands, ${books.name}, to delete these books.`, 'typedName'));
-  await deleteBooks(tx, books.id);
-  return ok({});
-});
+export const removeBooks = booksAction(
+  'removeBooks',
+  { typedName: z.string() },
+  async ({ tx, books }, { typedName }) => {
+    if (await hasPosted(tx, books.id))
+      return fail(problem('books.posted', `${books.name} has posted journals, so its books are kept.`));
+    if (typedName.trim() !== books.name)
+      return fail(
+        problem(
+          'books.name-differs',
+          `Type the name exactly as it stands, ${books.name}, to delete these books.`,
+          'typedName',
+        ),
+      );
+    await deleteBooks(tx, books.id);
+    return ok({});
+  },
+);

@@ -14,7 +14,10 @@ export const setPeriods = booksAction(
   async ({ tx, books, actor, now }, input) => {
     const all = ((await yearsOf(tx, [books.id])).get(books.id) ?? []).flatMap((year) => year.periods);
     const chosen = all.filter((period) => input.periods.includes(period.id));
-    if (chosen.length !== new Set(input.periods).size) return fail(problem('period.unknown', 'One of these periods is not in these books any more. Load the page again.'));
+    if (chosen.length !== new Set(input.periods).size)
+      return fail(
+        problem('period.unknown', 'One of these periods is not in these books any more. Load the page again.'),
+      );
     const changed = changeStates(chosen, input.state, books.cutover);
     if (!changed.ok) return changed;
     const ids = chosen.filter((period) => period.state !== input.state).map((period) => period.id);

@@ -17,18 +17,32 @@ const fields = {
   role: z.enum(ROLE_IDS).nullable(),
 };
 
-export const addAccount = booksAction('addAccount', { ...fields, heading: z.boolean() }, async ({ tx, books, actor, now }, input) => {
-  const chart = await chartOf(tx, books.id);
-  const problems = accountProblems(input, chart);
-  if (problems.length > 0) return fail(...problems);
-  const parentCode = chart.find((account) => account.id === input.parent)?.code ?? null;
-  const [made] = await insertAccounts(tx, books.id, [{ ...input, parentCode, currency: null }]);
-  if (made === undefined) throw new Error('an id for the inserted account');
-  await record(tx, books.id, 'account', [made], `added as ${called(input)}, ${classFacts(input.class).one}`, actor.person, now);
-  return ok({ id: made });
-});
+export const addAccount = booksAction(
+  'addAccount',
+  { ...fields, heading: z.boolean() },
+  async ({ tx, books, actor, now }, input) => {
+    const chart = await chartOf(tx, books.id);
+    const problems = accountProblems(input, chart);
+    if (problems.length > 0) return fail(...problems);
+    const parentCode = chart.find((account) => account.id === input.parent)?.code ?? null;
+    const [made] = await insertAccounts(tx, books.id, [{ ...input, parentCode, currency: null }]);
+    if (made === undefined) throw new Error('an id for the inserted account');
+    await record(
+      tx,
+      books.id,
+      'account',
+      [made],
+      `added as ${called(input)}, ${classFacts(input.class).one}`,
+      actor.person,
+      now,
+    );
+    return ok({ id: made });
+  },
+);
 
-const unknownAccount = fail(problem('account.unknown', 'This account is not in the chart any more. Load the page again.'));
+const unknownAccount = fail(
+  problem('account.unknown', 'This account is not in the chart any more. Load the page again.'),
+);
 
 /** Changes any of an account's fields; what is not given stays. */
 export const changeAccount = booksAction(
@@ -38,15 +52,26 @@ export const changeAccount = booksAction(
     const chart = await chartOf(tx, books.id);
     const was = chart.find((account) => account.id === input.id);
     if (was === undefined) return unknownAccount;
-    const change = Object.fromEntries(Object.entries(input.change).filter(([, value]) => value !== undefined)) as Partial<AccountDraft & { active: boolean }>;
+    const change = Object.fromEntries(
+      Object.entries(input.change).filter(([, value]) => value !== undefined),
+    ) as Partial<AccountDraft & { active: boolean }>;
     const is = { ...was, ...change };
     const problems = [...accountProblems(is, chart, was.id)];
     const use = await accountUse(tx, books.id, was.id);
     if (typeOf(is.class) !== typeOf(was.class) && (use.figures > 0 || use.journalLines > 0 || use.children > 0))
-      problems.push(problem('account.type-used', `${called(was)} is in use, so its type stays ${typeOf(was.class)}.`, 'class'));
+      problems.push(
+        problem('account.type-used', `${called(was)} is in use, so its type stays ${typeOf(was.class)}.`, 'class'),
+      );
     if (was.active && !is.active && use.children > 0) {
       const standing = chart.filter((account) => account.parent === was.id && account.active).length;
-      if (standing > 0) problems.push(problem('account.active-below', `${called(was)} has ${plural(standing, 'active account')} under it; deactivate or move them first.`, 'active'));
+      if (standing > 0)
+        problems.push(
+          problem(
+            'account.active-below',
+            `${called(was)} has ${plural(standing, 'active account')} under it; deactivate or move them first.`,
+            'active',
+          ),
+        );
     }
     if (problems.length > 0) return fail(...problems);
     await updateAccount(tx, books.id, is);
@@ -78,7 +103,10 @@ export const removeAccount = booksAction('removeAccount', { id }, async ({ tx, b
   ];
   if (uses.length > 0)
     return fail(
-      problem('account.used', `${called(account)} cannot be deleted: it has ${uses.join(', ')}. ${use.children > 0 ? 'Move what is under it first.' : 'Deactivate it instead; it then takes no new amounts.'}`),
+      problem(
+        'account.used',
+        `${called(account)} cannot be deleted: it has ${uses.join(', ')}. ${use.children > 0 ? 'Move what is under it first.' : 'Deactivate it instead; it then takes no new amounts.'}`,
+      ),
     );
   await deleteAccount(tx, books.id, account.id);
   await record(tx, books.id, 'books', [books.id], `account ${called(account)} deleted`, actor.person, now);

@@ -12,7 +12,17 @@ import { type Problem, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { ledgerBalances, postJournal } from '@/store/journals';
-import { type Writing, copyLines, currentSet, deleteDraft, insertSet, lockLines, markPosted, sourcesOf, writeLines } from '@/store/openings';
+import {
+  type Writing,
+  copyLines,
+  currentSet,
+  deleteDraft,
+  insertSet,
+  lockLines,
+  markPosted,
+  sourcesOf,
+  writeLines,
+} from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
 import { stateOf } from './state';
 
@@ -20,7 +30,12 @@ import { stateOf } from './state';
 const draftOf = async ({ tx, books }: BooksContext) => {
   const set = await currentSet(tx, books.id);
   if (set?.state === 'draft') return ok(set);
-  return fail(problem('openings.posted', 'The opening balances are posted, so figures stay as they are. Open a correction on the Sign-off page to change them.'));
+  return fail(
+    problem(
+      'openings.posted',
+      'The opening balances are posted, so figures stay as they are. Open a correction on the Sign-off page to change them.',
+    ),
+  );
 };
 
 const amount = z
@@ -67,31 +82,79 @@ export const saveFigures = booksAction(
     const { tx, books, actor, now, newId } = context;
     const draft = await draftOf(context);
     if (!draft.ok) return draft;
-    if (draft.value.id !== input.set) return fail(problem('openings.other-version', 'A newer version of the opening balances was opened elsewhere. Load the page again.'));
+    if (draft.value.id !== input.set)
+      return fail(
+        problem(
+          'openings.other-version',
+          'A newer version of the opening balances was opened elsewhere. Load the page again.',
+        ),
+      );
     const chart = new Map((await chartOf(tx, books.id)).map((account) => [account.id, account]));
     const wrong = input.entries.flatMap((entry): Problem[] => {
       const account = chart.get(entry.account);
-      if (account === undefined) return [problem('account.unknown', 'This account is not in the chart any more. Load the page again.', String(entry.account))];
-      if (account.heading && entry.amount !== null) return [problem('account.heading', `${called(account)} is a heading and takes no amounts.`, String(entry.account))];
+      if (account === undefined)
+        return [
+          problem(
+            'account.unknown',
+            'This account is not in the chart any more. Load the page again.',
+            String(entry.account),
+          ),
+        ];
+      if (account.heading && entry.amount !== null)
+        return [
+          problem('account.heading', `${called(account)} is a heading and takes no amounts.`, String(entry.account)),
+        ];
       return [];
     });
     if (wrong.length > 0) return fail(...wrong);
-    const stored = await lockLines(tx, books.id, draft.value.id, input.entries.map((entry) => entry.account));
+    const stored = await lockLines(
+      tx,
+      books.id,
+      draft.value.id,
+      input.entries.map((entry) => entry.account),
+    );
     const clashes = input.entries.flatMap((entry): Clash[] => {
       const line = stored.get(entry.account);
       if ((line?.revision ?? 0) === entry.revision || (line === undefined && entry.amount === null)) return [];
-      return [{ account: entry.account, amount: line?.amount ?? null, revision: line?.revision ?? 0, by: line?.by ?? 'somebody', at: line?.at ?? now }];
+      return [
+        {
+          account: entry.account,
+          amount: line?.amount ?? null,
+          revision: line?.revision ?? 0,
+          by: line?.by ?? 'somebody',
+          at: line?.at ?? now,
+        },
+      ];
     });
     if (clashes.length > 0) return ok<Saved>({ saved: false, clashes });
-    const sources = await sourcesOf(tx, books.id, draft.value.id, input.entries.filter((entry) => entry.restores));
+    const sources = await sourcesOf(
+      tx,
+      books.id,
+      draft.value.id,
+      input.entries.filter((entry) => entry.restores),
+    );
     const writings = input.entries.flatMap((entry): Writing[] => {
       const from = stored.get(entry.account)?.amount ?? null;
-      return from === entry.amount ? [] : [{ account: entry.account, amount: entry.amount, from, source: 'typed', paper: null, ...sources.get(entry.account) }];
+      return from === entry.amount
+        ? []
+        : [
+            {
+              account: entry.account,
+              amount: entry.amount,
+              from,
+              source: 'typed',
+              paper: null,
+              ...sources.get(entry.account),
+            },
+          ];
     });
     const revisions = await writeLines(tx, books.id, draft.value.id, writings, newId(), actor.person, now);
     return ok<Saved>({
       saved: true,
-      revisions: input.entries.map((entry) => ({ account: entry.account, revision: revisions.get(entry.account) ?? (entry.amount === null ? 0 : entry.revision) })),
+      revisions: input.entries.map((entry) => ({
+        account: entry.account,
+        revision: revisions.get(entry.account) ?? (entry.amount === null ? 0 : entry.revision),
+      })),
     });
   },
 );
@@ -100,50 +163,112 @@ export const saveFigures = booksAction(
  * Posts the draft as one journal of *target minus what stands*, dated the day before the cutover date; only without
  * blockers, and once: `set` names the draft that was looked at, so a second press, tab or retry finds it posted.
  */
-export const postOpenings = booksAction('postOpenings', { set: z.int().positive() }, async ({ tx, books, actor, now }, input) => {
-  const set = await currentSet(tx, books.id);
-  if (set?.id !== input.set || set.state !== 'draft') return fail(problem('openings.already-posted', 'These opening balances were already posted. Nothing was posted a second time.'));
-  const state = await stateOf(tx, books);
-  const blocking = blockers(state.proof);
-  if (blocking.length > 0) return fail(...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)));
-  const lines = postingLines(standing(state.amounts), await ledgerBalances(tx, books.id));
-  const date = openingDate(books.cutover);
-  const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(state.years.flatMap((year) => year.periods), date);
-  if (!(await markPosted(tx, books.id, set.id))) return fail(problem('openings.already-posted', 'These opening balances were already posted. Nothing was posted a second time.'));
-  const description = set.version === 1 ? `Opening balances at close of ${writeDate(date)}` : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
-  const number = await postJournal(tx, books.id, { date, periodId: period?.id ?? null, description, openingSetId: set.id }, lines, actor.person, now);
-  const total = [...lines.values()].reduce((sum, line) => (line > 0n ? sum + line : sum), 0n);
-  await record(
-    tx,
-    books.id,
-    'openings',
-    [set.id],
-    `version ${set.version} posted as journal ${number}: ${plural(lines.size, 'line')}, ${formatMinor(abs(minor(total)), state.digits, books.style)} ${books.currency} on each side`,
-    actor.person,
-    now,
-  );
-  return ok({ number, lines: lines.size });
-});
+export const postOpenings = booksAction(
+  'postOpenings',
+  { set: z.int().positive() },
+  async ({ tx, books, actor, now }, input) => {
+    const set = await currentSet(tx, books.id);
+    if (set?.id !== input.set || set.state !== 'draft')
+      return fail(
+        problem(
+          'openings.already-posted',
+          'These opening balances were already posted. Nothing was posted a second time.',
+        ),
+      );
+    const state = await stateOf(tx, books);
+    const blocking = blockers(state.proof);
+    if (blocking.length > 0)
+      return fail(
+        ...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)),
+      );
+    const lines = postingLines(standing(state.amounts), await ledgerBalances(tx, books.id));
+    const date = openingDate(books.cutover);
+    const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(
+      state.years.flatMap((year) => year.periods),
+      date,
+    );
+    if (!(await markPosted(tx, books.id, set.id)))
+      return fail(
+        problem(
+          'openings.already-posted',
+          'These opening balances were already posted. Nothing was posted a second time.',
+        ),
+      );
+    const description =
+      set.version === 1
+        ? `Opening balances at close of ${writeDate(date)}`
+        : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
+    const number = await postJournal(
+      tx,
+      books.id,
+      { date, periodId: period?.id ?? null, description, openingSetId: set.id },
+      lines,
+      actor.person,
+      now,
+    );
+    const total = [...lines.values()].reduce((sum, line) => (line > 0n ? sum + line : sum), 0n);
+    await record(
+      tx,
+      books.id,
+      'openings',
+      [set.id],
+      `version ${set.version} posted as journal ${number}: ${plural(lines.size, 'line')}, ${formatMinor(abs(minor(total)), state.digits, books.style)} ${books.currency} on each side`,
+      actor.person,
+      now,
+    );
+    return ok({ number, lines: lines.size });
+  },
+);
 
 /** Opens a correction: a new draft that begins as the posted version. */
 export const openCorrection = booksAction(
   'openCorrection',
-  { reason: z.string().trim().min(3, 'Say in a few words why the opening balances change.').max(300, 'The reason has more than 300 characters; shorten it.') },
+  {
+    reason: z
+      .string()
+      .trim()
+      .min(3, 'Say in a few words why the opening balances change.')
+      .max(300, 'The reason has more than 300 characters; shorten it.'),
+  },
   async ({ tx, books, actor, now }, input) => {
     const set = await currentSet(tx, books.id);
-    if (set?.state !== 'posted') return fail(problem('openings.not-posted', 'There is no posted version to correct, or a correction is open already.'));
+    if (set?.state !== 'posted')
+      return fail(
+        problem('openings.not-posted', 'There is no posted version to correct, or a correction is open already.'),
+      );
     const id = await insertSet(tx, books.id, set.version + 1, now, input.reason);
     await copyLines(tx, books.id, set.id, id, actor.person, now);
-    await record(tx, books.id, 'openings', [id], `correction opened as version ${set.version + 1}: ${input.reason}`, actor.person, now);
+    await record(
+      tx,
+      books.id,
+      'openings',
+      [id],
+      `correction opened as version ${set.version + 1}: ${input.reason}`,
+      actor.person,
+      now,
+    );
     return ok({});
   },
 );
 
 /** Takes an open correction back; the posted version counts again. */
-export const discardCorrection = booksAction('discardCorrection', {}, async ({ tx, books, actor, now }) => {
-  const set = await currentSet(tx, books.id);
-  if (set?.state !== 'draft' || set.version === 1) return fail(problem('openings.no-correction', 'There is no open correction.'));
-  await deleteDraft(tx, books.id, set.id);
-  await record(tx, books.id, 'openings', [set.id], `correction, version ${set.version}, discarded`, actor.person, now);
-  return ok({});
-});
+export const discardCorrection = booksAction(
+  'discardCorrection',
+  { set: z.int().positive() },
+  async ({ tx, books, actor, now }, input) => {
+    const set = await currentSet(tx, books.id);
+    if (set?.id !== input.set || set.state !== 'draft' || set.version === 1)
+      return fail(problem('openings.no-correction', 'There is no open correction.'));
+    await deleteDraft(tx, books.id, set.id);
+    await record(
+      tx,
+      books.id,
+      'openings',
+      [set.id],
+      `correction, version ${set.version}, discarded`,
+      actor.person,
+      now,
+    );
+    return ok({});
+  },
+);

@@ -46,11 +46,22 @@ export const readStored = (
   const proposed = recognise(tables, digits);
   const own = paper.reading;
   const recognition: Recognition =
-    own === null ? proposed : { reading: own, reasons: own.sheet === proposed.reading.sheet && own.header === proposed.reading.header ? proposed.reasons : recogniseFrom(tables, own.sheet, own.header, digits).reasons };
+    own === null
+      ? proposed
+      : {
+          reading: own,
+          reasons:
+            own.sheet === proposed.reading.sheet && own.header === proposed.reading.header
+              ? proposed.reasons
+              : recogniseFrom(tables, own.sheet, own.header, digits).reasons,
+        };
   const table = tables[recognition.reading.sheet];
   const rows = table === undefined ? [] : readRows(table, recognition.reading, digits);
-  const decisions = new Map(Object.entries(paper.decisions).map(([row, decision]): [number, Decision] => [Number(row), decision]));
+  const decisions = new Map(
+    Object.entries(paper.decisions).map(([row, decision]): [number, Decision] => [Number(row), decision]),
+  );
   return { tables, recognition, rows, plan: planTakeOver(rows, matcher(chart), decisions, chart, stands) };
 };
 
-export const proposalFor = (tables: readonly Table[], sheet: number, header: number, digits: number): Reading => recogniseFrom(tables, sheet, header, digits).reading;
+export const proposalFor = (tables: readonly Table[], sheet: number, header: number, digits: number): Reading =>
+  recogniseFrom(tables, sheet, header, digits).reading;

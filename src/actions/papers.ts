@@ -7,7 +7,7 @@ import { CLASS_IDS, typeOf } from '@/core/chart/classes';
 import { minorDigits } from '@/core/money/currency';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add } from '@/core/money/minor';
-import type { DecidedRow } from '@/core/openings/takeover';
+import { type Creation, type DecidedRow, proposeCreations } from '@/core/openings/takeover';
 import { MOST_BYTES } from '@/core/papers/cells';
 import { COLUMN_ROLES, CONVENTIONS } from '@/core/papers/recognise';
 import { readPaper } from '@/core/papers/read';
@@ -15,17 +15,42 @@ import { type Problem, type Result, fail, ok, plural, problem } from '@/core/res
 import { chartOf, insertAccounts } from '@/store/chart';
 import { record } from '@/store/history';
 import { type Writing, batchChanges, currentSet, linesOf, lockLines, sourcesOf, writeLines } from '@/store/openings';
-import { type OpenPaper, deletePaper, findPaper, insertPaper, paperWithHash, saveReading, untake, writeRows } from '@/store/papers';
+import {
+  type OpenPaper,
+  deletePaper,
+  findPaper,
+  insertPaper,
+  paperWithHash,
+  saveReading,
+  untake,
+  writeRows,
+} from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
 import { proposalFor, readStored, tablesOf } from './paper-reading';
 
 /** What a file is called, without a path that a browser or a person put before it. */
-const fileName = z.string().transform((name) => name.split(/[\\/]/).at(-1)?.replace(/\p{Cc}/gu, '').slice(0, 150) ?? '').pipe(z.string().min(1, 'The file has no name.'));
+const fileName = z
+  .string()
+  .transform(
+    (name) =>
+      name
+        .split(/[\\/]/)
+        .at(-1)
+        ?.replace(/\p{Cc}/gu, '')
+        .slice(0, 150) ?? '',
+  )
+  .pipe(z.string().min(1, 'The file has no name.'));
 
 /** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
 export const bringPaper = booksAction(
   'bringPaper',
-  { name: fileName, content: z.custom<Uint8Array>((value) => value instanceof Uint8Array && value.length <= MOST_BYTES, `The file is larger than ${MOST_BYTES / 1024 / 1024} MB, which is the most that is taken.`) },
+  {
+    name: fileName,
+    content: z.custom<Uint8Array>(
+      (value) => value instanceof Uint8Array && value.length <= MOST_BYTES,
+      `The file is larger than ${MOST_BYTES / 1024 / 1024} MB, which is the most that is taken.`,
+    ),
+  },
   async ({ tx, books, actor, now }, input) => {
     const read = readPaper(input.content, input.name);
     if (!read.ok) return read;
@@ -39,7 +64,9 @@ export const bringPaper = booksAction(
 );
 
 const paperId = z.int().positive();
-const unknownPaper = fail(problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'));
+const unknownPaper = fail(
+  problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'),
+);
 
 const findOpen = async ({ tx, books }: BooksContext, id: number): Promise<Result<OpenPaper>> => {
   const paper = await findPaper(tx, books.id, id);
@@ -47,16 +74,21 @@ const findOpen = async ({ tx, books }: BooksContext, id: number): Promise<Result
 };
 
 /** Another sheet or header row: the columns are recognised anew from there. */
-export const readFrom = booksAction('readFrom', { paper: paperId, sheet: z.int().min(0), header: z.int().min(-1) }, async (context, input) => {
-  const paper = await findOpen(context, input.paper);
-  if (!paper.ok) return paper;
-  const tables = tablesOf(context.books.id, paper.value);
-  const table = tables[input.sheet];
-  if (table === undefined || input.header >= table.rows.length) return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
-  const reading = proposalFor(tables, input.sheet, input.header, minorDigits(context.books.currency));
-  await saveReading(context.tx, context.books.id, input.paper, reading, {});
-  return ok({});
-});
+export const readFrom = booksAction(
+  'readFrom',
+  { paper: paperId, sheet: z.int().min(0), header: z.int().min(-1) },
+  async (context, input) => {
+    const paper = await findOpen(context, input.paper);
+    if (!paper.ok) return paper;
+    const tables = tablesOf(context.books.id, paper.value);
+    const table = tables[input.sheet];
+    if (table === undefined || input.header >= table.rows.length)
+      return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
+    const reading = proposalFor(tables, input.sheet, input.header, minorDigits(context.books.currency));
+    await saveReading(context.tx, context.books.id, input.paper, reading, {});
+    return ok({});
+  },
+);
 
 /** Columns, number style, sign or single rows read another way. */
 export const readAs = booksAction(
@@ -75,13 +107,28 @@ export const readAs = booksAction(
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
-    const { reading } = readStored(context.books.id, paper.value, [], new Map(), minorDigits(context.books.currency)).recognition;
+    const { reading } = readStored(
+      context.books.id,
+      paper.value,
+      [],
+      new Map(),
+      minorDigits(context.books.currency),
+    ).recognition;
     const { columns, style, convention, asAccount } = input.change;
     const next = {
       ...reading,
       ...(style === undefined ? {} : { style }),
       ...(convention === undefined ? {} : { convention }),
-      ...(columns === undefined ? {} : { columns, convention: convention ?? (columns.includes('balance') && !columns.includes('side') && reading.convention === 'written' ? 'debit-positive' as const : reading.convention) }),
+      ...(columns === undefined
+        ? {}
+        : {
+            columns,
+            convention:
+              convention ??
+              (columns.includes('balance') && !columns.includes('side') && reading.convention === 'written'
+                ? ('debit-positive' as const)
+                : reading.convention),
+          }),
       ...(asAccount === undefined ? {} : { asAccount: { ...reading.asAccount, ...asAccount } }),
     };
     await saveReading(context.tx, context.books.id, input.paper, next, paper.value.decisions);
@@ -92,8 +139,17 @@ export const readAs = booksAction(
 const id = z.int().positive().transform(accountId);
 const decision = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('account'), account: id }),
-  z.object({ kind: z.literal('create'), code: z.string().trim(), name: z.string().trim(), class: z.enum(CLASS_IDS), parent: id.nullable() }),
-  z.object({ kind: z.literal('leave-out'), reason: z.string().trim().min(3, 'Say in a few words why the row is left out.').max(300) }),
+  z.object({
+    kind: z.literal('create'),
+    code: z.string().trim(),
+    name: z.string().trim(),
+    class: z.enum(CLASS_IDS),
+    parent: id.nullable(),
+  }),
+  z.object({
+    kind: z.literal('leave-out'),
+    reason: z.string().trim().min(3, 'Say in a few words why the row is left out.').max(300),
+  }),
 ]);
 
 /** Decides about rows of a paper, or (null) takes a decision back. */
@@ -113,7 +169,13 @@ export const decideRows = booksAction(
       else decisions[String(row)] = input.decision;
     }
     if (input.decision?.kind === 'create') {
-      const wrong = newAccountProblems(input.decision, chart, Object.entries(decisions).flatMap(([row, other]) => (other.kind === 'create' && !input.rows.includes(Number(row)) ? [other.code] : [])));
+      const wrong = newAccountProblems(
+        input.decision,
+        chart,
+        Object.entries(decisions).flatMap(([row, other]) =>
+          other.kind === 'create' && !input.rows.includes(Number(row)) ? [other.code] : [],
+        ),
+      );
       if (wrong.length > 0) return fail(...wrong);
     }
     await saveReading(tx, books.id, input.paper, recognition.reading, decisions);
@@ -121,12 +183,39 @@ export const decideRows = booksAction(
   },
 );
 
-type Creation = Extract<z.output<typeof decision>, { kind: 'create' }>;
-
-const newAccountProblems = (made: Creation, chart: readonly Account[], othersToCreate: readonly string[]): readonly Problem[] => [
+const newAccountProblems = (
+  made: Creation,
+  chart: readonly Account[],
+  othersToCreate: readonly string[],
+): readonly Problem[] => [
   ...accountProblems({ ...made, heading: false, role: null }, chart),
-  ...(othersToCreate.some((code) => code.toLowerCase() === made.code.toLowerCase()) ? [problem('account.code-taken', `Code ${made.code} is already given to another account that this paper will create.`, 'code')] : []),
+  ...(othersToCreate.some((code) => code.toLowerCase() === made.code.toLowerCase())
+    ? [
+        problem(
+          'account.code-taken',
+          `Code ${made.code} is already given to another account that this paper will create.`,
+          'code',
+        ),
+      ]
+    : []),
 ];
+
+/** Decides at once that every row still undecided gets an account of its own, as proposed; each can be changed before the take-over. */
+export const createUndecided = booksAction('createUndecided', { paper: paperId }, async (context, input) => {
+  const paper = await findOpen(context, input.paper);
+  if (!paper.ok) return paper;
+  const { tx, books } = context;
+  const chart = await chartOf(tx, books.id);
+  const { recognition, plan } = readStored(books.id, paper.value, chart, new Map(), minorDigits(books.currency));
+  const proposals = proposeCreations(plan, chart);
+  const decisions = { ...paper.value.decisions };
+  for (const { row } of plan.undecided) {
+    const proposal = proposals.get(row.row);
+    if (proposal !== undefined) decisions[String(row.row)] = proposal;
+  }
+  await saveReading(tx, books.id, input.paper, recognition.reading, decisions);
+  return ok({ decided: plan.undecided.length });
+});
 
 /** Carries the plan of a paper out: creates accounts, writes figures, keeps which row went where. All of it or nothing. */
 export const takeOver = booksAction('takeOver', { paper: paperId }, async (context, input) => {
@@ -134,15 +223,28 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
   const paper = await findOpen(context, input.paper);
   if (!paper.ok) return paper;
   const set = await currentSet(tx, books.id);
-  if (set?.state !== 'draft') return fail(problem('openings.posted', 'The opening balances are posted. Open a correction on the Sign-off page, then take the paper over.'));
+  if (set?.state !== 'draft')
+    return fail(
+      problem(
+        'openings.posted',
+        'The opening balances are posted. Open a correction on the Sign-off page, then take the paper over.',
+      ),
+    );
   const chart = await chartOf(tx, books.id);
   const stands = new Map((await linesOf(tx, books.id, set.id)).map((line) => [line.account, line.amount]));
   const { plan } = readStored(books.id, paper.value, chart, stands, minorDigits(books.currency));
-  if (plan.rows.length === 0) return fail(problem('paper.no-accounts', 'No row of this paper is read as an account. Check the header row and the columns.'));
+  if (plan.rows.length === 0)
+    return fail(
+      problem('paper.no-accounts', 'No row of this paper is read as an account. Check the header row and the columns.'),
+    );
   const problems = [
     ...plan.problems,
     ...plan.create.flatMap(({ row, decision: made }, at) =>
-      newAccountProblems(made, chart, plan.create.slice(0, at).map((other) => other.decision.code)).map((one) => ({ ...one, field: `row-${row}` })),
+      newAccountProblems(
+        made,
+        chart,
+        plan.create.slice(0, at).map((other) => other.decision.code),
+      ).map((one) => ({ ...one, field: `row-${row}` })),
     ),
   ];
   if (problems.length > 0) return fail(...problems);
@@ -161,15 +263,24 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     })),
   );
   const createdAt = new Map(plan.create.map(({ row }, at) => [row, made[at]]));
-  if (made.length > 0) await record(tx, books.id, 'account', made, `created from ${paper.value.name}`, actor.person, now);
+  if (made.length > 0)
+    await record(tx, books.id, 'account', made, `created from ${paper.value.name}`, actor.person, now);
 
-  const target = (decided: DecidedRow) => (decided.decision?.kind === 'account' ? decided.decision.account : createdAt.get(decided.row.row));
+  const target = (decided: DecidedRow) =>
+    decided.decision?.kind === 'account' ? decided.decision.account : createdAt.get(decided.row.row);
   const amounts = new Map<Account['id'], Minor>(plan.amounts);
   for (const decided of plan.rows) {
     const account = createdAt.get(decided.row.row);
-    if (account !== undefined && decided.row.amount !== 0n) amounts.set(account, add(amounts.get(account) ?? NIL, decided.row.amount));
+    if (account !== undefined && decided.row.amount !== 0n)
+      amounts.set(account, add(amounts.get(account) ?? NIL, decided.row.amount));
   }
-  const writings = [...amounts].map(([account, amount]): Writing => ({ account, amount, from: stands.get(account) ?? null, source: 'paper', paper: paper.value.id }));
+  const writings = [...amounts].map(([account, amount]): Writing => ({
+    account,
+    amount,
+    from: stands.get(account) ?? null,
+    source: 'paper',
+    paper: paper.value.id,
+  }));
   const batch = newId();
   await writeLines(tx, books.id, set.id, writings, batch, actor.person, now);
   await writeRows(
@@ -177,8 +288,21 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     books.id,
     paper.value.id,
     plan.rows.flatMap((decided) => {
-      const reason = decided.decision?.kind === 'leave-out' ? decided.decision.reason : decided.decision === undefined ? 'nil, and no account for it' : null;
-      return [{ row: decided.row.row, text: decided.row.text, amount: decided.row.amount, account: reason === null ? (target(decided) ?? null) : null, reason }];
+      const reason =
+        decided.decision?.kind === 'leave-out'
+          ? decided.decision.reason
+          : decided.decision === undefined
+            ? 'nil, and no account for it'
+            : null;
+      return [
+        {
+          row: decided.row.row,
+          text: decided.row.text,
+          amount: decided.row.amount,
+          account: reason === null ? (target(decided) ?? null) : null,
+          reason,
+        },
+      ];
     }),
     now,
   );
@@ -187,7 +311,14 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     books.id,
     'openings',
     [set.id],
-    `${plural(writings.length, 'figure')} taken from ${paper.value.name}${made.length > 0 ? `, ${plural(made.length, 'account')} created (${plan.create.map((one) => called(one.decision)).slice(0, 5).join(', ')}${made.length > 5 ? ', …' : ''})` : ''}`,
+    `${plural(writings.length, 'figure')} taken from ${paper.value.name}${
+      made.length > 0
+        ? `, ${plural(made.length, 'account')} created (${plan.create
+            .map((one) => called(one.decision))
+            .slice(0, 5)
+            .join(', ')}${made.length > 5 ? ', …' : ''})`
+        : ''
+    }`,
     actor.person,
     now,
   );
@@ -198,18 +329,46 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
 export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch: z.uuid() }, async (context, input) => {
   const { tx, books, actor, now, newId } = context;
   const set = await currentSet(tx, books.id);
-  if (set?.state !== 'draft') return fail(problem('openings.posted', 'The opening balances are posted, so the take-over stays.'));
+  if (set?.state !== 'draft')
+    return fail(problem('openings.posted', 'The opening balances are posted, so the take-over stays.'));
   const changes = await batchChanges(tx, books.id, input.batch);
-  const stored = await lockLines(tx, books.id, set.id, changes.map((change) => change.account));
-  const origins = await sourcesOf(tx, books.id, set.id, changes.map((change) => ({ account: change.account, amount: change.from })));
+  const stored = await lockLines(
+    tx,
+    books.id,
+    set.id,
+    changes.map((change) => change.account),
+  );
+  const origins = await sourcesOf(
+    tx,
+    books.id,
+    set.id,
+    changes.map((change) => ({ account: change.account, amount: change.from })),
+  );
   const writings = changes.flatMap((change): Writing[] =>
     (stored.get(change.account)?.amount ?? null) === change.to
-      ? [{ account: change.account, amount: change.from, from: change.to, source: 'typed', paper: null, ...origins.get(change.account) }]
+      ? [
+          {
+            account: change.account,
+            amount: change.from,
+            from: change.to,
+            source: 'typed',
+            paper: null,
+            ...origins.get(change.account),
+          },
+        ]
       : [],
   );
   await writeLines(tx, books.id, set.id, writings, newId(), actor.person, now);
   await untake(tx, books.id, input.paper);
-  await record(tx, books.id, 'openings', [set.id], `take-over undone: ${plural(writings.length, 'figure')} put back`, actor.person, now);
+  await record(
+    tx,
+    books.id,
+    'openings',
+    [set.id],
+    `take-over undone: ${plural(writings.length, 'figure')} put back`,
+    actor.person,
+    now,
+  );
   return ok({ undone: writings.length, kept: changes.length - writings.length });
 });
 
@@ -217,8 +376,19 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
 export const removePaper = booksAction('removePaper', { paper: paperId }, async (context, input) => {
   const paper = await findOpen(context, input.paper);
   if (!paper.ok) return paper;
-  if (paper.value.takenAt !== null) return fail(problem('paper.taken', `${paper.value.name} stands behind opening balances, so it is kept. Undo its take-over first.`));
+  if (paper.value.takenAt !== null)
+    return fail(
+      problem(
+        'paper.taken',
+        `${paper.value.name} stands behind opening balances, so it is kept. Undo its take-over first.`,
+      ),
+    );
   if (!(await deletePaper(context.tx, context.books.id, input.paper)))
-    return fail(problem('paper.in-history', `Figures were once taken from ${paper.value.name}, and their history names it, so it is kept.`));
+    return fail(
+      problem(
+        'paper.in-history',
+        `Figures were once taken from ${paper.value.name}, and their history names it, so it is kept.`,
+      ),
+    );
   return ok({});
 });

@@ -36,7 +36,14 @@ export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<r
     const opening = openings.get(books.id);
     const amounts = opening?.amounts ?? new Map<AccountId, Minor>();
     const digits = minorDigits(books.currency);
-    const proof = prove({ accounts, openings: amounts, years: own, cutover: books.cutover, currency: { code: books.currency, digits }, style: books.style });
+    const proof = prove({
+      accounts,
+      openings: amounts,
+      years: own,
+      cutover: books.cutover,
+      currency: { code: books.currency, digits },
+      style: books.style,
+    });
     const year = periodOf(own, books.cutover);
     const posting = accounts.filter((account) => !account.heading && account.active);
     const stages = stageStates({

@@ -6,15 +6,21 @@ import type { LegalForm } from '@/core/company';
 import type { Minor } from '@/core/money/minor';
 import type { NumberStyle } from '@/core/money/number-style';
 import { type Totals, postingLines, standing, totalsOf } from '@/core/openings/level';
-import { guessClass } from '@/core/openings/takeover';
+import { type Creation, proposeCreations } from '@/core/openings/takeover';
 import type { CheckResult } from '@/core/proof/checks';
 import { type StageState, nextStage } from '@/core/stages';
-import { type BalanceSheet, type IncomeStatement, type TrialBalance, balanceSheet, incomeStatement, trialBalance } from '@/core/statements/statements';
+import {
+  type Statement,
+  type StatementKind,
+  balanceSheet,
+  incomeStatement,
+  trialBalance,
+} from '@/core/statements/statements';
 import { allBooks, practiceName } from '@/store/books';
 import type { Purpose } from '@/store/books';
 import { happenings } from '@/store/history';
-import { type Journal, hasPosted, journalsOf, ledgerBalances } from '@/store/journals';
-import { type Source, changesOf, currentSet, linesOf, setsOf } from '@/store/openings';
+import { hasPosted, journalsOf, ledgerBalances } from '@/store/journals';
+import { type Source, changesOf, currentSet, lastBatch, linesOf, setsOf } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind } from '@/store/papers';
 import { type BooksContext, booksView, view } from './action';
 import { type ReadPaper, readStored } from './paper-reading';
@@ -60,11 +66,17 @@ export interface BoardView {
 export const boardView = (): Promise<BoardView> =>
   view(async ({ tx, actor }) => ({
     practice: await practiceName(tx, actor.practice),
-    books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state) => ({ ...frameOf(state), next: nextStage(state.stages) ?? null })),
+    books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state) => ({
+      ...frameOf(state),
+      next: nextStage(state.stages) ?? null,
+    })),
   }));
 
 /** A page inside a set of books: its frame, and what `run` adds. */
-const page = <T extends object>(id: number, run: (context: BooksContext, state: BooksState) => Promise<T> | T): Promise<({ readonly frame: FrameView } & T) | undefined> =>
+const page = <T extends object>(
+  id: number,
+  run: (context: BooksContext, state: BooksState) => Promise<T> | T,
+): Promise<({ readonly frame: FrameView } & T) | undefined> =>
   booksView(id, async (context) => {
     const state = await stateOf(context.tx, context.books);
     return { frame: frameOf(state), ...(await run(context, state)) };
@@ -98,7 +110,11 @@ export const calendarView = (id: number) =>
       name: year.name,
       start: year.start.toString(),
       end: year.end.toString(),
-      periods: year.periods.map((period): PeriodView => ({ ...period, start: period.start.toString(), end: period.end.toString() })),
+      periods: year.periods.map((period): PeriodView => ({
+        ...period,
+        start: period.start.toString(),
+        end: period.end.toString(),
+      })),
     })),
     history: await happenings(tx, books.id, 'period', undefined, 200),
   }));
@@ -111,7 +127,10 @@ export interface ChartRowView {
 
 export const chartView = (id: number) =>
   page(id, (_, state) => ({
-    rows: inTreeOrder(state.accounts).map((row): ChartRowView => ({ ...row, amount: state.amounts.get(row.account.id) ?? null })),
+    rows: inTreeOrder(state.accounts).map((row): ChartRowView => ({
+      ...row,
+      amount: state.amounts.get(row.account.id) ?? null,
+    })),
   }));
 
 /** The margin for one account: what happened to it and to its figure. */
@@ -145,10 +164,13 @@ export interface BehindView {
 export const openingsView = (id: number) =>
   page(id, async ({ tx, books }, state) => {
     const set = await currentSet(tx, books.id);
-    const lines = new Map((set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]));
+    const lines = new Map(
+      (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
+    );
     const names = new Map((await papersOf(tx, books.id)).map((paper) => [paper.id, paper.name]));
     const behind: Partial<Record<number, BehindView[]>> = {};
-    for (const { account, ...row } of await rowsBehind(tx, books.id)) (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
+    for (const { account, ...row } of await rowsBehind(tx, books.id))
+      (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
     return {
       set: set === undefined ? null : { id: set.id, version: set.version, state: set.state },
       papers: [...names].map(([paper, name]) => ({ id: paper, name })),
@@ -188,14 +210,22 @@ export interface PaperView extends Pick<ReadPaper, 'recognition' | 'rows'> {
   /** The first rows as they stand, for choosing the header row and columns. */
   readonly head: readonly (readonly string[])[];
   readonly width: number;
-  readonly plan: Omit<ReadPaper['plan'], 'amounts'> & { readonly guesses: Readonly<Record<number, Account['class']>> };
+  readonly plan: Omit<ReadPaper['plan'], 'amounts'> & { readonly proposals: Readonly<Record<number, Creation>> };
+  /** The last take-over, while it can be undone. */
+  readonly batch: string | null;
 }
 
 export const paperView = (id: number, paperId: number) =>
   page(id, async ({ tx, books }, state) => {
     const paper = await findPaper(tx, books.id, paperId);
     if (paper === undefined) return { paper: null, accounts: [] };
-    const { tables, recognition, rows, plan } = readStored(books.id, paper, state.accounts, state.amounts, state.digits);
+    const { tables, recognition, rows, plan } = readStored(
+      books.id,
+      paper,
+      state.accounts,
+      state.amounts,
+      state.digits,
+    );
     const table = tables[recognition.reading.sheet];
     const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
     const { amounts: _, ...shown } = plan;
@@ -214,7 +244,8 @@ export const paperView = (id: number, paperId: number) =>
         width: Math.max(0, ...(table?.rows.map((row) => row.length) ?? [])),
         recognition,
         rows,
-        plan: { ...shown, guesses: Object.fromEntries(plan.rows.flatMap(({ row, match }) => (match.kind === 'unmatched' ? [[row.row, guessClass(row, state.accounts)]] : []))) },
+        batch: paper.takenAt === null ? null : await lastBatch(tx, books.id, paper.id),
+        plan: { ...shown, proposals: Object.fromEntries(proposeCreations(plan, state.accounts)) },
       } satisfies PaperView,
     };
   });
@@ -226,7 +257,8 @@ export const paperFile = (id: number, paperId: number) =>
     return paper === undefined ? undefined : { name: paper.name, content: paper.content };
   });
 
-export const proofView = (id: number) => page(id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
+export const proofView = (id: number) =>
+  page(id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
 
 export const signOffView = (id: number) =>
   page(id, async ({ tx, books }, state) => {
@@ -237,35 +269,34 @@ export const signOffView = (id: number) =>
       proof: state.proof,
       set: set === undefined ? null : set,
       versions: await setsOf(tx, books.id),
-      lines: [...lines].flatMap(([account, amount]) => {
-        const found = byId.get(account);
-        return found === undefined ? [] : [{ code: found.code, name: found.name, amount }];
-      }).sort((a, b) => (a.code < b.code ? -1 : 1)),
-      period: state.years.flatMap((year) => year.periods).find((period) => period.end.equals(openingDate(books.cutover)))?.name ?? null,
-      journals: (await journalsOf(tx, books.id)).map(({ number, description, at, by, lines: own }) => ({ number, description, at, by, count: own.length })),
+      lines: [...lines]
+        .flatMap(([account, amount]) => {
+          const found = byId.get(account);
+          return found === undefined ? [] : [{ code: found.code, name: found.name, amount }];
+        })
+        .sort((a, b) => (a.code < b.code ? -1 : 1)),
+      period:
+        state.years.flatMap((year) => year.periods).find((period) => period.end.equals(openingDate(books.cutover)))
+          ?.name ?? null,
+      journals: (await journalsOf(tx, books.id)).map(({ number, description, at, by, lines: own }) => ({
+        number,
+        description,
+        at,
+        by,
+        count: own.length,
+      })),
       history: await happenings(tx, books.id, 'openings'),
     };
   });
 
-export type Statement =
-  | { readonly kind: 'trial-balance'; readonly content: TrialBalance }
-  | { readonly kind: 'balance-sheet'; readonly content: BalanceSheet }
-  | { readonly kind: 'income-statement'; readonly content: IncomeStatement }
-  | { readonly kind: 'journal'; readonly content: readonly JournalView[] };
-
-export interface JournalView extends Omit<Journal, 'date' | 'lines'> {
-  readonly date: string;
-  readonly lines: readonly { readonly account: Pick<Account, 'code' | 'name'>; readonly amount: Minor }[];
-}
-
-export const STATEMENT_KINDS = ['trial-balance', 'balance-sheet', 'income-statement', 'journal'] as const;
-
 /** The statements of what is posted; before the first posting, of the draft, and said so. */
-export const statementView = (id: number, kind: Statement['kind']) =>
+export const statementView = (id: number, kind: StatementKind) =>
   page(id, async ({ tx, books }, state) => {
     const posted = await hasPosted(tx, books.id);
     const balances = posted ? await ledgerBalances(tx, books.id) : standing(state.amounts);
-    const year = state.years.find((one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0);
+    const year = state.years.find(
+      (one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0,
+    );
     const build = async (): Promise<Statement> => {
       switch (kind) {
         case 'trial-balance':
@@ -279,12 +310,12 @@ export const statementView = (id: number, kind: Statement['kind']) =>
           const journals = await journalsOf(tx, books.id);
           return {
             kind,
-            content: journals.map((journal) => ({
+            content: journals.map(({ id: _, ...journal }) => ({
               ...journal,
               date: journal.date.toString(),
               lines: journal.lines.map((line) => {
                 const account = byId.get(line.account);
-                return { account: { code: account?.code ?? '', name: account?.name ?? '' }, amount: line.amount };
+                return { code: account?.code ?? '', name: account?.name ?? '', amount: line.amount };
               }),
             })),
           };
@@ -298,5 +329,7 @@ export const statementView = (id: number, kind: Statement['kind']) =>
 export const commandsView = (id: number) =>
   booksView(id, async ({ tx, books }) => {
     const state = await stateOf(tx, books);
-    return state.accounts.filter((account) => !account.heading).map(({ id: account, code, name }) => ({ id: account, code, name }));
+    return state.accounts
+      .filter((account) => !account.heading)
+      .map(({ id: account, code, name }) => ({ id: account, code, name }));
   });

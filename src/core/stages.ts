@@ -61,11 +61,19 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
           ? { state: 'laid', note: 'posted', fill: 100 }
           : facts.filled === 0
             ? { state: 'to do', note: 'nothing filled', fill: 0 }
-            : { state: openingsOpen > 0 ? 'in progress' : 'laid', note: `${facts.filled} of ${facts.accounts} filled`, fill: openingsOpen > 0 ? 50 : 100 },
+            : {
+                state: openingsOpen > 0 ? 'in progress' : 'laid',
+                note: `${facts.filled} of ${facts.accounts} filled`,
+                fill: openingsOpen > 0 ? 50 : 100,
+              },
     proof:
       facts.accounts === 0 || (facts.filled === 0 && !facts.posted)
         ? { state: 'waits', note: 'waits: balances', fill: 0 }
-        : { state: blocking > 0 ? 'in progress' : 'laid', note: verdict(facts.proof), fill: blocking > 0 ? Math.round((100 * (facts.proof.length - blocking)) / facts.proof.length / 2) : 100 },
+        : {
+            state: blocking > 0 ? 'in progress' : 'laid',
+            note: verdict(facts.proof),
+            fill: blocking > 0 ? Math.round((100 * (facts.proof.length - blocking)) / facts.proof.length / 2) : 100,
+          },
     'sign-off':
       facts.posted && !facts.drafting
         ? { state: 'laid', note: 'posted', fill: 100 }
@@ -80,4 +88,5 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
 
 /** The first stage that is not laid, or undefined when the books are done. */
 export const nextStage = (states: readonly StageState[]): StageState | undefined =>
-  states.find((one) => one.state === 'in progress' || one.state === 'to do') ?? states.find((one) => one.state !== 'laid');
+  states.find((one) => one.state === 'in progress' || one.state === 'to do') ??
+  states.find((one) => one.state !== 'laid');

@@ -5,7 +5,10 @@ import type { Queryable } from './database';
 const COLUMNS = `id, code, name, class, heading, parent_id as parent, role, currency, active`;
 
 /** Charts of the given books. */
-export const chartsOf = async (tx: Queryable, booksIds: readonly number[]): Promise<ReadonlyMap<number, readonly Account[]>> => {
+export const chartsOf = async (
+  tx: Queryable,
+  booksIds: readonly number[],
+): Promise<ReadonlyMap<number, readonly Account[]>> => {
   const rows = await tx.query<Account & { books: number }>(
     `select books_id as books, ${COLUMNS} from account where books_id = any($1::int[]) order by books_id, id`,
     [booksIds],
@@ -15,7 +18,8 @@ export const chartsOf = async (tx: Queryable, booksIds: readonly number[]): Prom
   return charts;
 };
 
-export const chartOf = async (tx: Queryable, booksId: number): Promise<readonly Account[]> => (await chartsOf(tx, [booksId])).get(booksId) ?? [];
+export const chartOf = async (tx: Queryable, booksId: number): Promise<readonly Account[]> =>
+  (await chartsOf(tx, [booksId])).get(booksId) ?? [];
 
 export interface NewAccount {
   readonly code: string;
@@ -29,7 +33,11 @@ export interface NewAccount {
 }
 
 /** Adds accounts in one statement each for rows and parents; returns the ids in the order given. */
-export const insertAccounts = async (tx: Queryable, booksId: number, accounts: readonly NewAccount[]): Promise<readonly Account['id'][]> => {
+export const insertAccounts = async (
+  tx: Queryable,
+  booksId: number,
+  accounts: readonly NewAccount[],
+): Promise<readonly Account['id'][]> => {
   if (accounts.length === 0) return [];
   const rows = await tx.query<{ id: number; code: string }>(
     `insert into account (books_id, code, name, class, heading, role, currency)
@@ -64,16 +72,10 @@ export const updateAccount = async (
   booksId: number,
   account: Pick<Account, 'id' | 'code' | 'name' | 'class' | 'parent' | 'role' | 'active'>,
 ): Promise<void> => {
-  await tx.query('update account set code = $3, name = $4, class = $5, parent_id = $6, role = $7, active = $8 where books_id = $1 and id = $2', [
-    booksId,
-    account.id,
-    account.code,
-    account.name,
-    account.class,
-    account.parent,
-    account.role,
-    account.active,
-  ]);
+  await tx.query(
+    'update account set code = $3, name = $4, class = $5, parent_id = $6, role = $7, active = $8 where books_id = $1 and id = $2',
+    [booksId, account.id, account.code, account.name, account.class, account.parent, account.role, account.active],
+  );
 };
 
 export const deleteAccount = async (tx: Queryable, booksId: number, id: number): Promise<void> => {

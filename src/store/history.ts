@@ -10,19 +10,29 @@ export interface Happening {
 }
 
 /** Writes down what happened to one or several things of a kind. */
-export const record = async (tx: Queryable, booksId: number, subject: Subject, subjectIds: readonly number[], what: string, person: number, at: string): Promise<void> => {
-  await tx.query('insert into history (books_id, subject, subject_id, what, by_person, at) select $1, $2, id, $4, $5, $6 from unnest($3::int[]) as t (id)', [
-    booksId,
-    subject,
-    subjectIds,
-    what,
-    person,
-    at,
-  ]);
+export const record = async (
+  tx: Queryable,
+  booksId: number,
+  subject: Subject,
+  subjectIds: readonly number[],
+  what: string,
+  person: number,
+  at: string,
+): Promise<void> => {
+  await tx.query(
+    'insert into history (books_id, subject, subject_id, what, by_person, at) select $1, $2, id, $4, $5, $6 from unnest($3::int[]) as t (id)',
+    [booksId, subject, subjectIds, what, person, at],
+  );
 };
 
 /** What happened to things of a kind, newest first; of one thing when `subjectId` is given. */
-export const happenings = async (tx: Queryable, booksId: number, subject: Subject, subjectId?: number, most = 50): Promise<readonly Happening[]> =>
+export const happenings = async (
+  tx: Queryable,
+  booksId: number,
+  subject: Subject,
+  subjectId?: number,
+  most = 50,
+): Promise<readonly Happening[]> =>
   tx.query<Happening>(
     `select h.subject_id as "subjectId", h.what, p.name as by, h.at
      from history h join person p on p.id = h.by_person

@@ -18,7 +18,12 @@ export interface Journal {
 export const postJournal = async (
   tx: Queryable,
   booksId: number,
-  journal: { readonly date: PlainDate; readonly periodId: number | null; readonly description: string; readonly openingSetId: number },
+  journal: {
+    readonly date: PlainDate;
+    readonly periodId: number | null;
+    readonly description: string;
+    readonly openingSetId: number;
+  },
   lines: ReadonlyMap<AccountId, Minor>,
   person: number,
   at: string,
@@ -37,7 +42,12 @@ export const postJournal = async (
      select $1, $2, line_no, account, amount from unnest($3::int[], $4::int8[]) with ordinality as t (account, amount, line_no)`,
     [booksId, id, entries.map(([account]) => account), entries.map(([, amount]) => String(amount))],
   );
-  await tx.query('update journal set posted_at = $3, posted_by = $4 where books_id = $1 and id = $2', [booksId, id, at, person]);
+  await tx.query('update journal set posted_at = $3, posted_by = $4 where books_id = $1 and id = $2', [
+    booksId,
+    id,
+    at,
+    person,
+  ]);
   return number;
 };
 

@@ -14,7 +14,7 @@ export interface Migration {
 export class CannotOpen extends Error {}
 
 /** Where the numbered SQL files lie; the server runs from the repository's root. */
-const MIGRATIONS = join(process.cwd(), 'src', 'store', 'migrations');
+const MIGRATIONS = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'store', 'migrations');
 
 export const readMigrations = (directory = MIGRATIONS): readonly Migration[] =>
   readdirSync(directory)
@@ -22,7 +22,12 @@ export const readMigrations = (directory = MIGRATIONS): readonly Migration[] =>
     .sort()
     .map((file) => {
       const sql = readFileSync(join(directory, file), 'utf8').replaceAll('\r\n', '\n');
-      return { version: Number(file.slice(0, 4)), name: file, sql, checksum: createHash('sha256').update(sql).digest('hex') };
+      return {
+        version: Number(file.slice(0, 4)),
+        name: file,
+        sql,
+        checksum: createHash('sha256').update(sql).digest('hex'),
+      };
     });
 
 /**
@@ -33,7 +38,9 @@ export const migrate = async (database: Database, migrations = readMigrations())
   await database.script(
     'create table if not exists schema_migration (version int primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())',
   );
-  const applied = await database.query<{ version: number; name: string; checksum: string }>('select version, name, checksum from schema_migration order by version');
+  const applied = await database.query<{ version: number; name: string; checksum: string }>(
+    'select version, name, checksum from schema_migration order by version',
+  );
   const newest = migrations.at(-1)?.version ?? 0;
   for (const done of applied) {
     const known = migrations.find((migration) => migration.version === done.version);
@@ -50,6 +57,10 @@ export const migrate = async (database: Database, migrations = readMigrations())
   for (const migration of migrations.filter((one) => !have.has(one.version)))
     await database.transaction(async (tx) => {
       await tx.script(migration.sql);
-      await tx.query('insert into schema_migration (version, name, checksum) values ($1, $2, $3)', [migration.version, migration.name, migration.checksum]);
+      await tx.query('insert into schema_migration (version, name, checksum) values ($1, $2, $3)', [
+        migration.version,
+        migration.name,
+        migration.checksum,
+      ]);
     });
 };

@@ -2,14 +2,16 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, w
 import { join, resolve } from 'node:path';
 import lockfile from 'proper-lockfile';
 import type { Database } from './database';
-import { CannotOpen, migrate } from './migrate';
+import { CannotOpen, migrate, readMigrations } from './migrate';
 import { openPGlite } from './pglite';
 import { openServer } from './server';
 
 /** An initialised, empty cluster, so that a first start does not wait for initdb. Kept per driver version. */
 const snapshotFile = (): string => {
-  const { version } = JSON.parse(readFileSync(join(process.cwd(), 'node_modules/@electric-sql/pglite/package.json'), 'utf8')) as { version: string };
-  return join(process.cwd(), '.cache', `cluster-${version}.tar.gz`);
+  const { version } = JSON.parse(
+    readFileSync(join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@electric-sql/pglite/package.json'), 'utf8'),
+  ) as { version: string };
+  return join(/* turbopackIgnore: true */ process.cwd(), '.cache', `cluster-${version}.tar.gz`);
 };
 
 /** The cached cluster; made once (some seconds) when it is not there yet. A half-written cache never gets the name. */
@@ -19,7 +21,7 @@ export const emptyCluster = async (): Promise<Blob> => {
     const fresh = await openPGlite();
     const dump = await fresh.dump();
     await fresh.close();
-    mkdirSync(join(process.cwd(), '.cache'), { recursive: true });
+    mkdirSync(join(/* turbopackIgnore: true */ process.cwd(), '.cache'), { recursive: true });
     const half = `${file}.${process.pid}`;
     writeFileSync(half, new Uint8Array(await dump.arrayBuffer()));
     renameSync(half, file);
@@ -75,23 +77,28 @@ const takeLock = async (directory: string, compromised: (error: Error) => void):
  * Opens the data directory, creating it when it is new. A new database is made and migrated in a directory beside it and
  * renamed only when it is whole, so a process killed in the middle leaves nothing that looks like data.
  */
-export const openDirectory = async (directory: string, compromised: (error: Error) => void): Promise<Database> => {
+export const openDirectory = async (
+  directory: string,
+  compromised: (error: Error) => void,
+  migrations = readMigrations(),
+): Promise<Database> => {
   const root = resolve(directory);
   mkdirSync(root, { recursive: true });
   const release = await takeLock(root, compromised);
   try {
     const final = join(root, 'db');
-    for (const left of readdirSync(root).filter((name) => name.startsWith('db.new-'))) rmSync(join(root, left), { recursive: true });
+    for (const left of readdirSync(root).filter((name) => name.startsWith('db.new-')))
+      rmSync(join(root, left), { recursive: true });
     if (!existsSync(final)) {
       const half = join(root, `db.new-${process.pid}`);
       const made = await openPGlite(half, await emptyCluster());
-      await migrate(made);
+      await migrate(made, migrations);
       await made.close();
       renameSync(half, final);
     }
     const database = await openPGlite(final);
     try {
-      await migrate(database);
+      await migrate(database, migrations);
     } catch (error) {
       await database.close();
       throw error;
@@ -119,7 +126,9 @@ export const openFromEnvironment = async (compromised: (error: Error) => void): 
   } catch (error) {
     await server.close();
     if (error instanceof CannotOpen) throw error;
-    throw new CannotOpen(`The PostgreSQL server that DATABASE_URL names cannot be used: ${error instanceof Error ? error.message : String(error)}`);
+    throw new CannotOpen(
+      `The PostgreSQL server that DATABASE_URL names cannot be used: ${error instanceof Error ? error.message : String(error)}`,
+    );
   }
   return server;
 };

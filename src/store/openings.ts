@@ -23,18 +23,41 @@ const SET = 'id, version, state, reason';
 
 /** The set that counts now: the draft when there is one, else the posted one. */
 export const currentSet = async (tx: Queryable, booksId: number): Promise<OpeningSet | undefined> =>
-  (await tx.query<OpeningSet>(`select ${SET} from opening_set where books_id = $1 order by version desc limit 1`, [booksId]))[0];
+  (
+    await tx.query<OpeningSet>(`select ${SET} from opening_set where books_id = $1 order by version desc limit 1`, [
+      booksId,
+    ])
+  )[0];
 
 export const setsOf = async (tx: Queryable, booksId: number): Promise<readonly (OpeningSet & { at: string })[]> =>
-  tx.query<OpeningSet & { at: string }>(`select ${SET}, created_at as at from opening_set where books_id = $1 order by version desc`, [booksId]);
+  tx.query<OpeningSet & { at: string }>(
+    `select ${SET}, created_at as at from opening_set where books_id = $1 order by version desc`,
+    [booksId],
+  );
 
-export const insertSet = async (tx: Queryable, booksId: number, version: number, at: string, reason: string | null): Promise<number> =>
+export const insertSet = async (
+  tx: Queryable,
+  booksId: number,
+  version: number,
+  at: string,
+  reason: string | null,
+): Promise<number> =>
   one(
-    await tx.query<{ id: number }>(`insert into opening_set (books_id, version, state, reason, created_at) values ($1, $2, 'draft', $4, $3) returning id`, [booksId, version, at, reason]),
+    await tx.query<{ id: number }>(
+      `insert into opening_set (books_id, version, state, reason, created_at) values ($1, $2, 'draft', $4, $3) returning id`,
+      [booksId, version, at, reason],
+    ),
   ).id;
 
 /** A new draft that starts with the figures of another set. */
-export const copyLines = async (tx: Queryable, booksId: number, from: number, to: number, person: number, at: string): Promise<void> => {
+export const copyLines = async (
+  tx: Queryable,
+  booksId: number,
+  from: number,
+  to: number,
+  person: number,
+  at: string,
+): Promise<void> => {
   await tx.query(
     `insert into opening_line (books_id, set_id, account_id, amount, source, paper_id, set_by, set_at)
      select books_id, $3, account_id, amount, case when source = 'paper' then 'paper' else 'carried' end, paper_id, $4, $5
@@ -53,7 +76,12 @@ export const linesOf = async (tx: Queryable, booksId: number, setId: number): Pr
 export const currentAmounts = async (
   tx: Queryable,
   booksIds: readonly number[],
-): Promise<ReadonlyMap<number, { readonly draft: boolean; readonly posted: boolean; readonly amounts: ReadonlyMap<AccountId, Minor> }>> => {
+): Promise<
+  ReadonlyMap<
+    number,
+    { readonly draft: boolean; readonly posted: boolean; readonly amounts: ReadonlyMap<AccountId, Minor> }
+  >
+> => {
   const sets = await tx.query<{ books: number; draft: boolean; posted: boolean }>(
     `select books_id as books, bool_or(state = 'draft') as draft, bool_or(state = 'posted') as posted
      from opening_set where books_id = any($1::int[]) group by books_id`,
@@ -65,7 +93,9 @@ export const currentAmounts = async (
      join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = l.set_id`,
     [booksIds],
   );
-  const found = new Map(sets.map((set) => [set.books, { draft: set.draft, posted: set.posted, amounts: new Map<AccountId, Minor>() }]));
+  const found = new Map(
+    sets.map((set) => [set.books, { draft: set.draft, posted: set.posted, amounts: new Map<AccountId, Minor>() }]),
+  );
   for (const line of lines) found.get(line.books)?.amounts.set(line.account, line.amount);
   return found;
 };
@@ -108,7 +138,11 @@ export const writeLines = async (
   const gone = writings.filter((one) => one.amount === null);
   const kept = writings.filter((one) => one.amount !== null);
   if (gone.length > 0)
-    await tx.query('delete from opening_line where books_id = $1 and set_id = $2 and account_id = any($3::int[])', [booksId, setId, gone.map((one) => one.account)]);
+    await tx.query('delete from opening_line where books_id = $1 and set_id = $2 and account_id = any($3::int[])', [
+      booksId,
+      setId,
+      gone.map((one) => one.account),
+    ]);
   const rows =
     kept.length === 0
       ? []
@@ -119,7 +153,16 @@ export const writeLines = async (
            on conflict (set_id, account_id) do update set amount = excluded.amount, source = excluded.source,
              paper_id = excluded.paper_id, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('opening_revision')::int
            returning account_id as account, revision`,
-          [booksId, setId, kept.map((one) => one.account), kept.map((one) => String(one.amount)), kept.map((one) => one.source), kept.map((one) => one.paper), person, at],
+          [
+            booksId,
+            setId,
+            kept.map((one) => one.account),
+            kept.map((one) => String(one.amount)),
+            kept.map((one) => one.source),
+            kept.map((one) => one.paper),
+            person,
+            at,
+          ],
         );
   if (writings.length > 0)
     await tx.query(
@@ -153,7 +196,12 @@ export interface Change {
 }
 
 /** Everything that happened to an account's figure, newest first. */
-export const changesOf = async (tx: Queryable, booksId: number, account: number, most = 50): Promise<readonly Change[]> =>
+export const changesOf = async (
+  tx: Queryable,
+  booksId: number,
+  account: number,
+  most = 50,
+): Promise<readonly Change[]> =>
   tx.query<Change>(
     `select c.from_amount as "from", c.to_amount as "to", c.source, f.name as paper, s.version, p.name as by, c.at
      from opening_change c join opening_set s on s.id = c.set_id join person p on p.id = c.by_person left join paper f on f.id = c.paper_id
@@ -162,8 +210,24 @@ export const changesOf = async (tx: Queryable, booksId: number, account: number,
   );
 
 /** The changes of one batch, for undoing it. */
-export const batchChanges = async (tx: Queryable, booksId: number, batch: string): Promise<readonly { account: AccountId; from: Minor | null; to: Minor | null }[]> =>
-  tx.query(`select account_id as account, from_amount as "from", to_amount as "to" from opening_change where books_id = $1 and batch = $2`, [booksId, batch]);
+export const batchChanges = async (
+  tx: Queryable,
+  booksId: number,
+  batch: string,
+): Promise<readonly { account: AccountId; from: Minor | null; to: Minor | null }[]> =>
+  tx.query(
+    `select account_id as account, from_amount as "from", to_amount as "to" from opening_change where books_id = $1 and batch = $2`,
+    [booksId, batch],
+  );
+
+/** The batch in which a paper was last taken over. */
+export const lastBatch = async (tx: Queryable, booksId: number, paper: number): Promise<string | null> =>
+  (
+    await tx.query<{ batch: string }>(
+      'select batch from opening_change where books_id = $1 and paper_id = $2 order by id desc limit 1',
+      [booksId, paper],
+    )
+  )[0]?.batch ?? null;
 
 /** Where figures came from when they last stood at the given amounts: an undo gives them back their origin with their amount. */
 export const sourcesOf = async (
@@ -186,7 +250,14 @@ export const sourcesOf = async (
 /** The draft becomes the posted set, the posted one before it is superseded. False when the draft was posted meanwhile. */
 export const markPosted = async (tx: Queryable, booksId: number, setId: number): Promise<boolean> => {
   await tx.query(`update opening_set set state = 'superseded' where books_id = $1 and state = 'posted'`, [booksId]);
-  return (await tx.query(`update opening_set set state = 'posted' where books_id = $1 and id = $2 and state = 'draft' returning id`, [booksId, setId])).length === 1;
+  return (
+    (
+      await tx.query(
+        `update opening_set set state = 'posted' where books_id = $1 and id = $2 and state = 'draft' returning id`,
+        [booksId, setId],
+      )
+    ).length === 1
+  );
 };
 
 /** Takes back a draft that was opened as a correction. */

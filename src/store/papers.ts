@@ -16,7 +16,10 @@ export interface Paper {
 const LISTED = `f.id, f.name, f.bytes, p.name as by, f.brought_at as at, f.taken_at as "takenAt"`;
 
 export const papersOf = async (tx: Queryable, booksId: number): Promise<readonly Paper[]> =>
-  tx.query<Paper>(`select ${LISTED} from paper f join person p on p.id = f.brought_by where f.books_id = $1 order by f.id desc`, [booksId]);
+  tx.query<Paper>(
+    `select ${LISTED} from paper f join person p on p.id = f.brought_by where f.books_id = $1 order by f.id desc`,
+    [booksId],
+  );
 
 export interface OpenPaper extends Paper {
   readonly content: Uint8Array;
@@ -33,9 +36,18 @@ export const findPaper = async (tx: Queryable, booksId: number, id: number): Pro
   )[0];
 
 export const paperWithHash = async (tx: Queryable, booksId: number, sha256: string): Promise<number | undefined> =>
-  (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]?.id;
+  (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
+    ?.id;
 
-export const insertPaper = async (tx: Queryable, booksId: number, name: string, sha256: string, content: Uint8Array, person: number, at: string): Promise<number> =>
+export const insertPaper = async (
+  tx: Queryable,
+  booksId: number,
+  name: string,
+  sha256: string,
+  content: Uint8Array,
+  person: number,
+  at: string,
+): Promise<number> =>
   one(
     await tx.query<{ id: number }>(
       'insert into paper (books_id, name, sha256, content, bytes, brought_by, brought_at) values ($1, $2, $3, $4, $5, $6, $7) returning id',
@@ -43,8 +55,19 @@ export const insertPaper = async (tx: Queryable, booksId: number, name: string, 
     ),
   ).id;
 
-export const saveReading = async (tx: Queryable, booksId: number, id: number, reading: Reading, decisions: Readonly<Record<string, Decision>>): Promise<void> => {
-  await tx.query('update paper set reading = $3::jsonb, decisions = $4::jsonb where books_id = $1 and id = $2', [booksId, id, JSON.stringify(reading), JSON.stringify(decisions)]);
+export const saveReading = async (
+  tx: Queryable,
+  booksId: number,
+  id: number,
+  reading: Reading,
+  decisions: Readonly<Record<string, Decision>>,
+): Promise<void> => {
+  await tx.query('update paper set reading = $3::jsonb, decisions = $4::jsonb where books_id = $1 and id = $2', [
+    booksId,
+    id,
+    JSON.stringify(reading),
+    JSON.stringify(decisions),
+  ]);
 };
 
 export interface TakenRow {
@@ -56,13 +79,27 @@ export interface TakenRow {
 }
 
 /** Keeps which row went where; a paper taken over again replaces what it said before. */
-export const writeRows = async (tx: Queryable, booksId: number, paper: number, rows: readonly TakenRow[], at: string): Promise<void> => {
+export const writeRows = async (
+  tx: Queryable,
+  booksId: number,
+  paper: number,
+  rows: readonly TakenRow[],
+  at: string,
+): Promise<void> => {
   await tx.query('delete from paper_row where books_id = $1 and paper_id = $2', [booksId, paper]);
   await tx.query(
     `insert into paper_row (books_id, paper_id, row_no, text, amount, account_id, reason)
      select $1, $2, row_no, text, amount, account, reason
      from unnest($3::int[], $4::text[], $5::int8[], $6::int[], $7::text[]) as t (row_no, text, amount, account, reason)`,
-    [booksId, paper, rows.map((row) => row.row), rows.map((row) => row.text), rows.map((row) => String(row.amount)), rows.map((row) => row.account), rows.map((row) => row.reason)],
+    [
+      booksId,
+      paper,
+      rows.map((row) => row.row),
+      rows.map((row) => row.text),
+      rows.map((row) => String(row.amount)),
+      rows.map((row) => row.account),
+      rows.map((row) => row.reason),
+    ],
   );
   await tx.query('update paper set taken_at = $3 where books_id = $1 and id = $2', [booksId, paper, at]);
 };
@@ -82,7 +119,10 @@ export const deletePaper = async (tx: Queryable, booksId: number, id: number): P
   ).length === 1;
 
 /** The rows behind each account's figure in the papers taken over: what the "where from" column and the margin show. */
-export const rowsBehind = async (tx: Queryable, booksId: number): Promise<readonly { account: AccountId; paper: number; row: number; text: string; amount: Minor }[]> =>
+export const rowsBehind = async (
+  tx: Queryable,
+  booksId: number,
+): Promise<readonly { account: AccountId; paper: number; row: number; text: string; amount: Minor }[]> =>
   tx.query(
     `select account_id as account, paper_id as paper, row_no as row, text, amount from paper_row
      where books_id = $1 and account_id is not null order by account_id, paper_id, row_no`,

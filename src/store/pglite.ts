@@ -10,7 +10,10 @@ const over = (handle: PGlite | Transaction): Queryable => ({
 });
 
 /** PostgreSQL embedded in this process. `directory` undefined keeps everything in memory; `snapshot` is a dumped data directory. */
-export const openPGlite = async (directory?: string, snapshot?: Blob): Promise<Database & { readonly dump: () => Promise<Blob> }> => {
+export const openPGlite = async (
+  directory?: string,
+  snapshot?: Blob,
+): Promise<Database & { readonly dump: () => Promise<Blob> }> => {
   const pg = await PGlite.create({
     ...(directory === undefined ? {} : { dataDir: directory }),
     ...(snapshot === undefined ? {} : { loadDataDir: snapshot }),

@@ -1,4 +1,4 @@
-import { Pool, type PoolClient, types } from 'pg';
+import { Pool, type PoolClient, TypeOverrides, types } from 'pg';
 import { type Database, PARSERS, type Queryable } from './database';
 
 const over = (client: Pool | PoolClient): Queryable => ({
@@ -11,12 +11,11 @@ const over = (client: Pool | PoolClient): Queryable => ({
 
 /** A PostgreSQL server, for a practice that runs its own. */
 export const openServer = (url: string): Database => {
-  const parsers: Readonly<Record<number, (text: string) => unknown>> = PARSERS;
-  const pool = new Pool({
-    connectionString: url,
-    max: 5,
-    types: { getTypeParser: ((id, format) => parsers[id] ?? types.getTypeParser(id, format as 'text')) as typeof types.getTypeParser },
-  });
+  const overrides = new TypeOverrides();
+  overrides.setTypeParser(types.builtins.INT8, PARSERS[20]);
+  overrides.setTypeParser(types.builtins.DATE, PARSERS[1082]);
+  overrides.setTypeParser(types.builtins.TIMESTAMPTZ, PARSERS[1184]);
+  const pool = new Pool({ connectionString: url, max: 5, types: overrides });
   return {
     ...over(pool),
     transaction: async (work) => {

@@ -4,10 +4,12 @@ import { newBooks, refused, withDatabase } from './support';
 /** Raw SQL against the rules that must hold whoever writes. */
 describe('the database itself refuses', () => {
   const database = withDatabase();
-  const sql = (text: string, parameters: readonly unknown[] = []) => database.current.query<{ id: number }>(text, parameters);
+  const sql = (text: string, parameters: readonly unknown[] = []) =>
+    database.current.query<{ id: number }>(text, parameters);
   let books = 0;
   let other = 0;
-  const account = async (of: number, code: string): Promise<number> => (await sql('select id from account where books_id = $1 and code = $2', [of, code]))[0]?.id ?? 0;
+  const account = async (of: number, code: string): Promise<number> =>
+    (await sql('select id from account where books_id = $1 and code = $2', [of, code]))[0]?.id ?? 0;
 
   beforeAll(async () => {
     books = await newBooks();
@@ -17,27 +19,58 @@ describe('the database itself refuses', () => {
   /** Writes a journal with raw SQL and posts it in the same transaction. */
   const post = (lines: readonly (readonly [number, string])[], number: number): Promise<number> =>
     database.current.transaction(async (tx) => {
-      const [row] = await tx.query<{ id: number }>(`insert into journal (books_id, number, date, description) values ($1, $2, '2026-07-31', 'raw') returning id`, [books, number]);
+      const [row] = await tx.query<{ id: number }>(
+        `insert into journal (books_id, number, date, description) values ($1, $2, '2026-07-31', 'raw') returning id`,
+        [books, number],
+      );
       const id = row?.id ?? 0;
       for (const [at, [line, amount]] of lines.entries())
-        await tx.query('insert into journal_line (books_id, journal_id, line_no, account_id, amount) values ($1, $2, $3, $4, $5)', [books, id, at + 1, line, amount]);
+        await tx.query(
+          'insert into journal_line (books_id, journal_id, line_no, account_id, amount) values ($1, $2, $3, $4, $5)',
+          [books, id, at + 1, line, amount],
+        );
       await tx.query('update journal set posted_at = now(), posted_by = 1 where id = $1', [id]);
       return id;
     });
 
   it('a posted journal that does not sum to zero', async () => {
-    await refused(post([[await account(books, '1010'), '500'], [await account(books, '3010'), '-499']], 1), /does not balance: it is out by 1/);
+    await refused(
+      post(
+        [
+          [await account(books, '1010'), '500'],
+          [await account(books, '3010'), '-499'],
+        ],
+        1,
+      ),
+      /does not balance: it is out by 1/,
+    );
     expect(await sql('select id from journal')).toEqual([]);
   });
 
   it('a change to a posted journal or its lines, and their deletion', async () => {
-    const id = await post([[await account(books, '1010'), '500'], [await account(books, '3010'), '-500']], 2);
+    const id = await post(
+      [
+        [await account(books, '1010'), '500'],
+        [await account(books, '3010'), '-500'],
+      ],
+      2,
+    );
     await refused(sql('update journal set description = $2 where id = $1', [id, 'x']), /cannot be changed or deleted/);
-    await refused(sql('update journal set posted_at = null, posted_by = null where id = $1', [id]), /cannot be changed or deleted/);
+    await refused(
+      sql('update journal set posted_at = null, posted_by = null where id = $1', [id]),
+      /cannot be changed or deleted/,
+    );
     await refused(sql('delete from journal where id = $1', [id]), /cannot be changed or deleted/);
     await refused(sql('update journal_line set amount = amount * 2 where journal_id = $1', [id]), /never updated/);
     await refused(sql('delete from journal_line where journal_id = $1', [id]), /posted journal/);
-    await refused(sql('insert into journal_line (books_id, journal_id, line_no, account_id, amount) values ($1, $2, 9, $3, 5)', [books, id, await account(books, '1010')]), /posted journal/);
+    await refused(
+      sql('insert into journal_line (books_id, journal_id, line_no, account_id, amount) values ($1, $2, 9, $3, 5)', [
+        books,
+        id,
+        await account(books, '1010'),
+      ]),
+      /posted journal/,
+    );
     await refused(sql('truncate journal_line'), /cannot be emptied/);
     await refused(sql('truncate journal cascade'), /cannot be emptied/);
     await refused(sql('delete from books where id = $1', [books]), /violates foreign key/);
@@ -45,55 +78,124 @@ describe('the database itself refuses', () => {
   });
 
   it('a line on a heading', async () => {
-    await refused(post([[await account(books, '1000'), '5'], [await account(books, '3010'), '-5']], 3), /journal_line_account/);
+    await refused(
+      post(
+        [
+          [await account(books, '1000'), '5'],
+          [await account(books, '3010'), '-5'],
+        ],
+        3,
+      ),
+      /journal_line_account/,
+    );
     const [set] = await sql('select id from opening_set where books_id = $1', [books]);
     await refused(
-      sql(`insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`, [books, set?.id, await account(books, '1000')]),
+      sql(
+        `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`,
+        [books, set?.id, await account(books, '1000')],
+      ),
       /opening_line_account/,
     );
   });
 
   it('an account, heading, period or paper of other books', async () => {
-    await refused(post([[await account(other, '1010'), '5'], [await account(books, '3010'), '-5']], 4), /journal_line_account/);
+    await refused(
+      post(
+        [
+          [await account(other, '1010'), '5'],
+          [await account(books, '3010'), '-5'],
+        ],
+        4,
+      ),
+      /journal_line_account/,
+    );
     const [set] = await sql('select id from opening_set where books_id = $1', [books]);
     await refused(
-      sql(`insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`, [books, set?.id, await account(other, '1010')]),
+      sql(
+        `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`,
+        [books, set?.id, await account(other, '1010')],
+      ),
       /opening_line_account/,
     );
-    await refused(sql('update account set parent_id = $2 where id = $1', [await account(books, '1010'), await account(other, '1000')]), /account_parent/);
+    await refused(
+      sql('update account set parent_id = $2 where id = $1', [
+        await account(books, '1010'),
+        await account(other, '1000'),
+      ]),
+      /account_parent/,
+    );
     const [period] = await sql('select id from period where books_id = $1 limit 1', [other]);
-    await refused(sql(`insert into journal (books_id, number, date, description, period_id) values ($1, 99, '2026-07-31', 'x', $2)`, [books, period?.id]), /violates foreign key/);
+    await refused(
+      sql(
+        `insert into journal (books_id, number, date, description, period_id) values ($1, 99, '2026-07-31', 'x', $2)`,
+        [books, period?.id],
+      ),
+      /violates foreign key/,
+    );
   });
 
   it('a heading of another type, an account under a posting account, a heading that becomes posting over its accounts', async () => {
-    await refused(sql('update account set parent_id = $2 where id = $1', [await account(books, '1010'), await account(books, '3000')]), /account_parent/);
-    await refused(sql('update account set parent_id = $2 where id = $1', [await account(books, '1010'), await account(books, '1050')]), /account_parent/);
-    await refused(sql('update account set heading = false where id = $1', [await account(books, '1000')]), /account_parent/);
+    await refused(
+      sql('update account set parent_id = $2 where id = $1', [
+        await account(books, '1010'),
+        await account(books, '3000'),
+      ]),
+      /account_parent/,
+    );
+    await refused(
+      sql('update account set parent_id = $2 where id = $1', [
+        await account(books, '1010'),
+        await account(books, '1050'),
+      ]),
+      /account_parent/,
+    );
+    await refused(
+      sql('update account set heading = false where id = $1', [await account(books, '1000')]),
+      /account_parent/,
+    );
   });
 
   it('overlapping periods and years, a second account with a single role, a second draft', async () => {
     await refused(
-      sql(`insert into fiscal_year (books_id, name, start_date, end_date) values ($1, 'again', '2026-06-01', '2027-05-31')`, [books]),
+      sql(
+        `insert into fiscal_year (books_id, name, start_date, end_date) values ($1, 'again', '2026-06-01', '2027-05-31')`,
+        [books],
+      ),
       /conflicting key value violates exclusion/,
     );
     const [year] = await sql('select id from fiscal_year where books_id = $1', [books]);
     await refused(
-      sql(`insert into period (books_id, fiscal_year_id, ordinal, code, name, start_date, end_date, state) values ($1, $2, 13, 'x', 'x', '2026-05-05', '2026-05-06', 'open')`, [books, year?.id]),
+      sql(
+        `insert into period (books_id, fiscal_year_id, ordinal, code, name, start_date, end_date, state) values ($1, $2, 13, 'x', 'x', '2026-05-05', '2026-05-06', 'open')`,
+        [books, year?.id],
+      ),
       /conflicting key value violates exclusion/,
     );
-    await refused(sql(`update account set role = 'retained-earnings' where id = $1`, [await account(books, '3010')]), /account_single_role/);
-    await refused(sql(`insert into opening_set (books_id, version, state, created_at) values ($1, 2, 'draft', now())`, [books]), /opening_set_one_draft/);
+    await refused(
+      sql(`update account set role = 'retained-earnings' where id = $1`, [await account(books, '3010')]),
+      /account_single_role/,
+    );
+    await refused(
+      sql(`insert into opening_set (books_id, version, state, created_at) values ($1, 2, 'draft', now())`, [books]),
+      /opening_set_one_draft/,
+    );
   });
 
   it('a change to the figures of a posted set', async () => {
     const [set] = await sql('select id from opening_set where books_id = $1', [other]);
     const line = await account(other, '1010');
-    await sql(`insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`, [other, set?.id, line]);
+    await sql(
+      `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`,
+      [other, set?.id, line],
+    );
     await sql(`update opening_set set state = 'posted' where id = $1`, [set?.id]);
     await refused(sql('update opening_line set amount = 6 where set_id = $1', [set?.id]), /posted opening set/);
     await refused(sql('delete from opening_line where set_id = $1', [set?.id]), /posted opening set/);
     await refused(
-      sql(`insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`, [other, set?.id, await account(other, '1050')]),
+      sql(
+        `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`,
+        [other, set?.id, await account(other, '1050')],
+      ),
       /posted opening set/,
     );
   });

@@ -37,7 +37,8 @@ export const valueOf = <T>(result: Result<T>): T => {
   return result.value;
 };
 
-export const codesOf = (result: Result<unknown>): readonly string[] => (result.ok ? [] : result.problems.map((one) => one.code));
+export const codesOf = (result: Result<unknown>): readonly string[] =>
+  result.ok ? [] : result.problems.map((one) => one.code);
 
 export const newBooks = async (more: Partial<Parameters<typeof createBooks>[0]> = {}): Promise<number> =>
   valueOf(

@@ -20,7 +20,9 @@ describe('a year of twelve months', () => {
           const next = year.periods[at + 1];
           if (next) expect(period.end.add({ days: 1 }).equals(next.start)).toBe(true);
         });
-        expect(year.periods.reduce((days, p) => days + daysInclusive(p.start, p.end), 0)).toBe(daysInclusive(year.start, year.end));
+        expect(year.periods.reduce((days, p) => days + daysInclusive(p.start, p.end), 0)).toBe(
+          daysInclusive(year.start, year.end),
+        );
         expect(new Set(year.periods.map((p) => p.code)).size).toBe(12);
         expect(new Set(year.periods.map((p) => p.name)).size).toBe(12);
       }),
@@ -74,8 +76,14 @@ describe('the cutover date', () => {
     const cutover = plainDate('2026-08-01');
     const states = firstStates(year.periods, cutover);
     const stated = year.periods.map((p, at) => ({ ...p, state: states[at] ?? 'future' }));
-    expect(changeStates(stated.slice(5, 8), 'open', cutover)).toMatchObject({ ok: false, problems: [{ code: 'period.before-cutover' }] });
-    expect(changeStates(stated.slice(6, 9), 'open', cutover)).toMatchObject({ ok: true, value: [{ name: 'Sep 2026' }, { name: 'Oct 2026' }] });
+    expect(changeStates(stated.slice(5, 8), 'open', cutover)).toMatchObject({
+      ok: false,
+      problems: [{ code: 'period.before-cutover' }],
+    });
+    expect(changeStates(stated.slice(6, 9), 'open', cutover)).toMatchObject({
+      ok: true,
+      value: [{ name: 'Sep 2026' }, { name: 'Oct 2026' }],
+    });
     const locked = stated.slice(7, 8).map((p) => ({ ...p, state: 'locked' as const }));
     expect(changeStates(locked, 'open', cutover)).toMatchObject({ ok: false, problems: [{ code: 'period.locked' }] });
   });

@@ -11,7 +11,9 @@ export const readDate = (text: string, field?: string): Result<PlainDate> => {
   const trimmed = text.trim();
   if (trimmed === '') return fail(problem('date.missing', 'A date is needed here.', field));
   if (!/^\d{4}-\d{2}-\d{2}$/.test(trimmed))
-    return fail(problem('date.unreadable', `${quoted(text)} is not a date. Dates are year-month-day, such as 2026-08-01.`, field));
+    return fail(
+      problem('date.unreadable', `${quoted(text)} is not a date. Dates are year-month-day, such as 2026-08-01.`, field),
+    );
   let date: PlainDate;
   try {
     date = Temporal.PlainDate.from(trimmed, { overflow: 'reject' });
@@ -30,7 +32,8 @@ export const before = (a: PlainDate, b: PlainDate): boolean => Temporal.PlainDat
 
 export const dayBefore = (date: PlainDate): PlainDate => date.subtract({ days: 1 });
 
-export const daysInclusive = (start: PlainDate, end: PlainDate): number => start.until(end, { largestUnit: 'days' }).days + 1;
+export const daysInclusive = (start: PlainDate, end: PlainDate): number =>
+  start.until(end, { largestUnit: 'days' }).days + 1;
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 

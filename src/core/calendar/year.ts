@@ -37,7 +37,8 @@ export const monthlyYear = (start: PlainDate): FiscalYear => {
     };
   });
   const end = dayBefore(start.add({ months: 12 }, { overflow: 'constrain' }));
-  const name = end.year === start.year ? String(start.year) : `${start.year}/${String(end.year % 100).padStart(2, '0')}`;
+  const name =
+    end.year === start.year ? String(start.year) : `${start.year}/${String(end.year % 100).padStart(2, '0')}`;
   return { name, start, end, periods: named(periods, start) };
 };
 
@@ -49,18 +50,25 @@ const named = (periods: readonly Period[], start: PlainDate): readonly Period[] 
         period.name === periods[at - 1]?.name ? { ...period, name: `from ${writeDate(period.start)}` } : period,
       );
 
-export const periodOf = <P extends Pick<Period, 'start' | 'end'>>(periods: readonly P[], date: PlainDate): P | undefined =>
-  periods.find((period) => !before(date, period.start) && !before(period.end, date));
+export const periodOf = <P extends Pick<Period, 'start' | 'end'>>(
+  periods: readonly P[],
+  date: PlainDate,
+): P | undefined => periods.find((period) => !before(date, period.start) && !before(period.end, date));
 
 /** The date at whose close the opening balances stand. */
 export const openingDate = (cutover: PlainDate): PlainDate => dayBefore(cutover);
 
 /** At a year start income and expense open at nil; in mid-year they open at their year-to-date figures. */
-export const opensAtYearStart = (year: Pick<FiscalYear, 'start'>, cutover: PlainDate): boolean => cutover.equals(year.start);
+export const opensAtYearStart = (year: Pick<FiscalYear, 'start'>, cutover: PlainDate): boolean =>
+  cutover.equals(year.start);
 
 /** What is wrong with taking the books over on this date, or nothing. */
 export const cutoverProblems = (
-  year: { readonly start: PlainDate; readonly end: PlainDate; readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[] },
+  year: {
+    readonly start: PlainDate;
+    readonly end: PlainDate;
+    readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[];
+  },
   cutover: PlainDate,
   field = 'cutover',
 ): readonly Problem[] => {
@@ -87,7 +95,10 @@ export const cutoverProblems = (
 };
 
 /** The states that a new year begins with: what the old system recorded is closed, the cutover period is open, the rest is to come. */
-export const firstStates = (periods: readonly Pick<Period, 'start' | 'end'>[], cutover: PlainDate): readonly PeriodState[] =>
+export const firstStates = (
+  periods: readonly Pick<Period, 'start' | 'end'>[],
+  cutover: PlainDate,
+): readonly PeriodState[] =>
   periods.map((period) => (before(period.end, cutover) ? 'closed' : period.start.equals(cutover) ? 'open' : 'future'));
 
 interface StatedPeriod {

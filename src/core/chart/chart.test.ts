@@ -20,17 +20,15 @@ const account = (id: number, more: Partial<Account> = {}): Account => ({
 });
 
 /** Any chart that is a tree of headings with postings as leaves. */
-const charts = fc
-  .array(fc.tuple(fc.nat(), fc.boolean()), { minLength: 1, maxLength: 40 })
-  .map((shape) => {
-    const accounts: Account[] = [];
-    shape.forEach(([pick, heading], at) => {
-      const headings = accounts.filter((one) => one.heading);
-      const parent = headings.length > 0 && pick % 3 !== 0 ? (headings[pick % headings.length]?.id ?? null) : null;
-      accounts.push(account(at + 1, { heading, parent }));
-    });
-    return accounts;
+const charts = fc.array(fc.tuple(fc.nat(), fc.boolean()), { minLength: 1, maxLength: 40 }).map((shape) => {
+  const accounts: Account[] = [];
+  shape.forEach(([pick, heading], at) => {
+    const headings = accounts.filter((one) => one.heading);
+    const parent = headings.length > 0 && pick % 3 !== 0 ? (headings[pick % headings.length]?.id ?? null) : null;
+    accounts.push(account(at + 1, { heading, parent }));
   });
+  return accounts;
+});
 
 describe('the tree', () => {
   it('shows every account once, each directly or indirectly under its heading', () => {
@@ -47,9 +45,12 @@ describe('the tree', () => {
 
   it('does not depend on the order in which accounts are given', () => {
     fc.assert(
-      fc.property(charts.chain((chart) => fc.tuple(fc.constant(chart), fc.shuffledSubarray(chart, { minLength: chart.length }))), ([chart, shuffled]) => {
-        expect(inTreeOrder(shuffled)).toEqual(inTreeOrder(chart));
-      }),
+      fc.property(
+        charts.chain((chart) => fc.tuple(fc.constant(chart), fc.shuffledSubarray(chart, { minLength: chart.length }))),
+        ([chart, shuffled]) => {
+          expect(inTreeOrder(shuffled)).toEqual(inTreeOrder(chart));
+        },
+      ),
     );
   });
 
@@ -61,11 +62,21 @@ describe('the tree', () => {
         expect(chart.some((one) => one.code === code)).toBe(false);
       }),
     );
-    expect(proposeCode([account(1, { heading: true, code: '1000' })], account(1, { heading: true, code: '1000' }))).toBe('1010');
+    expect(
+      proposeCode([account(1, { heading: true, code: '1000' })], account(1, { heading: true, code: '1000' })),
+    ).toBe('1010');
   });
 });
 
-const draft = (more: Partial<AccountDraft>): AccountDraft => ({ code: '5', name: 'New', class: 'current-asset', heading: false, parent: null, role: null, ...more });
+const draft = (more: Partial<AccountDraft>): AccountDraft => ({
+  code: '5',
+  name: 'New',
+  class: 'current-asset',
+  heading: false,
+  parent: null,
+  role: null,
+  ...more,
+});
 const codes = (...args: Parameters<typeof accountProblems>) => accountProblems(...args).map((one) => one.code);
 
 describe('an account beside its chart', () => {
@@ -97,38 +108,57 @@ describe('an account beside its chart', () => {
     expect(codes(draft({ parent: accountId(3) }), chart)).toEqual(['account.parent-posting']);
     expect(codes(draft({ parent: accountId(99) }), chart)).toEqual(['account.parent-missing']);
     expect(codes(draft({ class: 'equity', parent: accountId(1) }), chart)).toEqual(['account.parent-type']);
-    expect(codes({ ...draft({}), ...chart[0], code: '1001', name: 'x', heading: true, parent: accountId(2) }, chart, accountId(1))).toEqual(['account.cycle']);
+    expect(
+      codes(
+        { ...draft({}), ...chart[0], code: '1001', name: 'x', heading: true, parent: accountId(2) },
+        chart,
+        accountId(1),
+      ),
+    ).toEqual(['account.cycle']);
     expect(codes(draft({ class: 'equity', role: 'retained-earnings' }), chart)).toEqual(['account.role-taken']);
     expect(codes(draft({ role: 'loan' }), chart)).toEqual(['account.role-type']);
     expect(codes(draft({ heading: true, role: 'bank' }), chart)).toEqual(['account.role-on-heading']);
-    const deep = Array.from({ length: DEEPEST }, (_, at) => account(at + 1, { heading: true, parent: at === 0 ? null : accountId(at) }));
+    const deep = Array.from({ length: DEEPEST }, (_, at) =>
+      account(at + 1, { heading: true, parent: at === 0 ? null : accountId(at) }),
+    );
     expect(codes(draft({ parent: accountId(DEEPEST) }), deep)).toEqual(['account.deep']);
   });
 });
 
 describe('starter charts', () => {
   const all = LEGAL_FORM_IDS.flatMap((form) => startersFor(form).map((starter) => ({ form, starter })));
-  it.each(all.filter(({ starter }) => starter !== 'empty'))('$starter for $form is a chart without faults', ({ form, starter }) => {
-    const made = starterChart(starter, form);
-    if (!made.ok) throw new Error(made.problems[0]?.message);
-    const ids = new Map(made.value.map((one, at) => [one.code, accountId(at + 1)]));
-    expect(ids.size).toBe(made.value.length);
-    const chart: Account[] = [];
-    for (const one of made.value) {
-      const parent = one.parent === null ? null : (ids.get(one.parent) ?? null);
-      expect(accountProblems({ ...one, parent }, chart)).toEqual([]);
-      chart.push({ ...one, id: ids.get(one.code) ?? accountId(0), parent, currency: null, active: true });
-    }
-    for (const heading of chart.filter((one) => one.heading)) expect(chart.some((one) => one.parent === heading.id)).toBe(true);
-    for (const role of ['bank', 'retained-earnings', 'current-year-result', 'receivables-control', 'payables-control'] as const)
-      expect(chart.some((one) => one.role === role)).toBe(true);
-    expect(inTreeOrder(chart).map((row) => row.account.code)).toEqual(made.value.map((one) => one.code));
-    expect(chart.some((one) => one.name.startsWith('Share capital'))).toBe(form === 'limited-company');
-    expect(chart.some((one) => /misc|sundry|general expense/i.test(one.name))).toBe(false);
-  });
+  it.each(all.filter(({ starter }) => starter !== 'empty'))(
+    '$starter for $form is a chart without faults',
+    ({ form, starter }) => {
+      const made = starterChart(starter, form);
+      if (!made.ok) throw new Error(made.problems[0]?.message);
+      const ids = new Map(made.value.map((one, at) => [one.code, accountId(at + 1)]));
+      expect(ids.size).toBe(made.value.length);
+      const chart: Account[] = [];
+      for (const one of made.value) {
+        const parent = one.parent === null ? null : (ids.get(one.parent) ?? null);
+        expect(accountProblems({ ...one, parent }, chart)).toEqual([]);
+        chart.push({ ...one, id: ids.get(one.code) ?? accountId(0), parent, currency: null, active: true });
+      }
+      for (const heading of chart.filter((one) => one.heading))
+        expect(chart.some((one) => one.parent === heading.id)).toBe(true);
+      for (const role of [
+        'bank',
+        'retained-earnings',
+        'current-year-result',
+        'receivables-control',
+        'payables-control',
+      ] as const)
+        expect(chart.some((one) => one.role === role)).toBe(true);
+      expect(inTreeOrder(chart).map((row) => row.account.code)).toEqual(made.value.map((one) => one.code));
+      expect(chart.some((one) => one.name.startsWith('Share capital'))).toBe(form === 'limited-company');
+      expect(chart.some((one) => /misc|sundry|general expense/i.test(one.name))).toBe(false);
+    },
+  );
   it('are refused where they do not suit the legal form', () => {
     for (const form of LEGAL_FORM_IDS)
-      for (const starter of STARTER_IDS) expect(starterChart(starter, form).ok).toBe(startersFor(form).includes(starter));
+      for (const starter of STARTER_IDS)
+        expect(starterChart(starter, form).ok).toBe(startersFor(form).includes(starter));
   });
   it('has a type for every role', () => {
     for (const role of ROLE_IDS) expect(['asset', 'liability', 'equity']).toContain(roleFacts(role).type);

@@ -140,9 +140,13 @@ const otherSides = (form: LegalForm): readonly Branch[] => [
 const branches = (starter: Exclude<StarterId, 'empty'>, form: LegalForm): readonly Branch[] => {
   const equity = branch('3000', form === 'charity' ? 'Funds' : 'Equity', 'equity', ...EQUITY[form]);
   const taxOnProfit: readonly Posting[] =
-    form === 'limited-company' || form === 'co-operative' || form === 'branch' ? [['2250', 'Corporation tax payable']] : [];
+    form === 'limited-company' || form === 'co-operative' || form === 'branch'
+      ? [['2250', 'Corporation tax payable']]
+      : [];
   const liabilities = LIABILITIES.map((one) =>
-    one.code === '2000' ? { ...one, accounts: [...one.accounts, ...taxOnProfit].sort(([a], [b]) => (a < b ? -1 : 1)) } : one,
+    one.code === '2000'
+      ? { ...one, accounts: [...one.accounts, ...taxOnProfit].sort(([a], [b]) => (a < b ? -1 : 1)) }
+      : one,
   );
   const common = (current: readonly Posting[], ...trade: readonly Branch[]): readonly Branch[] => [
     branch('1000', 'Current assets', 'current-asset', ...current),
@@ -157,20 +161,57 @@ const branches = (starter: Exclude<StarterId, 'empty'>, form: LegalForm): readon
     case 'trading':
       return common(
         [BANK, CASH, RECEIVABLES, ['1200', 'Stock of goods', 'stock'], PREPAID],
-        branch('4000', 'Revenue', 'revenue', ['4010', 'Sales of goods'], ['4020', 'Sales abroad'], ['4900', 'Sales returns and discounts']),
-        branch('5000', 'Cost of sales', 'cost-of-sales', ['5010', 'Cost of goods sold'], ['5020', 'Cost of goods sold abroad'], ['5100', 'Carriage inwards'], ['5200', 'Packaging']),
+        branch(
+          '4000',
+          'Revenue',
+          'revenue',
+          ['4010', 'Sales of goods'],
+          ['4020', 'Sales abroad'],
+          ['4900', 'Sales returns and discounts'],
+        ),
+        branch(
+          '5000',
+          'Cost of sales',
+          'cost-of-sales',
+          ['5010', 'Cost of goods sold'],
+          ['5020', 'Cost of goods sold abroad'],
+          ['5100', 'Carriage inwards'],
+          ['5200', 'Packaging'],
+        ),
       );
     case 'services':
       return common(
         [BANK, CASH, RECEIVABLES, ['1150', 'Work done, not yet billed'], PREPAID],
         branch('4000', 'Revenue', 'revenue', ['4010', 'Fees'], ['4050', 'Expenses recharged']),
-        branch('5000', 'Cost of sales', 'cost-of-sales', ['5010', 'Subcontractors'], ['5050', 'Expenses to be recharged']),
+        branch(
+          '5000',
+          'Cost of sales',
+          'cost-of-sales',
+          ['5010', 'Subcontractors'],
+          ['5050', 'Expenses to be recharged'],
+        ),
       );
     case 'charity':
       return common(
         [BANK, CASH, ['1100', 'Debtors and pledges', 'receivables-control'], ['1150', 'Grants receivable'], PREPAID],
-        branch('4000', 'Income', 'revenue', ['4010', 'Donations'], ['4020', 'Legacies'], ['4030', 'Grants'], ['4040', 'Ticket and event income'], ['4050', 'Membership subscriptions']),
-        branch('5000', 'Cost of charitable activities', 'cost-of-sales', ['5010', 'Direct costs of activities'], ['5040', 'Costs of events'], ['5060', 'Fundraising costs']),
+        branch(
+          '4000',
+          'Income',
+          'revenue',
+          ['4010', 'Donations'],
+          ['4020', 'Legacies'],
+          ['4030', 'Grants'],
+          ['4040', 'Ticket and event income'],
+          ['4050', 'Membership subscriptions'],
+        ),
+        branch(
+          '5000',
+          'Cost of charitable activities',
+          'cost-of-sales',
+          ['5010', 'Direct costs of activities'],
+          ['5040', 'Costs of events'],
+          ['5060', 'Fundraising costs'],
+        ),
       );
   }
 };
@@ -195,9 +236,14 @@ export const starterChart = (starter: StarterId, form: LegalForm): Result<readon
   return ok(
     branches(starter, form).flatMap((one): StarterAccount[] => [
       { code: one.code, name: one.name, class: one.class, heading: true, parent: null, role: null },
-      ...one.accounts.map(
-        ([code, name, role]): StarterAccount => ({ code, name, class: one.class, heading: false, parent: one.code, role: role ?? null }),
-      ),
+      ...one.accounts.map(([code, name, role]): StarterAccount => ({
+        code,
+        name,
+        class: one.class,
+        heading: false,
+        parent: one.code,
+        role: role ?? null,
+      })),
     ]),
   );
 };

@@ -37,7 +37,9 @@ export const inTreeOrder = <A extends Account>(accounts: readonly A[]): readonly
 export const proposeCode = (chart: readonly Account[], parent: Account | undefined): string => {
   const taken = new Set(chart.map((account) => account.code.toLowerCase()));
   const beside = chart.filter((account) => account.parent === (parent?.id ?? null) && /^\d{1,15}$/.test(account.code));
-  const highest = beside.sort(byCode).at(-1)?.code ?? (parent !== undefined && /^\d{1,15}$/.test(parent.code) ? parent.code : undefined);
+  const highest =
+    beside.sort(byCode).at(-1)?.code ??
+    (parent !== undefined && /^\d{1,15}$/.test(parent.code) ? parent.code : undefined);
   if (highest === undefined) return '';
   const width = highest.length;
   for (const step of [10, 1]) {

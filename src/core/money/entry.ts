@@ -11,7 +11,9 @@ interface Ratio {
   readonly d: bigint;
 }
 
-type Token = { readonly kind: 'number'; readonly value: Ratio; readonly scale: number } | { readonly kind: 'mark'; readonly mark: string };
+type Token =
+  | { readonly kind: 'number'; readonly value: Ratio; readonly scale: number }
+  | { readonly kind: 'mark'; readonly mark: string };
 
 const MOST_CHARACTERS = 200;
 const MOST_DEPTH = 50;
@@ -67,7 +69,8 @@ const evaluate = (found: readonly Token[]): Ratio | 'zero' | undefined => {
     let left = factor(depth);
     for (let sign = mark('*', '/'); sign !== undefined; sign = mark('*', '/')) {
       const right = factor(depth);
-      if (typeof left !== 'object' || typeof right !== 'object') return left === 'zero' ? left : right === 'zero' ? right : undefined;
+      if (typeof left !== 'object' || typeof right !== 'object')
+        return left === 'zero' ? left : right === 'zero' ? right : undefined;
       if (sign === '/' && right.n === 0n) return 'zero';
       left = sign === '*' ? { n: left.n * right.n, d: left.d * right.d } : { n: left.n * right.d, d: left.d * right.n };
     }
@@ -77,7 +80,8 @@ const evaluate = (found: readonly Token[]): Ratio | 'zero' | undefined => {
     let left = term(depth);
     for (let sign = mark('+', '-'); sign !== undefined; sign = mark('+', '-')) {
       const right = term(depth);
-      if (typeof left !== 'object' || typeof right !== 'object') return left === 'zero' ? left : right === 'zero' ? right : undefined;
+      if (typeof left !== 'object' || typeof right !== 'object')
+        return left === 'zero' ? left : right === 'zero' ? right : undefined;
       left = { n: left.n * right.d + (sign === '+' ? 1n : -1n) * right.n * left.d, d: left.d * right.d };
     }
     return left;
@@ -106,7 +110,13 @@ export const readEntry = (
   const text = plainSeparators(typed).trim();
   if (text === '' || /^[-.·]$/.test(text)) return ok({ kind: 'blank' });
   if (text.length > MOST_CHARACTERS)
-    return fail(problem('amount.too-long', `An amount has at most ${MOST_CHARACTERS} characters; this one has ${text.length}.`, field));
+    return fail(
+      problem(
+        'amount.too-long',
+        `An amount has at most ${MOST_CHARACTERS} characters; this one has ${text.length}.`,
+        field,
+      ),
+    );
   const sideWord = SIDE_AT_END.exec(text);
   const bare = sideWord === null ? text : text.slice(0, sideWord.index);
   const found = tokens(bare, style);
@@ -125,7 +135,8 @@ export const readEntry = (
       ),
     );
   const signed = minor(divideRounded(value.n * 10n ** BigInt(currency.digits), value.d));
-  if (abs(signed) > LARGEST) return fail(problem('amount.too-large', `${quoted(typed)} is larger than any balance Bathron keeps.`, field));
+  if (abs(signed) > LARGEST)
+    return fail(problem('amount.too-large', `${quoted(typed)} is larger than any balance Bathron keeps.`, field));
   if (sideWord?.[1] !== undefined) {
     const side = onSide(signed, sideFrom(sideWord[1]));
     return ok({ kind: 'amount', amount: signed < 0n ? negate(side) : side });

@@ -31,8 +31,7 @@ export const sum = (amounts: Iterable<Minor>): Minor => {
 };
 
 /** The side an amount stands on, or `undefined` when it is nil. */
-export const sideOf = (amount: Minor): Side | undefined =>
-  amount > 0n ? 'debit' : amount < 0n ? 'credit' : undefined;
+export const sideOf = (amount: Minor): Side | undefined => (amount > 0n ? 'debit' : amount < 0n ? 'credit' : undefined);
 
 /** The same magnitude on the given side. */
 export const onSide = (amount: Minor, side: Side): Minor => (side === 'debit' ? abs(amount) : negate(abs(amount)));

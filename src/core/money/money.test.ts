@@ -13,7 +13,12 @@ const currencies = fc.constantFrom(...CURRENCY_CODES).map((code) => ({ code, dig
 const EUR = { code: 'EUR', digits: 2 };
 const JPY = { code: 'JPY', digits: 0 };
 
-const amountOf = (text: string, column: 'debit' | 'credit' = 'debit', currency = EUR, style: (typeof NUMBER_STYLES)[number] = '1,234.56') => {
+const amountOf = (
+  text: string,
+  column: 'debit' | 'credit' = 'debit',
+  currency = EUR,
+  style: (typeof NUMBER_STYLES)[number] = '1,234.56',
+) => {
   const read = readEntry(text, column, currency, style);
   if (!read.ok) return read.problems[0]?.code;
   return read.value.kind === 'blank' ? 'blank' : read.value.amount;
@@ -35,7 +40,8 @@ describe('amounts', () => {
         const text = formatMinor(minor(units), 2, style);
         const debit = readEntry(text, 'debit', EUR, style);
         const credit = readEntry(text, 'credit', EUR, style);
-        if (!debit.ok || !credit.ok || debit.value.kind !== 'amount' || credit.value.kind !== 'amount') throw new Error(text);
+        if (!debit.ok || !credit.ok || debit.value.kind !== 'amount' || credit.value.kind !== 'amount')
+          throw new Error(text);
         expect(debit.value.amount + credit.value.amount).toBe(0n);
       }),
     );
@@ -43,10 +49,16 @@ describe('amounts', () => {
 
   it('adds as a person adds, without losing a cent', () => {
     fc.assert(
-      fc.property(fc.array(amounts.map((n) => n / 1000n), { minLength: 1, maxLength: 8 }), (list) => {
-        const text = list.map((n) => plainDecimal(n, 2)).join('+');
-        expect(amountOf(text, 'debit', EUR, '1234.56')).toBe(sum(list.map(minor)));
-      }),
+      fc.property(
+        fc.array(
+          amounts.map((n) => n / 1000n),
+          { minLength: 1, maxLength: 8 },
+        ),
+        (list) => {
+          const text = list.map((n) => plainDecimal(n, 2)).join('+');
+          expect(amountOf(text, 'debit', EUR, '1234.56')).toBe(sum(list.map(minor)));
+        },
+      ),
     );
   });
 
@@ -103,12 +115,17 @@ describe('amounts', () => {
 describe('rounding', () => {
   it('is within half a unit, and symmetric about zero', () => {
     fc.assert(
-      fc.property(amounts, fc.bigInt({ min: 1n, max: 10n ** 9n }), fc.constantFrom('half-away-from-zero' as const, 'half-even' as const), (n, d, rule) => {
-        const q = divideRounded(n, d, rule);
-        const off = 2n * (q * d - n);
-        expect(off <= d && off >= -d).toBe(true);
-        expect(divideRounded(-n, d, rule)).toBe(-q);
-      }),
+      fc.property(
+        amounts,
+        fc.bigInt({ min: 1n, max: 10n ** 9n }),
+        fc.constantFrom('half-away-from-zero' as const, 'half-even' as const),
+        (n, d, rule) => {
+          const q = divideRounded(n, d, rule);
+          const off = 2n * (q * d - n);
+          expect(off <= d && off >= -d).toBe(true);
+          expect(divideRounded(-n, d, rule)).toBe(-q);
+        },
+      ),
     );
   });
 

@@ -38,7 +38,10 @@ export const marksOf = (style: NumberStyle): Marks => MARKS[style];
 
 /** Every kind of space that software puts between thousands becomes a plain one, a typographic apostrophe a straight one. */
 export const plainSeparators = (text: string): string =>
-  text.replace(/[\u00a0\u2007\u2009\u202f]/g, ' ').replace(/[\u2018\u2019\u02bc]/g, "'").replace(/[\u2212\u2013]/g, '-');
+  text
+    .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
+    .replace(/[\u2018\u2019\u02bc]/g, "'")
+    .replace(/[\u2212\u2013]/g, '-');
 
 const escaped = (mark: string): string => (mark === '.' ? '\\.' : mark);
 

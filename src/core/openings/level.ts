@@ -51,9 +51,11 @@ export const standing = <K>(amounts: ReadonlyMap<K, Minor>): ReadonlyMap<K, Mino
  * The lines that bring the ledger from what stands to the target: *target minus what stands*, account by account, without
  * nil lines. Posting them makes every account stand exactly at its target.
  */
-export const postingLines = <K>(target: ReadonlyMap<K, Minor>, stands: ReadonlyMap<K, Minor>): ReadonlyMap<K, Minor> => {
+export const postingLines = <K>(
+  target: ReadonlyMap<K, Minor>,
+  stands: ReadonlyMap<K, Minor>,
+): ReadonlyMap<K, Minor> => {
   const lines = new Map(target);
   for (const [key, amount] of stands) lines.set(key, subtract(lines.get(key) ?? NIL, amount));
   return standing(lines);
 };
-

@@ -8,7 +8,11 @@ export type Match =
   | { readonly kind: 'unmatched'; readonly why: string };
 
 /** Words that many accounts share and that therefore say nothing about two accounts being one. */
-const COMMON = new Set('account accounts current cost costs other accumulated depreciation expense expenses income year from with goods'.split(' '));
+const COMMON = new Set(
+  'account accounts current cost costs other accumulated depreciation expense expenses income year from with goods'.split(
+    ' ',
+  ),
+);
 
 const significant = (name: string): readonly string[] =>
   folded(name)
@@ -42,11 +46,29 @@ export const matcher = (chart: readonly Account[]): ((row: Pick<PaperRow, 'code'
     const coded = code === '' ? undefined : byCode.get(code.trim().toLowerCase());
     const named = name === '' ? [] : (byName.get(folded(name)) ?? []);
     if (coded !== undefined && !coded.heading && alike(name, coded.name))
-      return usable(coded) ?? { kind: 'matched', account: coded.id, sure: true, why: folded(name) === folded(coded.name) ? 'same code and name' : 'same code, a like name' };
+      return (
+        usable(coded) ?? {
+          kind: 'matched',
+          account: coded.id,
+          sure: true,
+          why: folded(name) === folded(coded.name) ? 'same code and name' : 'same code, a like name',
+        }
+      );
     const only = named.length === 1 ? named[0] : undefined;
     if (only !== undefined) return usable(only) ?? { kind: 'matched', account: only.id, sure: true, why: 'same name' };
     if (named.length > 1) return { kind: 'unmatched', why: `${named.length} accounts here have this name` };
-    if (coded !== undefined) return usable(coded) ?? { kind: 'matched', account: coded.id, sure: false, why: `same code, but here it is “${coded.name}”` };
-    return { kind: 'unmatched', why: code === '' ? 'no account here has this name' : 'no account here has this code or name' };
+    if (coded !== undefined)
+      return (
+        usable(coded) ?? {
+          kind: 'matched',
+          account: coded.id,
+          sure: false,
+          why: `same code, but here it is “${coded.name}”`,
+        }
+      );
+    return {
+      kind: 'unmatched',
+      why: code === '' ? 'no account here has this name' : 'no account here has this code or name',
+    };
   };
 };

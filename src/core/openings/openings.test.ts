@@ -49,7 +49,8 @@ describe('posting', () => {
         const lines = postingLines(target, stands);
         const after = new Map(stands);
         for (const [key, amount] of lines) after.set(key, minor((after.get(key) ?? 0n) + amount));
-        for (const key of new Set([...after.keys(), ...target.keys()])) expect(after.get(key) ?? 0n).toBe(target.get(key) ?? 0n);
+        for (const key of new Set([...after.keys(), ...target.keys()]))
+          expect(after.get(key) ?? 0n).toBe(target.get(key) ?? 0n);
         expect([...lines.values()].every((amount) => amount !== 0n)).toBe(true);
         expect(sum(lines.values())).toBe(sum(target.values()) - sum(stands.values()));
       }),
@@ -64,7 +65,18 @@ describe('posting', () => {
   });
 });
 
-const account = (id: number, code: string, name: string, more: Partial<Account> = {}): Account => ({ id: accountId(id), code, name, class: 'current-asset', heading: false, parent: null, role: null, currency: null, active: true, ...more });
+const account = (id: number, code: string, name: string, more: Partial<Account> = {}): Account => ({
+  id: accountId(id),
+  code,
+  name,
+  class: 'current-asset',
+  heading: false,
+  parent: null,
+  role: null,
+  currency: null,
+  active: true,
+  ...more,
+});
 const chart = [
   account(1, '1000', 'Current assets', { heading: true }),
   account(2, '1010', 'Current account at bank', { role: 'bank' }),
@@ -99,20 +111,46 @@ describe('matching', () => {
   });
   it('does not depend on the order of the chart', () => {
     fc.assert(
-      fc.property(fc.shuffledSubarray(chart, { minLength: chart.length }), fc.constantFrom(...chart), fc.constantFrom(...chart), (shuffled, a, b) => {
-        const row = { code: a.code, name: b.name };
-        expect(matcher(shuffled)(row)).toEqual(match(row));
-      }),
+      fc.property(
+        fc.shuffledSubarray(chart, { minLength: chart.length }),
+        fc.constantFrom(...chart),
+        fc.constantFrom(...chart),
+        (shuffled, a, b) => {
+          const row = { code: a.code, name: b.name };
+          expect(matcher(shuffled)(row)).toEqual(match(row));
+        },
+      ),
     );
   });
 });
 
 describe('the plan of a take-over', () => {
-  const row = (at: number, code: string, name: string, amount: bigint, kind: PaperRow['kind'] = 'account'): PaperRow => ({ row: at, kind, code, name, amount: minor(amount), text: name });
-  const rows = [row(2, '1010', 'Bank', 500n), row(3, '1011', 'Second bank', 250n), row(4, '2100', 'Trade payables', -700n), row(5, '4711', 'Odd', -50n), row(6, '', 'Total', 0n, 'total')];
+  const row = (
+    at: number,
+    code: string,
+    name: string,
+    amount: bigint,
+    kind: PaperRow['kind'] = 'account',
+  ): PaperRow => ({ row: at, kind, code, name, amount: minor(amount), text: name });
+  const rows = [
+    row(2, '1010', 'Bank', 500n),
+    row(3, '1011', 'Second bank', 250n),
+    row(4, '2100', 'Trade payables', -700n),
+    row(5, '4711', 'Odd', -50n),
+    row(6, '', 'Total', 0n, 'total'),
+  ];
   const match = matcher(chart);
-  const plan = (decisions: readonly (readonly [number, Decision])[], stands: readonly (readonly [number, bigint])[] = []) =>
-    planTakeOver(rows, match, new Map(decisions), chart, new Map(stands.map(([id, amount]) => [accountId(id), minor(amount)])));
+  const plan = (
+    decisions: readonly (readonly [number, Decision])[],
+    stands: readonly (readonly [number, bigint])[] = [],
+  ) =>
+    planTakeOver(
+      rows,
+      match,
+      new Map(decisions),
+      chart,
+      new Map(stands.map(([id, amount]) => [accountId(id), minor(amount)])),
+    );
   it('waits for every row with an amount', () => {
     const open = plan([]);
     expect(open.undecided.map(({ row: one }) => one.row)).toEqual([3, 5]);
@@ -127,31 +165,50 @@ describe('the plan of a take-over', () => {
       [[2, 100n]],
     );
     expect(done.problems).toEqual([]);
-    expect(done.amounts).toEqual(new Map([[2, 750n], [4, -700n]]));
+    expect(done.amounts).toEqual(
+      new Map([
+        [2, 750n],
+        [4, -700n],
+      ]),
+    );
     expect([done.merged, done.leftOut.length, done.replaced]).toEqual([1, 1, [{ account: 2, from: 100n, to: 750n }]]);
     expect(done.totals).toEqual({ debits: 750n, credits: 700n });
   });
   it('refuses an account that cannot take amounts', () => {
-    expect(plan([[3, { kind: 'account', account: accountId(1) }], [5, { kind: 'account', account: accountId(5) }]]).problems.map((one) => one.field)).toEqual(['row-3', 'row-5']);
+    expect(
+      plan([
+        [3, { kind: 'account', account: accountId(1) }],
+        [5, { kind: 'account', account: accountId(5) }],
+      ]).problems.map((one) => one.field),
+    ).toEqual(['row-3', 'row-5']);
   });
   it('conserves: what is taken plus what is left out is what the paper has', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(amounts, fc.constantFrom('account', 'create', 'leave')), { maxLength: 20 }), (list) => {
-        const given = list.map(([amount], at) => row(at + 1, `X${at}`, 'x', amount));
-        const decisions = new Map(
-          list.map(([, what], at): [number, Decision] => [
-            at + 1,
-            what === 'account' ? { kind: 'account', account: accountId(2) } : what === 'create' ? { kind: 'create', code: `X${at}`, name: 'x', class: 'equity', parent: null } : { kind: 'leave-out', reason: 'r' },
-          ]),
-        );
-        const made = planTakeOver(given, match, decisions, chart, new Map());
-        const left: Minor = sum(made.leftOut.map((one) => one.row.amount));
-        expect(difference(made.totals) + left).toBe(sum(given.map((one) => one.amount)));
-      }),
+      fc.property(
+        fc.array(fc.tuple(amounts, fc.constantFrom('account', 'create', 'leave')), { maxLength: 20 }),
+        (list) => {
+          const given = list.map(([amount], at) => row(at + 1, `X${at}`, 'x', amount));
+          const decisions = new Map(
+            list.map(([, what], at): [number, Decision] => [
+              at + 1,
+              what === 'account'
+                ? { kind: 'account', account: accountId(2) }
+                : what === 'create'
+                  ? { kind: 'create', code: `X${at}`, name: 'x', class: 'equity', parent: null }
+                  : { kind: 'leave-out', reason: 'r' },
+            ]),
+          );
+          const made = planTakeOver(given, match, decisions, chart, new Map());
+          const left: Minor = sum(made.leftOut.map((one) => one.row.amount));
+          expect(difference(made.totals) + left).toBe(sum(given.map((one) => one.amount)));
+        },
+      ),
     );
   });
   it('proposes a class by words, neighbours and side', () => {
-    expect(guessClass({ code: 'x', name: 'Boats, accumulated depreciation', amount: minor(-5n) }, chart)).toBe('fixed-asset');
+    expect(guessClass({ code: 'x', name: 'Boats, accumulated depreciation', amount: minor(-5n) }, chart)).toBe(
+      'fixed-asset',
+    );
     expect(guessClass({ code: '6199', name: 'Whatever', amount: minor(5n) }, chart)).toBe('operating-expense');
     expect(guessClass({ code: '', name: 'Whatever', amount: minor(-5n) }, [])).toBe('current-liability');
   });

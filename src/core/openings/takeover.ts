@@ -1,15 +1,25 @@
-import { type Account, type AccountId, called } from '../chart/account';
+import { type Account, type AccountId, LONGEST_CODE, LONGEST_NAME, called } from '../chart/account';
 import type { AccountClass } from '../chart/classes';
+import { byCode, proposeCode } from '../chart/tree';
 import { type Minor, NIL, add } from '../money/minor';
 import type { PaperRow } from '../papers/rows';
 import { type Problem, plural, problem } from '../result';
 import { type Totals, totalsOf } from './level';
 import type { Match } from './match';
 
+/** An account that a row asks for and that is to be made for it. */
+export interface Creation {
+  readonly kind: 'create';
+  readonly code: string;
+  readonly name: string;
+  readonly class: AccountClass;
+  readonly parent: AccountId | null;
+}
+
 /** What a person decided about a row of a paper. */
 export type Decision =
   | { readonly kind: 'account'; readonly account: AccountId }
-  | { readonly kind: 'create'; readonly code: string; readonly name: string; readonly class: AccountClass; readonly parent: AccountId | null }
+  | Creation
   | { readonly kind: 'leave-out'; readonly reason: string };
 
 /** An account row with what will happen to it: its own decision, else its match, else nothing yet. */
@@ -23,7 +33,7 @@ export interface Plan {
   readonly rows: readonly DecidedRow[];
   /** Rows with an amount for which nothing is decided; they hold the take-over back. */
   readonly undecided: readonly DecidedRow[];
-  readonly create: readonly { readonly row: number; readonly decision: Extract<Decision, { kind: 'create' }> }[];
+  readonly create: readonly { readonly row: number; readonly decision: Creation }[];
   readonly leftOut: readonly DecidedRow[];
   /** Target per existing account; several rows for one account are added. Accounts to be created are not in it. */
   readonly amounts: ReadonlyMap<AccountId, Minor>;
@@ -52,10 +62,14 @@ export const planTakeOver = (
     .map((row): DecidedRow => {
       const found = match(row);
       const own = decisions.get(row.row);
-      return { row, match: found, decision: own ?? (found.kind === 'matched' ? { kind: 'account', account: found.account } : undefined) };
+      return {
+        row,
+        match: found,
+        decision: own ?? (found.kind === 'matched' ? { kind: 'account', account: found.account } : undefined),
+      };
     });
   const amounts = new Map<AccountId, Minor>();
-  const create: { row: number; decision: Extract<Decision, { kind: 'create' }> }[] = [];
+  const create: { row: number; decision: Creation }[] = [];
   const taken: Minor[] = [];
   let merged = 0;
   for (const { row, decision } of decided) {
@@ -83,7 +97,13 @@ export const planTakeOver = (
   }
   const undecided = decided.filter(({ row, decision }) => decision === undefined && row.amount !== 0n);
   for (const row of rows.filter((one) => one.kind === 'unreadable'))
-    problems.push(problem('paper.row-unreadable', `Row ${row.row} (${row.text.slice(0, 60)}): ${row.note ?? 'unreadable'}.`, `row-${row.row}`));
+    problems.push(
+      problem(
+        'paper.row-unreadable',
+        `Row ${row.row} (${row.text.slice(0, 60)}): ${row.note ?? 'unreadable'}.`,
+        `row-${row.row}`,
+      ),
+    );
   if (undecided.length > 0)
     problems.push(
       problem(
@@ -108,12 +128,20 @@ export const planTakeOver = (
 };
 
 /** The class a new account most likely has, by the words of its name and else by the side of its amount. A proposal only. */
-export const guessClass = (row: Pick<PaperRow, 'code' | 'name' | 'amount'>, chart: readonly Account[]): AccountClass => {
+export const guessClass = (
+  row: Pick<PaperRow, 'code' | 'name' | 'amount'>,
+  chart: readonly Account[],
+): AccountClass => {
   const name = row.name.toLowerCase();
   const word = CLASS_WORDS.find(([words]) => words.test(name));
   if (word !== undefined) return word[1];
   const neighbour = chart
-    .filter((account) => !account.heading && account.code.length === row.code.length && account.code.slice(0, 2) === row.code.slice(0, 2))
+    .filter(
+      (account) =>
+        !account.heading &&
+        account.code.length === row.code.length &&
+        account.code.slice(0, 2) === row.code.slice(0, 2),
+    )
     .at(0);
   if (neighbour !== undefined) return neighbour.class;
   return row.amount < 0n ? 'current-liability' : 'operating-expense';
@@ -132,3 +160,39 @@ const CLASS_WORDS: readonly (readonly [RegExp, AccountClass])[] = [
   [/corporation tax|income tax/, 'tax'],
   [/, cost$|equipment|machinery|boats?\b|premises|vehicles?\b/, 'fixed-asset'],
 ];
+
+/**
+ * The account that each unmatched row would get if one were made for it: the old name, the old code where it is free (else
+ * the next free one under the heading), the guessed class, the first heading of that class. All proposals go together: no
+ * two share a code.
+ */
+export const proposeCreations = (
+  plan: Pick<Plan, 'rows' | 'create'>,
+  chart: readonly Account[],
+): ReadonlyMap<number, Creation> => {
+  const taken = new Set([
+    ...chart.map((account) => account.code.toLowerCase()),
+    ...plan.create.map(({ decision }) => decision.code.toLowerCase()),
+  ]);
+  const proposals = new Map<number, Creation>();
+  const headings = chart.filter((account) => account.heading).sort(byCode);
+  let grown = chart;
+  for (const { row, match } of plan.rows) {
+    if (match.kind === 'matched') continue;
+    const guessed = guessClass(row, chart);
+    const heading = headings.find((account) => account.class === guessed);
+    const own = row.code.trim();
+    const free = own !== '' && !taken.has(own.toLowerCase()) && own.length <= LONGEST_CODE;
+    const code = free ? own : proposeCode(grown, heading) || `N${String(row.row)}`;
+    taken.add(code.toLowerCase());
+    if (!free && heading !== undefined) grown = [...grown, { ...heading, code, parent: heading.id, heading: false }];
+    proposals.set(row.row, {
+      kind: 'create',
+      code,
+      name: (row.name || row.code).slice(0, LONGEST_NAME),
+      class: guessed,
+      parent: heading?.id ?? null,
+    });
+  }
+  return proposals;
+};

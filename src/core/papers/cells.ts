@@ -16,7 +16,8 @@ export interface Table {
   readonly rows: readonly Row[];
 }
 
-export const textOf = (cell: Cell | undefined): string => (cell === undefined ? '' : typeof cell === 'string' ? cell : cell.shown);
+export const textOf = (cell: Cell | undefined): string =>
+  cell === undefined ? '' : typeof cell === 'string' ? cell : cell.shown;
 
 /** Stated limits of a paper. */
 export const MOST_BYTES = 20 * 1024 * 1024;

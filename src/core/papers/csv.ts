@@ -29,8 +29,12 @@ export const delimiterOf = (text: string): Delimiter => {
   const start = text.slice(0, 200_000);
   for (const delimiter of DELIMITERS) {
     const widths = new Map<number, number>();
-    for (const row of parse(start, delimiter, 200)) if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
-    const score = Math.max(0, ...[...widths].map(([width, rows]) => rows * MOST_COLUMNS + Math.min(width, MOST_COLUMNS - 1)));
+    for (const row of parse(start, delimiter, 200))
+      if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
+    const score = Math.max(
+      0,
+      ...[...widths].map(([width, rows]) => rows * MOST_COLUMNS + Math.min(width, MOST_COLUMNS - 1)),
+    );
     if (score > best.score) best = { delimiter, score };
   }
   return best.delimiter;
@@ -39,9 +43,18 @@ export const delimiterOf = (text: string): Delimiter => {
 /** Reads delimited text (RFC 4180 and its neighbours) into one table. */
 export const readCsv = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
   const { text } = decode(bytes);
-  if (text.includes('\u0000')) return fail(problem('paper.binary', `${name} is not a text file. Save the trial balance as CSV or XLSX and bring that.`));
+  if (text.includes('\u0000'))
+    return fail(
+      problem('paper.binary', `${name} is not a text file. Save the trial balance as CSV or XLSX and bring that.`),
+    );
   if (text.trim() === '') return fail(problem('paper.empty', `${name} is empty.`));
   const rows = parse(text.replace(/^\ufeff/, ''), delimiterOf(text), MOST_ROWS + 1);
-  if (rows.length > MOST_ROWS) return fail(problem('paper.rows', `${name} has more than ${MOST_ROWS} rows, which is the most that is read at once. Split it and bring the parts.`));
+  if (rows.length > MOST_ROWS)
+    return fail(
+      problem(
+        'paper.rows',
+        `${name} has more than ${MOST_ROWS} rows, which is the most that is read at once. Split it and bring the parts.`,
+      ),
+    );
   return ok([{ name, rows: rows.map((row) => row.slice(0, MOST_COLUMNS).map((cell) => cell.trim())) }]);
 };

@@ -26,13 +26,19 @@ const refusal = (content: Uint8Array): string | undefined => {
   const read = readPaper(content, 'file');
   return read.ok ? undefined : read.problems[0]?.code;
 };
-const rowsOf = (tables: readonly Table[], reading: Reading, digits = 2) => readRows(tables[reading.sheet] ?? { name: '', rows: [] }, reading, digits);
+const rowsOf = (tables: readonly Table[], reading: Reading, digits = 2) =>
+  readRows(tables[reading.sheet] ?? { name: '', rows: [] }, reading, digits);
 
 describe('the demo’s papers are read right without a correction', () => {
   it('two columns, points and commas, Windows-1252, headings and totals between the rows', () => {
     const tables = open(demo('marram-trial-balance-2026-07-31.csv'));
     const { reading } = recognise(tables, 2);
-    expect(reading).toMatchObject({ header: 4, columns: ['code', 'name', 'debit', 'credit'], style: '1.234,56', convention: 'written' });
+    expect(reading).toMatchObject({
+      header: 4,
+      columns: ['code', 'name', 'debit', 'credit'],
+      style: '1.234,56',
+      convention: 'written',
+    });
     const rows = rowsOf(tables, reading);
     const totals = rowTotals(rows);
     expect([totals.accounts, totals.debits, totals.credits, totals.net]).toEqual([44, 67329740n, 67293740n, 36000n]);
@@ -45,7 +51,12 @@ describe('the demo’s papers are read right without a correction', () => {
   it('a workbook with a cover sheet, codes as numbers, one signed balance column', () => {
     const tables = open(demo('tessellate-predvaha-2025-12-31.xlsx'));
     const { reading } = recognise(tables, 2);
-    expect(reading).toMatchObject({ sheet: 1, header: 3, columns: ['code', 'name', 'balance'], convention: 'debit-positive' });
+    expect(reading).toMatchObject({
+      sheet: 1,
+      header: 3,
+      columns: ['code', 'name', 'balance'],
+      convention: 'debit-positive',
+    });
     const totals = rowTotals(rowsOf(tables, reading));
     expect([totals.accounts, totals.net]).toEqual([15, 0n]);
   });
@@ -62,7 +73,14 @@ const styles = fc.constantFrom(...NUMBER_STYLES);
 const amounts = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
 
 describe('reading what was written', () => {
-  const negatives: readonly ((text: string) => string)[] = [(text) => `-${text}`, (text) => `(${text})`, (text) => `${text}-`, (text) => `\u2212 ${text}`, (text) => `${text} Cr`, (text) => `€ (${text})`];
+  const negatives: readonly ((text: string) => string)[] = [
+    (text) => `-${text}`,
+    (text) => `(${text})`,
+    (text) => `${text}-`,
+    (text) => `\u2212 ${text}`,
+    (text) => `${text} Cr`,
+    (text) => `€ (${text})`,
+  ];
   it('is the identity for every style and every way to write a negative', () => {
     fc.assert(
       fc.property(amounts, styles, fc.constantFrom(...negatives), (amount, style, negative) => {
@@ -80,15 +98,34 @@ describe('reading what was written', () => {
     two: fc.boolean(),
     delimiter: fc.constantFrom(';', '\t', '|'),
     title: fc.integer({ min: 0, max: 4 }),
-    list: fc.array(amounts.filter((amount) => amount !== 0n && amount % 100n !== 0n), { minLength: 8, maxLength: 30 }),
+    list: fc.array(
+      amounts.filter((amount) => amount !== 0n && amount % 100n !== 0n),
+      { minLength: 8, maxLength: 30 },
+    ),
   });
-  const write = ({ style, two, delimiter, title, list }: { style: NumberStyle; two: boolean; delimiter: string; title: number; list: readonly Minor[] }): string => {
+  const write = ({
+    style,
+    two,
+    delimiter,
+    title,
+    list,
+  }: {
+    style: NumberStyle;
+    two: boolean;
+    delimiter: string;
+    title: number;
+    list: readonly Minor[];
+  }): string => {
     const plain = (amount: bigint): string => formatMinor(amount, 2, style);
     const lines = [
       ...Array.from({ length: title }, (_, at) => `Title line ${at}`),
       (two ? ['Code', 'Account name', 'Debit', 'Credit'] : ['Code', 'Account name', 'Balance']).join(delimiter),
       ...list.map((amount, at) =>
-        [String(1000 + at * 7), `Ledger of kind ${'abcdefgh'.charAt(at % 8)}`, ...(two ? [amount > 0n ? plain(amount) : '', amount < 0n ? plain(-amount) : ''] : [plain(amount)])].join(delimiter),
+        [
+          String(1000 + at * 7),
+          `Ledger of kind ${'abcdefgh'.charAt(at % 8)}`,
+          ...(two ? [amount > 0n ? plain(amount) : '', amount < 0n ? plain(-amount) : ''] : [plain(amount)]),
+        ].join(delimiter),
       ),
     ];
     return lines.join('\n');
@@ -107,7 +144,9 @@ describe('reading what was written', () => {
   });
 
   it('tells totals by being sums even without a word', () => {
-    const tables = open(bytes('Code,Name,Balance\n1,Ink,10.00\n2,Paper,5.50\n,Stationery,15.50\n3,Loan,-15.50\n,,0.00'));
+    const tables = open(
+      bytes('Code,Name,Balance\n1,Ink,10.00\n2,Paper,5.50\n,Stationery,15.50\n3,Loan,-15.50\n,,0.00'),
+    );
     const rows = rowsOf(tables, recognise(tables, 2).reading);
     expect(rows.map((row) => row.kind)).toEqual(['header', 'account', 'account', 'total', 'account', 'total']);
     expect(rowTotals(rows).net).toBe(0n);
@@ -141,7 +180,16 @@ describe('reading what was written', () => {
 
 describe('spreadsheets', () => {
   it('give each number’s exact decimal, without binary noise', () => {
-    expect([0.1 + 0.2, 1e-7, 123456789.12, -1234.5, 1e21, 0, -0, 100].map(decimalOf)).toEqual(['0.3', '0.0000001', '123456789.12', '-1234.5', '1000000000000000000000', '0', '0', '100']);
+    expect([0.1 + 0.2, 1e-7, 123456789.12, -1234.5, 1e21, 0, -0, 100].map(decimalOf)).toEqual([
+      '0.3',
+      '0.0000001',
+      '123456789.12',
+      '-1234.5',
+      '1000000000000000000000',
+      '0',
+      '0',
+      '100',
+    ]);
     fc.assert(
       fc.property(fc.integer({ min: -99_999_999_999, max: 99_999_999_999 }), (cents) => {
         expect(decimalOf(cents / 100)).toBe(String(cents / 100).replace(/^-0$/, '0'));
@@ -151,12 +199,19 @@ describe('spreadsheets', () => {
   it('round-trip amounts and keep formula-like text as text', () => {
     fc.assert(
       fc.property(fc.array(amounts, { minLength: 1, maxLength: 20 }), (list) => {
-        const [table] = open(toXlsx('TB', list.map((amount) => ['=1+1', { amount, digits: 2 }])));
+        const [table] = open(
+          toXlsx(
+            'TB',
+            list.map((amount) => ['=1+1', { amount, digits: 2 }]),
+          ),
+        );
         const read = table?.rows.map((row) => {
           const cell = row[1];
           return typeof cell === 'object' ? readPaperAmount(cell.decimal, '1234.56') : undefined;
         });
-        expect(read?.map((one) => (one === undefined ? undefined : one.coefficient * 10n ** BigInt(2 - one.scale)))).toEqual(list);
+        expect(
+          read?.map((one) => (one === undefined ? undefined : one.coefficient * 10n ** BigInt(2 - one.scale))),
+        ).toEqual(list);
         expect(table?.rows[0]?.[0]).toBe('=1+1');
       }),
       { numRuns: 30 },
@@ -181,7 +236,11 @@ describe('hostile and broken files get a code and a sentence', () => {
     ['a zip that is no workbook', zipSync({ 'a.txt': strToU8('a') }), 'paper.broken'],
     ['half a zip', zipSync({ 'xl/workbook.xml': strToU8('x'.repeat(5000)) }).slice(0, 40), 'paper.broken'],
     ['macros', zipSync({ 'xl/workbook.xml': strToU8('<x/>'), 'xl/vbaProject.bin': strToU8('x') }), 'paper.macros'],
-    ['a bomb', zipSync({ 'xl/workbook.xml': strToU8('<x/>'), 'xl/worksheets/sheet1.xml': new Uint8Array(210 * 1024 * 1024) }), 'paper.bomb'],
+    [
+      'a bomb',
+      zipSync({ 'xl/workbook.xml': strToU8('<x/>'), 'xl/worksheets/sheet1.xml': new Uint8Array(210 * 1024 * 1024) }),
+      'paper.bomb',
+    ],
     ['too many rows', bytes('1,2\n'.repeat(20_001)), 'paper.rows'],
   ])('%s', (_, content, code) => {
     expect(refusal(content)).toBe(code);
@@ -189,15 +248,20 @@ describe('hostile and broken files get a code and a sentence', () => {
   it('never throws, whatever the bytes', () => {
     const seeds = [demo('marram-trial-balance-2026-07-31.csv'), demo('tessellate-predvaha-2025-12-31.xlsx')];
     fc.assert(
-      fc.property(fc.constantFrom(...seeds), fc.array(fc.tuple(fc.nat(), fc.nat(255)), { maxLength: 30 }), fc.nat(), (seed, edits, cut) => {
-        const mutated = Uint8Array.from(seed.slice(0, seed.length - (cut % seed.length)));
-        for (const [at, value] of edits) mutated[at % Math.max(1, mutated.length)] = value;
-        const read = readPaper(mutated, 'file');
-        if (read.ok) {
-          const { reading } = recognise(read.value, 2);
-          expect(Array.isArray(rowsOf(read.value, reading))).toBe(true);
-        } else expect(read.problems[0]?.message.length).toBeGreaterThan(10);
-      }),
+      fc.property(
+        fc.constantFrom(...seeds),
+        fc.array(fc.tuple(fc.nat(), fc.nat(255)), { maxLength: 30 }),
+        fc.nat(),
+        (seed, edits, cut) => {
+          const mutated = Uint8Array.from(seed.slice(0, seed.length - (cut % seed.length)));
+          for (const [at, value] of edits) mutated[at % Math.max(1, mutated.length)] = value;
+          const read = readPaper(mutated, 'file');
+          if (read.ok) {
+            const { reading } = recognise(read.value, 2);
+            expect(Array.isArray(rowsOf(read.value, reading))).toBe(true);
+          } else expect(read.problems[0]?.message.length).toBeGreaterThan(10);
+        },
+      ),
       { numRuns: 150 },
     );
   });
@@ -206,15 +270,30 @@ describe('hostile and broken files get a code and a sentence', () => {
 describe('writing CSV', () => {
   it('reads back cell by cell', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.string({ minLength: 1 }).filter((s) => s.trim() === s && !/^[=+\-@\t\r]/.test(s) && !s.includes('\0')), amounts), { minLength: 1, maxLength: 10 }), (list) => {
-        const [table] = open(bytes(toCsv([['Name', 'Amount'], ...list.map(([text, amount]) => [text, { amount, digits: 2 }] as const)])));
-        expect(table?.rows.slice(1, -1).map((row) => row[0])).toEqual(list.map(([text]) => text.replace(/\r\n/g, '\r\n')));
-      }),
+      fc.property(
+        fc.array(
+          fc.tuple(
+            fc.string({ minLength: 1 }).filter((s) => s.trim() === s && !/^[=+\-@\t\r]/.test(s) && !s.includes('\0')),
+            amounts,
+          ),
+          { minLength: 1, maxLength: 10 },
+        ),
+        (list) => {
+          const [table] = open(
+            bytes(toCsv([['Name', 'Amount'], ...list.map(([text, amount]) => [text, { amount, digits: 2 }] as const)])),
+          );
+          expect(table?.rows.slice(1, -1).map((row) => row[0])).toEqual(
+            list.map(([text]) => text.replace(/\r\n/g, '\r\n')),
+          );
+        },
+      ),
       { numRuns: 50 },
     );
   });
   it('never lets text become a formula, but leaves negative amounts numbers', () => {
     expect(['=A1', '+1', '-x', '@y', 'plain'].map(asText)).toEqual(["'=A1", "'+1", "'-x", "'@y", 'plain']);
-    expect(toCsv([['-x', { amount: minor(-5n), digits: 2 }, null, 'a "b", c']])).toBe('\ufeff\'-x,-0.05,,"a ""b"", c"\r\n');
+    expect(toCsv([['-x', { amount: minor(-5n), digits: 2 }, null, 'a "b", c']])).toBe(
+      '\ufeff\'-x,-0.05,,"a ""b"", c"\r\n',
+    );
   });
 });

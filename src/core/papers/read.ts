@@ -7,10 +7,20 @@ import { readXlsx } from './xlsx';
 export const readPaper = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
   if (bytes.length === 0) return fail(problem('paper.empty', `${name} is empty: it has no bytes at all.`));
   if (bytes.length > MOST_BYTES)
-    return fail(problem('paper.large', `${name} has ${Math.ceil(bytes.length / 1024 / 1024)} MB; ${MOST_BYTES / 1024 / 1024} MB is the most that is taken.`));
+    return fail(
+      problem(
+        'paper.large',
+        `${name} has ${Math.ceil(bytes.length / 1024 / 1024)} MB; ${MOST_BYTES / 1024 / 1024} MB is the most that is taken.`,
+      ),
+    );
   const packed = (bytes[0] === 0x50 && bytes[1] === 0x4b) || (bytes[0] === 0xd0 && bytes[1] === 0xcf);
   if (packed) return readXlsx(bytes, name);
   if (bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46)
-    return fail(problem('paper.pdf', `${name} is a PDF, whose figures cannot be read reliably. Ask the old system for CSV or XLSX.`));
+    return fail(
+      problem(
+        'paper.pdf',
+        `${name} is a PDF, whose figures cannot be read reliably. Ask the old system for CSV or XLSX.`,
+      ),
+    );
   return readCsv(bytes, name);
 };

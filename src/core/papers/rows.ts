@@ -18,7 +18,8 @@ export interface PaperRow {
   readonly note?: string;
 }
 
-const TOTAL_WORD = '(?:(?:grand |sub ?|zwischen)?totals?|sum|sums|summen?|gesamt\\w*|celkem|(?:mezi)?soucet|totaal|totale|totaux|suma|sommes?|i alt|sumsaldo)';
+const TOTAL_WORD =
+  '(?:(?:grand |sub ?|zwischen)?totals?|sum|sums|summen?|gesamt\\w*|celkem|(?:mezi)?soucet|totaal|totale|totaux|suma|sommes?|i alt|sumsaldo)';
 const TOTAL = new RegExp(`^${TOTAL_WORD}\\b|\\b${TOTAL_WORD}$`);
 
 const pick = (row: Row, columns: readonly ColumnRole[], role: ColumnRole): Cell => row[columns.indexOf(role)] ?? '';
@@ -33,15 +34,31 @@ interface Read {
 
 /** One cell as minor units. A spreadsheet's own number is rounded half away from zero (it was computed); a typed text with too many decimals is not read. */
 const readCell = (cell: Cell, reading: Reading, digits: number): Read => {
-  const found = typeof cell === 'string' ? readPaperAmount(cell, reading.style) : readPaperAmount(cell.decimal, '1234.56');
-  if (found === undefined) return { amount: NIL, rounded: false, sided: false, bad: `${quoted(textOf(cell))} does not read as an amount like ${reading.style}` };
+  const found =
+    typeof cell === 'string' ? readPaperAmount(cell, reading.style) : readPaperAmount(cell.decimal, '1234.56');
+  if (found === undefined)
+    return {
+      amount: NIL,
+      rounded: false,
+      sided: false,
+      bad: `${quoted(textOf(cell))} does not read as an amount like ${reading.style}`,
+    };
   const numerator = found.coefficient * 10n ** BigInt(digits);
   const denominator = 10n ** BigInt(found.scale);
   const exact = numerator % denominator === 0n;
   if (!exact && typeof cell === 'string')
-    return { amount: NIL, rounded: false, sided: false, bad: `${quoted(cell)} has ${found.scale} decimals where the currency has ${digits}; is the number style right?` };
+    return {
+      amount: NIL,
+      rounded: false,
+      sided: false,
+      bad: `${quoted(cell)} has ${found.scale} decimals where the currency has ${digits}; is the number style right?`,
+    };
   const amount = minor(divideRounded(numerator, denominator));
-  return { amount: found.side === 'credit' ? negate(amount) : amount, rounded: !exact, sided: found.side !== undefined };
+  return {
+    amount: found.side === 'credit' ? negate(amount) : amount,
+    rounded: !exact,
+    sided: found.side !== undefined,
+  };
 };
 
 const amountOf = (row: Row, reading: Reading, digits: number): Read => {
@@ -77,7 +94,11 @@ export const readRows = (table: Table, reading: Reading, digits: number): readon
   return table.rows.map((cells, at): PaperRow => {
     const code = textOf(pick(cells, columns, 'code')).trim();
     const name = textOf(pick(cells, columns, 'name')).trim();
-    const text = cells.map(textOf).filter((cell) => cell !== '').join(' · ').slice(0, 300);
+    const text = cells
+      .map(textOf)
+      .filter((cell) => cell !== '')
+      .join(' · ')
+      .slice(0, 300);
     const base = { row: at + 1, code, name, amount: NIL, text };
     if (text === '') return { ...base, kind: 'blank' };
     if (at === reading.header) return { ...base, kind: 'header' };
@@ -85,25 +106,42 @@ export const readRows = (table: Table, reading: Reading, digits: number): readon
     const filled = cells.some((cell, column) => AMOUNT_ROLES.has(columns[column] ?? 'ignore') && textOf(cell) !== '');
     const read = amountOf(cells, reading, digits);
     const decided = reading.asAccount[String(at)];
-    const kind = decided === undefined ? guess() : decided ? (read.bad === undefined ? 'account' : 'unreadable') : 'heading';
+    const kind =
+      decided === undefined ? guess() : decided ? (read.bad === undefined ? 'account' : 'unreadable') : 'heading';
     if (kind === 'account') {
       sinceTotal.push(read.amount);
       all.push(read.amount);
-      return { ...base, kind, amount: read.amount, ...(read.rounded ? { note: 'rounded to the currency’s decimals' } : {}) };
+      return {
+        ...base,
+        kind,
+        amount: read.amount,
+        ...(read.rounded ? { note: 'rounded to the currency’s decimals' } : {}),
+      };
     }
     if (kind === 'total') {
       sinceTotal = [];
-      return { ...base, kind, amount: read.amount, note: TOTAL.test(folded(`${code} ${name}`)) ? 'a total, by its words' : 'the sum of the rows above' };
+      return {
+        ...base,
+        kind,
+        amount: read.amount,
+        note: TOTAL.test(folded(`${code} ${name}`)) ? 'a total, by its words' : 'the sum of the rows above',
+      };
     }
     if (kind === 'unreadable') return { ...base, kind, note: read.bad ?? 'unreadable' };
     return { ...base, kind, note: decided === false ? 'set aside by hand' : 'no amount: a heading or a remark' };
 
     function guess(): 'account' | 'total' | 'heading' | 'unreadable' {
       const sums = all.length > 0 && (read.amount === sum(sinceTotal) || read.amount === sum(all));
-      const worded = TOTAL.test(folded(code)) || TOTAL.test(folded(name)) || (code === '' && name === '' && TOTAL.test(folded(text)));
+      const worded =
+        TOTAL.test(folded(code)) ||
+        TOTAL.test(folded(name)) ||
+        (code === '' && name === '' && TOTAL.test(folded(text)));
       // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
       if (worded && (!coded || !/\d/.test(code) || sums)) return 'total';
-      if (!filled) return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, columns) ? 'account' : 'heading';
+      if (!filled)
+        return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, columns)
+          ? 'account'
+          : 'heading';
       if (read.bad !== undefined) return 'unreadable';
       if (coded && code === '' && all.length > 1 && read.amount !== 0n && sums) return 'total';
       if (code === '' && name === '') return 'total';

@@ -36,7 +36,16 @@ export const toXlsx = (sheetName: string, rows: readonly OutRow[]): Uint8Array =
   );
   const sheet = XLSX.utils.aoa_to_sheet(cells);
   const widths = rows.reduce<number[]>((found, row) => {
-    row.forEach((value, at) => (found[at] = Math.min(60, Math.max(found[at] ?? 8, typeof value === 'string' && rows.length > 3 && row.length > 2 ? value.length + 2 : 14))));
+    row.forEach(
+      (value, at) =>
+        (found[at] = Math.min(
+          60,
+          Math.max(
+            found[at] ?? 8,
+            typeof value === 'string' && rows.length > 3 && row.length > 2 ? value.length + 2 : 14,
+          ),
+        )),
+    );
     return found;
   }, []);
   sheet['!cols'] = widths.map((wch) => ({ wch }));

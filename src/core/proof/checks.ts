@@ -13,7 +13,16 @@ import { plural } from '../result';
 export interface ProofState {
   readonly accounts: readonly Account[];
   readonly openings: ReadonlyMap<AccountId, Minor>;
-  readonly years: readonly { readonly start: PlainDate; readonly end: PlainDate; readonly periods: readonly { readonly name: string; readonly start: PlainDate; readonly end: PlainDate; readonly state: PeriodState }[] }[];
+  readonly years: readonly {
+    readonly start: PlainDate;
+    readonly end: PlainDate;
+    readonly periods: readonly {
+      readonly name: string;
+      readonly start: PlainDate;
+      readonly end: PlainDate;
+      readonly state: PeriodState;
+    }[];
+  }[];
   readonly cutover: PlainDate;
   readonly currency: { readonly code: string; readonly digits: number };
   readonly style: NumberStyle;
@@ -70,10 +79,12 @@ const filled = (state: ProofState): readonly (readonly [Account, Minor])[] =>
 
 const yearOfCutover = (state: ProofState) => periodOf(state.years, state.cutover);
 
-const role = (wanted: 'retained-earnings' | 'current-year-result', says: string) => (state: ProofState): readonly Finding[] =>
-  state.accounts.some((account) => account.role === wanted && account.active && !account.heading)
-    ? []
-    : [{ what: says, place: { stage: 'chart' } }];
+const role =
+  (wanted: 'retained-earnings' | 'current-year-result', says: string) =>
+  (state: ProofState): readonly Finding[] =>
+    state.accounts.some((account) => account.role === wanted && account.active && !account.heading)
+      ? []
+      : [{ what: says, place: { stage: 'chart' } }];
 
 /**
  * What is wrong with an amount standing on this account, whoever looks: the sheet at the row while it is typed, and the
@@ -87,7 +98,8 @@ export const accountFault = (
   if (amount === 0n) return undefined;
   if (account.heading) return { check: 'openings.on-active-posting-accounts', says: 'an amount on a heading' };
   if (!account.active) return { check: 'openings.on-active-posting-accounts', says: 'the account is inactive' };
-  if (atYearStart && isResult(typeOf(account.class))) return { check: 'openings.results-nil-at-year-start', says: 'opens at nil at a year start' };
+  if (atYearStart && isResult(typeOf(account.class)))
+    return { check: 'openings.results-nil-at-year-start', says: 'opens at nil at a year start' };
   return undefined;
 };
 
@@ -109,7 +121,12 @@ const CHECKS: Readonly<Record<CheckId, Check>> = {
       const net = difference(totalsOf(filled(state).map(([, amount]) => amount)));
       return net === 0n
         ? []
-        : [{ what: `${net > 0n ? 'Debits' : 'Credits'} are heavier by ${money(state, net)}.`, place: { stage: 'openings' } }];
+        : [
+            {
+              what: `${net > 0n ? 'Debits' : 'Credits'} are heavier by ${money(state, net)}.`,
+              place: { stage: 'openings' },
+            },
+          ];
     },
   },
   'openings.on-active-posting-accounts': {
@@ -142,7 +159,8 @@ const CHECKS: Readonly<Record<CheckId, Check>> = {
     severity: 'warning',
     title: 'There are opening balances',
     why: 'Only a company that has never traded and owns nothing opens at nil everywhere.',
-    find: (state) => (filled(state).length > 0 ? [] : [{ what: 'No account has an opening balance.', place: { stage: 'openings' } }]),
+    find: (state) =>
+      filled(state).length > 0 ? [] : [{ what: 'No account has an opening balance.', place: { stage: 'openings' } }],
   },
   'chart.retained-earnings': {
     severity: 'blocker',
@@ -171,7 +189,10 @@ const CHECKS: Readonly<Record<CheckId, Check>> = {
     why: 'Inside a period, part of its entries would be in the old system and part here, and no report of it would be whole.',
     find: (state) => {
       const year = yearOfCutover(state);
-      if (year === undefined) return [{ what: `${writeDate(state.cutover)} lies in no fiscal year of these books.`, place: { stage: 'calendar' } }];
+      if (year === undefined)
+        return [
+          { what: `${writeDate(state.cutover)} lies in no fiscal year of these books.`, place: { stage: 'calendar' } },
+        ];
       return cutoverProblems(year, state.cutover).map((one) => ({ what: one.message, place: { stage: 'calendar' } }));
     },
   },
@@ -180,8 +201,13 @@ const CHECKS: Readonly<Record<CheckId, Check>> = {
     title: 'The cutover date’s period is open',
     why: 'The first entries go into that period on the first day of work.',
     find: (state) => {
-      const period = periodOf(state.years.flatMap((year) => year.periods), state.cutover);
-      return period === undefined || period.state === 'open' ? [] : [{ what: `${period.name} is ${period.state}. Open it.`, place: { stage: 'calendar' } }];
+      const period = periodOf(
+        state.years.flatMap((year) => year.periods),
+        state.cutover,
+      );
+      return period === undefined || period.state === 'open'
+        ? []
+        : [{ what: `${period.name} is ${period.state}. Open it.`, place: { stage: 'calendar' } }];
     },
   },
 };
@@ -201,6 +227,9 @@ export const verdict = (results: readonly CheckResult[]): string => {
   const open = results.filter((one) => one.findings.length > 0);
   const blocking = blockers(open).length;
   const warning = open.length - blocking;
-  const parts = [...(blocking > 0 ? [plural(blocking, 'blocker')] : []), ...(warning > 0 ? [plural(warning, 'warning')] : [])];
+  const parts = [
+    ...(blocking > 0 ? [plural(blocking, 'blocker')] : []),
+    ...(warning > 0 ? [plural(warning, 'warning')] : []),
+  ];
   return parts.length === 0 ? 'clear' : parts.join(', ');
 };

@@ -10,21 +10,90 @@ import { balanceSheet, incomeStatement, resultOf, trialBalance } from '../statem
 import { type CheckId, type ProofState, blockers, prove, verdict } from './checks';
 
 const chart: readonly Account[] = [
-  ...ACCOUNT_CLASSES.map((one, at): Account => ({ id: accountId(at + 1), code: `${at + 1}0`, name: one.one, class: one.id, heading: false, parent: null, role: null, currency: null, active: true })),
-  { id: accountId(50), code: '500', name: 'Retained earnings', class: 'equity', heading: false, parent: null, role: 'retained-earnings', currency: null, active: true },
-  { id: accountId(51), code: '501', name: 'Result', class: 'equity', heading: false, parent: null, role: 'current-year-result', currency: null, active: true },
-  { id: accountId(52), code: '502', name: 'Bank', class: 'current-asset', heading: false, parent: null, role: 'bank', currency: null, active: true },
-  { id: accountId(60), code: '600', name: 'Assets', class: 'current-asset', heading: true, parent: null, role: null, currency: null, active: true },
-  { id: accountId(61), code: '610', name: 'Old till', class: 'current-asset', heading: false, parent: accountId(60), role: null, currency: null, active: false },
+  ...ACCOUNT_CLASSES.map((one, at): Account => ({
+    id: accountId(at + 1),
+    code: `${at + 1}0`,
+    name: one.one,
+    class: one.id,
+    heading: false,
+    parent: null,
+    role: null,
+    currency: null,
+    active: true,
+  })),
+  {
+    id: accountId(50),
+    code: '500',
+    name: 'Retained earnings',
+    class: 'equity',
+    heading: false,
+    parent: null,
+    role: 'retained-earnings',
+    currency: null,
+    active: true,
+  },
+  {
+    id: accountId(51),
+    code: '501',
+    name: 'Result',
+    class: 'equity',
+    heading: false,
+    parent: null,
+    role: 'current-year-result',
+    currency: null,
+    active: true,
+  },
+  {
+    id: accountId(52),
+    code: '502',
+    name: 'Bank',
+    class: 'current-asset',
+    heading: false,
+    parent: null,
+    role: 'bank',
+    currency: null,
+    active: true,
+  },
+  {
+    id: accountId(60),
+    code: '600',
+    name: 'Assets',
+    class: 'current-asset',
+    heading: true,
+    parent: null,
+    role: null,
+    currency: null,
+    active: true,
+  },
+  {
+    id: accountId(61),
+    code: '610',
+    name: 'Old till',
+    class: 'current-asset',
+    heading: false,
+    parent: accountId(60),
+    role: null,
+    currency: null,
+    active: false,
+  },
 ];
 
-const stateOf = (more: Partial<ProofState> & { start?: string; on?: string; amounts?: readonly (readonly [number, bigint])[] } = {}): ProofState => {
+const stateOf = (
+  more: Partial<ProofState> & { start?: string; on?: string; amounts?: readonly (readonly [number, bigint])[] } = {},
+): ProofState => {
   const year = monthlyYear(plainDate(more.start ?? '2026-02-01'));
   const cutover = plainDate(more.on ?? '2026-08-01');
   const states = firstStates(year.periods, cutover);
   return {
     accounts: chart,
-    openings: new Map((more.amounts ?? [[52, 100n], [50, -100n]]).map(([id, amount]) => [accountId(id), minor(amount)])),
+    openings: new Map(
+      (
+        more.amounts ?? [
+          [52, 100n],
+          [50, -100n],
+        ]
+      ).map(([id, amount]) => [accountId(id), minor(amount)]),
+    ),
     years: [{ ...year, periods: year.periods.map((period, at) => ({ ...period, state: states[at] ?? 'future' })) }],
     cutover,
     currency: { code: 'EUR', digits: 2 },
@@ -32,8 +101,12 @@ const stateOf = (more: Partial<ProofState> & { start?: string; on?: string; amou
     ...more,
   };
 };
-const open = (state: ProofState): readonly CheckId[] => prove(state).filter((one) => one.findings.length > 0).map((one) => one.id);
-const without = (role: string): readonly Account[] => chart.map((one) => (one.role === role ? { ...one, role: null } : one));
+const open = (state: ProofState): readonly CheckId[] =>
+  prove(state)
+    .filter((one) => one.findings.length > 0)
+    .map((one) => one.id);
+const without = (role: string): readonly Account[] =>
+  chart.map((one) => (one.role === role ? { ...one, role: null } : one));
 
 describe('the checks', () => {
   it('are clear for sound books', () => {
@@ -42,9 +115,34 @@ describe('the checks', () => {
   });
   it.each<[CheckId, ProofState]>([
     ['openings.nets-to-zero', stateOf({ amounts: [[52, 100n]] })],
-    ['openings.on-active-posting-accounts', stateOf({ amounts: [[61, 100n], [50, -100n]] })],
-    ['openings.on-active-posting-accounts', stateOf({ amounts: [[60, 100n], [50, -100n]] })],
-    ['openings.results-nil-at-year-start', stateOf({ start: '2026-08-01', amounts: [[52, 100n], [7, -100n]] })],
+    [
+      'openings.on-active-posting-accounts',
+      stateOf({
+        amounts: [
+          [61, 100n],
+          [50, -100n],
+        ],
+      }),
+    ],
+    [
+      'openings.on-active-posting-accounts',
+      stateOf({
+        amounts: [
+          [60, 100n],
+          [50, -100n],
+        ],
+      }),
+    ],
+    [
+      'openings.results-nil-at-year-start',
+      stateOf({
+        start: '2026-08-01',
+        amounts: [
+          [52, 100n],
+          [7, -100n],
+        ],
+      }),
+    ],
     ['openings.something-stands', stateOf({ amounts: [] })],
     ['chart.retained-earnings', stateOf({ accounts: without('retained-earnings') })],
     ['chart.current-year-result', stateOf({ accounts: without('current-year-result') })],
@@ -56,22 +154,43 @@ describe('the checks', () => {
     expect(open(state)).toEqual([id]);
   });
   it('names the account, the amount and where the net belongs', () => {
-    const results = prove(stateOf({ start: '2026-08-01', amounts: [[52, 100n], [7, -100n]] }));
+    const results = prove(
+      stateOf({
+        start: '2026-08-01',
+        amounts: [
+          [52, 100n],
+          [7, -100n],
+        ],
+      }),
+    );
     const finding = results.find((one) => one.id === 'openings.results-nil-at-year-start')?.findings[0];
-    expect(finding?.what).toBe('70 Revenue stands at 1.00 EUR. Clear them and put their net, a profit of 1.00 EUR, on 500 Retained earnings.');
+    expect(finding?.what).toBe(
+      '70 Revenue stands at 1.00 EUR. Clear them and put their net, a profit of 1.00 EUR, on 500 Retained earnings.',
+    );
     expect(finding?.place).toEqual({ stage: 'openings', account: 7 });
     expect(blockers(results)).toHaveLength(1);
   });
   it('allows results in mid-year', () => {
-    expect(open(stateOf({ amounts: [[52, 100n], [7, -100n]] }))).toEqual([]);
+    expect(
+      open(
+        stateOf({
+          amounts: [
+            [52, 100n],
+            [7, -100n],
+          ],
+        }),
+      ),
+    ).toEqual([]);
   });
 });
 
-const balances = fc.array(fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }), { minLength: 12, maxLength: 12 }).map((list) => {
-  const map = new Map(list.map((amount, at) => [accountId(at + 1), minor(amount)] as const));
-  map.set(accountId(52), minor(-sum(map.values())));
-  return map;
-});
+const balances = fc
+  .array(fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }), { minLength: 12, maxLength: 12 })
+  .map((list) => {
+    const map = new Map(list.map((amount, at) => [accountId(at + 1), minor(amount)] as const));
+    map.set(accountId(52), minor(-sum(map.values())));
+    return map;
+  });
 
 describe('the statements', () => {
   it('balance whenever the ledger nets to zero, and are out by exactly its net otherwise', () => {
@@ -89,8 +208,12 @@ describe('the statements', () => {
       fc.property(balances, (map) => {
         const sheet = balanceSheet(chart, map);
         const income = incomeStatement(chart, map);
-        const own = [...sheet.assets, ...sheet.liabilities, sheet.equity, ...income.income, ...income.expense].flatMap((group) => group.lines);
-        const seen = own.flatMap((line) => (line.account === undefined || line.account.role === 'current-year-result' ? [] : [line.account.id]));
+        const own = [...sheet.assets, ...sheet.liabilities, sheet.equity, ...income.income, ...income.expense].flatMap(
+          (group) => group.lines,
+        );
+        const seen = own.flatMap((line) =>
+          line.account === undefined || line.account.role === 'current-year-result' ? [] : [line.account.id],
+        );
         const filled: readonly (readonly [number, Minor])[] = [...map].filter(([, amount]) => amount !== 0n);
         expect([...seen].sort()).toEqual(filled.map(([id]) => id).sort());
         expect(income.result).toBe(resultOf(chart, map));
@@ -101,7 +224,9 @@ describe('the statements', () => {
   it('shows headings only over something', () => {
     const shown = trialBalance(chart, new Map([[accountId(61), minor(5n)]])).rows.map((row) => row.account.code);
     expect(shown).toEqual(['600', '610']);
-    expect(trialBalance(chart, new Map([[accountId(52), minor(5n)]])).rows.map((row) => row.account.code)).toEqual(['502']);
+    expect(trialBalance(chart, new Map([[accountId(52), minor(5n)]])).rows.map((row) => row.account.code)).toEqual([
+      '502',
+    ]);
   });
 });
 
@@ -109,7 +234,14 @@ describe('the course', () => {
   const facts = { periods: 12, accounts: 40, filled: 10, posted: false, drafting: true };
   it('says what each stage waits for', () => {
     const off = stageStates({ ...facts, proof: prove(stateOf({ amounts: [[52, 100n]] })) });
-    expect(off.map((stage) => stage.note)).toEqual(['laid', 'laid', 'laid', '10 of 40 filled', '1 blocker', 'waits: Proof']);
+    expect(off.map((stage) => stage.note)).toEqual([
+      'laid',
+      'laid',
+      'laid',
+      '10 of 40 filled',
+      '1 blocker',
+      'waits: Proof',
+    ]);
     expect(nextStage(off)?.id).toBe('openings');
     const clear = stageStates({ ...facts, proof: prove(stateOf()) });
     expect(nextStage(clear)?.note).toBe('ready to post');
@@ -118,7 +250,12 @@ describe('the course', () => {
     expect(posted.every((stage) => stage.fill === 100)).toBe(true);
   });
   it('begins with the chart when there is none', () => {
-    const empty = stageStates({ ...facts, accounts: 0, filled: 0, proof: prove(stateOf({ accounts: [], amounts: [] })) });
+    const empty = stageStates({
+      ...facts,
+      accounts: 0,
+      filled: 0,
+      proof: prove(stateOf({ accounts: [], amounts: [] })),
+    });
     expect(nextStage(empty)?.id).toBe('chart');
     expect(empty.map((stage) => stage.state)).toEqual(['laid', 'laid', 'to do', 'waits', 'waits', 'waits']);
   });

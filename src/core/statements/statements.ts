@@ -13,7 +13,11 @@ export interface TrialBalance {
 
 /** Accounts with a balance, under their headings, in chart order. Amounts debit-positive. */
 export const trialBalance = (accounts: readonly Account[], balances: Balances): TrialBalance => {
-  const rows = inTreeOrder(accounts).map(({ account, depth }) => ({ account, depth, amount: balances.get(account.id) ?? NIL }));
+  const rows = inTreeOrder(accounts).map(({ account, depth }) => ({
+    account,
+    depth,
+    amount: balances.get(account.id) ?? NIL,
+  }));
   // A heading is shown where something under it is: walking upwards, the depth of the last shown row tells.
   const shown: (typeof rows)[number][] = [];
   let wanted = -1;
@@ -40,21 +44,36 @@ export interface StatementGroup {
   readonly total: Minor;
 }
 
-const group = (id: AccountClass, accounts: readonly Account[], balances: Balances, sign: 1 | -1, more: readonly StatementLine[] = []): StatementGroup => {
-  const lines = inTreeOrder(accounts.filter((account) => account.class === id && !account.heading)).flatMap(({ account }): StatementLine[] => {
-    const amount = balances.get(account.id) ?? NIL;
-    return amount === 0n ? [] : [{ account, label: account.name, amount: sign === 1 ? amount : negate(amount) }];
-  });
+const group = (
+  id: AccountClass,
+  accounts: readonly Account[],
+  balances: Balances,
+  sign: 1 | -1,
+  more: readonly StatementLine[] = [],
+): StatementGroup => {
+  const lines = inTreeOrder(accounts.filter((account) => account.class === id && !account.heading)).flatMap(
+    ({ account }): StatementLine[] => {
+      const amount = balances.get(account.id) ?? NIL;
+      return amount === 0n ? [] : [{ account, label: account.name, amount: sign === 1 ? amount : negate(amount) }];
+    },
+  );
   const all = [...lines, ...more];
   return { class: id, label: classFacts(id).label, lines: all, total: sum(all.map((line) => line.amount)) };
 };
 
-const groups = (ids: readonly AccountClass[], accounts: readonly Account[], balances: Balances, sign: 1 | -1): readonly StatementGroup[] =>
+const groups = (
+  ids: readonly AccountClass[],
+  accounts: readonly Account[],
+  balances: Balances,
+  sign: 1 | -1,
+): readonly StatementGroup[] =>
   ids.map((id) => group(id, accounts, balances, sign)).filter((one) => one.lines.length > 0);
 
 /** The net of income and expense accounts, positive for a profit. */
 export const resultOf = (accounts: readonly Account[], balances: Balances): Minor =>
-  negate(sum(accounts.flatMap((account) => (isResult(typeOf(account.class)) ? [balances.get(account.id) ?? NIL] : []))));
+  negate(
+    sum(accounts.flatMap((account) => (isResult(typeOf(account.class)) ? [balances.get(account.id) ?? NIL] : []))),
+  );
 
 export interface BalanceSheet {
   readonly assets: readonly StatementGroup[];
@@ -87,7 +106,14 @@ export const balanceSheet = (accounts: readonly Account[], balances: Balances): 
   const equity = { ...own, lines, total: sum(lines.map((line) => line.amount)) };
   const totalAssets = sum(assets.map((one) => one.total));
   const totalLiabilitiesAndEquity = add(sum(liabilities.map((one) => one.total)), equity.total);
-  return { assets, totalAssets, liabilities, equity, totalLiabilitiesAndEquity, outBy: minor(totalAssets - totalLiabilitiesAndEquity) };
+  return {
+    assets,
+    totalAssets,
+    liabilities,
+    equity,
+    totalLiabilitiesAndEquity,
+    outBy: minor(totalAssets - totalLiabilitiesAndEquity),
+  };
 };
 
 export interface IncomeStatement {
@@ -112,4 +138,32 @@ export const incomeStatement = (accounts: readonly Account[], balances: Balances
     totalExpense: sum(expense.map((one) => one.total)),
     result: resultOf(accounts, balances),
   };
+};
+
+/** A posted journal as it is shown and written: lines by account code and name, amounts debit-positive. */
+export interface JournalStatement {
+  readonly number: number;
+  readonly date: string;
+  /** Null when it was brought forward from before the first fiscal year. */
+  readonly period: string | null;
+  readonly description: string;
+  readonly by: string;
+  readonly at: string;
+  readonly lines: readonly { readonly code: string; readonly name: string; readonly amount: Minor }[];
+}
+
+export const STATEMENT_KINDS = ['trial-balance', 'balance-sheet', 'income-statement', 'journal'] as const;
+export type StatementKind = (typeof STATEMENT_KINDS)[number];
+
+export type Statement =
+  | { readonly kind: 'trial-balance'; readonly content: TrialBalance }
+  | { readonly kind: 'balance-sheet'; readonly content: BalanceSheet }
+  | { readonly kind: 'income-statement'; readonly content: IncomeStatement }
+  | { readonly kind: 'journal'; readonly content: readonly JournalStatement[] };
+
+export const STATEMENT_TITLES: Readonly<Record<StatementKind, string>> = {
+  'trial-balance': 'Trial balance',
+  'balance-sheet': 'Balance sheet',
+  'income-statement': 'Income statement',
+  journal: 'Journal',
 };

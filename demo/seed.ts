@@ -1,0 +1,211 @@
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { createBooks } from '@/actions/books';
+import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
+import { actor, closeDatabase, database } from '@/actions/context';
+import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { bringPaper, decideRows, takeOver } from '@/actions/papers';
+import { boardView, chartView, openingsView } from '@/actions/views';
+import { type AccountId, accountId } from '@/core/chart/account';
+import type { AccountClass, AccountRole } from '@/core/chart/classes';
+import type { Result } from '@/core/result';
+import { namePractice } from '@/store/books';
+
+/**
+ * Writes the invented practice and its clients through the same actions that a person's clicks call. A new data directory
+ * is seeded beside its place and moved there when it is whole, so an interrupted seeding leaves nothing half-done.
+ */
+
+const done = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problems.map((one) => `${one.code}: ${one.message}`).join('\n'));
+  return result.value;
+};
+
+const paper = (name: string): Uint8Array => readFileSync(join(import.meta.dirname, 'papers', name));
+
+const accountsOf = async (books: number): Promise<ReadonlyMap<string, AccountId>> =>
+  new Map((await chartView(books))?.rows.map(({ account }) => [account.code, account.id]) ?? []);
+
+/** Debit positive, in minor units, by account code. */
+const type = async (books: number, amounts: Readonly<Record<string, bigint>>): Promise<void> => {
+  const sheet = await openingsView(books);
+  const rows = new Map(sheet?.rows.map((row) => [row.code, row]));
+  done(
+    await saveFigures({
+      books,
+      set: sheet?.set?.id ?? 0,
+      entries: Object.entries(amounts).map(([code, amount]) => ({
+        account: rows.get(code)?.id ?? 0,
+        amount,
+        revision: rows.get(code)?.revision ?? 0,
+        restores: false,
+      })),
+    }),
+  );
+};
+
+interface Wanted {
+  readonly code: string;
+  readonly name: string;
+  readonly class: AccountClass;
+  readonly under: string;
+  readonly role?: AccountRole;
+  readonly heading?: boolean;
+}
+
+const add = async (books: number, wanted: readonly Wanted[]): Promise<void> => {
+  for (const one of wanted) {
+    const parent = one.under === '' ? null : ((await accountsOf(books)).get(one.under) ?? null);
+    done(await addAccount({ books, code: one.code, name: one.name, class: one.class, parent, role: one.role ?? null, heading: one.heading ?? false }));
+  }
+};
+
+const seaweed = async (): Promise<void> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'Marram Kelp Farms Ltd',
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'demo',
+      yearStart: '2026-02-01',
+      cutover: '2026-08-01',
+      starter: 'trading',
+      evenIfSameName: false,
+    }),
+  );
+  const ids = await accountsOf(books);
+  const rename = { '1010': 'Skerry Bank current account', '1200': 'Stock of dried kelp', '1050': 'Petty cash', '4010': 'Sales of dried kelp, home' };
+  for (const [code, name] of Object.entries(rename)) done(await changeAccount({ books, id: ids.get(code) ?? accountId(0), change: { name } }));
+  for (const code of ['1300', '1510', '1519', '1520', '1529', '2200', '2250', '2400', '2510', '3050', '3100', '4020', '5010', '5020', '6200', '6300', '6400', '6750'])
+    done(await removeAccount({ books, id: ids.get(code) ?? accountId(0) }));
+  await add(books, [
+    { code: '1020', name: 'Skerry Bank GBP account', class: 'current-asset', under: '1000', role: 'bank' },
+    { code: '1030', name: 'Skerry Bank NOK account', class: 'current-asset', under: '1000', role: 'bank' },
+    { code: '1310', name: 'Prepaid mooring fees', class: 'current-asset', under: '1000', role: 'prepayments' },
+    { code: '1610', name: 'Boats, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    { code: '1619', name: 'Boats, accumulated depreciation', class: 'fixed-asset', under: '1500', role: 'accumulated-depreciation' },
+    { code: '1630', name: 'Drying racks, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    { code: '1639', name: 'Drying racks, accumulated depreciation', class: 'fixed-asset', under: '1500', role: 'accumulated-depreciation' },
+    { code: '2210', name: 'VAT payable', class: 'current-liability', under: '2000', role: 'tax' },
+    { code: '2250', name: 'Corporation tax payable', class: 'current-liability', under: '2000' },
+    { code: '2550', name: 'Tideline Development Bank loan', class: 'long-term-liability', under: '2500', role: 'loan' },
+    { code: '4021', name: 'Sales of dried kelp, Norway', class: 'revenue', under: '4000' },
+    { code: '4022', name: 'Sales of dried kelp, Britain', class: 'revenue', under: '4000' },
+    { code: '5011', name: 'Cost of dried kelp sold', class: 'cost-of-sales', under: '5000' },
+    { code: '5031', name: 'Seed stock and longlines', class: 'cost-of-sales', under: '5000' },
+    { code: '5310', name: 'Samples and tastings', class: 'cost-of-sales', under: '5000' },
+    { code: '6210', name: 'Pier rent and harbour dues', class: 'operating-expense', under: '6000' },
+    { code: '6310', name: 'Boat repairs and slipway', class: 'operating-expense', under: '6000' },
+    { code: '6410', name: 'Fuel for boats', class: 'operating-expense', under: '6000' },
+    { code: '7110', name: 'Coastal enterprise grant', class: 'other-income', under: '7000' },
+  ]);
+  const { paper: id } = done(await bringPaper({ books, name: 'marram-trial-balance-2026-07-31.csv', content: paper('marram-trial-balance-2026-07-31.csv') }));
+  done(await takeOver({ books, paper: id }));
+};
+
+const tiles = async (): Promise<void> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'Tessellate Tile Co-operative',
+      legalForm: 'co-operative',
+      country: 'CZ',
+      currency: 'CZK',
+      style: '1 234,56',
+      purpose: 'demo',
+      yearStart: '2026-01-01',
+      cutover: '2026-01-01',
+      starter: 'trading',
+      evenIfSameName: false,
+    }),
+  );
+  await add(books, [
+    { code: '1020', name: 'EUR account at bank', class: 'current-asset', under: '1000', role: 'bank' },
+    { code: '1530', name: 'Kilns and machines, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    { code: '1539', name: 'Kilns and machines, accumulated depreciation', class: 'fixed-asset', under: '1500', role: 'accumulated-depreciation' },
+  ]);
+  const name = 'tessellate-predvaha-2025-12-31.xlsx';
+  const { paper: id } = done(await bringPaper({ books, name, content: paper(name) }));
+  const ids = await accountsOf(books);
+  // Old account codes, in the order of the paper's rows from row 5, by the account each goes to here.
+  const goesTo = ['1050', '1010', '1020', '1200', '1100', '1300', '1530', '1539', undefined, '2100', '2300', '2200', '2510', '3010', '3060', '3200'];
+  for (const [at, code] of goesTo.entries())
+    if (code !== undefined) done(await decideRows({ books, paper: id, rows: [at + 5], decision: { kind: 'account', account: ids.get(code) ?? accountId(0) } }));
+  done(await takeOver({ books, paper: id }));
+  done(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
+  done(await openCorrection({ books, reason: 'December kiln repair invoice came in after the year end' }));
+  await type(books, { '2100': -60_641_025n, '3200': -138_156_700n });
+  done(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
+};
+
+const theatre = async (): Promise<void> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'Juniper Lantern Theatre',
+      legalForm: 'charity',
+      country: 'GB',
+      currency: 'GBP',
+      style: '1,234.56',
+      purpose: 'demo',
+      yearStart: '2026-09-01',
+      cutover: '2026-09-01',
+      starter: 'empty',
+      evenIfSameName: false,
+    }),
+  );
+  await add(books, [
+    { code: 'N1', name: 'Current assets', class: 'current-asset', under: '', heading: true },
+    { code: 'N100', name: 'Current account, Pennywhistle Bank', class: 'current-asset', under: 'N1', role: 'bank' },
+    { code: 'N110', name: 'Box office float', class: 'current-asset', under: 'N1', role: 'cash' },
+    { code: 'N5', name: 'Funds', class: 'equity', under: '', heading: true },
+    { code: 'N500', name: 'Restricted fund: young players', class: 'equity', under: 'N5' },
+  ]);
+};
+
+const couriers = async (): Promise<void> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'Nightjar Couriers',
+      legalForm: 'sole-trader',
+      country: 'JP',
+      currency: 'JPY',
+      style: '1,234.56',
+      purpose: 'demo',
+      yearStart: '2026-01-01',
+      cutover: '2026-07-01',
+      starter: 'services',
+      evenIfSameName: false,
+    }),
+  );
+  await type(books, { '1010': 842_000n, '1050': 36_500n, '1520': 1_250_000n, '1529': -375_000n, '2510': -600_000n, '3010': -1_153_500n });
+};
+
+const seed = async (): Promise<void> => {
+  const who = await actor();
+  await (await database()).transaction((tx) => namePractice(tx, who.practice, 'Harbour Lane Bookkeeping', who.person, 'Ines Halloran'));
+  if ((await boardView()).books.length > 0) return;
+  await seaweed();
+  await tiles();
+  await theatre();
+  await couriers();
+};
+
+const main = async (): Promise<void> => {
+  if (process.env.DATABASE_URL !== undefined && process.env.DATABASE_URL !== '') {
+    await seed();
+    return closeDatabase();
+  }
+  const place = resolve(process.env.BATHRON_DATA ?? '.data');
+  if (existsSync(join(place, 'db'))) return;
+  const beside = `${place}.seeding`;
+  rmSync(beside, { recursive: true, force: true });
+  process.env.BATHRON_DATA = beside;
+  await seed();
+  await closeDatabase();
+  mkdirSync(place, { recursive: true });
+  renameSync(join(beside, 'db'), join(place, 'db'));
+  rmSync(beside, { recursive: true });
+};
+
+await main();

@@ -1,0 +1,9 @@
+import { notFound } from 'next/navigation';
+import { calendarView } from '@/actions/views';
+import { idFrom } from '@/app/parameters';
+import { CalendarSheet } from '@/ui/calendar/calendar-sheet';
+
+export default async function CalendarPage({ params }: { readonly params: Promise<{ books: string }> }) {
+  const view = await calendarView(idFrom((await params).books));
+  return view === undefined ? notFound() : <CalendarSheet {...view} />;
+}

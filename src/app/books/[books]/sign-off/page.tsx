@@ -1,0 +1,9 @@
+import { notFound } from 'next/navigation';
+import { signOffView } from '@/actions/views';
+import { idFrom } from '@/app/parameters';
+import { SignOffPage } from '@/ui/sign-off/sign-off-page';
+
+export default async function Page({ params }: { readonly params: Promise<{ books: string }> }) {
+  const view = await signOffView(idFrom((await params).books));
+  return view === undefined ? notFound() : <SignOffPage {...view} />;
+}

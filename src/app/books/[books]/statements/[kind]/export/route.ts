@@ -1,0 +1,17 @@
+import { exportStatement, isStatementKind } from '@/actions/export';
+import { download } from '@/app/download';
+import { idFrom } from '@/app/parameters';
+
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ books: string; kind: string }> },
+): Promise<Response> {
+  const { books, kind } = await params;
+  const format = new URL(request.url).searchParams.get('format');
+  if (!isStatementKind(kind) || (format !== 'csv' && format !== 'xlsx'))
+    return new Response('There is no such export.', { status: 404 });
+  const file = await exportStatement(idFrom(books), kind, format);
+  return file === undefined
+    ? new Response('There are no such books.', { status: 404 })
+    : download(file.name, file.type, file.content);
+}

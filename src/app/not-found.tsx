@@ -1,0 +1,15 @@
+import Link from 'next/link';
+
+export default function NotFound() {
+  return (
+    <main className="mx-auto max-w-xl px-4 pt-16">
+      <h1 className="title text-2xl">Nothing stands at this address</h1>
+      <p className="mt-2">The books, the paper or the page was removed, or the address was cut short.</p>
+      <p className="mt-4">
+        <Link href="/" className="btn btn-sm">
+          All books of the practice
+        </Link>
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,8 @@
+import { boardView } from '@/actions/views';
+import { Board } from '@/ui/board/board';
+
+export const dynamic = 'force-dynamic';
+
+export default async function BoardPage() {
+  return <Board {...await boardView()} />;
+}

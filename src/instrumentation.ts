@@ -1,0 +1,11 @@
+/** Opens the data before the first request, and closes it before the process ends. */
+export const register = async (): Promise<void> => {
+  if (process.env.NEXT_RUNTIME === 'nodejs') await (await import('./actions/serve')).serve();
+};
+
+/** A page that failed: its digest is the reference shown on screen. */
+export const onRequestError = async (error: unknown, request: { readonly path: string }): Promise<void> => {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { log } = await import('./actions/context');
+  log.error({ err: error, reference: (error as { digest?: string }).digest, path: request.path }, 'page failed');
+};

@@ -1,0 +1,294 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { createBooks } from '@/actions/books';
+import { readDate, writeDate } from '@/core/calendar/dates';
+import { cutoverProblems, firstStates, monthlyYear, openingDate, opensAtYearStart } from '@/core/calendar/year';
+import { STARTERS, type StarterId, starterChart, startersFor } from '@/core/chart/starters';
+import type { LegalForm } from '@/core/company';
+import { currencyOf, numberStyleOf } from '@/core/country';
+import type { NumberStyle } from '@/core/money/number-style';
+import { type Problem, plural } from '@/core/result';
+import { YearBand } from '../calendar/year-band';
+import { Field } from '../parts/field';
+import { currencyName } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { CountryOptions, CurrencyOptions, LegalFormOptions, StyleOptions } from './choices';
+
+interface Answers {
+  readonly name: string;
+  readonly legalForm: LegalForm;
+  readonly country: string;
+  readonly currency: string;
+  readonly style: NumberStyle;
+  readonly purpose: 'live' | 'trial' | 'demo';
+  readonly yearStart: string;
+  readonly cutover: string;
+  readonly starter: StarterId;
+}
+
+/** What is wrong with the dates and the starter as they stand, before anything is sent: the same rules as on the server. */
+const liveProblems = (answers: Answers): readonly Problem[] => {
+  const yearStart = readDate(answers.yearStart, 'yearStart');
+  const cutover = readDate(answers.cutover, 'cutover');
+  const chart = starterChart(answers.starter, answers.legalForm);
+  return [
+    ...(yearStart.ok || answers.yearStart === '' ? [] : yearStart.problems),
+    ...(cutover.ok || answers.cutover === '' ? [] : cutover.problems),
+    ...(yearStart.ok && cutover.ok ? cutoverProblems(monthlyYear(yearStart.value), cutover.value) : []),
+    ...(chart.ok ? [] : chart.problems),
+  ];
+};
+
+/** New books on one sheet; beside it, live, the year and the first accounts that would be made. */
+export const NewBooks = () => {
+  const router = useRouter();
+  const { register, handleSubmit, control, setValue, setFocus, formState } = useForm<Answers>({
+    defaultValues: {
+      name: '',
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'live',
+      yearStart: '',
+      cutover: '',
+      starter: 'trading',
+    },
+  });
+  const answers = useWatch({ control }) as Answers;
+  const [said, setSaid] = useState<readonly Problem[]>([]);
+  // What the server said stands until something is changed; what can be told here is told while typing.
+  const problems = [...liveProblems(answers), ...said];
+  const at = (field: keyof Answers): string | undefined => problems.find((one) => one.field === field)?.message;
+  const twin = said.some((one) => one.code === 'books.same-name');
+
+  const submit = handleSubmit(async (given) => {
+    const made = await send(createBooks({ ...given, evenIfSameName: twin }));
+    if (made.ok) {
+      router.push(`/books/${String(made.value.id)}`);
+      return;
+    }
+    setSaid(made.problems);
+    const first = made.problems.find((one) => one.field !== undefined)?.field;
+    if (first !== undefined && first in given) setFocus(first as keyof Answers);
+  });
+
+  const yearStart = readDate(answers.yearStart);
+  const cutover = readDate(answers.cutover);
+  return (
+    <div className="mx-auto max-w-6xl px-4 pb-10">
+      <header className="border-b border-ink pt-5 pb-3">
+        <p className="text-sm text-ink-2">
+          <Link href="/" className="hover:underline">
+            Bathron
+          </Link>
+        </p>
+        <h1 className="title text-2xl leading-tight">New books</h1>
+      </header>
+      <main className="grid gap-x-10 gap-y-6 pt-4 lg:grid-cols-[minmax(0,26rem)_1fr]">
+        <form
+          noValidate
+          onSubmit={(event) => void submit(event)}
+          onChange={() => setSaid([])}
+          className="flex flex-col gap-2.5"
+        >
+          <Problems problems={problems.filter((one) => one.field === undefined)} />
+          <Field label="Company name" problem={at('name')} hint="as it stands on its papers">
+            {(ids) => (
+              <input
+                {...ids}
+                {...register('name')}
+                autoFocus
+                autoComplete="off"
+                maxLength={200}
+                className="input input-sm w-full"
+              />
+            )}
+          </Field>
+          <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-2">
+            <Field label="Legal form" hint="decides the equity accounts">
+              {(ids) => (
+                <select
+                  {...ids}
+                  {...register('legalForm', {
+                    onChange: (event: { target: { value: LegalForm } }) => {
+                      const suiting = startersFor(event.target.value);
+                      if (!suiting.includes(answers.starter)) setValue('starter', suiting[0] ?? 'empty');
+                    },
+                  })}
+                  className="select select-sm w-full"
+                >
+                  <LegalFormOptions />
+                </select>
+              )}
+            </Field>
+            <Field label="Country" problem={at('country')} hint="proposes the currency">
+              {(ids) => (
+                <select
+                  {...ids}
+                  {...register('country', {
+                    onChange: (event: { target: { value: string } }) => {
+                      setValue('currency', currencyOf(event.target.value) ?? answers.currency);
+                      setValue('style', numberStyleOf(event.target.value));
+                    },
+                  })}
+                  className="select select-sm w-full"
+                >
+                  <CountryOptions />
+                </select>
+              )}
+            </Field>
+            <Field label="Base currency" problem={at('currency')} hint="stays, once books are made">
+              {(ids) => (
+                <select {...ids} {...register('currency')} className="select select-sm w-full">
+                  <CurrencyOptions />
+                </select>
+              )}
+            </Field>
+            <Field label="Numbers written" hint="on screen and when typing">
+              {(ids) => (
+                <select {...ids} {...register('style')} className="select select-sm w-full">
+                  <StyleOptions />
+                </select>
+              )}
+            </Field>
+            <Field label="Fiscal year starts" problem={at('yearStart')} hint="the year that holds the cutover">
+              {(ids) => <input {...ids} {...register('yearStart')} type="date" className="input input-sm w-full" />}
+            </Field>
+            <Field label="Cutover date" problem={at('cutover')} hint="first day that these books record">
+              {(ids) => <input {...ids} {...register('cutover')} type="date" className="input input-sm w-full" />}
+            </Field>
+          </div>
+          <fieldset className="mt-1">
+            <legend className="mb-1 text-sm font-medium">Chart of accounts to begin with</legend>
+            {STARTERS.map((starter) => {
+              const suits = startersFor(answers.legalForm).includes(starter.id);
+              return (
+                <label key={starter.id} className={`flex items-baseline gap-2 py-0.5 ${suits ? '' : 'text-ink-2'}`}>
+                  <input
+                    type="radio"
+                    value={starter.id}
+                    disabled={!suits}
+                    {...register('starter')}
+                    className="radio radio-xs translate-y-0.5"
+                  />
+                  <span>
+                    <span className="font-medium">{starter.label}</span>{' '}
+                    <span className="note">{suits ? starter.says : 'does not suit this legal form'}</span>
+                  </span>
+                </label>
+              );
+            })}
+          </fieldset>
+          <Field label="These books are" hint="shown in the frame, so that nobody types into the wrong ones">
+            {(ids) => (
+              <select {...ids} {...register('purpose')} className="select select-sm w-full">
+                <option value="live">the company’s live books</option>
+                <option value="trial">a trial run</option>
+                <option value="demo">a demonstration</option>
+              </select>
+            )}
+          </Field>
+          <div className="mt-1 flex gap-2">
+            <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
+              {twin ? 'Make a second set' : 'Make these books'}
+            </button>
+            <Link href="/" className="btn btn-sm">
+              Back without making
+            </Link>
+          </div>
+        </form>
+        <section aria-label="What will be made" className="min-w-0 lg:border-l lg:border-rule lg:pl-8">
+          <h2 className="title mb-2 text-lg">The year</h2>
+          {yearStart.ok ? (
+            <YearPreview start={answers.yearStart} cutover={cutover.ok ? answers.cutover : undefined} />
+          ) : (
+            <p className="note">
+              Give the year’s first day, and its twelve periods are drawn here. It need not be January, nor the first of
+              a month.
+            </p>
+          )}
+          <h2 className="title mt-5 mb-1 text-lg">The first accounts</h2>
+          <ChartPreview starter={answers.starter} form={answers.legalForm} currency={answers.currency} />
+        </section>
+      </main>
+    </div>
+  );
+};
+
+const YearPreview = ({ start, cutover }: { readonly start: string; readonly cutover: string | undefined }) => {
+  const first = readDate(start);
+  if (!first.ok) return null;
+  const year = monthlyYear(first.value);
+  const on = cutover === undefined ? undefined : readDate(cutover);
+  const fits = on?.ok === true && cutoverProblems(year, on.value).length === 0;
+  const states =
+    on?.ok === true && fits ? firstStates(year.periods, on.value) : year.periods.map(() => 'future' as const);
+  return (
+    <>
+      <p className="note mb-2">
+        Fiscal year {year.name}, {writeDate(year.start)} to {writeDate(year.end)}.{' '}
+        {on?.ok === true &&
+          fits &&
+          `Balances stand at close of ${writeDate(openingDate(on.value))}; income and expense open ${opensAtYearStart(year, on.value) ? 'at nil' : 'at their year-to-date figures'}.`}
+      </p>
+      <YearBand
+        periods={year.periods.map((period, index) => ({
+          code: period.code,
+          name: period.name,
+          start: period.start.toString(),
+          end: period.end.toString(),
+          state: states[index] ?? 'future',
+        }))}
+        cutover={fits && cutover !== undefined ? cutover : undefined}
+      />
+    </>
+  );
+};
+
+const ChartPreview = ({
+  starter,
+  form,
+  currency,
+}: {
+  readonly starter: StarterId;
+  readonly form: LegalForm;
+  readonly currency: string;
+}) => {
+  const chart = starterChart(starter, form);
+  if (!chart.ok || chart.value.length === 0)
+    return (
+      <p className="note">None. Accounts are then added on the Chart page or created from the old trial balance.</p>
+    );
+  const headings = chart.value.filter((one) => one.heading);
+  return (
+    <>
+      <p className="note mb-2">
+        {plural(chart.value.length - headings.length, 'account')} under {plural(headings.length, 'heading')}, in{' '}
+        {currencyName(currency)}.
+      </p>
+      <div className="gap-x-8 text-sm sm:columns-2">
+        {headings.map((heading) => (
+          <div key={heading.code} className="mb-3 break-inside-avoid">
+            <p className="border-b border-rule font-semibold">{heading.name}</p>
+            <ul>
+              {chart.value
+                .filter((one) => one.parent === heading.code)
+                .map((one) => (
+                  <li key={one.code} className="flex gap-3 border-b border-hairline py-0.5">
+                    <span className="w-10 text-ink-2">{one.code}</span>
+                    {one.name}
+                  </li>
+                ))}
+            </ul>
+          </div>
+        ))}
+      </div>
+    </>
+  );
+};

@@ -1,0 +1,143 @@
+'use client';
+
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { toast } from 'sonner';
+import { addAccount } from '@/actions/chart';
+import { type Account, accountId, called } from '@/core/chart/account';
+import { type AccountClass, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
+import { proposeCode } from '@/core/chart/tree';
+import type { Problem } from '@/core/result';
+import { Field } from '../parts/field';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { ClassOptions, HeadingOptions, RoleOptions } from './account-fields';
+
+interface Props {
+  readonly books: number;
+  readonly chart: readonly Account[];
+  /** The account selected when adding began; the new one stands under it or beside it. */
+  readonly beside: Account | undefined;
+  /** Called with the new account, or with nothing when adding ends. */
+  readonly onDone: (made?: number) => void;
+}
+
+interface Draft {
+  readonly kind: 'posting' | 'heading';
+  readonly code: string;
+  readonly name: string;
+  readonly class: AccountClass;
+  readonly parent: string;
+  readonly role: string;
+}
+
+/** A new account: its heading gives the type and proposes the code. */
+export const AddAccount = ({ books, chart, beside, onDone }: Props) => {
+  const heading = beside?.heading === true ? beside : chart.find((one) => one.id === beside?.parent);
+  const { register, handleSubmit, control, setValue, formState } = useForm<Draft>({
+    defaultValues: {
+      kind: chart.length === 0 ? 'heading' : 'posting',
+      code: chart.length === 0 ? '1000' : proposeCode(chart, heading),
+      name: '',
+      class: heading?.class ?? 'current-asset',
+      parent: String(heading?.id ?? ''),
+      role: '',
+    },
+  });
+  const draft = useWatch({ control }) as Draft;
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const at = (field: string): string | undefined => problems.find((one) => one.field === field)?.message;
+  const submit = handleSubmit(async (given) => {
+    const done = await send(
+      addAccount({
+        books,
+        code: given.code,
+        name: given.name,
+        class: given.class,
+        parent: given.parent === '' ? null : accountId(Number(given.parent)),
+        role: given.role === '' || given.kind === 'heading' ? null : (given.role as AccountRole),
+        heading: given.kind === 'heading',
+      }),
+    );
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(`${called(given)} added`);
+    onDone(done.value.id);
+  });
+  const under = chart.find((one) => String(one.id) === draft.parent);
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => void submit(event)}
+      className="flex flex-col gap-1.5"
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <h2 className="title text-lg leading-tight">New account</h2>
+      <Problems problems={problems.filter((one) => one.field === undefined)} />
+      <Field label="Name" problem={at('name')}>
+        {(ids) => (
+          <input {...ids} {...register('name')} autoFocus autoComplete="off" className="input input-sm w-full" />
+        )}
+      </Field>
+      <Field label="Under heading" problem={at('parent')}>
+        {(ids) => (
+          <select
+            {...ids}
+            {...register('parent', {
+              onChange: (event: { target: { value: string } }) => {
+                const next = chart.find((one) => String(one.id) === event.target.value);
+                setValue('code', proposeCode(chart, next));
+              },
+            })}
+            className="select select-sm w-full"
+          >
+            <HeadingOptions chart={chart} forClass={draft.class} />
+          </select>
+        )}
+      </Field>
+      <Field label="Statement line" hint={classFacts(draft.class).means} problem={at('class')}>
+        {(ids) => (
+          <select
+            {...ids}
+            {...register('class', {
+              onChange: (event: { target: { value: AccountClass } }) => {
+                if (under !== undefined && typeOf(under.class) !== typeOf(event.target.value)) setValue('parent', '');
+              },
+            })}
+            className="select select-sm w-full"
+          >
+            <ClassOptions />
+          </select>
+        )}
+      </Field>
+      <Field label="Code" hint="the next free one is proposed" problem={at('code')}>
+        {(ids) => <input {...ids} {...register('code')} autoComplete="off" className="input input-sm w-full" />}
+      </Field>
+      <Field label="Kind">
+        {(ids) => (
+          <select {...ids} {...register('kind')} className="select select-sm w-full">
+            <option value="posting">takes entries</option>
+            <option value="heading">a heading over others</option>
+          </select>
+        )}
+      </Field>
+      {draft.kind === 'posting' && (
+        <Field label="Role" problem={at('role')}>
+          {(ids) => (
+            <select {...ids} {...register('role')} className="select select-sm w-full">
+              <RoleOptions type={typeOf(draft.class)} />
+            </select>
+          )}
+        </Field>
+      )}
+      <div className="mt-1 flex gap-2">
+        <button className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
+          Add
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => onDone()}>
+          Done
+        </button>
+      </div>
+    </form>
+  );
+};

@@ -1,0 +1,123 @@
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import type { FrameView } from '@/actions/views';
+import type { StageId } from '@/core/stages';
+import { day } from '../parts/names';
+import { Commands } from './commands';
+import { Course } from './course';
+import { LevelBar } from './level-bar';
+import { LevelProvider } from './level-context';
+import { ReloadOnReturn } from './reload-on-return';
+
+const PURPOSES = { live: '', trial: 'trial books', demo: 'demo books' } as const;
+
+interface FrameProps {
+  readonly frame: FrameView;
+  readonly stage: StageId;
+  readonly title: string;
+  readonly about?: ReactNode;
+  readonly actions?: ReactNode;
+  /** The keys of this page beyond the ones that work everywhere. */
+  readonly keys?: readonly (readonly [string, string])[];
+  readonly margin?: ReactNode;
+  /** The sheet scrolls by itself (a grid) instead of as a page. */
+  readonly fixed?: boolean;
+  readonly children: ReactNode;
+}
+
+/** The frame around every page of a set of books: course above, sheet and margin, Level below. */
+export const Frame = ({
+  frame,
+  stage,
+  title,
+  about,
+  actions,
+  keys = [],
+  margin,
+  fixed = false,
+  children,
+}: FrameProps) => (
+  <LevelProvider totals={frame.totals}>
+    <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
+      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[minmax(12rem,16rem)_1fr] md:gap-4">
+        <div className="flex items-center justify-between gap-2 py-1.5 md:block">
+          <p className="truncate">
+            <Link href="/" className="text-sm text-ink-2 hover:underline">
+              Bathron
+            </Link>{' '}
+            <span aria-hidden className="text-ink-2">
+              ▸
+            </span>{' '}
+            <Link href={`/books/${String(frame.id)}`} className="title text-base hover:underline" title={frame.name}>
+              {frame.name}
+            </Link>
+          </p>
+          <p className="truncate text-xs text-ink-2">
+            <span className="max-md:hidden">opens at close of {day(frame.openingDate)} · </span>
+            {frame.currency}
+            {PURPOSES[frame.purpose] !== '' && (
+              <span className="ml-1.5 border border-ochre px-1 text-ochre">{PURPOSES[frame.purpose]}</span>
+            )}
+          </p>
+        </div>
+        <Course books={frame.id} stages={frame.stages} current={stage} />
+      </header>
+      <main
+        className={`grid min-h-0 ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'} ${fixed ? 'max-lg:overflow-y-auto' : 'overflow-y-auto'}`}
+      >
+        <section
+          aria-labelledby="sheet-title"
+          className={`flex min-w-0 flex-col ${fixed ? 'min-h-0 max-lg:h-[calc(100dvh-13rem)] max-lg:min-h-80' : ''}`}
+        >
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 pt-3 pb-2">
+            <h1 id="sheet-title" className="title text-[1.4rem] leading-tight">
+              {title}
+            </h1>
+            <p className="note min-w-0">{about}</p>
+            <div className="no-print ml-auto flex flex-wrap items-center gap-2">
+              {actions}
+              <Commands books={frame.id} keys={keys} />
+            </div>
+          </div>
+          {children}
+        </section>
+        {margin !== undefined && (
+          <aside
+            aria-label="Margin"
+            className="no-print border-rule bg-paper-2 px-4 py-3 max-lg:border-t lg:overflow-y-auto lg:border-l"
+          >
+            {margin}
+          </aside>
+        )}
+      </main>
+      {frame.hasChart ? <LevelBar money={frame} href={`/books/${String(frame.id)}/proof`} /> : <span />}
+      <ReloadOnReturn />
+    </div>
+  </LevelProvider>
+);
+
+/** A part of the margin with its small heading. */
+export const MarginPart = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (
+  <section className="mb-4">
+    <h2 className="mb-1.5 border-b border-rule pb-1 text-sm font-semibold text-ink-2">{title}</h2>
+    <div className="text-sm">{children}</div>
+  </section>
+);
+
+/** What happened, newest first. */
+export const Happenings = ({
+  events,
+}: {
+  readonly events: readonly { readonly what: string; readonly when: string }[];
+}) =>
+  events.length === 0 ? (
+    <p className="note">Nothing yet.</p>
+  ) : (
+    <ol className="space-y-1">
+      {events.map((event, at) => (
+        <li key={at}>
+          {event.what} <span className="note">{event.when}</span>
+        </li>
+      ))}
+    </ol>
+  );

@@ -1,0 +1,57 @@
+'use client';
+
+import Link from 'next/link';
+import { abs } from '@/core/money/minor';
+import { bubble, difference } from '@/core/openings/level';
+import { type Money, figure } from '../parts/figures';
+import { useTotals } from './level-context';
+
+/** The Level: a spirit level whose bubble rises to the lighter side. Pressing it leads to why. */
+export const LevelBar = ({ money, href }: { readonly money: Money; readonly href: string }) => {
+  const totals = useTotals();
+  const net = difference(totals);
+  const says = net === 0n ? 'Nets to zero' : `Out of balance, ${net > 0n ? 'debits' : 'credits'} heavier`;
+  return (
+    <Link
+      href={href}
+      aria-label="The Level: why debits and credits differ"
+      className="no-print grid grid-cols-[1fr_auto_1fr] items-center gap-x-4 border-t border-rule bg-paper-2 px-4 py-2 md:grid-cols-[9rem_minmax(6rem,1fr)_9rem_12rem]"
+    >
+      <span>
+        <span className="block text-xs text-ink-2">Debits</span>
+        <span data-testid="debits" className="text-base font-semibold">
+          {figure(totals.debits, money)}
+        </span>
+      </span>
+      <Vial offset={bubble(net)} />
+      <span className="text-right md:text-left">
+        <span className="block text-xs text-ink-2">Credits</span>
+        <span data-testid="credits" className="text-base font-semibold">
+          {figure(totals.credits, money)}
+        </span>
+      </span>
+      <span role="status" aria-live="polite" className="col-span-3 text-center md:col-span-1 md:text-right">
+        <span className="text-xs text-ink-2 md:block">{says} </span>
+        <span data-testid="difference" className={`text-base font-semibold ${net === 0n ? '' : 'text-madder'}`}>
+          {net === 0n ? `${money.currency} level` : `${figure(abs(net), money)} ${net > 0n ? 'Dr' : 'Cr'}`}
+        </span>
+      </span>
+    </Link>
+  );
+};
+
+const Vial = ({ offset }: { readonly offset: number }) => (
+  <svg
+    viewBox="-150 -14 300 28"
+    aria-hidden
+    className="order-last col-span-3 h-6 w-full md:order-none md:col-span-1"
+    preserveAspectRatio="xMidYMid meet"
+  >
+    <rect x={-149} y={-11} width={298} height={22} rx={11} className="fill-vial stroke-vial-edge" />
+    <g style={{ transform: `translateX(${String(offset * 118)}px)`, transition: 'transform 160ms ease-out' }}>
+      <rect x={-17} y={-7} width={34} height={14} rx={7} className="fill-paper stroke-ink" strokeWidth={1.2} />
+      <path d="M-9 -3.5 h10" className="stroke-rule" strokeWidth={1.5} strokeLinecap="round" />
+    </g>
+    <path d="M-20 -11 v22 M20 -11 v22" className="stroke-ink" strokeWidth={1.5} />
+  </svg>
+);

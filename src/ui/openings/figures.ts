@@ -1,0 +1,268 @@
+import type { Clash, Saved } from '@/actions/openings';
+import type { OpeningRowView } from '@/actions/views';
+import type { AccountId } from '@/core/chart/account';
+import { type Minor, NIL, type Side } from '@/core/money/minor';
+import { type Totals, totalsOf, withChange } from '@/core/openings/level';
+import type { Result } from '@/core/result';
+
+/** One account's figure on the sheet and how it stands with the server. */
+export interface Figure {
+  readonly amount: Minor | null;
+  readonly revision: number;
+  readonly source: OpeningRowView['source'];
+  readonly state: 'saved' | 'saving' | 'failed' | 'clash' | 'unreadable';
+  /** For `failed`, `clash` and `unreadable`: the sentence. */
+  readonly says?: string;
+  /** For `unreadable`: what was typed, and where. */
+  readonly typed?: { readonly text: string; readonly column: Side };
+  readonly theirs?: Clash;
+}
+
+interface Edit {
+  readonly account: AccountId;
+  readonly from: Minor | null;
+  readonly to: Minor | null;
+}
+
+export interface Entry {
+  readonly account: AccountId;
+  readonly amount: Minor | null;
+  readonly revision: number;
+  readonly restores: boolean;
+}
+
+export type Save = (entries: readonly Entry[]) => Promise<Result<Saved>>;
+
+export interface Standing {
+  readonly waiting: number;
+  readonly wrong: number;
+  readonly edits: number;
+}
+
+/**
+ * The figures of the sheet outside of React: a changed figure wakes its own row only. Edits are kept at once and saved one
+ * batch after another; whatever the server says, what was typed stays on the sheet until a person decides otherwise.
+ */
+export const makeFigures = (
+  rows: readonly Pick<OpeningRowView, 'id' | 'amount' | 'revision' | 'source'>[],
+  save: Save,
+) => {
+  const figures = new Map<AccountId, Figure>();
+  const listeners = new Map<AccountId, Set<() => void>>();
+  const watchers = new Set<() => void>();
+  const queued = new Map<AccountId, boolean>();
+  let totals: Totals = totalsOf([]);
+  let shownTotals = totals;
+  let drafted: { readonly account: AccountId; readonly amount: Minor | null } | undefined;
+  let done: readonly Edit[][] = [];
+  let undone: readonly Edit[][] = [];
+  let running = false;
+  let edits = 0;
+  let standing: Standing = { waiting: 0, wrong: 0, edits: 0 };
+
+  const empty: Figure = { amount: null, revision: 0, source: null, state: 'saved' };
+  const get = (account: AccountId): Figure => figures.get(account) ?? empty;
+
+  const addUp = (): void => {
+    shownTotals =
+      drafted === undefined ? totals : withChange(totals, get(drafted.account).amount ?? NIL, drafted.amount ?? NIL);
+  };
+  const announce = (): void => {
+    addUp();
+    let waiting = 0;
+    let wrong = 0;
+    for (const figure of figures.values()) {
+      if (figure.state === 'saving') waiting += 1;
+      else if (figure.state !== 'saved') wrong += 1;
+    }
+    standing = { waiting, wrong, edits };
+    for (const listener of watchers) listener();
+  };
+  const set = (account: AccountId, figure: Figure): void => {
+    totals = withChange(totals, get(account).amount ?? NIL, figure.amount ?? NIL);
+    figures.set(account, figure);
+    for (const listener of listeners.get(account) ?? []) listener();
+  };
+  const plain = ({ amount, revision, source }: Figure): Pick<Figure, 'amount' | 'revision' | 'source'> => ({
+    amount,
+    revision,
+    source,
+  });
+
+  const run = async (): Promise<void> => {
+    if (running) return;
+    running = true;
+    while (queued.size > 0) {
+      const sent = [...queued].map(([account, restores]): Entry => ({
+        account,
+        restores,
+        amount: get(account).amount,
+        revision: get(account).revision,
+      }));
+      queued.clear();
+      const answer: Result<Saved> = await save(sent).catch(() => ({
+        ok: false,
+        problems: [{ code: 'offline', message: 'Bathron did not answer. The figure is kept here; try again.' }],
+      }));
+      if (answer.ok && answer.value.saved) {
+        const revisions = new Map(answer.value.revisions.map((one) => [one.account, one.revision]));
+        for (const entry of sent) {
+          const now = get(entry.account);
+          const revision = revisions.get(entry.account) ?? now.revision;
+          // Typed again while the save was on its way: the newer value waits for its own turn with the new revision.
+          set(
+            entry.account,
+            now.amount === entry.amount ? { ...plain(now), revision, state: 'saved' } : { ...now, revision },
+          );
+        }
+      } else if (answer.ok) {
+        const clashes = new Map(answer.value.saved ? [] : answer.value.clashes.map((clash) => [clash.account, clash]));
+        for (const entry of sent) {
+          const theirs = clashes.get(entry.account);
+          // Nothing of the batch was stored; what does not clash goes again without the rest.
+          if (theirs === undefined) queued.set(entry.account, entry.restores);
+          else
+            set(entry.account, {
+              ...plain(get(entry.account)),
+              state: 'clash',
+              theirs,
+              says: `${theirs.by} changed this figure meanwhile.`,
+            });
+        }
+      } else {
+        for (const entry of sent) {
+          const own = answer.problems.find((one) => one.field === String(entry.account)) ?? answer.problems[0];
+          set(entry.account, { ...plain(get(entry.account)), state: 'failed', says: own?.message ?? 'Not saved.' });
+        }
+      }
+      announce();
+    }
+    running = false;
+  };
+
+  const write = (changes: readonly Edit[], restores: boolean): void => {
+    drafted = undefined;
+    for (const { account, to } of changes) {
+      set(account, { ...plain(get(account)), amount: to, source: to === null ? null : 'typed', state: 'saving' });
+      queued.set(account, restores);
+    }
+    edits += 1;
+    announce();
+    void run();
+  };
+
+  for (const row of rows) {
+    if (row.amount !== null || row.revision !== 0)
+      figures.set(row.id, { amount: row.amount, revision: row.revision, source: row.source, state: 'saved' });
+  }
+  totals = totalsOf([...figures.values()].map((figure) => figure.amount ?? NIL));
+  addUp();
+
+  return {
+    get,
+    standing: (): Standing => standing,
+    /** Column totals, with what is being typed in place of its figure. */
+    totals: (): Totals => shownTotals,
+    subscribe: (account: AccountId, listener: () => void): (() => void) => {
+      const own = listeners.get(account) ?? new Set();
+      listeners.set(account, own.add(listener));
+      return () => own.delete(listener);
+    },
+    watch: (listener: () => void): (() => void) => {
+      watchers.add(listener);
+      return () => watchers.delete(listener);
+    },
+    /** Shows in the totals what is being typed, without keeping it; `undefined` ends it. */
+    draft: (account: AccountId, amount: Minor | null | undefined): void => {
+      drafted = amount === undefined ? undefined : { account, amount };
+      addUp();
+      for (const listener of watchers) listener();
+    },
+    /** One edit by hand, of one or many figures, undone as one. Figures that stay the same are left out. */
+    put: (changes: readonly { readonly account: AccountId; readonly amount: Minor | null }[]): void => {
+      const edit = changes.flatMap(({ account, amount }): Edit[] => {
+        const now = get(account);
+        return now.amount === amount && now.state !== 'unreadable' && now.state !== 'failed'
+          ? []
+          : [{ account, from: now.amount, to: amount }];
+      });
+      drafted = undefined;
+      if (edit.length === 0) {
+        announce();
+        return;
+      }
+      done = [...done, edit];
+      undone = [];
+      write(edit, false);
+    },
+    /** Keeps a text that does not read as an amount in its cell, with the reason; the figure below it stays as it was. */
+    reject: (account: AccountId, typed: { readonly text: string; readonly column: Side }, says: string): void => {
+      drafted = undefined;
+      set(account, { ...plain(get(account)), state: 'unreadable', typed, says });
+      announce();
+    },
+    /** Drops an unreadable text. */
+    forget: (account: AccountId): void => {
+      set(account, { ...plain(get(account)), state: 'saved' });
+      announce();
+    },
+    retry: (): void => {
+      const failed = [...figures].filter(([, figure]) => figure.state === 'failed');
+      for (const [account, figure] of failed) {
+        set(account, { ...plain(figure), state: 'saving' });
+        queued.set(account, false);
+      }
+      announce();
+      void run();
+    },
+    keepTheirs: (account: AccountId): void => {
+      const { theirs } = get(account);
+      if (theirs === undefined) return;
+      set(account, { amount: theirs.amount, revision: theirs.revision, source: 'typed', state: 'saved' });
+      announce();
+    },
+    saveMine: (account: AccountId): void => {
+      const now = get(account);
+      if (now.theirs === undefined) return;
+      set(account, { ...plain(now), revision: now.theirs.revision, state: 'saving' });
+      queued.set(account, false);
+      announce();
+      void run();
+    },
+    undo: (): readonly Edit[] => {
+      const last = done.at(-1);
+      if (last === undefined) return [];
+      done = done.slice(0, -1);
+      undone = [...undone, last];
+      write(
+        last.map(({ account, from, to }) => ({ account, from: to, to: from })),
+        true,
+      );
+      return last;
+    },
+    redo: (): readonly Edit[] => {
+      const next = undone.at(-1);
+      if (next === undefined) return [];
+      undone = undone.slice(0, -1);
+      done = [...done, next];
+      write(next, true);
+      return next;
+    },
+    /** The server's newer state, for figures that nobody is changing here. */
+    accept: (fresh: readonly Pick<OpeningRowView, 'id' | 'amount' | 'revision' | 'source'>[]): void => {
+      for (const row of fresh) {
+        const now = get(row.id);
+        if (
+          now.state === 'saved' &&
+          !queued.has(row.id) &&
+          row.revision >= now.revision &&
+          row.revision !== now.revision
+        )
+          set(row.id, { amount: row.amount, revision: row.revision, source: row.source, state: 'saved' });
+      }
+      announce();
+    },
+  };
+};
+
+export type Figures = ReturnType<typeof makeFigures>;

@@ -1,0 +1,121 @@
+'use client';
+
+import Link from 'next/link';
+import { useSyncExternalStore } from 'react';
+import type { BehindView, FrameView, OpeningRowView } from '@/actions/views';
+import { called } from '@/core/chart/account';
+import { classFacts } from '@/core/chart/classes';
+import { accountFault } from '@/core/proof/checks';
+import { AccountHistory } from '../chart/account-history';
+import { MarginPart } from '../frame/frame';
+import { sided } from '../parts/figures';
+import type { Figures } from './figures';
+
+interface Props {
+  readonly frame: FrameView;
+  readonly row: OpeningRowView | undefined;
+  readonly figures: Figures;
+  readonly behind: readonly BehindView[];
+}
+
+/** The margin of the chosen account: where its figure came from, what is wrong with it, what happened to it. */
+export const OpeningMargin = ({ frame, row, figures, behind }: Props) =>
+  row === undefined ? (
+    <p className="note">Choose an account, and the margin tells where its figure came from.</p>
+  ) : row.heading ? (
+    <>
+      <h2 className="title text-lg leading-tight">{called(row)}</h2>
+      <p className="note mt-1">A heading; amounts stand on the accounts under it.</p>
+    </>
+  ) : (
+    <OfAccount frame={frame} row={row} figures={figures} behind={behind} />
+  );
+
+const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: OpeningRowView }) => {
+  const figure = useSyncExternalStore(
+    (listener) => figures.subscribe(row.id, listener),
+    () => figures.get(row.id),
+    () => figures.get(row.id),
+  );
+  const fault = figure.amount === null ? undefined : accountFault(row, figure.amount, frame.atYearStart);
+  return (
+    <>
+      <h2 className="title text-lg leading-tight">{called(row)}</h2>
+      <p className="note mb-3">
+        {figure.amount === null ? 'empty' : sided(figure.amount, frame)} · {classFacts(row.class).one.toLowerCase()}
+      </p>
+      {(fault !== undefined || (figure.state !== 'saved' && figure.state !== 'saving')) && (
+        <MarginPart title="To look at">
+          {fault !== undefined && <p>{fault.says}.</p>}
+          {figure.says !== undefined && (
+            <p role="alert" className="text-brick">
+              {figure.says}
+            </p>
+          )}
+          {figure.state === 'clash' && figure.theirs !== undefined && (
+            <>
+              <p className="mt-1">
+                Theirs: {figure.theirs.amount === null ? 'empty' : sided(figure.theirs.amount, frame)}. Yours:{' '}
+                {figure.amount === null ? 'empty' : sided(figure.amount, frame)}.
+              </p>
+              <p className="mt-2 flex gap-2">
+                <button type="button" className="btn btn-xs" onClick={() => figures.keepTheirs(row.id)}>
+                  Keep theirs
+                </button>
+                <button type="button" className="btn btn-xs" onClick={() => figures.saveMine(row.id)}>
+                  Save mine
+                </button>
+              </p>
+            </>
+          )}
+          {figure.state === 'unreadable' && (
+            <button type="button" className="btn btn-xs mt-2" onClick={() => figures.forget(row.id)}>
+              Drop what was typed
+            </button>
+          )}
+        </MarginPart>
+      )}
+      <MarginPart title="Where it came from">
+        {figure.amount === null ? (
+          <p className="note">Nothing stands here yet.</p>
+        ) : figure.source === 'paper' && behind.length > 0 ? (
+          behind.map((one) => (
+            <p key={`${String(one.paper)}/${String(one.row)}`} className="mb-1.5">
+              <Link
+                className="link"
+                href={`/books/${String(frame.id)}/papers/${String(one.paper)}?row=${String(one.row)}`}
+              >
+                {one.paperName}, row {one.row}
+              </Link>
+              <span className="block text-ink-2">
+                “{one.text}”, read as {sided(one.amount, frame)}
+              </span>
+            </p>
+          ))
+        ) : (
+          <>
+            <p>
+              {figure.source === 'carried'
+                ? 'Carried from the version before.'
+                : 'Typed; by whom and when stands below.'}
+            </p>
+            {behind.map((one) => (
+              <p key={`${String(one.paper)}/${String(one.row)}`} className="note mt-1">
+                <Link
+                  className="link"
+                  href={`/books/${String(frame.id)}/papers/${String(one.paper)}?row=${String(one.row)}`}
+                >
+                  {one.paperName}, row {one.row}
+                </Link>{' '}
+                says {sided(one.amount, frame)}.
+              </p>
+            ))}
+          </>
+        )}
+      </MarginPart>
+      <MarginPart title="What happened">
+        <AccountHistory books={frame.id} account={row.id} version={figure.revision} money={frame} />
+      </MarginPart>
+    </>
+  );
+};

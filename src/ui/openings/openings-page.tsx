@@ -1,0 +1,330 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { saveFigures } from '@/actions/openings';
+import type { BehindView, FrameView, OpeningRowView, openingsView } from '@/actions/views';
+import { type AccountId, accountId, called } from '@/core/chart/account';
+import { accountFault } from '@/core/proof/checks';
+import { folded } from '@/core/papers/cells';
+import { plural } from '@/core/result';
+import { Frame } from '../frame/frame';
+import { useSetTotals } from '../frame/level-context';
+import { day } from '../parts/names';
+import { DropPaper } from '../papers/drop-paper';
+import { type Figures, makeFigures } from './figures';
+import { OpeningsGrid } from './grid';
+import { OpeningMargin } from './opening-margin';
+
+type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
+
+const KEYS = [
+  ['↑ ↓ ← →', 'go from cell to cell; with Shift choose a range'],
+  ['type, Enter or F2', 'edit; sums such as 1200+340 and “1500 cr” are taken'],
+  ['Tab', 'keep and go right'],
+  ['Delete', 'empty the chosen figures'],
+  ['Ctrl C, Ctrl X, Ctrl V', 'copy, cut and paste with any spreadsheet'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
+  ['Ctrl ↑, Ctrl ↓', 'first and last account'],
+] as const;
+
+const FILTERS = ['all', 'filled', 'empty', 'to look at'] as const;
+type Filter = (typeof FILTERS)[number];
+
+/** The opening balances: the grid, its filters, and the margin of the chosen account. */
+export const OpeningsPage = ({
+  frame,
+  set,
+  papers,
+  behind,
+  rows,
+  account,
+}: View & { readonly account: number | undefined }) => {
+  const [bringing, setBringing] = useState(false);
+  const [selected, setSelected] = useState<AccountId | undefined>(() => rows.find((row) => row.id === account)?.id);
+  const editable = set?.state === 'draft';
+  // One store per version of the opening set; newer server rows are accepted into it.
+  const figures = useMemo(
+    () => makeFigures(rows, (entries) => saveFigures({ books: frame.id, set: set?.id ?? 0, entries: [...entries] })),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- newer rows come in through accept()
+    [frame.id, set?.id],
+  );
+  useEffect(() => figures.accept(rows), [figures, rows]);
+  const chosen = rows.find((row) => row.id === selected);
+  return (
+    <Frame
+      frame={frame}
+      stage="openings"
+      title="Opening balances"
+      keys={KEYS}
+      fixed
+      about={
+        set === null ? undefined : (
+          <>
+            {set.version > 1 && <>version {set.version}, </>}
+            {set.state === 'draft' ? 'draft' : 'posted'}, at close of {day(frame.openingDate)}
+            {papers[0] !== undefined && (
+              <>
+                {' '}
+                · from{' '}
+                <Link className="link" href={`/books/${String(frame.id)}/papers/${String(papers[0].id)}`}>
+                  {papers[0].name}
+                </Link>
+                {papers.length > 1 && (
+                  <>
+                    {' '}
+                    and{' '}
+                    <Link className="link" href={`/books/${String(frame.id)}/papers`}>
+                      {papers.length - 1} more
+                    </Link>
+                  </>
+                )}
+              </>
+            )}
+          </>
+        )
+      }
+      actions={
+        <>
+          {editable && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              aria-expanded={bringing}
+              onClick={() => setBringing((was) => !was)}
+            >
+              Bring papers
+            </button>
+          )}
+          <Link href={`/books/${String(frame.id)}/proof`} className="btn btn-primary btn-sm">
+            Go to Proof
+          </Link>
+        </>
+      }
+      margin={
+        <OpeningMargin
+          frame={frame}
+          row={chosen}
+          figures={figures}
+          behind={chosen === undefined ? [] : (behind[chosen.id] ?? [])}
+        />
+      }
+    >
+      {bringing && (
+        <div className="px-4 pb-2">
+          <DropPaper books={frame.id} />
+        </div>
+      )}
+      {!editable && set !== null && (
+        <p className="mx-4 mb-2 border-l-4 border-stone bg-paper-2 px-3 py-1.5 text-sm">
+          This version is posted, so its figures stay as they are. To change one, open a correction under{' '}
+          <Link className="link" href={`/books/${String(frame.id)}/sign-off`}>
+            Sign-off
+          </Link>
+          .
+        </p>
+      )}
+      {rows.length === 0 ? (
+        <div className="max-w-prose px-4">
+          <p>Opening balances stand on accounts, and there are none yet. Two ways to begin:</p>
+          <ul className="mt-2 list-disc pl-5">
+            <li>bring the old trial balance, and create accounts from its rows;</li>
+            <li>
+              add accounts on the{' '}
+              <Link className="link" href={`/books/${String(frame.id)}/chart`}>
+                Chart
+              </Link>{' '}
+              page, and type the balances here.
+            </li>
+          </ul>
+          <div className="mt-4">
+            <DropPaper books={frame.id} />
+          </div>
+        </div>
+      ) : (
+        <Sheet
+          frame={frame}
+          rows={rows}
+          figures={figures}
+          behind={behind}
+          editable={editable}
+          selected={selected}
+          onSelect={setSelected}
+          jumpTo={account === undefined ? undefined : accountId(account)}
+        />
+      )}
+    </Frame>
+  );
+};
+
+interface SheetProps {
+  readonly frame: FrameView;
+  readonly rows: readonly OpeningRowView[];
+  readonly figures: Figures;
+  readonly behind: Readonly<Partial<Record<number, readonly BehindView[]>>>;
+  readonly editable: boolean;
+  readonly selected: AccountId | undefined;
+  readonly onSelect: (account: AccountId | undefined) => void;
+  readonly jumpTo: AccountId | undefined;
+}
+
+/** What a paper or a person says about where a figure came from, short enough for its column. */
+const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindView[] | undefined): string => {
+  if (figure.amount === null) return '';
+  const [first] = behind ?? [];
+  if (figure.source === 'paper' && first !== undefined)
+    return `${first.paperName} · row ${(behind ?? []).map((one) => one.row).join(', ')}`;
+  return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
+};
+
+const Sheet = ({ frame, rows, figures, behind, editable, selected, onSelect, jumpTo }: SheetProps) => {
+  const router = useRouter();
+  const setTotals = useSetTotals();
+  const standing = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
+  const [filter, setFilter] = useState<Filter>('all');
+  const [wanted, setWanted] = useState('');
+
+  useEffect(() => {
+    const move = (): void => setTotals(figures.totals());
+    move();
+    return figures.watch(move);
+  }, [figures, setTotals]);
+
+  useEffect(() => {
+    if (standing.waiting === 0 && standing.wrong === 0) return;
+    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    addEventListener('beforeunload', warn);
+    return () => removeEventListener('beforeunload', warn);
+  }, [standing]);
+
+  // The course above counts filled accounts; ask for it again when the sheet has come to rest.
+  useEffect(() => {
+    if (standing.edits === 0 || standing.waiting > 0) return;
+    const resting = setTimeout(() => router.refresh(), 4000);
+    return () => clearTimeout(resting);
+  }, [standing, router]);
+
+  const looks = (row: OpeningRowView): boolean => {
+    const figure = figures.get(row.id);
+    return (
+      figure.state === 'failed' ||
+      figure.state === 'clash' ||
+      figure.state === 'unreadable' ||
+      (figure.amount !== null && accountFault(row, figure.amount, frame.atYearStart) !== undefined)
+    );
+  };
+  const test: Readonly<Record<Filter, (row: OpeningRowView) => boolean>> = {
+    all: () => true,
+    filled: (row) => figures.get(row.id).amount !== null,
+    empty: (row) => figures.get(row.id).amount === null,
+    'to look at': looks,
+  };
+  const posting = rows.filter((row) => !row.heading);
+  // What a filter shows is settled when it is chosen, so that a row does not vanish from under the hand that fills it.
+  const [shownIds, setShownIds] = useState<ReadonlySet<AccountId> | undefined>();
+  const choose = (next: Filter): void => {
+    setFilter(next);
+    setShownIds(next === 'all' ? undefined : new Set(posting.filter(test[next]).map((row) => row.id)));
+  };
+  const shown = useMemo(() => {
+    const found = folded(wanted);
+    if (shownIds === undefined && found === '') return rows;
+    const kept = rows.filter(
+      (row) =>
+        !row.heading &&
+        (shownIds?.has(row.id) ?? true) &&
+        (found === '' || folded(`${row.code} ${row.name}`).includes(found)),
+    );
+    const keep = new Set<AccountId>(kept.map((row) => row.id));
+    // Headings are kept over what is shown: going upwards, a heading above a kept deeper row.
+    let depth = -1;
+    return [...rows]
+      .reverse()
+      .filter((row) => {
+        const shows = row.heading ? row.depth < depth : keep.has(row.id);
+        if (shows || row.depth < depth) depth = row.depth;
+        return shows;
+      })
+      .reverse();
+  }, [rows, shownIds, wanted]);
+
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
+        <div role="group" aria-label="Show" className="flex flex-wrap gap-x-4">
+          {FILTERS.map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={filter === one}
+              onClick={() => choose(one)}
+              className={`min-h-6 text-sm ${filter === one ? 'border-b-2 border-ink font-semibold' : 'text-ink-2'}`}
+            >
+              {one[0]?.toUpperCase()}
+              {one.slice(1)} {posting.filter(test[one]).length}
+            </button>
+          ))}
+        </div>
+        <input
+          type="search"
+          aria-label="Find on the sheet"
+          placeholder="Find an account"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          className="input input-xs w-40"
+        />
+        <Saved figures={figures} />
+      </div>
+      <OpeningsGrid
+        key={filter}
+        frame={frame}
+        rows={shown}
+        figures={figures}
+        editable={editable}
+        where={(row) => whereFrom(figures.get(row.id), behind[row.id])}
+        selected={selected}
+        onSelect={onSelect}
+        jumpTo={jumpTo}
+      />
+      {shown.length === 0 && (
+        <p className="note px-4 py-3" role="status">
+          {wanted === '' ? `No account is ${filter}.` : `No account here is called “${wanted}”.`}
+        </p>
+      )}
+      {chosenNothing(selected, rows)}
+    </>
+  );
+};
+
+const chosenNothing = (selected: AccountId | undefined, rows: readonly OpeningRowView[]) => {
+  const row = rows.find((one) => one.id === selected);
+  return (
+    <p className="sr-only" role="status">
+      {row === undefined ? '' : called(row)}
+    </p>
+  );
+};
+
+/** How the sheet stands with the server, quietly; what went wrong, not so quietly. */
+const Saved = ({ figures }: { readonly figures: Figures }) => {
+  const { waiting, wrong, edits } = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
+  return (
+    <span role="status" className="note ml-auto">
+      {wrong > 0 ? (
+        <span className="text-brick">
+          {plural(wrong, 'figure')} not saved{' '}
+          <button type="button" className="btn btn-xs ml-1" onClick={() => figures.retry()}>
+            Try again
+          </button>
+        </span>
+      ) : waiting > 0 ? (
+        'saving…'
+      ) : edits > 0 ? (
+        'all saved'
+      ) : (
+        ''
+      )}
+    </span>
+  );
+};

@@ -1,0 +1,247 @@
+'use client';
+
+import { useState } from 'react';
+import { decideRows } from '@/actions/papers';
+import type { FrameView, PaperView } from '@/actions/views';
+import { type Account, accountId, called } from '@/core/chart/account';
+import { type AccountClass, typeOf } from '@/core/chart/classes';
+import type { DecidedRow, Decision } from '@/core/openings/takeover';
+import { type Problem, quoted } from '@/core/result';
+import { ClassOptions, HeadingOptions } from '../chart/account-fields';
+import { MarginPart } from '../frame/frame';
+import { Field } from '../parts/field';
+import { sided } from '../parts/figures';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+
+interface DecideProps {
+  readonly frame: FrameView;
+  readonly paper: PaperView;
+  readonly row: PaperView['rows'][number];
+  readonly decided: DecidedRow | undefined;
+  readonly accounts: readonly Account[];
+  readonly onDecided: () => void;
+  readonly onAsAccount: (as: boolean) => void;
+}
+
+/** What becomes of one row: an account that is there, a new one, or left out with a reason. */
+export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onAsAccount }: DecideProps) => {
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const proposal = paper.plan.proposals[row.row];
+  const own = decided?.decision;
+  const start = own?.kind === 'create' ? own : proposal;
+  const [wanted, setWanted] = useState(() => {
+    const account = own?.kind === 'account' ? accounts.find((one) => one.id === own.account) : undefined;
+    return account === undefined ? '' : called(account);
+  });
+  const [made, setMade] = useState({
+    code: start?.code ?? row.code,
+    name: start?.name ?? row.name,
+    class: start?.class ?? 'current-asset',
+    parent: start?.parent ?? null,
+  });
+  const [reason, setReason] = useState(own?.kind === 'leave-out' ? own.reason : '');
+  const at = (field: string): string | undefined =>
+    problems.find((one) => one.field === field || one.field?.endsWith(`.${field}`))?.message;
+  const fields = ['code', 'name', 'parent', 'class', 'reason', 'account'];
+
+  const decide = async (decision: Decision | null): Promise<void> => {
+    const done = await send(decideRows({ books: frame.id, paper: paper.id, rows: [row.row], decision }));
+    setProblems(done.ok ? [] : done.problems);
+    if (done.ok) onDecided();
+  };
+  const choose = (): void => {
+    const text = wanted.trim().toLowerCase();
+    const usable = accounts.filter((one) => !one.heading && one.active);
+    const found =
+      usable.find((one) => called(one).toLowerCase() === text || one.code.toLowerCase() === text) ??
+      usable.find((one) => one.name.toLowerCase() === text);
+    if (found === undefined)
+      setProblems([
+        {
+          code: 'account.none',
+          field: 'account',
+          message: `No active account is called ${quoted(wanted)}. Choose one from the list, or create it below.`,
+        },
+      ]);
+    else void decide({ kind: 'account', account: found.id });
+  };
+  const stored =
+    paper.plan.rows.length > 0 &&
+    own !== undefined &&
+    !(decided?.match.kind === 'matched' && own.kind === 'account' && own.account === decided.match.account);
+  return (
+    <>
+      <h2 className="title text-lg leading-tight">
+        Row {row.row}
+        {row.amount === 0n ? '' : `: ${sided(row.amount, frame)}`}
+      </h2>
+      <p className="note mb-3 break-words">“{row.text}”</p>
+      {decided === undefined ? (
+        <>
+          <p className="mb-2">
+            {row.kind === 'unreadable'
+              ? `Not read: ${row.note ?? ''}.`
+              : `Not read as an account: ${row.note ?? row.kind}.`}
+          </p>
+          {row.kind === 'unreadable' ? (
+            <button type="button" className="btn btn-xs" onClick={() => onAsAccount(false)}>
+              Set this row aside
+            </button>
+          ) : (
+            (row.kind === 'heading' || row.kind === 'total') && (
+              <button type="button" className="btn btn-xs" onClick={() => onAsAccount(true)}>
+                Read it as an account
+              </button>
+            )
+          )}
+        </>
+      ) : (
+        <>
+          <Problems
+            problems={problems.filter(
+              (one) =>
+                one.field === undefined ||
+                !fields.some((field) => one.field === field || one.field?.endsWith(`.${field}`)),
+            )}
+          />
+          <MarginPart title="Goes to an account that is there">
+            <p className="note mb-1">{decided.match.why}</p>
+            <form
+              className="flex flex-col gap-1.5"
+              onSubmit={(event) => {
+                event.preventDefault();
+                choose();
+              }}
+            >
+              <Field label="Account" problem={at('account')}>
+                {(ids) => (
+                  <input
+                    {...ids}
+                    data-decide
+                    list="accounts-here"
+                    value={wanted}
+                    onChange={(event) => setWanted(event.target.value)}
+                    autoComplete="off"
+                    placeholder="code or name"
+                    className="input input-sm w-full"
+                  />
+                )}
+              </Field>
+              <datalist id="accounts-here">
+                {accounts
+                  .filter((one) => !one.heading && one.active)
+                  .map((one) => (
+                    <option key={one.id} value={called(one)} />
+                  ))}
+              </datalist>
+              <button className="btn btn-xs self-start" disabled={wanted.trim() === ''}>
+                Use this account
+              </button>
+            </form>
+          </MarginPart>
+          <MarginPart title="Or gets a new account">
+            <form
+              className="flex flex-col gap-1"
+              onSubmit={(event) => {
+                event.preventDefault();
+                void decide({ kind: 'create', ...made });
+              }}
+            >
+              <Field label="Name" problem={at('name')}>
+                {(ids) => (
+                  <input
+                    {...ids}
+                    value={made.name}
+                    onChange={(event) => setMade({ ...made, name: event.target.value })}
+                    className="input input-sm w-full"
+                  />
+                )}
+              </Field>
+              <Field label="Code" problem={at('code')}>
+                {(ids) => (
+                  <input
+                    {...ids}
+                    value={made.code}
+                    onChange={(event) => setMade({ ...made, code: event.target.value })}
+                    className="input input-sm w-full"
+                  />
+                )}
+              </Field>
+              <Field label="Statement line" problem={at('class')}>
+                {(ids) => (
+                  <select
+                    {...ids}
+                    value={made.class}
+                    onChange={(event) => {
+                      const next = event.target.value as AccountClass;
+                      const heading =
+                        accounts.find((one) => one.heading && one.class === next) ??
+                        accounts.find((one) => one.heading && typeOf(one.class) === typeOf(next));
+                      setMade({ ...made, class: next, parent: heading?.id ?? null });
+                    }}
+                    className="select select-sm w-full"
+                  >
+                    <ClassOptions />
+                  </select>
+                )}
+              </Field>
+              <Field label="Under heading" problem={at('parent')}>
+                {(ids) => (
+                  <select
+                    {...ids}
+                    value={made.parent ?? ''}
+                    onChange={(event) =>
+                      setMade({
+                        ...made,
+                        parent: event.target.value === '' ? null : accountId(Number(event.target.value)),
+                      })
+                    }
+                    className="select select-sm w-full"
+                  >
+                    <HeadingOptions chart={accounts} forClass={made.class} />
+                  </select>
+                )}
+              </Field>
+              <button className="btn btn-xs self-start">Create with the take-over</button>
+            </form>
+          </MarginPart>
+          <MarginPart title="Or is left out">
+            <form
+              className="flex flex-col gap-1"
+              onSubmit={(event) => {
+                event.preventDefault();
+                void decide({ kind: 'leave-out', reason });
+              }}
+            >
+              <Field label="Reason" problem={at('reason')}>
+                {(ids) => (
+                  <input
+                    {...ids}
+                    value={reason}
+                    onChange={(event) => setReason(event.target.value)}
+                    autoComplete="off"
+                    className="input input-sm w-full"
+                  />
+                )}
+              </Field>
+              <button className="btn btn-xs self-start" disabled={reason.trim() === ''}>
+                Leave this row out
+              </button>
+            </form>
+          </MarginPart>
+          <p className="flex flex-wrap gap-2">
+            {stored && (
+              <button type="button" className="btn btn-xs" onClick={() => void decide(null)}>
+                Take the decision back
+              </button>
+            )}
+            <button type="button" className="btn btn-xs" onClick={() => onAsAccount(false)}>
+              This is no account
+            </button>
+          </p>
+        </>
+      )}
+    </>
+  );
+};

@@ -1,0 +1,159 @@
+'use client';
+
+import { useState } from 'react';
+import { readAs, readFrom } from '@/actions/papers';
+import type { FrameView, PaperView } from '@/actions/views';
+import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
+import { COLUMN_ROLES, type ColumnRole, type Convention } from '@/core/papers/recognise';
+import type { Problem, Result } from '@/core/result';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+
+const ROLE_LABELS: Readonly<Record<ColumnRole, string>> = {
+  code: 'code',
+  name: 'name',
+  debit: 'debit',
+  credit: 'credit',
+  balance: 'balance',
+  side: 'side (Dr/Cr)',
+  ignore: 'not used',
+};
+
+/** How the paper is read, guess by guess with its reason, each to be corrected by hand on the first rows as they stand. */
+export const HowRead = ({
+  frame,
+  paper,
+  onChanged,
+}: {
+  readonly frame: FrameView;
+  readonly paper: PaperView;
+  readonly onChanged: () => void;
+}) => {
+  const { reading, reasons } = paper.recognition;
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const change = async (doing: Promise<Result<object>>): Promise<void> => {
+    const done = await send(doing);
+    setProblems(done.ok ? [] : done.problems);
+    if (done.ok) onChanged();
+  };
+  const to = { books: frame.id, paper: paper.id };
+  const roleAt = (column: number): ColumnRole => reading.columns[column] ?? 'ignore';
+  const setRole = (column: number, role: ColumnRole): void => {
+    const columns = Array.from({ length: Math.max(paper.width, reading.columns.length) }, (_, at) =>
+      at === column ? role : role !== 'ignore' && roleAt(at) === role ? 'ignore' : roleAt(at),
+    );
+    void change(readAs({ ...to, change: { columns } }));
+  };
+  return (
+    <details open={!reading.columns.some((role) => role === 'debit' || role === 'credit' || role === 'balance')}>
+      <summary className="text-sm">
+        <span className="font-medium">How it is read:</span> <span className="text-ink-2">{reasons.join(' ')}</span>
+      </summary>
+      <div className="mt-2 flex flex-col gap-2">
+        <Problems problems={problems} />
+        <div className="flex flex-wrap gap-x-4 gap-y-2 text-sm">
+          {paper.sheets.length > 1 && (
+            <label className="flex items-center gap-2">
+              Sheet
+              <select
+                className="select select-xs"
+                value={reading.sheet}
+                onChange={(event) => void change(readFrom({ ...to, sheet: Number(event.target.value), header: 0 }))}
+              >
+                {paper.sheets.map((name, at) => (
+                  <option key={name} value={at}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          <label className="flex items-center gap-2">
+            Header row
+            <select
+              className="select select-xs"
+              value={reading.header}
+              onChange={(event) =>
+                void change(readFrom({ ...to, sheet: reading.sheet, header: Number(event.target.value) }))
+              }
+            >
+              <option value={-1}>none</option>
+              {paper.head.map((_, at) => (
+                <option key={at} value={at}>
+                  {at + 1}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="flex items-center gap-2">
+            Amounts written
+            <select
+              className="select select-xs"
+              value={reading.style}
+              onChange={(event) => void change(readAs({ ...to, change: { style: event.target.value as NumberStyle } }))}
+            >
+              {NUMBER_STYLES.map((style) => (
+                <option key={style}>{style}</option>
+              ))}
+            </select>
+          </label>
+          {reading.columns.includes('balance') && !reading.columns.includes('side') && (
+            <label className="flex items-center gap-2">
+              A plain balance is
+              <select
+                className="select select-xs"
+                value={reading.convention}
+                onChange={(event) =>
+                  void change(readAs({ ...to, change: { convention: event.target.value as Convention } }))
+                }
+              >
+                <option value="debit-positive">a debit, a negative one a credit</option>
+                <option value="credit-positive">a credit, a negative one a debit</option>
+              </select>
+            </label>
+          )}
+        </div>
+        <div
+          className="max-h-56 overflow-auto border border-rule"
+          tabIndex={0}
+          role="region"
+          aria-label="The first rows as they stand"
+        >
+          <table className="ledger">
+            <thead>
+              <tr>
+                <th scope="col">Row</th>
+                {Array.from({ length: paper.width }, (_, column) => (
+                  <th key={column} scope="col">
+                    <select
+                      aria-label={`What column ${String(column + 1)} holds`}
+                      className="select select-xs"
+                      value={roleAt(column)}
+                      onChange={(event) => setRole(column, event.target.value as ColumnRole)}
+                    >
+                      {COLUMN_ROLES.map((role) => (
+                        <option key={role} value={role}>
+                          {ROLE_LABELS[role]}
+                        </option>
+                      ))}
+                    </select>
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {paper.head.map((cells, at) => (
+                <tr key={at} className={at === reading.header ? 'section' : ''}>
+                  <td className="text-ink-2">{at + 1}</td>
+                  {Array.from({ length: paper.width }, (_, column) => (
+                    <td key={column}>{cells[column] ?? ''}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </div>
+    </details>
+  );
+};

@@ -1,0 +1,227 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { createUndecided, readAs, removePaper, takeOver, undoTakeOver } from '@/actions/papers';
+import type { FrameView, PaperView } from '@/actions/views';
+import type { Account } from '@/core/chart/account';
+import { difference } from '@/core/openings/level';
+import { type Problem, type Result, plural } from '@/core/result';
+import { Frame } from '../frame/frame';
+import { figure, sided } from '../parts/figures';
+import { moment } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { DecideRow } from './decide-row';
+import { HowRead } from './how-read';
+import { PaperRows } from './paper-rows';
+import { size } from './papers-sheet';
+
+const KEYS = [
+  ['↑ ↓', 'go from row to row'],
+  ['Enter', 'decide about the row, in the margin'],
+] as const;
+
+/** A paper: how it is read, what each row becomes, and what taking it over would do. */
+export const PaperPage = ({
+  frame,
+  paper,
+  accounts,
+  row: linked,
+}: {
+  readonly frame: FrameView;
+  readonly paper: PaperView;
+  readonly accounts: readonly Account[];
+  readonly row: number | undefined;
+}) => {
+  const router = useRouter();
+  const { plan, rows } = paper;
+  const [busy, setBusy] = useState(false);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const undecided = useMemo(() => new Set(plan.undecided.map(({ row }) => row.row)), [plan]);
+  const [selected, setSelected] = useState<number | undefined>(
+    () => linked ?? plan.undecided[0]?.row.row ?? plan.rows[0]?.row.row,
+  );
+
+  const act = async <T,>(doing: Promise<Result<T>>): Promise<T | undefined> => {
+    setBusy(true);
+    const done = await send(doing);
+    setBusy(false);
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return undefined;
+    router.refresh();
+    return done.value;
+  };
+  const take = async (): Promise<void> => {
+    const taken = await act(takeOver({ books: frame.id, paper: paper.id }));
+    if (taken === undefined) return;
+    toast(
+      `${plural(taken.figures, 'figure')} taken over${taken.created > 0 ? `, ${plural(taken.created, 'account')} created` : ''}. It can be undone on the paper’s page.`,
+    );
+    router.push(`/books/${String(frame.id)}/openings`);
+  };
+  const net = difference(plan.totals);
+  const others = rows.filter((row) => row.kind === 'heading' || row.kind === 'total').length;
+  const unread = rows.filter((row) => row.kind === 'unreadable').length;
+  const decided = plan.rows.find(({ row }) => row.row === selected);
+  const row = rows.find((one) => one.row === selected);
+  const ready = plan.problems.length === 0 && plan.rows.length > 0;
+  return (
+    <Frame
+      frame={frame}
+      stage="openings"
+      title={paper.name}
+      fixed
+      keys={KEYS}
+      about={
+        <>
+          {size(paper.bytes)}, brought by {paper.by}, {moment(paper.at)} ·{' '}
+          <a className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}/file`}>
+            as it was brought
+          </a>
+        </>
+      }
+      actions={
+        <>
+          {!paper.taken && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={busy}
+              onClick={() =>
+                void act(removePaper({ books: frame.id, paper: paper.id })).then((done) => {
+                  if (done !== undefined) router.push(`/books/${String(frame.id)}/papers`);
+                })
+              }
+            >
+              Remove paper
+            </button>
+          )}
+          {paper.taken && paper.draft && paper.batch !== null && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={busy}
+              onClick={() =>
+                void act(undoTakeOver({ books: frame.id, paper: paper.id, batch: paper.batch ?? '' })).then((done) => {
+                  if (done !== undefined)
+                    toast(
+                      `${plural(done.undone, 'figure')} put back${done.kept > 0 ? `; ${plural(done.kept, 'figure')} changed since and stayed` : ''}`,
+                    );
+                })
+              }
+            >
+              Undo the take-over
+            </button>
+          )}
+          {paper.draft && (
+            <button
+              type="button"
+              className={`btn btn-sm ${paper.taken ? '' : 'btn-primary'}`}
+              disabled={busy || !ready}
+              onClick={() => void take()}
+            >
+              {paper.taken ? 'Take over again' : 'Take over'}
+            </button>
+          )}
+        </>
+      }
+      margin={
+        row === undefined ? (
+          <p className="note">Choose a row to see what becomes of it.</p>
+        ) : (
+          <DecideRow
+            key={`${String(row.row)} ${JSON.stringify(decided?.decision ?? null)}`}
+            frame={frame}
+            paper={paper}
+            row={row}
+            decided={decided}
+            accounts={accounts}
+            onDecided={() => {
+              const next =
+                plan.undecided.find((one) => one.row.row !== row.row && one.row.row > row.row) ??
+                plan.undecided.find((one) => one.row.row !== row.row);
+              if (next !== undefined) setSelected(next.row.row);
+              router.refresh();
+            }}
+            onAsAccount={(as) =>
+              void act(
+                readAs({ books: frame.id, paper: paper.id, change: { asAccount: { [String(row.row - 1)]: as } } }),
+              )
+            }
+          />
+        )
+      }
+    >
+      <div className="flex flex-col gap-2 px-4 pb-2">
+        {paper.taken && (
+          <p className="border-l-4 border-stone bg-paper-2 px-3 py-1.5 text-sm">
+            This paper was taken over.{' '}
+            <Link className="link" href={`/books/${String(frame.id)}/openings`}>
+              See the opening balances
+            </Link>
+          </p>
+        )}
+        <Problems problems={problems} />
+        <HowRead frame={frame} paper={paper} onChanged={() => router.refresh()} />
+        <dl
+          className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-y border-rule py-1.5 text-sm"
+          aria-label="What taking over would do"
+        >
+          <Fact label="accounts read" value={String(plan.rows.length)} />
+          <Fact label="debits" value={figure(plan.totals.debits, frame)} />
+          <Fact label="credits" value={figure(plan.totals.credits, frame)} />
+          <Fact label="net" value={net === 0n ? 'nil' : sided(net, frame)} mark={net !== 0n} />
+          <Fact label="to create" value={String(plan.create.length)} />
+          <Fact label="left out" value={String(plan.leftOut.length)} />
+          {plan.merged > 0 && <Fact label="added to another row’s account" value={String(plan.merged)} />}
+          {plan.replaced.length > 0 && <Fact label="figures replaced" value={String(plan.replaced.length)} mark />}
+          {others > 0 && <Fact label="headings and totals set aside" value={String(others)} />}
+          {unread > 0 && <Fact label="unreadable" value={String(unread)} mark />}
+        </dl>
+        {plan.undecided.length > 0 && (
+          <p className="flex flex-wrap items-center gap-2 text-sm">
+            <span>
+              <strong className="font-medium text-ochre">{plural(plan.undecided.length, 'row')} to decide:</strong>{' '}
+              choose an account, create one, or leave the row out, in the margin.
+            </span>
+            <button
+              type="button"
+              className="btn btn-xs"
+              disabled={busy}
+              onClick={() => void act(createUndecided({ books: frame.id, paper: paper.id }))}
+            >
+              Create {plural(plan.undecided.length, 'account')} as proposed
+            </button>
+          </p>
+        )}
+      </div>
+      <PaperRows
+        frame={frame}
+        rows={rows}
+        plan={plan}
+        accounts={accounts}
+        undecided={undecided}
+        selected={selected}
+        onSelect={setSelected}
+      />
+    </Frame>
+  );
+};
+
+const Fact = ({
+  label,
+  value,
+  mark = false,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly mark?: boolean;
+}) => (
+  <div className="flex items-baseline gap-1.5">
+    <dt className="text-ink-2">{label}</dt>
+    <dd className={`font-semibold ${mark ? 'text-ochre' : ''}`}>{value}</dd>
+  </div>
+);

@@ -1,0 +1,18 @@
+import { formatMinor } from '@/core/money/format';
+import { type Minor, abs } from '@/core/money/minor';
+import type { NumberStyle } from '@/core/money/number-style';
+
+/** How amounts of a set of books are written. */
+export interface Money {
+  readonly currency: string;
+  readonly digits: number;
+  readonly style: NumberStyle;
+}
+
+/** The magnitude of an amount; its side is told by the column or a word, never by a minus. Nil is a dot. */
+export const figure = (amount: Minor, { digits, style }: Money): string =>
+  amount === 0n ? '·' : formatMinor(abs(amount), digits, style);
+
+/** "1,200.00 Dr": an amount outside of columns. */
+export const sided = (amount: Minor, money: Money): string =>
+  amount === 0n ? 'nil' : `${figure(amount, money)} ${amount > 0n ? 'Dr' : 'Cr'}`;

@@ -1,0 +1,7 @@
+'use client';
+
+export const PrintButton = () => (
+  <button type="button" className="btn btn-sm" onClick={() => print()}>
+    Print
+  </button>
+);

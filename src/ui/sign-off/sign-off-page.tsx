@@ -1,0 +1,159 @@
+import Link from 'next/link';
+import type { signOffView } from '@/actions/views';
+import { blockers, verdict } from '@/core/proof/checks';
+import { totalsOf } from '@/core/openings/level';
+import { STATEMENT_KINDS, STATEMENT_TITLES } from '@/core/statements/statements';
+import { plural } from '@/core/result';
+import { Frame, Happenings, MarginPart } from '../frame/frame';
+import { figure } from '../parts/figures';
+import { day, moment } from '../parts/names';
+import { CorrectionForm, DiscardCorrection, PostButton } from './posting';
+
+type View = NonNullable<Awaited<ReturnType<typeof signOffView>>>;
+
+/** Posting: what would be posted, line by line; what was posted; and the way to a correction. */
+export const SignOffPage = ({ frame, proof, set, versions, lines, period, journals, history }: View) => {
+  const drafting = set?.state === 'draft';
+  const blocking = blockers(proof);
+  const totals = totalsOf(lines.map((line) => line.amount));
+  return (
+    <Frame
+      frame={frame}
+      stage="sign-off"
+      title="Sign-off"
+      about={
+        set === null
+          ? undefined
+          : `version ${String(set.version)}, ${set.state}${set.reason === null ? '' : `: ${set.reason}`}`
+      }
+      margin={
+        <>
+          <MarginPart title="Statements">
+            <ul className="space-y-1">
+              {STATEMENT_KINDS.map((kind) => (
+                <li key={kind}>
+                  <Link className="link" href={`/books/${String(frame.id)}/statements/${kind}`}>
+                    {STATEMENT_TITLES[kind]}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </MarginPart>
+          <MarginPart title="Versions">
+            <ol className="space-y-1">
+              {versions.map((version) => (
+                <li key={version.id}>
+                  Version {version.version}, {version.state}{' '}
+                  <span className="note">
+                    {version.reason ?? ''} {moment(version.at)}
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </MarginPart>
+          <MarginPart title="What happened">
+            <Happenings events={history.map((one) => ({ what: one.what, when: `${one.by}, ${moment(one.at)}` }))} />
+          </MarginPart>
+        </>
+      }
+    >
+      <div className="max-w-4xl px-4 pb-6">
+        {drafting ? (
+          <>
+            <p>
+              Posting writes one journal dated {day(frame.openingDate)},{' '}
+              {period === null ? 'brought forward into the first year' : `in ${period}`}: {plural(lines.length, 'line')}
+              , {figure(totals.debits, frame)} {frame.currency} on the debit side.{' '}
+              {set.version > 1 && 'It holds only the differences from the version before.'} A posted journal is never
+              changed; a later correction is posted as a difference.
+            </p>
+            {blocking.length > 0 ? (
+              <p className="mt-3 border-l-4 border-brick bg-paper-2 px-3 py-2">
+                Not yet: {verdict(proof)} on the Proof page. {blocking[0]?.findings[0]?.what}{' '}
+                <Link className="link" href={`/books/${String(frame.id)}/proof`}>
+                  To Proof
+                </Link>
+              </p>
+            ) : (
+              <div className="mt-3">
+                <PostButton books={frame.id} set={set.id} lines={lines.length} />
+              </div>
+            )}
+            {set.version > 1 && <DiscardCorrection books={frame.id} set={set.id} />}
+            {lines.length > 0 && (
+              <table className="ledger mt-4">
+                <caption className="title pb-1 text-left text-lg">What will be posted</caption>
+                <thead>
+                  <tr>
+                    <th scope="col">Code</th>
+                    <th scope="col">Account</th>
+                    <th scope="col" className="figure">
+                      Debit
+                    </th>
+                    <th scope="col" className="figure">
+                      Credit
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {lines.map((line) => (
+                    <tr key={line.code}>
+                      <td className="text-ink-2">{line.code}</td>
+                      <td>{line.name}</td>
+                      <td className="figure">{line.amount > 0n ? figure(line.amount, frame) : ''}</td>
+                      <td className="figure">{line.amount < 0n ? figure(line.amount, frame) : ''}</td>
+                    </tr>
+                  ))}
+                  <tr className="final">
+                    <td />
+                    <td className="font-semibold">Total</td>
+                    <td className="figure">{figure(totals.debits, frame)}</td>
+                    <td className="figure">{figure(totals.credits, frame)}</td>
+                  </tr>
+                </tbody>
+              </table>
+            )}
+          </>
+        ) : (
+          <>
+            <h2 className="title text-lg">The opening balances are posted</h2>
+            <table className="ledger mt-2">
+              <thead>
+                <tr>
+                  <th scope="col">Journal</th>
+                  <th scope="col">Description</th>
+                  <th scope="col" className="figure">
+                    Lines
+                  </th>
+                  <th scope="col">Posted</th>
+                </tr>
+              </thead>
+              <tbody>
+                {journals.map((journal) => (
+                  <tr key={journal.number}>
+                    <td>
+                      <Link className="link" href={`/books/${String(frame.id)}/statements/journal`}>
+                        {journal.number}
+                      </Link>
+                    </td>
+                    <td>{journal.description}</td>
+                    <td className="figure">{journal.count}</td>
+                    <td className="note">
+                      {journal.by}, {moment(journal.at)}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            <h2 className="title mt-6 text-lg">When something turns out to be wrong</h2>
+            <p className="mt-1 max-w-prose">
+              A correction begins as a copy of the posted version. You change figures on it, the same checks apply, and
+              only the differences are posted.
+            </p>
+            <CorrectionForm books={frame.id} />
+          </>
+        )}
+      </div>
+    </Frame>
+  );
+};
