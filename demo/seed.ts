@@ -56,7 +56,17 @@ interface Wanted {
 const add = async (books: number, wanted: readonly Wanted[]): Promise<void> => {
   for (const one of wanted) {
     const parent = one.under === '' ? null : ((await accountsOf(books)).get(one.under) ?? null);
-    done(await addAccount({ books, code: one.code, name: one.name, class: one.class, parent, role: one.role ?? null, heading: one.heading ?? false }));
+    done(
+      await addAccount({
+        books,
+        code: one.code,
+        name: one.name,
+        class: one.class,
+        parent,
+        role: one.role ?? null,
+        heading: one.heading ?? false,
+      }),
+    );
   }
 };
 
@@ -76,18 +86,55 @@ const seaweed = async (): Promise<void> => {
     }),
   );
   const ids = await accountsOf(books);
-  const rename = { '1010': 'Skerry Bank current account', '1200': 'Stock of dried kelp', '1050': 'Petty cash', '4010': 'Sales of dried kelp, home' };
-  for (const [code, name] of Object.entries(rename)) done(await changeAccount({ books, id: ids.get(code) ?? accountId(0), change: { name } }));
-  for (const code of ['1300', '1510', '1519', '1520', '1529', '2200', '2250', '2400', '2510', '3050', '3100', '4020', '5010', '5020', '6200', '6300', '6400', '6750'])
+  const rename = {
+    '1010': 'Skerry Bank current account',
+    '1200': 'Stock of dried kelp',
+    '1050': 'Petty cash',
+    '4010': 'Sales of dried kelp, home',
+  };
+  for (const [code, name] of Object.entries(rename))
+    done(await changeAccount({ books, id: ids.get(code) ?? accountId(0), change: { name } }));
+  for (const code of [
+    '1300',
+    '1510',
+    '1519',
+    '1520',
+    '1529',
+    '2200',
+    '2250',
+    '2400',
+    '2510',
+    '3050',
+    '3100',
+    '4020',
+    '5010',
+    '5020',
+    '6200',
+    '6300',
+    '6400',
+    '6750',
+  ])
     done(await removeAccount({ books, id: ids.get(code) ?? accountId(0) }));
   await add(books, [
     { code: '1020', name: 'Skerry Bank GBP account', class: 'current-asset', under: '1000', role: 'bank' },
     { code: '1030', name: 'Skerry Bank NOK account', class: 'current-asset', under: '1000', role: 'bank' },
     { code: '1310', name: 'Prepaid mooring fees', class: 'current-asset', under: '1000', role: 'prepayments' },
     { code: '1610', name: 'Boats, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
-    { code: '1619', name: 'Boats, accumulated depreciation', class: 'fixed-asset', under: '1500', role: 'accumulated-depreciation' },
+    {
+      code: '1619',
+      name: 'Boats, accumulated depreciation',
+      class: 'fixed-asset',
+      under: '1500',
+      role: 'accumulated-depreciation',
+    },
     { code: '1630', name: 'Drying racks, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
-    { code: '1639', name: 'Drying racks, accumulated depreciation', class: 'fixed-asset', under: '1500', role: 'accumulated-depreciation' },
+    {
+      code: '1639',
+      name: 'Drying racks, accumulated depreciation',
+      class: 'fixed-asset',
+      under: '1500',
+      role: 'accumulated-depreciation',
+    },
     { code: '2210', name: 'VAT payable', class: 'current-liability', under: '2000', role: 'tax' },
     { code: '2250', name: 'Corporation tax payable', class: 'current-liability', under: '2000' },
     { code: '2550', name: 'Tideline Development Bank loan', class: 'long-term-liability', under: '2500', role: 'loan' },
@@ -101,7 +148,13 @@ const seaweed = async (): Promise<void> => {
     { code: '6410', name: 'Fuel for boats', class: 'operating-expense', under: '6000' },
     { code: '7110', name: 'Coastal enterprise grant', class: 'other-income', under: '7000' },
   ]);
-  const { paper: id } = done(await bringPaper({ books, name: 'marram-trial-balance-2026-07-31.csv', content: paper('marram-trial-balance-2026-07-31.csv') }));
+  const { paper: id } = done(
+    await bringPaper({
+      books,
+      name: 'marram-trial-balance-2026-07-31.csv',
+      content: paper('marram-trial-balance-2026-07-31.csv'),
+    }),
+  );
   done(await takeOver({ books, paper: id }));
 };
 
@@ -123,15 +176,46 @@ const tiles = async (): Promise<void> => {
   await add(books, [
     { code: '1020', name: 'EUR account at bank', class: 'current-asset', under: '1000', role: 'bank' },
     { code: '1530', name: 'Kilns and machines, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
-    { code: '1539', name: 'Kilns and machines, accumulated depreciation', class: 'fixed-asset', under: '1500', role: 'accumulated-depreciation' },
+    {
+      code: '1539',
+      name: 'Kilns and machines, accumulated depreciation',
+      class: 'fixed-asset',
+      under: '1500',
+      role: 'accumulated-depreciation',
+    },
   ]);
   const name = 'tessellate-predvaha-2025-12-31.xlsx';
   const { paper: id } = done(await bringPaper({ books, name, content: paper(name) }));
   const ids = await accountsOf(books);
   // Old account codes, in the order of the paper's rows from row 5, by the account each goes to here.
-  const goesTo = ['1050', '1010', '1020', '1200', '1100', '1300', '1530', '1539', undefined, '2100', '2300', '2200', '2510', '3010', '3060', '3200'];
+  const goesTo = [
+    '1050',
+    '1010',
+    '1020',
+    '1200',
+    '1100',
+    '1300',
+    '1530',
+    '1539',
+    undefined,
+    '2100',
+    '2300',
+    '2200',
+    '2510',
+    '3010',
+    '3060',
+    '3200',
+  ];
   for (const [at, code] of goesTo.entries())
-    if (code !== undefined) done(await decideRows({ books, paper: id, rows: [at + 5], decision: { kind: 'account', account: ids.get(code) ?? accountId(0) } }));
+    if (code !== undefined)
+      done(
+        await decideRows({
+          books,
+          paper: id,
+          rows: [at + 5],
+          decision: { kind: 'account', account: ids.get(code) ?? accountId(0) },
+        }),
+      );
   done(await takeOver({ books, paper: id }));
   done(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
   done(await openCorrection({ books, reason: 'December kiln repair invoice came in after the year end' }));
@@ -178,12 +262,21 @@ const couriers = async (): Promise<void> => {
       evenIfSameName: false,
     }),
   );
-  await type(books, { '1010': 842_000n, '1050': 36_500n, '1520': 1_250_000n, '1529': -375_000n, '2510': -600_000n, '3010': -1_153_500n });
+  await type(books, {
+    '1010': 842_000n,
+    '1050': 36_500n,
+    '1520': 1_250_000n,
+    '1529': -375_000n,
+    '2510': -600_000n,
+    '3010': -1_153_500n,
+  });
 };
 
 const seed = async (): Promise<void> => {
   const who = await actor();
-  await (await database()).transaction((tx) => namePractice(tx, who.practice, 'Harbour Lane Bookkeeping', who.person, 'Ines Halloran'));
+  await (
+    await database()
+  ).transaction((tx) => namePractice(tx, who.practice, 'Harbour Lane Bookkeeping', who.person, 'Ines Halloran'));
   if ((await boardView()).books.length > 0) return;
   await seaweed();
   await tiles();

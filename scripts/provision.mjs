@@ -16,7 +16,12 @@ export const stop = (sentence) => {
 
 /** Runs a command to its end, showing what it prints. Returns its exit code. */
 export const run = (command, args, options = {}) =>
-  spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options, env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...options.env } }).status ?? 1;
+  spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    ...options,
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...options.env },
+  }).status ?? 1;
 
 export const bin = (name) => join(root, 'node_modules', '.bin', name);
 
@@ -27,20 +32,28 @@ const mark = (name, value) => {
   writeFileSync(marker(name), value);
 };
 
-const filesBelow = (path) => (statSync(path).isDirectory() ? readdirSync(path).sort().flatMap((name) => filesBelow(join(path, name))) : [path]);
+const filesBelow = (path) =>
+  statSync(path).isDirectory()
+    ? readdirSync(path)
+        .sort()
+        .flatMap((name) => filesBelow(join(path, name)))
+    : [path];
 const hashOf = (paths) => {
   const hash = createHash('sha256');
-  for (const file of paths.flatMap((path) => filesBelow(join(root, path)))) hash.update(relative(root, file)).update(readFileSync(file));
+  for (const file of paths.flatMap((path) => filesBelow(join(root, path))))
+    hash.update(relative(root, file)).update(readFileSync(file));
   return hash.digest('hex');
 };
 
 export const ensurePackages = () => {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 11)) stop(`Bathron needs Node.js 20.11 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 11))
+    stop(`Bathron needs Node.js 20.11 or newer; this is ${process.versions.node}.`);
   const lock = hashOf(['package-lock.json']);
   if (existsSync(join(root, 'node_modules')) && isMarked('packages', lock)) return;
   console.log('Installing packages…');
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) stop('The packages could not be installed; npm says why above.');
+  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0)
+    stop('The packages could not be installed; npm says why above.');
   mark('packages', lock);
 };
 
@@ -54,7 +67,9 @@ export const ensureBuild = () => {
 
 /** Path of a Chromium, installed from Debian's packages where that is possible. */
 export const ensureChromium = () => {
-  const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) => path && existsSync(path));
+  const known = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find(
+    (path) => path && existsSync(path),
+  );
   if (known) return known;
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     console.log('Installing Chromium from Debian’s packages…');
@@ -63,7 +78,9 @@ export const ensureChromium = () => {
     run('apt-get', ['install', '-y', '-q', '--no-install-recommends', 'chromium'], quiet);
     if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
   }
-  return stop('The browser tests need Chromium: install Debian’s package chromium (apt-get install chromium), or set CHROMIUM to the path of one.');
+  return stop(
+    'The browser tests need Chromium: install Debian’s package chromium (apt-get install chromium), or set CHROMIUM to the path of one.',
+  );
 };
 
 const probe = (port) =>
@@ -81,26 +98,38 @@ export const freePort = () => probe(0);
 export const portOrStop = async (text = '3000') => {
   const port = Number(text);
   if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`PORT is ${text}, which is no port number.`);
-  await probe(port).catch(() => stop(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm run demo`));
+  await probe(port).catch(() =>
+    stop(
+      `Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm run demo`,
+    ),
+  );
   return port;
 };
 
 /** Seeds the scenario when the data directory is new. */
 export const ensureSeed = () => {
-  if (run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { env: { LOG_LEVEL: 'error' } }) !== 0) stop('The demo data could not be written; the reason stands above.');
+  if (run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { env: { LOG_LEVEL: 'error' } }) !== 0)
+    stop('The demo data could not be written; the reason stands above.');
 };
 
 /** Starts the server as a child and resolves with it once it answers. */
 export const startServer = async (port, { dev = false, quiet = false, env = {} } = {}) => {
-  const child = spawn(process.execPath, [join(root, 'node_modules/next/dist/bin/next'), dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    cwd: root,
-    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NEXT_MANUAL_SIG_HANDLE: 'true', ...env },
-  });
+  const child = spawn(
+    process.execPath,
+    [join(root, 'node_modules/next/dist/bin/next'), dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: root,
+      stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NEXT_MANUAL_SIG_HANDLE: 'true', ...env },
+    },
+  );
   const ended = new Promise((resolve) => child.once('exit', (code, signal) => resolve(code ?? signal)));
   for (let tries = 0; tries < 600; tries += 1) {
     if (child.exitCode !== null) break;
-    const answers = await fetch(`http://127.0.0.1:${port}/new`, { signal: AbortSignal.timeout(5000) }).then((response) => response.ok, () => false);
+    const answers = await fetch(`http://127.0.0.1:${port}/new`, { signal: AbortSignal.timeout(5000) }).then(
+      (response) => response.ok,
+      () => false,
+    );
     if (answers) return { child, ended };
     await new Promise((resolve) => setTimeout(resolve, 100));
   }

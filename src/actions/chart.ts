@@ -55,7 +55,12 @@ export const changeAccount = booksAction(
     const change = Object.fromEntries(
       Object.entries(input.change).filter(([, value]) => value !== undefined),
     ) as Partial<AccountDraft & { active: boolean }>;
-    const is = { ...was, ...change };
+    // Under another heading an account stands on that heading's statement line, unless another one is asked for.
+    const heading =
+      change.parent === undefined || was.heading ? undefined : chart.find((account) => account.id === change.parent);
+    const follows =
+      heading !== undefined && typeOf(heading.class) === typeOf(was.class) ? { class: heading.class } : {};
+    const is = { ...was, ...follows, ...change };
     const problems = [...accountProblems(is, chart, was.id)];
     const use = await accountUse(tx, books.id, was.id);
     if (typeOf(is.class) !== typeOf(was.class) && (use.figures > 0 || use.journalLines > 0 || use.children > 0))

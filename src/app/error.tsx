@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Go } from '@/ui/parts/go';
 
 /** What a page shows when it failed unexpectedly: a reference that is also in the server's log, and nothing of the inside. */
 export default function ErrorPage({
@@ -21,9 +21,9 @@ export default function ErrorPage({
         <button type="button" className="btn btn-primary btn-sm" onClick={reset}>
           Try again
         </button>
-        <Link href="/" className="btn btn-sm">
+        <Go href="/" className="btn btn-sm">
           All books of the practice
-        </Link>
+        </Go>
       </p>
     </main>
   );

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Go } from '@/ui/parts/go';
 
 export default function NotFound() {
   return (
@@ -6,9 +6,9 @@ export default function NotFound() {
       <h1 className="title text-2xl">Nothing stands at this address</h1>
       <p className="mt-2">The books, the paper or the page was removed, or the address was cut short.</p>
       <p className="mt-4">
-        <Link href="/" className="btn btn-sm">
+        <Go href="/" className="btn btn-sm">
           All books of the practice
-        </Link>
+        </Go>
       </p>
     </main>
   );

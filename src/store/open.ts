@@ -9,7 +9,10 @@ import { openServer } from './server';
 /** An initialised, empty cluster, so that a first start does not wait for initdb. Kept per driver version. */
 const snapshotFile = (): string => {
   const { version } = JSON.parse(
-    readFileSync(join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@electric-sql/pglite/package.json'), 'utf8'),
+    readFileSync(
+      join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@electric-sql/pglite/package.json'),
+      'utf8',
+    ),
   ) as { version: string };
   return join(/* turbopackIgnore: true */ process.cwd(), '.cache', `cluster-${version}.tar.gz`);
 };

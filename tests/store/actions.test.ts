@@ -206,7 +206,7 @@ describe('the chart', () => {
     ).toHaveLength(1);
     expect((await accountStory(books, id))?.events.map((one) => one.what)).toEqual([
       'deactivated',
-      'moved under 1500 Fixed assets',
+      'Current asset → Fixed asset; moved under 1500 Fixed assets',
       'name “Savings” → “Deposit account”',
       'added as 1020 Savings, Current asset',
     ]);

@@ -5,6 +5,14 @@ import { MOST_COLUMNS, MOST_ROWS, type Table } from './cells';
 const DELIMITERS = [',', ';', '\t', '|'] as const;
 export type Delimiter = (typeof DELIMITERS)[number];
 
+/** What Windows-1252 has where Latin-1 has control characters, 0x80 to 0x9F (WHATWG Encoding index; Node.js 20 decodes these wrongly). */
+const WINDOWS_1252 = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ';
+
+const fromWindows1252 = (bytes: Uint8Array): string =>
+  new TextDecoder('latin1')
+    .decode(bytes)
+    .replace(/[\u0080-\u009f]/g, (mark) => WINDOWS_1252[mark.charCodeAt(0) - 0x80] ?? mark);
+
 /**
  * The text of a file: UTF-16 or UTF-8 by its mark, UTF-8 when every byte fits it, otherwise Windows-1252, which nearly all
  * other Western exports are and in which every byte is some character.
@@ -16,7 +24,7 @@ export const decode = (bytes: Uint8Array): { readonly text: string; readonly enc
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8' };
   } catch {
-    return as('windows-1252');
+    return { text: fromWindows1252(bytes), encoding: 'windows-1252' };
   }
 };
 

@@ -45,7 +45,12 @@ describe('the demo’s papers are read right without a correction', () => {
     expect(rows.filter((row) => row.kind === 'total')).toHaveLength(10);
     expect(rows.filter((row) => row.kind === 'heading')).toHaveLength(9);
     expect(rows.find((row) => row.code === '2210')).toMatchObject({ amount: -815420n, row: 24 });
-    expect(rows.some((row) => row.name === 'Café samples and tastings')).toBe(true);
+    expect(
+      ['Café samples and tastings', 'Petty cash – pier office', 'Employer’s payroll taxes'].every((name) =>
+        rows.some((row) => row.name === name),
+      ),
+    ).toBe(true);
+    expect(rows[2]?.text).toContain('€');
     expect(rows.some((row) => row.kind === 'unreadable')).toBe(false);
   });
   it('a workbook with a cover sheet, codes as numbers, one signed balance column', () => {

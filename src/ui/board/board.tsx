@@ -1,5 +1,5 @@
+import { Go } from '../parts/go';
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
 import type { BoardView } from '@/actions/views';
 import { difference } from '@/core/openings/level';
 import { legalFormLabel } from '@/core/company';
@@ -19,9 +19,9 @@ export const Board = ({ practice, books }: BoardView) => (
       </div>
       <div className="ml-auto flex items-center gap-2">
         <ThemeSwitch />
-        <Link href="/new" className="btn btn-primary btn-sm">
+        <Go href="/new" className="btn btn-primary btn-sm">
           <Plus aria-hidden className="size-4" /> New books
-        </Link>
+        </Go>
       </div>
     </header>
     <main>{books.length === 0 ? <Empty /> : <Clients books={books} />}</main>
@@ -37,9 +37,9 @@ const Empty = () => (
         the old ones. The chart of accounts comes from a starter or stays empty; the opening balances come from the old
         system’s trial balance as a CSV or XLSX file, or are typed.
       </p>
-      <Link href="/new" className="btn btn-primary btn-sm mt-4">
+      <Go href="/new" className="btn btn-primary btn-sm mt-4">
         <Plus aria-hidden className="size-4" /> Begin the first books
-      </Link>
+      </Go>
     </div>
     <p className="note border-l border-rule pl-4">
       Nothing is posted until the opening balances net to zero and the checks on the Proof page are clear. Until then
@@ -62,14 +62,14 @@ const Clients = ({ books }: Pick<BoardView, 'books'>) => (
           </div>
           <div className="min-w-0">
             <h2 className="title truncate text-lg leading-snug">
-              <Link href={`/books/${String(one.id)}`} className="hover:underline">
+              <Go href={`/books/${String(one.id)}`} className="hover:underline">
                 {one.name}
-              </Link>
+              </Go>
             </h2>
             <p className="note truncate">
               {legalFormLabel(one.legalForm)} · {countryName(one.country)} · {one.currency}
               {one.purpose !== 'live' && (
-                <span className="ml-2 border border-ochre px-1 text-ochre">{one.purpose}</span>
+                <span className="ml-2 border border-ochre px-1 text-xs text-ochre">{one.purpose}</span>
               )}
             </p>
           </div>
@@ -77,16 +77,16 @@ const Clients = ({ books }: Pick<BoardView, 'books'>) => (
             {one.next === null ? (
               <p>
                 Posted and standing.{' '}
-                <Link className="link" href={`/books/${String(one.id)}/statements/balance-sheet`}>
+                <Go className="link" href={`/books/${String(one.id)}/statements/balance-sheet`}>
                   Balance sheet
-                </Link>
+                </Go>
               </p>
             ) : (
               <p>
                 Next:{' '}
-                <Link className="link font-medium" href={stageHref(one.id, one.next.id)}>
+                <Go className="link font-medium" href={stageHref(one.id, one.next.id)}>
                   {one.next.label}
-                </Link>
+                </Go>
                 <span className="note"> {one.next.note}</span>
               </p>
             )}

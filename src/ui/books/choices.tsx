@@ -1,21 +1,16 @@
-import { COUNTRY_CODES } from '@/core/country';
-import { CURRENCY_CODES } from '@/core/money/currency';
-import { NUMBER_STYLES } from '@/core/money/number-style';
 import { LEGAL_FORMS } from '@/core/company';
-import { countryName, currencyName } from '../parts/names';
+import { NUMBER_STYLES } from '@/core/money/number-style';
+import type { Named } from '../parts/names';
 
-const named = (codes: readonly string[], name: (code: string) => string): readonly (readonly [string, string])[] =>
-  codes.map((code) => [code, name(code)] as const).sort(([, a], [, b]) => a.localeCompare(b, 'en'));
-
-export const CountryOptions = () =>
-  named(COUNTRY_CODES, countryName).map(([code, name]) => (
+export const CountryOptions = ({ names }: { readonly names: Named }) =>
+  names.map(([code, name]) => (
     <option key={code} value={code}>
       {name}
     </option>
   ));
 
-export const CurrencyOptions = () =>
-  CURRENCY_CODES.map((code) => <option key={code} value={code}>{`${code} · ${currencyName(code)}`}</option>);
+export const CurrencyOptions = ({ names }: { readonly names: Named }) =>
+  names.map(([code, name]) => <option key={code} value={code}>{`${code} · ${name}`}</option>);
 
 export const LegalFormOptions = () =>
   LEGAL_FORMS.map((form) => (

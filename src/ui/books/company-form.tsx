@@ -8,16 +8,18 @@ import { changeCompany } from '@/actions/books';
 import type { FrameView } from '@/actions/views';
 import type { Problem } from '@/core/result';
 import { Field } from '../parts/field';
+import type { Named } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { CountryOptions, LegalFormOptions, StyleOptions } from './choices';
 
-/** What may still change about a company. */
-export const CompanyForm = ({
-  books,
-}: {
+interface CompanyFormProps {
   readonly books: Pick<FrameView, 'id' | 'name' | 'legalForm' | 'country' | 'style'>;
-}) => {
+  readonly countries: Named;
+}
+
+/** What may still change about a company. */
+export const CompanyForm = ({ books, countries }: CompanyFormProps) => {
   const router = useRouter();
   const { id, name, legalForm, country, style } = books;
   const { register, handleSubmit, formState } = useForm({ defaultValues: { name, legalForm, country, style } });
@@ -47,7 +49,7 @@ export const CompanyForm = ({
         <Field label="Country" problem={at('country')}>
           {(ids) => (
             <select {...ids} {...register('country')} className="select select-sm w-full">
-              <CountryOptions />
+              <CountryOptions names={countries} />
             </select>
           )}
         </Field>

@@ -1,11 +1,11 @@
+import { Go } from '../parts/go';
 import type { companyView } from '@/actions/views';
 import { legalFormLabel } from '@/core/company';
-import Link from 'next/link';
 import { stageHref } from '../frame/course';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { Plinth } from '../frame/plinth';
 import { ThemeSwitch } from '../frame/theme-switch';
-import { countryName, day, moment } from '../parts/names';
+import { countryName, countryNames, day, moment } from '../parts/names';
 import { CompanyForm } from './company-form';
 import { DeleteBooks } from './delete-books';
 
@@ -27,7 +27,11 @@ export const CompanySheet = ({ frame, posted, next, history }: View) => (
   >
     <div className="grid gap-x-10 gap-y-6 px-4 pb-6 xl:grid-cols-[minmax(0,24rem)_minmax(0,1fr)]">
       <div>
-        <CompanyForm key={`${frame.name}${frame.legalForm}${frame.country}${frame.style}`} books={frame} />
+        <CompanyForm
+          key={`${frame.name}${frame.legalForm}${frame.country}${frame.style}`}
+          books={frame}
+          countries={countryNames()}
+        />
         <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 border-t border-rule pt-3 text-sm">
           <dt className="text-ink-2">Base currency</dt>
           <dd>{frame.currency}, fixed since every amount is stated in it</dd>
@@ -51,16 +55,16 @@ export const CompanySheet = ({ frame, posted, next, history }: View) => (
           {next === null ? (
             <>
               Everything is laid.{' '}
-              <Link className="link" href={`/books/${String(frame.id)}/statements/balance-sheet`}>
+              <Go className="link" href={`/books/${String(frame.id)}/statements/balance-sheet`}>
                 See the balance sheet
-              </Link>
+              </Go>
             </>
           ) : (
             <>
               Next:{' '}
-              <Link className="btn btn-primary btn-sm ml-1" href={stageHref(frame.id, next.id)}>
+              <Go className="btn btn-primary btn-sm ml-1" href={stageHref(frame.id, next.id)}>
                 {next.label}
-              </Link>{' '}
+              </Go>{' '}
               <span className="note">{next.note}</span>
             </>
           )}

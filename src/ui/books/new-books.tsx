@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
@@ -14,7 +14,7 @@ import type { NumberStyle } from '@/core/money/number-style';
 import { type Problem, plural } from '@/core/result';
 import { YearBand } from '../calendar/year-band';
 import { Field } from '../parts/field';
-import { currencyName } from '../parts/names';
+import type { Named } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { CountryOptions, CurrencyOptions, LegalFormOptions, StyleOptions } from './choices';
@@ -45,7 +45,7 @@ const liveProblems = (answers: Answers): readonly Problem[] => {
 };
 
 /** New books on one sheet; beside it, live, the year and the first accounts that would be made. */
-export const NewBooks = () => {
+export const NewBooks = ({ countries, currencies }: { readonly countries: Named; readonly currencies: Named }) => {
   const router = useRouter();
   const { register, handleSubmit, control, setValue, setFocus, formState } = useForm<Answers>({
     defaultValues: {
@@ -84,9 +84,9 @@ export const NewBooks = () => {
     <div className="mx-auto max-w-6xl px-4 pb-10">
       <header className="border-b border-ink pt-5 pb-3">
         <p className="text-sm text-ink-2">
-          <Link href="/" className="hover:underline">
+          <Go href="/" className="hover:underline">
             Bathron
-          </Link>
+          </Go>
         </p>
         <h1 className="title text-2xl leading-tight">New books</h1>
       </header>
@@ -139,14 +139,14 @@ export const NewBooks = () => {
                   })}
                   className="select select-sm w-full"
                 >
-                  <CountryOptions />
+                  <CountryOptions names={countries} />
                 </select>
               )}
             </Field>
             <Field label="Base currency" problem={at('currency')} hint="stays, once books are made">
               {(ids) => (
                 <select {...ids} {...register('currency')} className="select select-sm w-full">
-                  <CurrencyOptions />
+                  <CurrencyOptions names={currencies} />
                 </select>
               )}
             </Field>
@@ -198,9 +198,9 @@ export const NewBooks = () => {
             <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
               {twin ? 'Make a second set' : 'Make these books'}
             </button>
-            <Link href="/" className="btn btn-sm">
+            <Go href="/" className="btn btn-sm">
               Back without making
-            </Link>
+            </Go>
           </div>
         </form>
         <section aria-label="What will be made" className="min-w-0 lg:border-l lg:border-rule lg:pl-8">
@@ -214,7 +214,11 @@ export const NewBooks = () => {
             </p>
           )}
           <h2 className="title mt-5 mb-1 text-lg">The first accounts</h2>
-          <ChartPreview starter={answers.starter} form={answers.legalForm} currency={answers.currency} />
+          <ChartPreview
+            starter={answers.starter}
+            form={answers.legalForm}
+            currency={currencies.find(([code]) => code === answers.currency)?.[1] ?? answers.currency}
+          />
         </section>
       </main>
     </div>
@@ -270,7 +274,7 @@ const ChartPreview = ({
     <>
       <p className="note mb-2">
         {plural(chart.value.length - headings.length, 'account')} under {plural(headings.length, 'heading')}, in{' '}
-        {currencyName(currency)}.
+        {currency}.
       </p>
       <div className="gap-x-8 text-sm sm:columns-2">
         {headings.map((heading) => (

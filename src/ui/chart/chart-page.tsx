@@ -200,6 +200,7 @@ export const ChartPage = ({ frame, rows }: { readonly frame: FrameView; readonly
                       title={account.name}
                     >
                       {account.name}
+                      {!account.active && ' '}
                       {!account.active && <span className="ml-2 text-xs font-normal">inactive</span>}
                     </span>
                     <span role="gridcell" className="truncate font-normal text-ink-2 max-md:hidden">

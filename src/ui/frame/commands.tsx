@@ -97,27 +97,25 @@ export const Commands = ({
             className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-ink-2"
           >
             {STAGES.map((stage) => (
-              <Item key={stage.id} go={() => go(stageHref(books, stage.id))}>
-                {stage.label}
-              </Item>
+              <Item key={stage.id} go={() => go(stageHref(books, stage.id))} name={stage.label} />
             ))}
-            <Item go={() => go(`/books/${String(books)}/papers`)}>Papers</Item>
+            <Item go={() => go(`/books/${String(books)}/papers`)} name="Papers" />
             {STATEMENTS.map(([kind, label]) => (
-              <Item key={kind} go={() => go(`/books/${String(books)}/statements/${kind}`)}>
-                {label}
-              </Item>
+              <Item key={kind} go={() => go(`/books/${String(books)}/statements/${kind}`)} name={label} />
             ))}
-            <Item go={() => go('/')}>All books of the practice</Item>
-            <Item go={() => go('/new')}>New books</Item>
+            <Item go={() => go('/')} name="All books of the practice" />
+            <Item go={() => go('/new')} name="New books" />
           </Command.Group>
           <Command.Group
             heading="Accounts"
             className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-ink-2"
           >
             {accounts.map((account) => (
-              <Item key={account.id} go={() => go(`/books/${String(books)}/openings?account=${String(account.id)}`)}>
-                {account.code} {account.name}
-              </Item>
+              <Item
+                key={account.id}
+                go={() => go(`/books/${String(books)}/openings?account=${String(account.id)}`)}
+                name={`${account.code} ${account.name}`}
+              />
             ))}
           </Command.Group>
         </Command.List>
@@ -146,8 +144,9 @@ export const Commands = ({
   );
 };
 
-const Item = ({ go, children }: { readonly go: () => void; readonly children: React.ReactNode }) => (
-  <Command.Item onSelect={go} className="cursor-pointer px-3 py-1.5 aria-selected:bg-madder-wash">
-    {children}
+/** The name is given as a value too: an item that comes while something is typed is not in the page yet to be read. */
+const Item = ({ go, name }: { readonly go: () => void; readonly name: string }) => (
+  <Command.Item value={name} onSelect={go} className="cursor-pointer px-3 py-1.5 aria-selected:bg-madder-wash">
+    {name}
   </Command.Item>
 );

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import type { StageId, StageState } from '@/core/stages';
 
 /** Where each stage is worked on. */
@@ -21,7 +21,7 @@ export const Course = ({
         const here = stage.id === current;
         return (
           <li key={stage.id} className="min-w-28 flex-1">
-            <Link
+            <Go
               href={stageHref(books, stage.id)}
               aria-current={here ? 'page' : undefined}
               className={`relative block overflow-hidden border border-b-0 px-2.5 pt-1 pb-1 focus-visible:outline-offset-[-3px] ${here ? 'border-rule border-t-[3px] border-t-madder bg-paper' : 'border-rule border-t-[3px] border-t-rule bg-paper hover:bg-paper-2'}`}
@@ -35,7 +35,7 @@ export const Course = ({
                 {stage.label}
               </span>
               <span className="relative block truncate text-xs text-ink-2">{stage.note}</span>
-            </Link>
+            </Go>
           </li>
         );
       })}

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import type { ReactNode } from 'react';
 import type { FrameView } from '@/actions/views';
 import type { StageId } from '@/core/stages';
@@ -8,8 +8,6 @@ import { Course } from './course';
 import { LevelBar } from './level-bar';
 import { LevelProvider } from './level-context';
 import { ReloadOnReturn } from './reload-on-return';
-
-const PURPOSES = { live: '', trial: 'trial books', demo: 'demo books' } as const;
 
 interface FrameProps {
   readonly frame: FrameView;
@@ -39,24 +37,28 @@ export const Frame = ({
 }: FrameProps) => (
   <LevelProvider totals={frame.totals}>
     <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
-      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[minmax(12rem,16rem)_1fr] md:gap-4">
+      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[minmax(12rem,18rem)_1fr] md:gap-4">
         <div className="flex items-center justify-between gap-2 py-1.5 md:block">
           <p className="truncate">
-            <Link href="/" className="text-sm text-ink-2 hover:underline">
+            <Go href="/" className="text-sm text-ink-2 outline-offset-[-2px] hover:underline">
               Bathron
-            </Link>{' '}
+            </Go>{' '}
             <span aria-hidden className="text-ink-2">
               ▸
             </span>{' '}
-            <Link href={`/books/${String(frame.id)}`} className="title text-base hover:underline" title={frame.name}>
+            <Go
+              href={`/books/${String(frame.id)}`}
+              className="title text-base outline-offset-[-2px] hover:underline"
+              title={frame.name}
+            >
               {frame.name}
-            </Link>
+            </Go>
           </p>
           <p className="truncate text-xs text-ink-2">
             <span className="max-md:hidden">opens at close of {day(frame.openingDate)} · </span>
             {frame.currency}
-            {PURPOSES[frame.purpose] !== '' && (
-              <span className="ml-1.5 border border-ochre px-1 text-ochre">{PURPOSES[frame.purpose]}</span>
+            {frame.purpose !== 'live' && (
+              <span className="ml-1.5 border border-ochre px-1 text-ochre">{frame.purpose}</span>
             )}
           </p>
         </div>
@@ -73,7 +75,7 @@ export const Frame = ({
             <h1 id="sheet-title" className="title text-[1.4rem] leading-tight">
               {title}
             </h1>
-            <p className="note min-w-0">{about}</p>
+            <p className="note min-w-0 flex-1 basis-48 truncate">{about}</p>
             <div className="no-print ml-auto flex flex-wrap items-center gap-2">
               {actions}
               <Commands books={frame.id} keys={keys} />
@@ -84,6 +86,8 @@ export const Frame = ({
         {margin !== undefined && (
           <aside
             aria-label="Margin"
+            // It scrolls by itself, so the keyboard has to reach it.
+            tabIndex={0}
             className="no-print border-rule bg-paper-2 px-4 py-3 max-lg:border-t lg:overflow-y-auto lg:border-l"
           >
             {margin}
@@ -116,7 +120,8 @@ export const Happenings = ({
     <ol className="space-y-1">
       {events.map((event, at) => (
         <li key={at}>
-          {event.what} <span className="note">{event.when}</span>
+          {event.what}
+          <span className="block text-xs text-ink-2">{event.when}</span>
         </li>
       ))}
     </ol>

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import { abs } from '@/core/money/minor';
 import { bubble, difference } from '@/core/openings/level';
 import { type Money, figure } from '../parts/figures';
@@ -12,9 +12,9 @@ export const LevelBar = ({ money, href }: { readonly money: Money; readonly href
   const net = difference(totals);
   const says = net === 0n ? 'Nets to zero' : `Out of balance, ${net > 0n ? 'debits' : 'credits'} heavier`;
   return (
-    <Link
+    <Go
       href={href}
-      aria-label="The Level: why debits and credits differ"
+      title="The Level: press to see why debits and credits differ"
       className="no-print grid grid-cols-[1fr_auto_1fr] items-center gap-x-4 border-t border-rule bg-paper-2 px-4 py-2 md:grid-cols-[9rem_minmax(6rem,1fr)_9rem_12rem]"
     >
       <span>
@@ -36,19 +36,19 @@ export const LevelBar = ({ money, href }: { readonly money: Money; readonly href
           {net === 0n ? `${money.currency} level` : `${figure(abs(net), money)} ${net > 0n ? 'Dr' : 'Cr'}`}
         </span>
       </span>
-    </Link>
+    </Go>
   );
 };
 
 const Vial = ({ offset }: { readonly offset: number }) => (
   <svg
-    viewBox="-150 -14 300 28"
+    viewBox="-260 -14 520 28"
     aria-hidden
     className="order-last col-span-3 h-6 w-full md:order-none md:col-span-1"
     preserveAspectRatio="xMidYMid meet"
   >
-    <rect x={-149} y={-11} width={298} height={22} rx={11} className="fill-vial stroke-vial-edge" />
-    <g style={{ transform: `translateX(${String(offset * 118)}px)`, transition: 'transform 160ms ease-out' }}>
+    <rect x={-259} y={-11} width={518} height={22} rx={11} className="fill-vial stroke-vial-edge" />
+    <g style={{ transform: `translateX(${String(offset * 224)}px)`, transition: 'transform 160ms ease-out' }}>
       <rect x={-17} y={-7} width={34} height={14} rx={7} className="fill-paper stroke-ink" strokeWidth={1.2} />
       <path d="M-9 -3.5 h10" className="stroke-rule" strokeWidth={1.5} strokeLinecap="round" />
     </g>

@@ -500,7 +500,7 @@ const TotalsRow = ({
     <div
       role="row"
       aria-rowindex={rowIndex}
-      className={`${COLUMNS} sticky bottom-0 z-10 border-t border-ink bg-paper text-[0.8125rem] font-semibold`}
+      className={`${COLUMNS} sticky bottom-0 z-10 border-t border-ink bg-paper pb-1 text-[0.8125rem] font-semibold`}
     >
       <span role="gridcell" className="py-1.5 pl-4" />
       <span role="gridcell" className="py-1.5">

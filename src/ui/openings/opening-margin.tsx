@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
 import type { BehindView, FrameView, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
@@ -81,12 +81,12 @@ const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: Open
         ) : figure.source === 'paper' && behind.length > 0 ? (
           behind.map((one) => (
             <p key={`${String(one.paper)}/${String(one.row)}`} className="mb-1.5">
-              <Link
+              <Go
                 className="link"
                 href={`/books/${String(frame.id)}/papers/${String(one.paper)}?row=${String(one.row)}`}
               >
                 {one.paperName}, row {one.row}
-              </Link>
+              </Go>
               <span className="block text-ink-2">
                 “{one.text}”, read as {sided(one.amount, frame)}
               </span>
@@ -101,12 +101,12 @@ const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: Open
             </p>
             {behind.map((one) => (
               <p key={`${String(one.paper)}/${String(one.row)}`} className="note mt-1">
-                <Link
+                <Go
                   className="link"
                   href={`/books/${String(frame.id)}/papers/${String(one.paper)}?row=${String(one.row)}`}
                 >
                   {one.paperName}, row {one.row}
-                </Link>{' '}
+                </Go>{' '}
                 says {sided(one.amount, frame)}.
               </p>
             ))}

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { saveFigures } from '@/actions/openings';
@@ -42,7 +42,9 @@ export const OpeningsPage = ({
   account,
 }: View & { readonly account: number | undefined }) => {
   const [bringing, setBringing] = useState(false);
-  const [selected, setSelected] = useState<AccountId | undefined>(() => rows.find((row) => row.id === account)?.id);
+  const [selected, setSelected] = useState<AccountId | undefined>(
+    () => (rows.find((row) => row.id === account) ?? rows.find((row) => !row.heading))?.id,
+  );
   const editable = set?.state === 'draft';
   // One store per version of the opening set; newer server rows are accepted into it.
   const figures = useMemo(
@@ -68,16 +70,16 @@ export const OpeningsPage = ({
               <>
                 {' '}
                 · from{' '}
-                <Link className="link" href={`/books/${String(frame.id)}/papers/${String(papers[0].id)}`}>
+                <Go className="link" href={`/books/${String(frame.id)}/papers/${String(papers[0].id)}`}>
                   {papers[0].name}
-                </Link>
+                </Go>
                 {papers.length > 1 && (
                   <>
                     {' '}
                     and{' '}
-                    <Link className="link" href={`/books/${String(frame.id)}/papers`}>
+                    <Go className="link" href={`/books/${String(frame.id)}/papers`}>
                       {papers.length - 1} more
-                    </Link>
+                    </Go>
                   </>
                 )}
               </>
@@ -97,9 +99,9 @@ export const OpeningsPage = ({
               Bring papers
             </button>
           )}
-          <Link href={`/books/${String(frame.id)}/proof`} className="btn btn-primary btn-sm">
+          <Go href={`/books/${String(frame.id)}/proof`} className="btn btn-primary btn-sm">
             Go to Proof
-          </Link>
+          </Go>
         </>
       }
       margin={
@@ -119,9 +121,9 @@ export const OpeningsPage = ({
       {!editable && set !== null && (
         <p className="mx-4 mb-2 border-l-4 border-stone bg-paper-2 px-3 py-1.5 text-sm">
           This version is posted, so its figures stay as they are. To change one, open a correction under{' '}
-          <Link className="link" href={`/books/${String(frame.id)}/sign-off`}>
+          <Go className="link" href={`/books/${String(frame.id)}/sign-off`}>
             Sign-off
-          </Link>
+          </Go>
           .
         </p>
       )}
@@ -132,9 +134,9 @@ export const OpeningsPage = ({
             <li>bring the old trial balance, and create accounts from its rows;</li>
             <li>
               add accounts on the{' '}
-              <Link className="link" href={`/books/${String(frame.id)}/chart`}>
+              <Go className="link" href={`/books/${String(frame.id)}/chart`}>
                 Chart
-              </Link>{' '}
+              </Go>{' '}
               page, and type the balances here.
             </li>
           </ul>
@@ -174,7 +176,7 @@ const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindVi
   if (figure.amount === null) return '';
   const [first] = behind ?? [];
   if (figure.source === 'paper' && first !== undefined)
-    return `${first.paperName} · row ${(behind ?? []).map((one) => one.row).join(', ')}`;
+    return `row ${(behind ?? []).map((one) => one.row).join(', ')} · ${first.paperName}`;
   return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
 };
 

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -159,9 +159,9 @@ export const PaperPage = ({
         {paper.taken && (
           <p className="border-l-4 border-stone bg-paper-2 px-3 py-1.5 text-sm">
             This paper was taken over.{' '}
-            <Link className="link" href={`/books/${String(frame.id)}/openings`}>
+            <Go className="link" href={`/books/${String(frame.id)}/openings`}>
               See the opening balances
-            </Link>
+            </Go>
           </p>
         )}
         <Problems problems={problems} />

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import type { papersView } from '@/actions/views';
 import { plural } from '@/core/result';
 import { Frame } from '../frame/frame';
@@ -20,9 +20,9 @@ export const PapersSheet = ({ frame, papers }: View) => (
     title="Papers"
     about={papers.length === 0 ? 'none yet' : plural(papers.length, 'paper')}
     actions={
-      <Link href={`/books/${String(frame.id)}/openings`} className="btn btn-sm">
+      <Go href={`/books/${String(frame.id)}/openings`} className="btn btn-sm">
         Opening balances
-      </Link>
+      </Go>
     }
   >
     <div className="max-w-4xl px-4 pb-6">
@@ -43,9 +43,9 @@ export const PapersSheet = ({ frame, papers }: View) => (
             {papers.map((paper) => (
               <tr key={paper.id}>
                 <td>
-                  <Link className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}`}>
+                  <Go className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}`}>
                     {paper.name}
-                  </Link>
+                  </Go>
                 </td>
                 <td className="note">
                   {paper.by}, {moment(paper.at)}

@@ -1,21 +1,25 @@
-import { plainDate, writeDate } from '@/core/calendar/dates';
+import { monthName, plainDate, writeDate } from '@/core/calendar/dates';
+import { COUNTRY_CODES } from '@/core/country';
+import { CURRENCY_CODES } from '@/core/money/currency';
 
 const countries = new Intl.DisplayNames('en-GB', { type: 'region' });
 const currencies = new Intl.DisplayNames('en-GB', { type: 'currency' });
 
+/** Code and name. Names are looked up on the server only: the browser's language data may word them otherwise. */
+export type Named = readonly (readonly [code: string, name: string])[];
+
 export const countryName = (code: string): string => countries.of(code) ?? code;
-export const currencyName = (code: string): string => currencies.of(code) ?? code;
+
+export const countryNames = (): Named =>
+  COUNTRY_CODES.map((code) => [code, countryName(code)] as const).sort(([, a], [, b]) => a.localeCompare(b, 'en'));
+
+export const currencyNames = (): Named => CURRENCY_CODES.map((code) => [code, currencies.of(code) ?? code]);
 
 /** `2026-07-31` as `31 Jul 2026`. */
 export const day = (iso: string): string => writeDate(plainDate(iso));
 
-const clock = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-  timeZone: 'UTC',
-});
-
-/** An instant, in short. UTC on server and browser alike, so that both write the same. */
-export const moment = (instant: string): string => `${clock.format(new Date(instant))} UTC`;
+/** An ISO instant, in short and in UTC, so that server and browser write the same. */
+export const moment = (instant: string): string => {
+  const [, month = '', date = '', clock = ''] = /^\d{4}-(\d\d)-(\d\d)T(\d\d:\d\d)/.exec(instant) ?? [];
+  return `${String(Number(date))} ${monthName(Number(month))}, ${clock} UTC`;
+};

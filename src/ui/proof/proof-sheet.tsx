@@ -1,5 +1,5 @@
+import { Go } from '../parts/go';
 import { Check, OctagonX, TriangleAlert } from 'lucide-react';
-import Link from 'next/link';
 import type { proofView } from '@/actions/views';
 import { type CheckResult, type Place, blockers, verdict } from '@/core/proof/checks';
 import { Frame, MarginPart } from '../frame/frame';
@@ -28,9 +28,9 @@ export const ProofSheet = ({ frame, proof }: View) => {
       about={verdict(proof)}
       actions={
         blocking === 0 ? (
-          <Link href={`/books/${String(frame.id)}/sign-off`} className="btn btn-primary btn-sm">
+          <Go href={`/books/${String(frame.id)}/sign-off`} className="btn btn-primary btn-sm">
             Go to Sign-off
-          </Link>
+          </Go>
         ) : undefined
       }
       margin={
@@ -95,11 +95,11 @@ const OpenCheck = ({ check, books }: { readonly check: CheckResult; readonly boo
       {check.findings.slice(0, MOST).map((finding) => (
         <li key={finding.what} className="flex flex-wrap items-baseline gap-x-3 border-t border-hairline py-1.5">
           <span className="min-w-0 flex-1">{finding.what}</span>
-          <Link className="link shrink-0 text-sm" href={hrefOf(books, finding.place)}>
+          <Go className="link shrink-0 text-sm" href={hrefOf(books, finding.place)}>
             {finding.place.account === undefined && finding.place.stage === 'openings'
               ? 'to the sheet'
               : GO[finding.place.stage]}
-          </Link>
+          </Go>
         </li>
       ))}
     </ul>

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import type { signOffView } from '@/actions/views';
 import { blockers, verdict } from '@/core/proof/checks';
 import { totalsOf } from '@/core/openings/level';
@@ -32,9 +32,9 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
             <ul className="space-y-1">
               {STATEMENT_KINDS.map((kind) => (
                 <li key={kind}>
-                  <Link className="link" href={`/books/${String(frame.id)}/statements/${kind}`}>
+                  <Go className="link" href={`/books/${String(frame.id)}/statements/${kind}`}>
                     {STATEMENT_TITLES[kind]}
-                  </Link>
+                  </Go>
                 </li>
               ))}
             </ul>
@@ -70,9 +70,9 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
             {blocking.length > 0 ? (
               <p className="mt-3 border-l-4 border-brick bg-paper-2 px-3 py-2">
                 Not yet: {verdict(proof)} on the Proof page. {blocking[0]?.findings[0]?.what}{' '}
-                <Link className="link" href={`/books/${String(frame.id)}/proof`}>
+                <Go className="link" href={`/books/${String(frame.id)}/proof`}>
                   To Proof
-                </Link>
+                </Go>
               </p>
             ) : (
               <div className="mt-3">
@@ -132,9 +132,9 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
                 {journals.map((journal) => (
                   <tr key={journal.number}>
                     <td>
-                      <Link className="link" href={`/books/${String(frame.id)}/statements/journal`}>
+                      <Go className="link" href={`/books/${String(frame.id)}/statements/journal`}>
                         {journal.number}
-                      </Link>
+                      </Go>
                     </td>
                     <td>{journal.description}</td>
                     <td className="figure">{journal.count}</td>

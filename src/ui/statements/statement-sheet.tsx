@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Go } from '../parts/go';
 import type { statementView } from '@/actions/views';
 import { type Minor, abs } from '@/core/money/minor';
 import {
@@ -49,21 +49,18 @@ export const StatementSheet = ({ frame, posted, yearStart, statement }: View) =>
     >
       <nav aria-label="Statements" className="no-print flex flex-wrap gap-x-5 border-b border-rule px-4">
         {STATEMENT_KINDS.map((kind) => (
-          <Link
+          <Go
             key={kind}
             href={`${base}/${kind}`}
             aria-current={kind === statement.kind ? 'page' : undefined}
             className={`min-h-7 text-sm ${kind === statement.kind ? 'border-b-2 border-ink font-semibold' : 'text-ink-2 hover:underline'}`}
           >
             {STATEMENT_TITLES[kind]}
-          </Link>
+          </Go>
         ))}
-        <Link
-          href={`/books/${String(frame.id)}/sign-off`}
-          className="ml-auto min-h-7 text-sm text-ink-2 hover:underline"
-        >
+        <Go href={`/books/${String(frame.id)}/sign-off`} className="ml-auto min-h-7 text-sm text-ink-2 hover:underline">
           Sign-off
-        </Link>
+        </Go>
       </nav>
       <div className="w-full max-w-4xl px-4 py-3">
         {statement.kind === 'trial-balance' && <Trial content={statement.content} money={frame} books={frame.id} />}
@@ -107,9 +104,9 @@ const Trial = ({
             {account.heading ? (
               account.name
             ) : (
-              <Link className="hover:underline" href={`/books/${String(books)}/openings?account=${String(account.id)}`}>
+              <Go className="hover:underline" href={`/books/${String(books)}/openings?account=${String(account.id)}`}>
                 {account.name}
-              </Link>
+              </Go>
             )}
           </td>
           <td className="figure">{amount > 0n ? figure(amount, money) : ''}</td>

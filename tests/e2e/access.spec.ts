@@ -1,0 +1,64 @@
+import { createRequire } from 'node:module';
+import { expect, test } from '@playwright/test';
+
+const axe = createRequire(import.meta.url).resolve('axe-core');
+
+const PAGES = [
+  '/',
+  '/new',
+  '/books/1',
+  '/books/1/calendar',
+  '/books/1/chart',
+  '/books/3/chart',
+  '/books/1/openings',
+  '/books/1/papers',
+  '/books/1/papers/1',
+  '/books/1/proof',
+  '/books/1/sign-off',
+  '/books/2/sign-off',
+  '/books/2/statements/trial-balance',
+  '/books/1/statements/balance-sheet',
+  '/books/1/statements/income-statement',
+  '/books/2/statements/journal',
+  '/books/999',
+];
+
+for (const theme of ['light', 'dark'] as const)
+  test.describe(`in the ${theme} theme`, () => {
+    test.use({ colorScheme: theme });
+    test('axe finds nothing serious on any page', async ({ page }) => {
+      for (const path of PAGES) {
+        await page.goto(path);
+        await page.addScriptTag({ path: axe });
+        const found = await page.evaluate(async () => {
+          const { run } = (
+            window as unknown as {
+              axe: {
+                run: () => Promise<{
+                  violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[];
+                }>;
+              };
+            }
+          ).axe;
+          return (await run()).violations.filter((one) => one.impact === 'serious' || one.impact === 'critical');
+        });
+        expect(
+          found.map((one) => `${path} ${one.id}: ${one.nodes[0]?.html ?? ''} ${one.nodes[0]?.failureSummary ?? ''}`),
+        ).toEqual([]);
+      }
+    });
+  });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+  test('no page is wider than the screen, and nothing breaks while it loads', async ({ page }) => {
+    const broken: string[] = [];
+    page.on('pageerror', (error) => broken.push(error.message));
+    for (const path of PAGES) {
+      await page.goto(path);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(`${path} ${String(wide)}`).toBe(`${path} 390`);
+    }
+    expect(broken).toEqual([]);
+  });
+});

@@ -1,0 +1,165 @@
+import { type Page, expect, test } from '@playwright/test';
+import { cell, client, stage } from './support';
+
+const open = async (page: Page, name: string): Promise<void> => {
+  await client(page, name);
+  await stage(page, 'Opening balances').click();
+  await expect(page.getByRole('grid', { name: 'Opening balances' })).toBeVisible();
+};
+
+test.describe('the opening sheet', () => {
+  test.use({ permissions: ['clipboard-read', 'clipboard-write'] });
+
+  test('copies, pastes, clears and undoes ranges', async ({ page }) => {
+    await open(page, 'Nightjar Couriers');
+    await cell(page, 'Current account at bank', 2).click();
+    await page.keyboard.press('Shift+ArrowDown');
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.keyboard.press('Control+c');
+    expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('842000\t\n36500\t');
+
+    await page.evaluate(() => navigator.clipboard.writeText('5\t\r\n\t7\r\nabc\t\r\n'));
+    await cell(page, 'Trade receivables', 2).click();
+    await page.keyboard.press('Control+v');
+    await expect(cell(page, 'Trade receivables', 2)).toHaveText('5');
+    await expect(cell(page, 'Work done, not yet billed', 3)).toHaveText('7');
+    await expect(page.getByText('2 figures pasted; 1 cell did not read as amounts and are marked')).toBeVisible();
+    await expect(cell(page, 'Prepayments', 4)).toContainText('not an amount');
+    await cell(page, 'Prepayments', 2).click();
+    await page.keyboard.press('Delete');
+    await expect(page.getByText('all saved')).toBeVisible();
+
+    await page.keyboard.press('Control+z');
+    await expect(cell(page, 'Trade receivables', 2)).toHaveText('');
+    await page.keyboard.press('Control+Shift+z');
+    await expect(cell(page, 'Trade receivables', 2)).toHaveText('5');
+    await page.keyboard.press('Control+z');
+    await expect(page.getByTestId('difference')).toHaveText('JPY level');
+    await expect(page.getByText('all saved')).toBeVisible();
+  });
+
+  test('filters, finds, and keeps headings over what is shown', async ({ page }) => {
+    await open(page, 'Nightjar Couriers');
+    await page.getByRole('button', { name: 'Filled 6' }).click();
+    const rows = page.getByRole('grid').getByRole('row');
+    await expect(rows).toHaveCount(6 + 4 + 2);
+    await page.getByRole('searchbox', { name: 'Find on the sheet' }).fill('loan');
+    await expect(rows).toHaveCount(1 + 1 + 2);
+    await page.getByRole('button', { name: 'To look at 0' }).click();
+    await expect(page.getByText('No account here is called “loan”.')).toBeVisible();
+  });
+
+  test('two tabs in one figure: the later one is shown both values', async ({ page, context }) => {
+    await open(page, 'Nightjar Couriers');
+    const other = await context.newPage();
+    await open(other, 'Nightjar Couriers');
+    for (const [tab, amount] of [
+      [page, '111'],
+      [other, '222'],
+    ] as const) {
+      await cell(tab, 'Prepayments', 2).click();
+      await tab.keyboard.type(amount);
+      await tab.keyboard.press('Tab');
+      if (tab === page) await expect(tab.getByText('all saved')).toBeVisible();
+    }
+    await expect(cell(other, 'Prepayments', 4)).toContainText('changed by somebody else');
+    await expect(other.getByLabel('Margin')).toContainText('Theirs: 111 Dr. Yours: 222 Dr.');
+    await other.getByRole('button', { name: 'Keep theirs' }).click();
+    await expect(cell(other, 'Prepayments', 2)).toHaveText('111');
+    await cell(other, 'Prepayments', 2).click();
+    await other.keyboard.press('Delete');
+    await expect(other.getByText('all saved')).toBeVisible();
+  });
+
+  test('keeps what was typed while the server does not answer', async ({ page }) => {
+    await open(page, 'Nightjar Couriers');
+    await page.route('**/openings*', (route) =>
+      route.request().method() === 'POST' ? route.abort() : route.continue(),
+    );
+    await cell(page, 'Prepayments', 2).click();
+    await page.keyboard.type('90');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText('1 figure not saved')).toBeVisible();
+    await expect(cell(page, 'Prepayments', 2)).toHaveText('90');
+    await page.unroute('**/openings*');
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByText('all saved')).toBeVisible();
+    await cell(page, 'Prepayments', 2).click();
+    await page.keyboard.press('Delete');
+    await expect(page.getByText('all saved')).toBeVisible();
+  });
+});
+
+test('the chart: add, rename, move, deactivate; a used account is not deleted', async ({ page }) => {
+  await client(page, 'Nightjar Couriers');
+  await stage(page, 'Chart').click();
+  const tree = page.getByRole('treegrid');
+  await tree.getByRole('row', { name: /^1000 Current assets/ }).click();
+  await page.keyboard.press('n');
+  await expect(page.getByLabel('Code', { exact: true })).toHaveValue('1310');
+  await page.getByLabel('Name', { exact: true }).fill('Fuel card deposit');
+  await page.keyboard.press('Enter');
+  await expect(tree.getByRole('row', { name: /1310 Fuel card deposit/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Fuel deposit');
+  await page.keyboard.press('Enter');
+  await expect(tree.getByRole('row', { name: /1310 Fuel deposit/ })).toBeVisible();
+  await page.getByLabel('Under heading').selectOption('1500 Fixed assets');
+  await expect(page.getByLabel('Margin')).toContainText('moved under 1500 Fixed assets');
+  await page.getByRole('button', { name: 'Deactivate' }).click();
+  await expect(tree.getByRole('row', { name: /1310 Fuel deposit inactive/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete if unused' }).click();
+  await expect(tree.getByRole('row', { name: /1310/ })).toHaveCount(0);
+  await tree.getByRole('row', { name: /^1010/ }).click();
+  await page.getByRole('button', { name: 'Delete if unused' }).click();
+  await expect(page.getByLabel('Margin').getByRole('alert').filter({ hasText: 'cannot be deleted' })).toContainText(
+    'it has an opening balance',
+  );
+});
+
+test('papers that cannot be read get a sentence; a hostile name stays text', async ({ page }) => {
+  await client(page, 'Juniper Lantern Theatre');
+  await page
+    .getByRole('link', { name: /^Opening balances/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Bring papers' }).click();
+  const input = page.locator('input[type=file]');
+  await input.setInputFiles({ name: 'scan.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-1.7') });
+  await expect(page.getByRole('alert').filter({ hasText: 'scan.pdf is a PDF' })).toBeVisible();
+  await input.setInputFiles({
+    name: '<img src=x onerror=alert(1)>.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Code,Name,Debit,Credit\nN100,<script>alert(1)</script>,5.00,\nN500,Restricted fund,,5.00\n'),
+  });
+  await expect(page.getByRole('heading', { name: '<img src=x onerror=alert(1)>.csv' })).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: '<script>alert(1)</script>' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Remove paper' }).click();
+  await expect(page.getByRole('heading', { name: 'Papers' })).toBeVisible();
+});
+
+test('a posted version is corrected by a difference', async ({ page }) => {
+  await open(page, 'Tessellate Tile Co-operative');
+  await expect(page.getByText('This version is posted')).toBeVisible();
+  await cell(page, 'Petty cash', 2).click();
+  await page.keyboard.type('5');
+  await expect(page.getByRole('grid').getByRole('textbox')).toHaveCount(0);
+  await stage(page, 'Sign-off').click();
+  await page.getByLabel('Why it changes').fill('cash was counted again');
+  await page.getByRole('button', { name: 'Open a correction' }).click();
+  await expect(page.getByText('version 3, draft')).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Sign-off/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Discard this correction/ }).click();
+  await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  for (const path of ['/books/999', '/books/x', '/books/1/papers/77', '/books/1/statements/cash', '/nowhere']) {
+    const response = await page.goto(path);
+    expect(response?.status()).toBe(404);
+    await expect(page.getByRole('heading', { name: 'Nothing stands at this address' })).toBeVisible();
+  }
+});

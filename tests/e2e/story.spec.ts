@@ -1,0 +1,148 @@
+import { type Page, expect, test } from '@playwright/test';
+import { cell, stage } from './support';
+
+const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
+
+const makeBooks = async (page: Page, name: string): Promise<void> => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'New books' }).click();
+  await page.getByLabel('Company name').fill(name);
+};
+
+test('from an empty screen to posted opening balances, from the old trial balance', async ({ page }) => {
+  await makeBooks(page, 'Dulse & Daughters Ltd');
+  await page.getByLabel('Fiscal year starts').fill('2026-02-01');
+  await page.getByLabel('Cutover date').fill('2026-08-15');
+  await expect(page.getByText('falls inside Aug 2026')).toContainText('1 Aug 2026 or 1 Sep 2026');
+  await page.getByLabel('Cutover date').fill('2026-08-01');
+  await expect(page.getByText('Balances stand at close of 31 Jul 2026')).toBeVisible();
+  await expect(page.getByText('Cost of goods sold abroad')).toBeVisible();
+  await page.getByRole('button', { name: 'Make these books' }).click();
+  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+
+  // Calendar: open two more months.
+  await stage(page, 'Calendar').click();
+  await page.getByRole('button', { name: 'Sep future' }).click();
+  await page.getByRole('button', { name: 'Oct future' }).click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'open', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Oct open' })).toBeVisible();
+
+  // The paper: dropped, read, matched.
+  await stage(page, 'Opening balances').click();
+  await page.getByRole('button', { name: 'Bring papers' }).click();
+  await page.locator('input[type=file]').setInputFiles(paper('marram-trial-balance-2026-07-31.csv'));
+  await expect(page.getByRole('heading', { name: 'marram-trial-balance-2026-07-31.csv' })).toBeVisible();
+  await expect(page.getByText('Row 5 is the header')).toBeVisible();
+  const facts = page.getByLabel('What taking over would do');
+  await expect(facts).toContainText('accounts read44');
+  await expect(page.getByRole('button', { name: 'Take over' })).toBeDisabled();
+
+  // One row goes to an account that is there, one is left out by mistake and taken back, the rest get accounts.
+  await page.getByRole('row').filter({ hasText: 'VAT payable' }).click();
+  await page.getByLabel('Account', { exact: true }).fill('2200 Sales tax payable');
+  await page.getByRole('button', { name: 'Use this account' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'VAT payable' })).toContainText('2200 Sales tax payable chosen');
+  await page.getByRole('button', { name: /^To decide/ }).click();
+  await page.getByRole('row').filter({ hasText: 'Coastal enterprise grant' }).click();
+  await page.getByLabel('Reason').fill('belongs to another company');
+  await page.getByRole('button', { name: 'Leave this row out' }).click();
+  await expect(facts).toContainText('left out1');
+  await page.getByRole('button', { name: /^Set aside/ }).click();
+  await page.getByRole('row').filter({ hasText: 'left out: belongs to another company' }).click();
+  await page.getByRole('button', { name: 'Take the decision back' }).click();
+  await expect(facts).toContainText('left out0');
+  await page.getByRole('button', { name: /^Create \d+ accounts as proposed$/ }).click();
+  await expect(page.getByText('to decide:')).toBeHidden();
+  await expect(facts).toContainText('net360.00 Dr');
+  await page.getByRole('button', { name: 'Take over' }).click();
+
+  // The Level is off; the figure that was mistyped is put right by keyboard, and the Level reacts while typing.
+  await expect(page.getByRole('heading', { name: 'Opening balances' })).toBeVisible();
+  await expect(page.getByTestId('difference')).toHaveText('360.00 Dr');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('A place, an account code or name').fill('2200');
+  await page.getByRole('option', { name: '2200 Sales tax payable' }).click();
+  await expect(cell(page, 'Sales tax payable', 3)).toBeFocused();
+  await expect(page.getByLabel('Margin')).toContainText('marram-trial-balance-2026-07-31.csv, row 24');
+  await page.keyboard.type('8154.20+360');
+  await expect(page.getByTestId('difference')).toHaveText('EUR level');
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('difference')).toHaveText('360.00 Dr');
+  await page.keyboard.type('8514.20');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await expect(page.getByTestId('difference')).toHaveText('EUR level');
+  await page.reload();
+  await expect(page.getByTestId('difference')).toHaveText('EUR level');
+
+  // Proof is clear; posting happens once; the balance sheet balances.
+  await page.getByRole('link', { name: 'Go to Proof' }).click();
+  await expect(page.getByRole('heading', { name: 'All 9 checks are clear' })).toBeVisible();
+  await page.getByRole('link', { name: 'Go to Sign-off' }).click();
+  await page.getByRole('button', { name: 'Post 44 lines' }).click();
+  await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
+  await page.getByRole('link', { name: 'Balance sheet' }).click();
+  await expect(page.getByText('The two sides are equal.')).toBeVisible();
+  const total = await page.getByTestId('Total assets').textContent();
+  await expect(page.getByTestId('Total liabilities and equity')).toHaveText(total ?? 'a total');
+  const [csv] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()]);
+  expect(csv.suggestedFilename()).toBe('Dulse & Daughters Ltd balance sheet 2026-07-31.csv');
+  await page.getByRole('link', { name: 'Income statement' }).click();
+  await expect(page.getByTestId('Profit to date')).not.toHaveText('·');
+  await page.getByRole('link', { name: 'Journal', exact: true }).click();
+  await expect(page.getByText('Opening balances at close of 31 Jul 2026')).toBeVisible();
+});
+
+test('the six balances of a sole trader in a currency without decimals, by keyboard alone', async ({ page }) => {
+  await makeBooks(page, 'Petrel Parcels');
+  await page.getByLabel('Legal form', { exact: true }).selectOption('Sole trader');
+  await page.getByLabel('Country').selectOption('Japan');
+  await expect(page.getByLabel('Base currency')).toHaveValue('JPY');
+  await page.getByLabel('Fiscal year starts').fill('2026-01-01');
+  await page.getByLabel('Cutover date').fill('2026-07-01');
+  await page.getByRole('radio', { name: /^Services/ }).check();
+  await expect(page.getByText('Owner’s drawings')).toBeVisible();
+  await expect(page.getByText('Share capital')).toBeHidden();
+  await page.getByLabel('Company name').press('Enter');
+  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Opening balances/ })
+    .first()
+    .click();
+
+  const go = async (account: string): Promise<void> => {
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder('A place, an account code or name').fill(account);
+    await page.getByRole('option', { name: account }).click();
+    await expect(cell(page, account, 2)).toBeFocused();
+  };
+  const typed: readonly (readonly [string, string])[] = [
+    ['1010 Current account at bank', '842,000'],
+    ['1050 Petty cash', '36500'],
+    ['1520 Vehicles, cost', '1,000,000+250,000'],
+    ['1529 Vehicles, accumulated depreciation', '375000 cr'],
+    ['2510 Bank loan', '600000 cr'],
+    ['3010 Owner’s capital', '1153500 cr'],
+  ];
+  for (const [account, amount] of typed) {
+    await go(account);
+    await page.keyboard.type(amount);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByTestId('difference')).toHaveText('JPY level');
+  await expect(page.getByTestId('debits')).toHaveText('2,128,500');
+  await go('1050 Petty cash');
+  await page.keyboard.type('36500.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 figure not saved')).toBeVisible();
+  await go('1050 Petty cash');
+  await expect(page.getByLabel('Margin')).toContainText('has 1 decimals, but JPY has none');
+  await page.getByRole('button', { name: 'Drop what was typed' }).click();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByRole('link', { name: 'Go to Proof' }).click();
+  await expect(page.getByText('All 9 checks are clear')).toBeVisible();
+  await page.getByRole('link', { name: 'Go to Sign-off' }).click();
+  await page.getByRole('button', { name: 'Post 6 lines' }).click();
+  await page.getByRole('link', { name: 'Balance sheet' }).click();
+  await expect(page.getByTestId('Total assets')).toHaveText('1,753,500');
+});
