@@ -82,12 +82,6 @@ const page = <T extends object>(
     return { frame: frameOf(state), ...(await run(context, state)) };
   });
 
-export interface Event {
-  readonly what: string;
-  readonly by: string;
-  readonly at: string;
-}
-
 export const companyView = (id: number) =>
   page(id, async ({ tx, books }, state) => ({
     posted: await hasPosted(tx, books.id),

@@ -19,11 +19,6 @@ export const fail = (...problems: readonly Problem[]): Result<never> => ({ ok: f
 export const problem = (code: string, message: string, field?: string): Problem =>
   field === undefined ? { code, message } : { code, message, field };
 
-/** For the `default` of an exhaustive switch: reaching it is a defect, and does not compile while a case is missing. */
-export const unreachable = (never: never): never => {
-  throw new Error(`Unreachable case: ${String(never)}`);
-};
-
 /** Quotes what somebody typed inside a sentence, cut so that a pasted novel does not become the message. */
 export const quoted = (text: string): string => {
   const one = text.replace(/\s+/g, ' ').trim();

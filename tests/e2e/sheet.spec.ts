@@ -119,10 +119,7 @@ test('the chart: add, rename, move, deactivate; a used account is not deleted', 
 
 test('papers that cannot be read get a sentence; a hostile name stays text', async ({ page }) => {
   await client(page, 'Juniper Lantern Theatre');
-  await page
-    .getByRole('link', { name: /^Opening balances/ })
-    .first()
-    .click();
+  await stage(page, 'Opening balances').click();
   await page.getByRole('button', { name: 'Bring papers' }).click();
   const input = page.locator('input[type=file]');
   await input.setInputFiles({ name: 'scan.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-1.7') });
@@ -148,10 +145,7 @@ test('a posted version is corrected by a difference', async ({ page }) => {
   await page.getByLabel('Why it changes').fill('cash was counted again');
   await page.getByRole('button', { name: 'Open a correction' }).click();
   await expect(page.getByText('version 3, draft')).toBeVisible();
-  await page
-    .getByRole('link', { name: /^Sign-off/ })
-    .first()
-    .click();
+  await stage(page, 'Sign-off').click();
   await page.getByRole('button', { name: /^Discard this correction/ }).click();
   await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
 });

@@ -1,5 +1,3 @@
-import type { Side } from '../money/minor';
-
 export const ACCOUNT_TYPES = ['asset', 'liability', 'equity', 'income', 'expense'] as const;
 export type AccountType = (typeof ACCOUNT_TYPES)[number];
 
@@ -105,8 +103,6 @@ export const typeOf = (id: AccountClass): AccountType => classFacts(id).type;
 
 /** Income and expense: the accounts whose balances make the year's result and start each year at nil. */
 export const isResult = (type: AccountType): boolean => type === 'income' || type === 'expense';
-
-export const normalSide = (type: AccountType): Side => (type === 'asset' || type === 'expense' ? 'debit' : 'credit');
 
 /** What an account is for, where something else in the books has to find it. `single`: one account at most has the role. */
 export const ACCOUNT_ROLES = [

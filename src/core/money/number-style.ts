@@ -15,8 +15,6 @@ export const NUMBER_STYLES = [
 
 export type NumberStyle = (typeof NUMBER_STYLES)[number];
 
-export const isNumberStyle = (text: string): text is NumberStyle => (NUMBER_STYLES as readonly string[]).includes(text);
-
 interface Marks {
   readonly decimal: '.' | ',';
   readonly group: ',' | '.' | ' ' | "'" | '';

@@ -1,0 +1,67 @@
+// npm test: everything that must hold, on a fresh machine too. Ends with one line, "N passed, N failed", from the runners' own reports.
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { bin, ensureBuild, ensureChromium, ensurePackages, freePort, root, run } from './provision.mjs';
+
+ensurePackages();
+const chromium = ensureChromium();
+mkdirSync(join(root, '.cache'), { recursive: true });
+
+let passed = 0;
+let failed = 0;
+const count = (name, ok) => {
+  console.log(`${ok ? 'passed' : 'FAILED'}: ${name}`);
+  if (ok) passed += 1;
+  else failed += 1;
+};
+const step = (name, command, args, options) => count(name, run(bin(command), args, options) === 0);
+/** A runner's own report; a report that is missing or counts nothing is a failure, whatever the exit code said. */
+const report = (name, file, command, args, read, options) => {
+  rmSync(file, { force: true });
+  const code = run(bin(command), args, options);
+  try {
+    const found = read(JSON.parse(readFileSync(file, 'utf8')));
+    passed += found.passed;
+    failed += found.failed;
+    if (found.passed + found.failed === 0 || (code !== 0 && found.failed === 0))
+      count(`${name} (exit code ${code})`, false);
+    console.log(`${name}: ${found.passed} passed, ${found.failed} failed`);
+  } catch (error) {
+    count(`${name}: no report (${error.message})`, false);
+  }
+};
+
+ensureBuild();
+step('format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+step('types', 'tsc', ['--noEmit']);
+step('lint', 'eslint', ['.', '--max-warnings', '0']);
+step('imports', 'depcruise', ['src', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
+step('dead code', 'knip', []);
+
+const units = join(root, '.cache', 'unit-report.json');
+report(
+  'unit and store tests',
+  units,
+  'vitest',
+  ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${units}`],
+  (found) => ({
+    passed: found.numPassedTests,
+    failed:
+      found.numFailedTests +
+      found.testResults.filter((one) => one.status === 'failed' && one.assertionResults.length === 0).length,
+  }),
+);
+
+const data = join(root, '.cache', 'e2e-data');
+rmSync(data, { recursive: true, force: true });
+report(
+  'browser tests',
+  join(root, '.cache', 'e2e-report.json'),
+  'playwright',
+  ['test'],
+  ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+  { env: { CHROMIUM: chromium, E2E_PORT: String(await freePort()), E2E_DATA: data } },
+);
+
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
