@@ -1,0 +1,300 @@
+/**
+ * Speed as ratios: each figure is measured against a named baseline in the same run, on the same machine, with the same data.
+ * Store and server figures first, then the browser's. Prints one table; asserts nothing.
+ */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { PGlite } from '@electric-sql/pglite';
+import { chromium } from '@playwright/test';
+import { createBooks } from '@/actions/books';
+import { closeDatabase, database, useDatabase } from '@/actions/context';
+import { postOpenings, saveFigures } from '@/actions/openings';
+import { openingsView } from '@/actions/views';
+import { insertAccounts } from '@/store/chart';
+import { openDirectory } from '@/store/open';
+
+const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
+const [, , appPort = '', emptyPort = ''] = process.argv;
+
+interface Line {
+  readonly what: string;
+  readonly ours: number;
+  readonly baseline: string;
+  readonly theirs: number;
+  readonly unit: string;
+}
+const lines: Line[] = [];
+const note = (what: string, ours: number, baseline: string, theirs: number, unit = 'ms'): void => {
+  lines.push({ what, ours, baseline, theirs, unit });
+};
+
+const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
+const timed = async (work: () => Promise<unknown>): Promise<number> => {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+};
+const repeated = async (times: number, work: (at: number) => Promise<unknown>): Promise<number> => {
+  const found: number[] = [];
+  for (let at = 0; at < times; at += 1) found.push(await timed(() => work(at)));
+  return median(found);
+};
+
+const done = <T>(result: { ok: true; value: T } | { ok: false; problems: readonly { message: string }[] }): T => {
+  if (!result.ok) throw new Error(result.problems.map((one) => one.message).join('\n'));
+  return result.value;
+};
+
+/** Books with so many posting accounts under a hundred headings. */
+const bigBooks = async (accounts: number): Promise<number> => {
+  const { id } = done(
+    await createBooks({
+      name: `Bench ${String(accounts)}`,
+      legalForm: 'other',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-01-01',
+      cutover: '2026-07-01',
+      starter: 'services',
+      evenIfSameName: true,
+    }),
+  );
+  const made = Array.from({ length: accounts }, (_, at) => ({
+    code: `X${String(at).padStart(6, '0')}`,
+    name: `Account number ${String(at)}`,
+    class: 'operating-expense' as const,
+    heading: false,
+    parentCode: '6000',
+    role: null,
+    currency: null,
+  }));
+  await (await database()).transaction((tx) => insertAccounts(tx, id, made));
+  return id;
+};
+
+const sheetOf = async (books: number) => {
+  const view = await openingsView(books);
+  if (view?.set == null) throw new Error('no sheet');
+  return { set: view.set.id, rows: view.rows.filter((row) => !row.heading) };
+};
+
+/** The statements of one save on tables of the same shape, without anything around them. */
+const bareTables = `create table line (set_id int, account_id int, amount int8, revision int, primary key (set_id, account_id));
+  create table change (id int generated always as identity primary key, account_id int, from_amount int8, to_amount int8);
+  create table journal_line (journal_id int, line_no int, account_id int, amount int8, primary key (journal_id, line_no));`;
+
+const store = async (): Promise<number> => {
+  const directory = join(root, 'data');
+  useDatabase(
+    await openDirectory(directory, (error) => {
+      throw error;
+    }),
+  );
+  const bare = await PGlite.create(join(root, 'bare'));
+  await bare.exec(bareTables);
+
+  const books = await bigBooks(5000);
+  const { set, rows } = await sheetOf(books);
+  const revisions = new Map<number, number>();
+  const save = await repeated(60, async (at) => {
+    const account = rows[at % 20]?.id ?? 0;
+    const saved = done(
+      await saveFigures({
+        books,
+        set,
+        entries: [{ account, amount: BigInt(at + 1), revision: revisions.get(account) ?? 0, restores: false }],
+      }),
+    );
+    if (saved.saved) for (const one of saved.revisions) revisions.set(one.account, one.revision);
+  });
+  const bareSave = await repeated(60, (at) =>
+    bare.transaction(async (tx) => {
+      await tx.query('select amount from line where set_id = 1 and account_id = $1 for update', [at % 20]);
+      await tx.query(
+        'insert into line values (1, $1, $2, 1) on conflict (set_id, account_id) do update set amount = excluded.amount',
+        [at % 20, at],
+      );
+      await tx.query('insert into change (account_id, to_amount) values ($1, $2)', [at % 20, at]);
+    }),
+  );
+  note('save one cell among 5,000 accounts', save, 'bare PGlite, the same statements', bareSave);
+
+  const posting = await bigBooks(5000);
+  const sheet = await sheetOf(posting);
+  const accounts = sheet.rows.filter((row) => row.code.startsWith('X'));
+  const amounts = accounts.map((row, at) => ({
+    account: row.id,
+    amount: at % 2 === 0 ? 100n : -100n,
+    revision: 0,
+    restores: false,
+  }));
+  done(await saveFigures({ books: posting, set: sheet.set, entries: amounts }));
+  note(
+    'post 5,000 lines',
+    await timed(async () => done(await postOpenings({ books: posting, set: sheet.set }))),
+    'bare PGlite, one insert of 5,000 rows',
+    await timed(() =>
+      bare.transaction((tx) =>
+        tx.query(
+          'insert into journal_line select 1, n, a, v from unnest($1::int[], $2::int8[]) with ordinality as t (a, v, n)',
+          [accounts.map((row) => row.id), amounts.map((one) => String(one.amount))],
+        ),
+      ),
+    ),
+  );
+  await bare.close();
+  await closeDatabase();
+  return books;
+};
+
+/** From the start of the process to the first byte of a page. */
+const coldStart = async (
+  command: readonly string[],
+  url: string,
+  env: Readonly<Record<string, string>>,
+  cwd: string,
+): Promise<number> => {
+  const start = performance.now();
+  const [program = '', ...rest] = command;
+  const child = spawn(program, rest, { cwd, env: { ...process.env, ...env }, stdio: 'ignore' });
+  try {
+    for (;;) {
+      const answered = await fetch(url).then(
+        (response) => response.ok,
+        () => false,
+      );
+      if (answered) return performance.now() - start;
+      await new Promise((resolve) => setTimeout(resolve, 15));
+    }
+  } finally {
+    child.kill('SIGTERM');
+    await new Promise((resolve) => child.once('exit', resolve));
+  }
+};
+
+const next = (port: string, directory: string): readonly string[] => [
+  process.execPath,
+  join(process.cwd(), 'node_modules/next/dist/bin/next'),
+  'start',
+  directory,
+  '-H',
+  '127.0.0.1',
+  '-p',
+  port,
+];
+
+const browser = async (books: number): Promise<void> => {
+  const app = `http://127.0.0.1:${appPort}`;
+  const empty = `http://127.0.0.1:${emptyPort}`;
+  const env = { BATHRON_DATA: join(root, 'data'), NEXT_MANUAL_SIG_HANDLE: 'true', LOG_LEVEL: 'error' };
+  const emptyApp = join(process.cwd(), 'bench', 'empty');
+  const starts = await Promise.resolve()
+    .then(() => coldStart(next(appPort, '.'), `${app}/new`, env, process.cwd()))
+    .then(async (ours) => [ours, await coldStart(next(emptyPort, emptyApp), empty, {}, process.cwd())] as const);
+  note('cold start to first byte', starts[0], 'an empty Next.js page', starts[1]);
+
+  const serve = (command: readonly string[], more: Readonly<Record<string, string>>) =>
+    spawn(command[0] ?? '', command.slice(1), { env: { ...process.env, ...more }, stdio: 'ignore' });
+  const ours = serve(next(appPort, '.'), env);
+  const theirs = serve(next(emptyPort, emptyApp), {});
+  const ready = async (url: string): Promise<void> => {
+    while (
+      !(await fetch(url).then(
+        (response) => response.ok,
+        () => false,
+      ))
+    )
+      await new Promise((resolve) => setTimeout(resolve, 50));
+  };
+  const page = await (
+    await chromium.launch({
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    })
+  ).newPage({ viewport: { width: 1280, height: 800 } });
+  try {
+    await ready(`${app}/new`);
+    await ready(empty);
+    const openings = `${app}/books/${String(books)}/openings`;
+    const get = (url: string) => () => fetch(url).then((response) => response.text());
+    await get(openings)();
+    note(
+      'opening-balance page, 5,000 accounts, server time',
+      await repeated(9, get(openings)),
+      'an empty Next.js page',
+      await repeated(9, get(empty)),
+    );
+    const scripts = async (url: string): Promise<number> => {
+      let bytes = 0;
+      const counting = async (response: {
+        url: () => string;
+        body: () => Promise<Buffer>;
+        headers: () => Record<string, string>;
+      }): Promise<void> => {
+        if (/\.js(\?|$)/.test(response.url())) bytes += (await response.body()).length;
+      };
+      page.on('response', (response) => void counting(response));
+      await page.goto(url, { waitUntil: 'networkidle' });
+      page.removeAllListeners('response');
+      return bytes / 1024;
+    };
+    note('JavaScript shipped, unpacked', await scripts(openings), 'an empty Next.js page', await scripts(empty), 'kB');
+
+    await page.goto(openings, { waitUntil: 'networkidle' });
+    /** From the key to the paint after it, as the browser itself records it. */
+    const keystroke = async (focus: () => Promise<void>): Promise<number> => {
+      await focus();
+      await page.evaluate(() => {
+        const found: number[] = [];
+        (window as unknown as { found: number[] }).found = found;
+        addEventListener(
+          'keydown',
+          () => {
+            const start = performance.now();
+            requestAnimationFrame(() => {
+              const channel = new MessageChannel();
+              channel.port1.onmessage = () => found.push(performance.now() - start);
+              channel.port2.postMessage(null);
+            });
+          },
+          true,
+        );
+      });
+      for (const key of '1234567890123456789') {
+        await page.keyboard.press(key);
+        await page.waitForTimeout(40);
+      }
+      return median(await page.evaluate(() => (window as unknown as { found: number[] }).found));
+    };
+    const typed = await keystroke(async () => {
+      await page.getByRole('grid').getByRole('row').nth(30).getByRole('gridcell').nth(2).click();
+    });
+    await page.goto(empty, { waitUntil: 'networkidle' });
+    const bareTyped = await keystroke(() => page.locator('input').click());
+    note('keystroke to paint on that sheet', typed, 'a bare input on an empty page', bareTyped);
+  } finally {
+    await page.context().browser()?.close();
+    for (const child of [ours, theirs]) {
+      child.kill('SIGTERM');
+      await new Promise((resolve) => child.once('exit', resolve));
+    }
+  }
+};
+
+try {
+  await browser(await store());
+  const table = lines.map(({ what, ours, baseline, theirs, unit }) => ({
+    measured: what,
+    ours: `${ours.toFixed(1)} ${unit}`,
+    baseline,
+    theirs: `${theirs.toFixed(1)} ${unit}`,
+    ratio: (ours / theirs).toFixed(2),
+  }));
+  console.table(table);
+} finally {
+  rmSync(root, { recursive: true, force: true });
+}

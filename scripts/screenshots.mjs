@@ -1,0 +1,74 @@
+// npm run screenshots: one current picture of each main view, from fresh demo data, into docs/screenshots.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ensurePackages, freePort, root, run, startServer, stop } from './provision.mjs';
+
+const VIEWS = [
+  ['board', '/'],
+  [
+    'new-books',
+    '/new',
+    async (page) => {
+      await page.getByLabel('Company name').fill('Dulse & Daughters Ltd');
+      await page.getByLabel('Fiscal year starts').fill('2026-02-01');
+      await page.getByLabel('Cutover date').fill('2026-08-01');
+    },
+  ],
+  ['company', '/books/1'],
+  ['calendar', '/books/1/calendar'],
+  ['chart', '/books/1/chart', (page) => page.getByRole('row', { name: /VAT payable/ }).click()],
+  [
+    'opening-balances',
+    '/books/1/openings',
+    (page) =>
+      page
+        .getByRole('row', { name: /VAT payable/ })
+        .getByRole('gridcell')
+        .nth(3)
+        .click(),
+  ],
+  [
+    'opening-balances-dark',
+    '/books/1/openings',
+    (page) =>
+      page
+        .getByRole('row', { name: /VAT payable/ })
+        .getByRole('gridcell')
+        .nth(3)
+        .click(),
+    'dark',
+  ],
+  ['paper', '/books/1/papers/1?row=24', (page) => page.getByText('How it is read:').click()],
+  ['proof', '/books/1/proof'],
+  ['sign-off', '/books/4/sign-off'],
+  ['balance-sheet', '/books/1/statements/balance-sheet'],
+];
+
+ensurePackages();
+const executablePath = ensureChromium();
+ensureBuild();
+const data = mkdtempSync(join(tmpdir(), 'bathron-screenshots-'));
+const env = { BATHRON_DATA: join(data, 'data'), LOG_LEVEL: 'error' };
+if (run(process.execPath, ['--import', 'tsx', 'demo/seed.ts'], { env }) !== 0)
+  stop('The demo data could not be written.');
+const port = await freePort();
+const { child, ended } = await startServer(port, { quiet: true, env });
+const { chromium } = await import('@playwright/test');
+const browser = await chromium.launch({
+  executablePath,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+for (const [name, path, prepare, colorScheme = 'light'] of VIEWS) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme });
+  await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' });
+  await prepare?.(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
+  await page.close();
+}
+await browser.close();
+child.kill('SIGTERM');
+await ended;
+rmSync(data, { recursive: true, force: true });
+console.log(`${VIEWS.length} pictures in docs/screenshots`);
