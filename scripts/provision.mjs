@@ -52,7 +52,8 @@ export const ensurePackages = () => {
   const lock = hashOf(['package-lock.json']);
   if (existsSync(join(root, 'node_modules')) && isMarked('packages', lock)) return;
   console.log('Installing packages…');
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0)
+  // Not `npm ci`: it insists on the optional binaries of every platform, which not every registry carries. The lock file still decides the versions.
+  if (run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']) !== 0)
     stop('The packages could not be installed; npm says why above.');
   mark('packages', lock);
 };
