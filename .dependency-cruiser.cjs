@@ -23,7 +23,7 @@ module.exports = {
       to: {
         dependencyTypes: ['npm', 'core'],
         pathNot:
-          'node_modules/(temporal-polyfill|papaparse|@types/papaparse|@e965/xlsx|fflate|temporal-utils|temporal-spec)/',
+          'node_modules/(temporal-polyfill|papaparse|@types/papaparse|@e965/xlsx|fflate|fastest-levenshtein|fast-xml-parser|temporal-utils|temporal-spec)/',
       },
     },
     {

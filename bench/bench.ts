@@ -78,7 +78,7 @@ const bigBooks = async (accounts: number): Promise<number> => {
 
 const sheetOf = async (books: number) => {
   const view = await openingsView(books);
-  if (view?.set == null) throw new Error('no sheet');
+  if (view === undefined || view.set === null) throw new Error('no sheet');
   return { set: view.set.id, rows: view.rows.filter((row) => !row.heading) };
 };
 

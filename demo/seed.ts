@@ -1,13 +1,22 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createBooks } from '@/actions/books';
+import { drawCalendar, moveCutover } from '@/actions/calendar';
 import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
+import { changeFact, setLogo } from '@/actions/company';
 import { actor, closeDatabase, database } from '@/actions/context';
 import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { chooseExchangeAccount, saveRate, switchOn } from '@/actions/currencies';
 import { bringPaper, decideRows, takeOver } from '@/actions/papers';
-import { boardView, chartView, openingsView } from '@/actions/views';
+import { bringRates } from '@/actions/rates-in';
+import { boardView, calendarView, companyView } from '@/actions/stage-views';
+import { chartView, openingsView } from '@/actions/views';
 import { type AccountId, accountId } from '@/core/chart/account';
 import type { AccountClass, AccountRole } from '@/core/chart/classes';
+import { addAfter } from '@/core/calendar/draft';
+import { plainDate } from '@/core/calendar/dates';
+import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
+import type { CompanyFacts, FactName } from '@/core/company/facts';
 import type { Result } from '@/core/result';
 import { namePractice } from '@/store/books';
 
@@ -44,7 +53,39 @@ const type = async (books: number, amounts: Readonly<Record<string, bigint>>): P
   );
 };
 
+/** Sets facts of a company, as its sheet would. */
+const tell = async (books: number, facts: Partial<CompanyFacts>): Promise<void> => {
+  for (const [field, now] of Object.entries(facts)) {
+    const standing = (await companyView(books))?.facts;
+    done(await changeFact({ books, field: field as FactName, was: standing?.[field as FactName], now }));
+  }
+};
+
+/** Divides the first year by a plan, with so many years after it. */
+const divide = async (books: number, plan: YearPlan, after = 0): Promise<void> => {
+  const view = await calendarView(books);
+  const [year] = view?.years ?? [];
+  if (view === undefined || year === undefined) throw new Error('a year to divide');
+  const first = done(planYear(plan, plainDate(year.start)));
+  const years = done(addAfter([{ ...first, id: year.id, plan }], after));
+  done(
+    await drawCalendar({
+      books,
+      revision: view.revision,
+      years: years.map((one) => ({
+        ...one,
+        periods: one.periods.map((period) => ({
+          ...period,
+          start: period.start.toString(),
+          end: period.end.toString(),
+        })),
+      })),
+    }),
+  );
+};
+
 interface Wanted {
+  readonly currency?: string;
   readonly code: string;
   readonly name: string;
   readonly class: AccountClass;
@@ -64,6 +105,7 @@ const add = async (books: number, wanted: readonly Wanted[]): Promise<void> => {
         class: one.class,
         parent,
         role: one.role ?? null,
+        currency: one.currency ?? null,
         heading: one.heading ?? false,
       }),
     );
@@ -82,9 +124,56 @@ const seaweed = async (): Promise<void> => {
       yearStart: '2026-02-01',
       cutover: '2026-08-01',
       starter: 'trading',
+      foreign: true,
       evenIfSameName: false,
     }),
   );
+  await tell(books, {
+    tradingName: 'Marram Kelp',
+    registeredAddress: 'The Drying Sheds\nCarrowmarsh Pier\nCounty Skerry',
+    postalAddress: 'PO Box 7, Carrowmarsh',
+    registrationNumber: '700 314',
+    industry: 'growing and drying seaweed',
+    yearNote: 'Ends in January, when the racks are empty and the stock is counted.',
+    phone: '+353 00 700 3140',
+    email: 'office@marramkelp.example',
+    web: 'www.marramkelp.example',
+    contacts: [
+      { name: 'Orla Fenwick', position: 'owner', email: 'orla@marramkelp.example', phone: '' },
+      { name: 'Piotr Sand', position: 'sheds and stock', email: '', phone: '+353 00 700 3141' },
+    ],
+    inCharge: 'Ines Halloran',
+    colour: 'moss',
+    remark: 'two banks abroad',
+    taxRegistered: 'yes',
+    taxFrom: '2019-03-01',
+    taxFirstEnd: '2019-04-30',
+    taxInterval: 2,
+    taxNumber: 'IE 1234567 WA',
+    priceLevels: ['Shop', 'Kitchen', 'Export'],
+    customerTerms: { kind: 'month-end', days: 14 },
+  });
+  done(
+    await setLogo({
+      books,
+      content: new TextEncoder().encode(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40"><path d="M8 36 C14 24 4 18 12 4 M22 36 C30 26 18 18 26 8 M36 36 C42 24 32 18 40 4 M50 36 C56 28 46 20 52 10" fill="none" stroke="#5b6b3a" stroke-width="4" stroke-linecap="round"/><path d="M2 38 H58" stroke="#5b6b3a" stroke-width="2"/></svg>',
+      ),
+    }),
+  );
+  await divide(books, { ...PLAIN_PLAN, adjustments: 1 });
+  done(
+    await moveCutover({
+      books,
+      cutover: '2026-08-01',
+      was: '2026-08-01',
+      completeUntil: '2026-08-14',
+      trialBalance: '2026-07-31',
+    }),
+  );
+  for (const currency of ['GBP', 'NOK']) done(await switchOn({ books, currency }));
+  const rates = 'skerry-bank-rates-2026.csv';
+  done(await bringRates({ books, name: rates, content: paper(rates), take: true }));
   const ids = await accountsOf(books);
   const rename = {
     '1010': 'Skerry Bank current account',
@@ -116,8 +205,22 @@ const seaweed = async (): Promise<void> => {
   ])
     done(await removeAccount({ books, id: ids.get(code) ?? accountId(0) }));
   await add(books, [
-    { code: '1020', name: 'Skerry Bank GBP account', class: 'current-asset', under: '1000', role: 'bank' },
-    { code: '1030', name: 'Skerry Bank NOK account', class: 'current-asset', under: '1000', role: 'bank' },
+    {
+      code: '1020',
+      name: 'Skerry Bank GBP account',
+      class: 'current-asset',
+      under: '1000',
+      role: 'bank',
+      currency: 'GBP',
+    },
+    {
+      code: '1030',
+      name: 'Skerry Bank NOK account',
+      class: 'current-asset',
+      under: '1000',
+      role: 'bank',
+      currency: 'NOK',
+    },
     { code: '1310', name: 'Prepaid mooring fees', class: 'current-asset', under: '1000', role: 'prepayments' },
     { code: '1610', name: 'Boats, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
@@ -148,6 +251,7 @@ const seaweed = async (): Promise<void> => {
     { code: '6410', name: 'Fuel for boats', class: 'operating-expense', under: '6000' },
     { code: '7110', name: 'Coastal enterprise grant', class: 'other-income', under: '7000' },
   ]);
+  done(await chooseExchangeAccount({ books, role: 'exchange-realised', account: ids.get('8020') ?? accountId(0) }));
   const { paper: id } = done(
     await bringPaper({
       books,
@@ -170,11 +274,56 @@ const tiles = async (): Promise<void> => {
       yearStart: '2026-01-01',
       cutover: '2026-01-01',
       starter: 'trading',
+      foreign: true,
       evenIfSameName: false,
     }),
   );
+  await tell(books, {
+    registeredAddress: 'Hrnčířská louka 9\nDolní Glazura',
+    registrationNumber: '70031409',
+    industry: 'floor and wall tiles',
+    yearNote: 'Weeks end on Wednesday, when the kilns are emptied.',
+    contacts: [{ name: 'Božena Krytová', position: 'chair', email: 'chair@tessellate.example', phone: '' }],
+    inCharge: 'Tomas Bielik',
+    colour: 'clay',
+    taxRegistered: 'yes',
+    taxNumber: 'CZ70031409',
+    taxFrom: '2015-01-01',
+    taxFirstEnd: '2015-03-31',
+    dates: { order: 'dmy', separator: '.', year: 4, month: 'number' },
+  });
+  await divide(
+    books,
+    {
+      ...PLAIN_PLAN,
+      pattern: { kind: 'weeks', groups: '4-4-5', weekday: 3, rule: 'last', month: 12, extraIn: 12 },
+      naming: { ...PLAIN_PLAN.naming, yearBy: 'end', yearDigits: 4, periodBy: 'number' },
+    },
+    2,
+  );
+  done(
+    await moveCutover({
+      books,
+      cutover: '2026-01-01',
+      was: '2026-01-01',
+      completeUntil: '2025-12-31',
+      trialBalance: '2025-12-31',
+    }),
+  );
+  done(await switchOn({ books, currency: 'EUR' }));
+  done(await saveRate({ books, date: '2025-12-31', unit: 'EUR', quote: 'CZK', typed: '24,115', evenIfDoubtful: false }));
+  done(await saveRate({ books, date: '2026-01-05', unit: 'EUR', quote: 'CZK', typed: '24,090', evenIfDoubtful: false }));
   await add(books, [
-    { code: '1020', name: 'EUR account at bank', class: 'current-asset', under: '1000', role: 'bank' },
+    {
+      code: '1020',
+      name: 'EUR account at bank',
+      class: 'current-asset',
+      under: '1000',
+      role: 'bank',
+      currency: 'EUR',
+    },
+    { code: '8030', name: 'Unrealised exchange differences', class: 'other-expense', under: '8000', role: 'exchange-unrealised' },
+    { code: '8040', name: 'Rounding differences', class: 'other-expense', under: '8000', role: 'rounding' },
     { code: '1530', name: 'Kilns and machines, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
       code: '1539',
@@ -187,6 +336,7 @@ const tiles = async (): Promise<void> => {
   const name = 'tessellate-predvaha-2025-12-31.xlsx';
   const { paper: id } = done(await bringPaper({ books, name, content: paper(name) }));
   const ids = await accountsOf(books);
+  done(await chooseExchangeAccount({ books, role: 'exchange-realised', account: ids.get('8020') ?? accountId(0) }));
   // Old account codes, in the order of the paper's rows from row 5, by the account each goes to here.
   const goesTo = [
     '1050',
@@ -238,6 +388,24 @@ const theatre = async (): Promise<void> => {
       evenIfSameName: false,
     }),
   );
+  await tell(books, {
+    registeredAddress: '3 Lantern Row\nMuchbury',
+    registrationNumber: 'CH 70 314',
+    industry: 'theatre and young players',
+    yearNote: 'September to August, so that a season lies in one year.',
+    inCharge: 'Maeve Quill',
+    colour: 'plum',
+    remark: 'funds: ask the trustees',
+  });
+  done(
+    await moveCutover({
+      books,
+      cutover: '2026-09-01',
+      was: '2026-09-01',
+      completeUntil: '2026-08-31',
+      trialBalance: '2026-08-31',
+    }),
+  );
   await add(books, [
     { code: 'N1', name: 'Current assets', class: 'current-asset', under: '', heading: true },
     { code: 'N100', name: 'Current account, Pennywhistle Bank', class: 'current-asset', under: 'N1', role: 'bank' },
@@ -260,6 +428,16 @@ const couriers = async (): Promise<void> => {
       cutover: '2026-07-01',
       starter: 'services',
       evenIfSameName: false,
+    }),
+  );
+  await tell(books, { taxRegistered: 'no', registeredAddress: '2-7 Kite Hill, Nagisa', inCharge: 'Ines Halloran', colour: 'straw' });
+  done(
+    await moveCutover({
+      books,
+      cutover: '2026-07-01',
+      was: '2026-07-01',
+      completeUntil: '2026-06-30',
+      trialBalance: '2026-06-30',
     }),
   );
   await type(books, {

@@ -81,7 +81,9 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
     const parsed = inner.safeParse(rest);
     return parsed.success ? run({ ...context, books }, parsed.data) : fromZod(parsed.error);
   });
-  return (input: { readonly books: number } & z.input<z.ZodObject<Shape>>): Promise<Result<T>> => outer(input);
+  return (
+    input: { readonly books: number } & (keyof Shape extends never ? unknown : z.input<z.ZodObject<Shape>>),
+  ): Promise<Result<T>> => outer(input);
 };
 
 /** Reads for a page, in one transaction so that all it shows is of one moment. */

@@ -1,28 +1,208 @@
 'use server';
 
 import { z } from 'zod';
-import { PERIOD_STATES, changeStates } from '@/core/calendar/year';
-import { fail, ok, problem } from '@/core/result';
-import { setPeriodStates, yearsOf } from '@/store/books';
+import { cutoverProblems, oldRecordProblems } from '@/core/calendar/cutover';
+import { before, writeDate } from '@/core/calendar/dates';
+import { redraw } from '@/core/calendar/redraw';
+import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
+import { isRegular, periodOf } from '@/core/calendar/year';
+import { fail, ok, plural, problem } from '@/core/result';
+import { updateCutover } from '@/store/books';
+import {
+  type StoredYear,
+  bumpCalendar,
+  deleteYears,
+  insertYear,
+  postedPeriods,
+  renameYear,
+  setPeriodStates,
+  yearsOf,
+} from '@/store/calendar';
 import { record } from '@/store/history';
-import { booksAction } from './action';
+import { hasPosted } from '@/store/journals';
+import { currentSet } from '@/store/openings';
+import { type BooksContext, booksAction } from './action';
+import { isoDate, maybeDate, yearSchema } from './calendar-schemas';
 
-/** Puts a range of periods into a state: all of those that may change, or none. */
+const standing = async ({ tx, books }: BooksContext): Promise<readonly StoredYear[]> =>
+  (await yearsOf(tx, [books.id])).get(books.id) ?? [];
+
+/**
+ * Puts a range of periods into a state: all of those that may change, or none. Closing says what is unfinished and wants a
+ * second press; unlocking wants a reason.
+ */
 export const setPeriods = booksAction(
   'setPeriods',
-  { periods: z.array(z.int().positive()).min(1, 'Choose at least one period.').max(500), state: z.enum(PERIOD_STATES) },
-  async ({ tx, books, actor, now }, input) => {
-    const all = ((await yearsOf(tx, [books.id])).get(books.id) ?? []).flatMap((year) => year.periods);
-    const chosen = all.filter((period) => input.periods.includes(period.id));
-    if (chosen.length !== new Set(input.periods).size)
+  {
+    periods: z.array(z.int().positive()).min(1, 'Choose at least one period.').max(5000),
+    state: z.enum(PERIOD_STATES),
+    why: z.string().trim().max(200, 'The reason has more than 200 characters; shorten it.').default(''),
+    evenIfUnfinished: z.boolean().default(false),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const all = (await standing(context)).flatMap((year) => year.periods);
+    const wanted = new Set(input.periods);
+    const chosen = all.filter((period) => wanted.has(period.id));
+    if (chosen.length !== wanted.size)
       return fail(
         problem('period.unknown', 'One of these periods is not in these books any more. Load the page again.'),
       );
-    const changed = changeStates(chosen, input.state, books.cutover);
+    const changed = changeStates(chosen, input.state, books.cutover, input.why);
     if (!changed.ok) return changed;
-    const ids = chosen.filter((period) => period.state !== input.state).map((period) => period.id);
-    await setPeriodStates(tx, books.id, ids, input.state);
-    await record(tx, books.id, 'period', ids, input.state, actor.person, now);
-    return ok({ changed: ids.length });
+    if ((input.state === 'closed' || input.state === 'locked') && !input.evenIfUnfinished) {
+      const set = await currentSet(tx, books.id);
+      const openingsPosted = await hasPosted(tx, books.id);
+      const unfinished = unfinishedIn(changed.value, {
+        cutover: books.cutover,
+        openingsPosted,
+        correctionOpen: openingsPosted && set?.state === 'draft',
+      });
+      if (unfinished.length > 0) return fail(...unfinished.map((message) => problem('period.unfinished', message)));
+    }
+    await setPeriodStates(
+      tx,
+      books.id,
+      changed.value.map(({ id }) => ({ id, state: input.state })),
+    );
+    await record(
+      tx,
+      books.id,
+      'period',
+      changed.value.map(({ id }) => id),
+      `${input.state}${input.why === '' ? '' : `: ${input.why}`}`,
+      actor.person,
+      now,
+    );
+    return ok({ changed: changed.value.length });
+  },
+);
+
+/**
+ * Puts a whole calendar in the place of the one that stands, once it keeps every law of `redraw`. `revision` is the one that
+ * was shown; if the calendar changed meanwhile, nothing is overwritten.
+ */
+export const drawCalendar = booksAction(
+  'drawCalendar',
+  {
+    revision: z.int(),
+    years: z.array(yearSchema).min(1, 'The books need a fiscal year.').max(150, 'A calendar has at most 150 years.'),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    if (input.revision !== books.calendarRevision)
+      return fail(
+        problem(
+          'calendar.changed',
+          'Somebody changed the calendar meanwhile. Load the page again; nothing of yours was stored.',
+        ),
+      );
+    const old = await standing(context);
+    const drawn = redraw(old, input.years, { cutover: books.cutover, posted: await postedPeriods(tx, books.id) });
+    if (!drawn.ok) return drawn;
+    const { remove, rename, insert } = drawn.value;
+    await deleteYears(tx, books.id, remove);
+    for (const { id, year, regular } of rename) await renameYear(tx, books.id, id, year, regular);
+    for (const year of insert) await insertYear(tx, books.id, year);
+    await bumpCalendar(tx, books.id);
+    const gone = old.filter((year) => !input.years.some((one) => one.id === year.id)).map((year) => year.name);
+    const made = insert.map((year) => `${year.name} in ${plural(year.periods.filter(isRegular).length, 'period')}`);
+    await record(
+      tx,
+      books.id,
+      'calendar',
+      [books.id],
+      [
+        ...(made.length > 0
+          ? [`Drawn: ${made.slice(0, 5).join(', ')}${made.length > 5 ? ` and ${made.length - 5} more` : ''}`]
+          : []),
+        ...(gone.length > 0 ? [`Taken away: ${gone.join(', ')}`] : []),
+        ...(made.length + gone.length === 0 ? ['Names, codes or adjustment periods changed'] : []),
+      ].join('. '),
+      actor.person,
+      now,
+    );
+    return ok({ years: input.years.length });
+  },
+);
+
+/**
+ * Moves the cutover date and keeps the old system's dates. Refused while the opening balances stand posted; with a
+ * correction open, it may move on but not back behind what is posted.
+ */
+export const moveCutover = booksAction(
+  'moveCutover',
+  { cutover: isoDate, completeUntil: maybeDate, trialBalance: maybeDate, was: isoDate },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    if (!input.was.equals(books.cutover))
+      return fail(
+        problem(
+          'cutover.changed',
+          `Somebody moved the cutover date to ${writeDate(books.cutover)} meanwhile. Load the page again.`,
+          'cutover',
+        ),
+      );
+    const years = await standing(context);
+    const moves = !input.cutover.equals(books.cutover);
+    if (moves) {
+      const year = periodOf(years, input.cutover);
+      const wrong =
+        year === undefined
+          ? [
+              problem(
+                'cutover.outside-year',
+                `${writeDate(input.cutover)} lies in no fiscal year of these books. Add that year first.`,
+                'cutover',
+              ),
+            ]
+          : cutoverProblems({ ...year, periods: year.periods.filter(isRegular) }, input.cutover);
+      if (wrong.length > 0) return fail(...wrong);
+      if (await hasPosted(tx, books.id)) {
+        const set = await currentSet(tx, books.id);
+        if (set?.state !== 'draft')
+          return fail(
+            problem(
+              'cutover.posted',
+              'The opening balances are posted, so their date stays. Open a correction on the Sign-off page first; what moves is then posted as a difference.',
+              'cutover',
+            ),
+          );
+        if (before(input.cutover, books.cutover))
+          return fail(
+            problem(
+              'cutover.behind-posted',
+              `Opening balances were posted for ${writeDate(books.cutover)}; the books cannot take over earlier than what is posted.`,
+              'cutover',
+            ),
+          );
+      }
+    }
+    await updateCutover(tx, books.id, input);
+    if (moves) {
+      const periods = years.flatMap((year) => year.periods);
+      const states = statesAfterMove(periods, books.cutover, input.cutover);
+      const changed = periods.flatMap(({ id, state }, at) => {
+        const next = states[at] ?? state;
+        return next === state ? [] : [{ id, state: next }];
+      });
+      await setPeriodStates(tx, books.id, changed);
+      await record(
+        tx,
+        books.id,
+        'calendar',
+        [books.id],
+        `Cutover date ${writeDate(books.cutover)} → ${writeDate(input.cutover)}`,
+        actor.person,
+        now,
+      );
+    }
+    const old = [
+      ...(input.completeUntil === undefined ? [] : [`old records complete until ${writeDate(input.completeUntil)}`]),
+      ...(input.trialBalance === undefined ? [] : [`trial balance of ${writeDate(input.trialBalance)}`]),
+    ];
+    if (old.length > 0 && !moves)
+      await record(tx, books.id, 'calendar', [books.id], `Old system: ${old.join(', ')}`, actor.person, now);
+    return ok({ notes: oldRecordProblems(input.cutover, input).map((one) => one.message) });
   },
 );

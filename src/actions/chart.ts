@@ -3,10 +3,11 @@
 import { z } from 'zod';
 import { type AccountDraft, accountId, accountProblems, called } from '@/core/chart/account';
 import { CLASS_IDS, ROLE_IDS, classFacts, roleFacts, typeOf } from '@/core/chart/classes';
-import { fail, ok, plural, problem } from '@/core/result';
+import { type Problem, fail, ok, plural, problem } from '@/core/result';
 import { accountUse, chartOf, deleteAccount, insertAccounts, updateAccount } from '@/store/chart';
+import { currenciesOf } from '@/store/currencies';
 import { record } from '@/store/history';
-import { booksAction } from './action';
+import { type BooksContext, booksAction } from './action';
 
 const id = z.int().positive().transform(accountId);
 const fields = {
@@ -15,17 +16,35 @@ const fields = {
   class: z.enum(CLASS_IDS),
   parent: id.nullable(),
   role: z.enum(ROLE_IDS).nullable(),
+  /** Null for the base currency. */
+  currency: z.string().nullable(),
+};
+
+/** A currency of an account is one of those switched on. */
+const currencyProblems = async ({ tx, books }: BooksContext, currency: string | null): Promise<readonly Problem[]> => {
+  if (currency === null) return [];
+  const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
+  return books.facts.parts.includes('currencies') && on.includes(currency)
+    ? []
+    : [
+        problem(
+          'account.currency-off',
+          `${currency} is not switched on in these books. Switch it on on the Currencies page first.`,
+          'currency',
+        ),
+      ];
 };
 
 export const addAccount = booksAction(
   'addAccount',
-  { ...fields, heading: z.boolean() },
-  async ({ tx, books, actor, now }, input) => {
+  { ...fields, currency: fields.currency.default(null), heading: z.boolean() },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
     const chart = await chartOf(tx, books.id);
-    const problems = accountProblems(input, chart);
+    const problems = [...accountProblems(input, chart), ...(await currencyProblems(context, input.currency))];
     if (problems.length > 0) return fail(...problems);
     const parentCode = chart.find((account) => account.id === input.parent)?.code ?? null;
-    const [made] = await insertAccounts(tx, books.id, [{ ...input, parentCode, currency: null }]);
+    const [made] = await insertAccounts(tx, books.id, [{ ...input, parentCode }]);
     if (made === undefined) throw new Error('an id for the inserted account');
     await record(
       tx,
@@ -48,7 +67,8 @@ const unknownAccount = fail(
 export const changeAccount = booksAction(
   'changeAccount',
   { id, change: z.object({ ...fields, active: z.boolean() }).partial() },
-  async ({ tx, books, actor, now }, input) => {
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
     const chart = await chartOf(tx, books.id);
     const was = chart.find((account) => account.id === input.id);
     if (was === undefined) return unknownAccount;
@@ -61,11 +81,22 @@ export const changeAccount = booksAction(
     const follows =
       heading !== undefined && typeOf(heading.class) === typeOf(was.class) ? { class: heading.class } : {};
     const is = { ...was, ...follows, ...change };
-    const problems = [...accountProblems(is, chart, was.id)];
+    const problems = [
+      ...accountProblems(is, chart, was.id),
+      ...(is.currency === was.currency ? [] : await currencyProblems(context, is.currency)),
+    ];
     const use = await accountUse(tx, books.id, was.id);
     if (typeOf(is.class) !== typeOf(was.class) && (use.figures > 0 || use.journalLines > 0 || use.children > 0))
       problems.push(
         problem('account.type-used', `${called(was)} is in use, so its type stays ${typeOf(was.class)}.`, 'class'),
+      );
+    if (is.currency !== was.currency && (use.figures > 0 || use.journalLines > 0))
+      problems.push(
+        problem(
+          'account.currency-used',
+          `${called(was)} is in use, so its currency stays ${was.currency ?? books.currency}.`,
+          'currency',
+        ),
       );
     if (was.active && !is.active && use.children > 0) {
       const standing = chart.filter((account) => account.parent === was.id && account.active).length;
@@ -87,6 +118,7 @@ export const changeAccount = booksAction(
       ...(is.class !== was.class ? [`${classFacts(was.class).one} → ${classFacts(is.class).one}`] : []),
       ...(is.parent !== was.parent ? [`moved ${parent === undefined ? 'to the top' : `under ${called(parent)}`}`] : []),
       ...(is.role !== was.role ? [is.role === null ? 'role taken away' : `role ${roleFacts(is.role).label}`] : []),
+      ...(is.currency !== was.currency ? [`kept in ${is.currency ?? books.currency}`] : []),
       ...(is.active !== was.active ? [is.active ? 'reactivated' : 'deactivated'] : []),
     ];
     if (said.length > 0) await record(tx, books.id, 'account', [was.id], said.join('; '), actor.person, now);

@@ -1,7 +1,8 @@
 'use server';
 
 import { z } from 'zod';
-import { type Period, openingDate, periodOf } from '@/core/calendar/year';
+import { type Period, periodOf } from '@/core/calendar/year';
+import { openingDate } from '@/core/calendar/cutover';
 import { writeDate } from '@/core/calendar/dates';
 import { accountId, called } from '@/core/chart/account';
 import { formatMinor } from '@/core/money/format';

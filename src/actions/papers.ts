@@ -188,7 +188,7 @@ const newAccountProblems = (
   chart: readonly Account[],
   othersToCreate: readonly string[],
 ): readonly Problem[] => [
-  ...accountProblems({ ...made, heading: false, role: null }, chart),
+  ...accountProblems({ ...made, heading: false, role: null, currency: null }, chart),
   ...(othersToCreate.some((code) => code.toLowerCase() === made.code.toLowerCase())
     ? [
         problem(

@@ -1,12 +1,16 @@
-import { opensAtYearStart, periodOf } from '@/core/calendar/year';
+import { openingDate, opensAtYearStart } from '@/core/calendar/cutover';
+import { periodOf } from '@/core/calendar/year';
 import type { Account, AccountId } from '@/core/chart/account';
+import { companyChecklist } from '@/core/company/facts';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
+import { type RateBook, rateBook } from '@/core/money/rate-book';
 import { type CheckResult, prove } from '@/core/proof/checks';
 import { type StageState, stageStates } from '@/core/stages';
-import type { Books, StoredYear } from '@/store/books';
-import { yearsOf } from '@/store/books';
+import type { Books } from '@/store/books';
+import { type StoredYear, yearsOf } from '@/store/calendar';
 import { chartsOf } from '@/store/chart';
+import { currenciesOf, ratesBefore } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
 import { currentAmounts } from '@/store/openings';
 
@@ -20,33 +24,55 @@ export interface BooksState {
   readonly drafting: boolean;
   readonly posted: boolean;
   readonly atYearStart: boolean;
+  /** Foreign currencies switched on; empty while the part is off. */
+  readonly currencies: readonly string[];
+  /** The rates that a lookup on the opening date can need. */
+  readonly rates: RateBook;
   readonly proof: readonly CheckResult[];
   readonly stages: readonly StageState[];
 }
 
-/** The states of many books from three queries, whatever their number. */
+/** The states of many books from five queries, whatever their number. */
 export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<readonly BooksState[]> => {
   const ids = list.map((books) => books.id);
   const years = await yearsOf(tx, ids);
   const charts = await chartsOf(tx, ids);
   const openings = await currentAmounts(tx, ids);
+  const currencies = await currenciesOf(tx, ids);
+  const rates = await ratesBefore(
+    tx,
+    list
+      .filter((books) => books.facts.parts.includes('currencies'))
+      .map((books) => ({ books: books.id, date: openingDate(books.cutover).toString() })),
+  );
   return list.map((books) => {
     const accounts = charts.get(books.id) ?? [];
     const own = years.get(books.id) ?? [];
     const opening = openings.get(books.id);
     const amounts = opening?.amounts ?? new Map<AccountId, Minor>();
     const digits = minorDigits(books.currency);
+    const foreign = books.facts.parts.includes('currencies');
+    const on = foreign ? (currencies.get(books.id) ?? []) : [];
+    const known = rateBook(rates.get(books.id) ?? []);
     const proof = prove({
+      facts: books.facts,
       accounts,
       openings: amounts,
       years: own,
       cutover: books.cutover,
+      old: books,
       currency: { code: books.currency, digits },
       style: books.style,
+      currencies: on,
+      rates: known,
+      rateDays: books.rateDays,
     });
     const year = periodOf(own, books.cutover);
     const posting = accounts.filter((account) => !account.heading && account.active);
+    const required = companyChecklist(books.facts, true).filter((item) => item.kind === 'required');
     const stages = stageStates({
+      required: { all: required.length, done: required.filter((item) => item.done).length },
+      currencies: foreign ? on.length : undefined,
       periods: own.reduce((count, one) => count + one.periods.length, 0),
       accounts: posting.length,
       filled: amounts.size,
@@ -63,6 +89,8 @@ export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<r
       drafting: opening?.draft ?? false,
       posted: opening?.posted ?? false,
       atYearStart: year !== undefined && opensAtYearStart(year, books.cutover),
+      currencies: on,
+      rates: known,
       proof,
       stages,
     };

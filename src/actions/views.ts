@@ -1,14 +1,10 @@
-import { openingDate } from '@/core/calendar/year';
-import type { PeriodState } from '@/core/calendar/year';
+import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
-import type { LegalForm } from '@/core/company';
 import type { Minor } from '@/core/money/minor';
-import type { NumberStyle } from '@/core/money/number-style';
-import { type Totals, postingLines, standing, totalsOf } from '@/core/openings/level';
+import { postingLines, standing } from '@/core/openings/level';
 import { type Creation, proposeCreations } from '@/core/openings/takeover';
 import type { CheckResult } from '@/core/proof/checks';
-import { type StageState, nextStage } from '@/core/stages';
 import {
   type Statement,
   type StatementKind,
@@ -16,102 +12,15 @@ import {
   incomeStatement,
   trialBalance,
 } from '@/core/statements/statements';
-import { allBooks, practiceName } from '@/store/books';
-import type { Purpose } from '@/store/books';
 import { happenings } from '@/store/history';
 import { hasPosted, journalsOf, ledgerBalances } from '@/store/journals';
 import { type Source, changesOf, currentSet, lastBatch, linesOf, setsOf } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind } from '@/store/papers';
-import { type BooksContext, booksView, view } from './action';
+import { booksView } from './action';
+import { page } from './frame-view';
 import { type ReadPaper, readStored } from './paper-reading';
-import { type BooksState, stateOf, statesOf } from './state';
-
-/** What every page of a set of books shows around its sheet. Dates are ISO text, since they cross to the browser. */
-export interface FrameView {
-  readonly id: number;
-  readonly name: string;
-  readonly legalForm: LegalForm;
-  readonly country: string;
-  readonly currency: string;
-  readonly digits: number;
-  readonly style: NumberStyle;
-  readonly purpose: Purpose;
-  readonly cutover: string;
-  readonly openingDate: string;
-  readonly atYearStart: boolean;
-  readonly stages: readonly StageState[];
-  readonly totals: Totals;
-  readonly hasChart: boolean;
-}
-
-const frameOf = (state: BooksState): FrameView => {
-  const { cutover, ...books } = state.books;
-  return {
-    ...books,
-    digits: state.digits,
-    cutover: cutover.toString(),
-    openingDate: openingDate(cutover).toString(),
-    atYearStart: state.atYearStart,
-    stages: state.stages,
-    totals: totalsOf(state.amounts.values()),
-    hasChart: state.accounts.length > 0,
-  };
-};
-
-export interface BoardView {
-  readonly practice: string;
-  readonly books: readonly (FrameView & { readonly next: StageState | null })[];
-}
-
-export const boardView = (): Promise<BoardView> =>
-  view(async ({ tx, actor }) => ({
-    practice: await practiceName(tx, actor.practice),
-    books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state) => ({
-      ...frameOf(state),
-      next: nextStage(state.stages) ?? null,
-    })),
-  }));
-
-/** A page inside a set of books: its frame, and what `run` adds. */
-const page = <T extends object>(
-  id: number,
-  run: (context: BooksContext, state: BooksState) => Promise<T> | T,
-): Promise<({ readonly frame: FrameView } & T) | undefined> =>
-  booksView(id, async (context) => {
-    const state = await stateOf(context.tx, context.books);
-    return { frame: frameOf(state), ...(await run(context, state)) };
-  });
-
-export const companyView = (id: number) =>
-  page(id, async ({ tx, books }, state) => ({
-    posted: await hasPosted(tx, books.id),
-    next: nextStage(state.stages) ?? null,
-    history: await happenings(tx, books.id, 'books'),
-  }));
-
-export interface PeriodView {
-  readonly id: number;
-  readonly code: string;
-  readonly name: string;
-  readonly start: string;
-  readonly end: string;
-  readonly state: PeriodState;
-}
-
-export const calendarView = (id: number) =>
-  page(id, async ({ tx, books }, state) => ({
-    years: state.years.map((year) => ({
-      name: year.name,
-      start: year.start.toString(),
-      end: year.end.toString(),
-      periods: year.periods.map((period): PeriodView => ({
-        ...period,
-        start: period.start.toString(),
-        end: period.end.toString(),
-      })),
-    })),
-    history: await happenings(tx, books.id, 'period', undefined, 200),
-  }));
+import { letterheadOf } from './stage-views';
+import { stateOf } from './state';
 
 export interface ChartRowView {
   readonly account: Account;
@@ -121,6 +30,7 @@ export interface ChartRowView {
 
 export const chartView = (id: number) =>
   page(id, (_, state) => ({
+    currencies: state.currencies,
     rows: inTreeOrder(state.accounts).map((row): ChartRowView => ({
       ...row,
       amount: state.amounts.get(row.account.id) ?? null,
@@ -316,7 +226,13 @@ export const statementView = (id: number, kind: StatementKind) =>
         }
       }
     };
-    return { posted, yearStart: year?.start.toString() ?? null, statement: await build() };
+    return {
+      posted,
+      yearStart: year?.start.toString() ?? null,
+      letterhead: await letterheadOf(tx, books),
+      paperSize: books.facts.paperSize,
+      statement: await build(),
+    };
   });
 
 /** Accounts and stages for the command list. */

@@ -1,4 +1,4 @@
-import { boardView } from '@/actions/views';
+import { boardView } from '@/actions/stage-views';
 import { Board } from '@/ui/board/board';
 
 export const dynamic = 'force-dynamic';

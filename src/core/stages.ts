@@ -1,17 +1,7 @@
 import type { CheckResult } from './proof/checks';
 import { blockers, verdict } from './proof/checks';
 import { plural } from './result';
-
-export const STAGES = [
-  { id: 'company', label: 'Company' },
-  { id: 'calendar', label: 'Calendar' },
-  { id: 'chart', label: 'Chart' },
-  { id: 'openings', label: 'Opening balances' },
-  { id: 'proof', label: 'Proof' },
-  { id: 'sign-off', label: 'Sign-off' },
-] as const;
-
-export type StageId = (typeof STAGES)[number]['id'];
+import { STAGES, type StageId } from './stage-ids';
 
 /** How a stage stands. `fill` is how much of its stone is laid, 0 to 100. `note` says it in words. */
 export interface StageState {
@@ -23,6 +13,10 @@ export interface StageState {
 }
 
 export interface StageFacts {
+  /** Required answers of the company stage, and how many of them stand. */
+  readonly required: { readonly all: number; readonly done: number };
+  /** Undefined where the part is off, and with it the stage. */
+  readonly currencies: number | undefined;
   readonly periods: number;
   readonly accounts: number;
   readonly filled: number;
@@ -31,17 +25,31 @@ export interface StageFacts {
   readonly proof: readonly CheckResult[];
 }
 
-const found = (proof: readonly CheckResult[], prefix: string): number =>
-  proof.filter((one) => one.id.startsWith(prefix) && one.severity === 'blocker' && one.findings.length > 0).length;
+const found = (proof: readonly CheckResult[], prefix: string, severity = 'blocker'): number =>
+  proof.filter((one) => one.id.startsWith(prefix) && one.severity === severity && one.findings.length > 0).length;
 
 /** The course of a set of books: every stage, its state, and what it waits for. */
 export const stageStates = (facts: StageFacts): readonly StageState[] => {
   const blocking = blockers(facts.proof).length;
   const calendarOpen = found(facts.proof, 'calendar.');
+  const currenciesOpen = found(facts.proof, 'currencies.') + found(facts.proof, 'currencies.', 'warning');
   const chartOpen = found(facts.proof, 'chart.');
   const openingsOpen = found(facts.proof, 'openings.');
   const states: Record<StageId, Omit<StageState, 'id' | 'label'>> = {
-    company: { state: 'laid', note: 'laid', fill: 100 },
+    company:
+      facts.required.done < facts.required.all
+        ? {
+            state: 'in progress',
+            note: `${facts.required.all - facts.required.done} to answer`,
+            fill: Math.round((100 * facts.required.done) / (facts.required.all + 1)),
+          }
+        : { state: 'laid', note: 'laid', fill: 100 },
+    currencies:
+      facts.currencies === undefined || facts.currencies === 0
+        ? { state: 'to do', note: 'none switched on', fill: 0 }
+        : currenciesOpen > 0
+          ? { state: 'in progress', note: `${currenciesOpen} to put right`, fill: 50 }
+          : { state: 'laid', note: `${facts.currencies} with rates`, fill: 100 },
     calendar:
       facts.periods === 0
         ? { state: 'to do', note: 'no periods', fill: 0 }
@@ -83,7 +91,11 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
             ? { state: 'waits', note: 'waits: Proof', fill: 0 }
             : { state: 'to do', note: 'ready to post', fill: 0 },
   };
-  return STAGES.map(({ id, label }) => ({ id, label, ...states[id] }));
+  return STAGES.filter(({ id }) => id !== 'currencies' || facts.currencies !== undefined).map(({ id, label }) => ({
+    id,
+    label,
+    ...states[id],
+  }));
 };
 
 /** The first stage that is not laid, or undefined when the books are done. */

@@ -1,10 +1,9 @@
 import { type PlainDate, plainDate } from '@/core/calendar/dates';
-import type { FiscalYear, PeriodState } from '@/core/calendar/year';
-import type { LegalForm } from '@/core/company';
+import { type CompanyFacts, PLAIN_FACTS, type Purpose } from '@/core/company/facts';
+import type { LegalForm } from '@/core/company/legal-form';
 import type { NumberStyle } from '@/core/money/number-style';
+import type { Rounding } from '@/core/money/rounding';
 import { type Queryable, one } from './database';
-
-export type Purpose = 'live' | 'trial' | 'demo';
 
 export interface Books {
   readonly id: number;
@@ -15,13 +14,59 @@ export interface Books {
   readonly style: NumberStyle;
   readonly purpose: Purpose;
   readonly cutover: PlainDate;
+  /** Everything known about the company, the fields above included. */
+  readonly facts: CompanyFacts;
+  readonly archived: boolean;
+  readonly completeUntil: PlainDate | undefined;
+  readonly trialBalance: PlainDate | undefined;
+  /** Grows by one with every change of the calendar. */
+  readonly calendarRevision: number;
+  readonly rounding: Rounding;
+  readonly rateDays: number;
 }
 
-type BooksRow = Omit<Books, 'cutover'> & { cutover: string };
+interface BooksRow extends Pick<
+  Books,
+  | 'id'
+  | 'name'
+  | 'legalForm'
+  | 'country'
+  | 'currency'
+  | 'style'
+  | 'purpose'
+  | 'archived'
+  | 'calendarRevision'
+  | 'rounding'
+  | 'rateDays'
+> {
+  readonly cutover: string;
+  readonly completeUntil: string | null;
+  readonly trialBalance: string | null;
+  readonly inCharge: string | null;
+  readonly facts: Partial<CompanyFacts>;
+}
 
-const COLUMNS = `id, name, legal_form as "legalForm", country, base_currency as currency, number_style as style, purpose, cutover_date as cutover`;
+const COLUMNS = `b.id, b.name, b.legal_form as "legalForm", b.country, b.base_currency as currency, b.number_style as style, b.purpose,
+  b.cutover_date as cutover, b.facts, b.archived_at is not null as archived, b.complete_until as "completeUntil",
+  b.trial_balance_date as "trialBalance", b.calendar_revision as "calendarRevision", b.rounding, b.rate_days as "rateDays",
+  (select p.name from person p where p.id = b.in_charge) as "inCharge"`;
 
-const books = (row: BooksRow): Books => ({ ...row, cutover: plainDate(row.cutover) });
+const books = ({ inCharge, facts, cutover, completeUntil, trialBalance, ...row }: BooksRow): Books => ({
+  ...row,
+  cutover: plainDate(cutover),
+  completeUntil: completeUntil === null ? undefined : plainDate(completeUntil),
+  trialBalance: trialBalance === null ? undefined : plainDate(trialBalance),
+  facts: {
+    ...PLAIN_FACTS,
+    ...facts,
+    name: row.name,
+    legalForm: row.legalForm,
+    country: row.country,
+    style: row.style,
+    purpose: row.purpose,
+    inCharge: inCharge ?? '',
+  },
+});
 
 export const practiceName = async (tx: Queryable, practice: number): Promise<string> =>
   one(await tx.query<{ name: string }>('select name from practice where id = $1', [practice])).name;
@@ -37,10 +82,22 @@ export const namePractice = async (
   await tx.query('update person set name = $3 where practice_id = $1 and id = $2', [practice, person, personName]);
 };
 
+export const peopleOf = async (tx: Queryable, practice: number): Promise<readonly string[]> =>
+  (await tx.query<{ name: string }>('select name from person where practice_id = $1 order by name', [practice])).map(
+    ({ name }) => name,
+  );
+
 export const allBooks = async (tx: Queryable, practice: number): Promise<readonly Books[]> =>
-  (await tx.query<BooksRow>(`select ${COLUMNS} from books where practice_id = $1 order by name, id`, [practice])).map(
+  (await tx.query<BooksRow>(`select ${COLUMNS} from books b where practice_id = $1 order by name, id`, [practice])).map(
     books,
   );
+
+/** Names only, for comparing. */
+export const bookNames = (
+  tx: Queryable,
+  practice: number,
+): Promise<readonly { readonly id: number; readonly name: string }[]> =>
+  tx.query('select id, name from books where practice_id = $1 order by name, id', [practice]);
 
 /** `lock` makes other writers of the same books wait until this transaction ends. */
 export const findBooks = async (
@@ -51,7 +108,7 @@ export const findBooks = async (
 ): Promise<Books | undefined> =>
   (
     await tx.query<BooksRow>(
-      `select ${COLUMNS} from books where practice_id = $1 and id = $2 ${lock ? 'for update' : ''}`,
+      `select ${COLUMNS} from books b where practice_id = $1 and id = $2 ${lock ? 'for update of b' : ''}`,
       [practice, id],
     )
   ).map(books)[0];
@@ -59,14 +116,16 @@ export const findBooks = async (
 export const insertBooks = async (
   tx: Queryable,
   practice: number,
-  made: Omit<Books, 'id'>,
+  made: Pick<Books, 'name' | 'legalForm' | 'country' | 'currency' | 'style' | 'purpose' | 'cutover'> & {
+    readonly facts: Partial<CompanyFacts>;
+  },
   person: number,
   at: string,
 ): Promise<number> =>
   one(
     await tx.query<{ id: number }>(
-      `insert into books (practice_id, name, legal_form, country, base_currency, number_style, purpose, cutover_date, created_at, created_by)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) returning id`,
+      `insert into books (practice_id, name, legal_form, country, base_currency, number_style, purpose, cutover_date, facts, created_at, created_by)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) returning id`,
       [
         practice,
         made.name,
@@ -76,139 +135,106 @@ export const insertBooks = async (
         made.style,
         made.purpose,
         made.cutover.toString(),
+        JSON.stringify(made.facts),
         at,
         person,
       ],
     ),
   ).id;
 
-export const updateBooks = async (
+/** The facts that have a column of their own. */
+const FACT_COLUMNS: Readonly<Partial<Record<keyof CompanyFacts, string>>> = {
+  name: 'name',
+  legalForm: 'legal_form',
+  country: 'country',
+  style: 'number_style',
+  purpose: 'purpose',
+};
+
+export const updateFact = async <F extends keyof CompanyFacts>(
+  tx: Queryable,
+  practice: number,
+  id: number,
+  fact: F,
+  value: CompanyFacts[F],
+): Promise<void> => {
+  const column = FACT_COLUMNS[fact];
+  if (column !== undefined) await tx.query(`update books set ${column} = $2 where id = $1`, [id, value]);
+  else if (fact === 'inCharge') {
+    if (value !== '')
+      await tx.query(
+        'insert into person (practice_id, name) values ($1, $2) on conflict (practice_id, lower(name)) do nothing',
+        [practice, value],
+      );
+    await tx.query(
+      'update books set in_charge = (select p.id from person p where p.practice_id = $2 and lower(p.name) = lower($3)) where id = $1',
+      [id, practice, value],
+    );
+  } else
+    await tx.query('update books set facts = facts || jsonb_build_object($2::text, $3::jsonb) where id = $1', [
+      id,
+      fact,
+      JSON.stringify(value),
+    ]);
+};
+
+export const setArchived = async (tx: Queryable, id: number, at: string | null): Promise<void> => {
+  await tx.query('update books set archived_at = $2 where id = $1', [id, at]);
+};
+
+export const updateCutover = async (
   tx: Queryable,
   id: number,
-  name: string,
-  legalForm: LegalForm,
-  country: string,
-  style: NumberStyle,
+  { cutover, completeUntil, trialBalance }: Pick<Books, 'cutover' | 'completeUntil' | 'trialBalance'>,
 ): Promise<void> => {
-  await tx.query('update books set name = $2, legal_form = $3, country = $4, number_style = $5 where id = $1', [
+  await tx.query('update books set cutover_date = $2, complete_until = $3, trial_balance_date = $4 where id = $1', [
     id,
-    name,
-    legalForm,
-    country,
-    style,
+    cutover.toString(),
+    completeUntil?.toString() ?? null,
+    trialBalance?.toString() ?? null,
   ]);
+};
+
+export const updateMoneyRules = async (
+  tx: Queryable,
+  id: number,
+  { currency, rounding, rateDays }: Pick<Books, 'currency' | 'rounding' | 'rateDays'>,
+): Promise<void> => {
+  await tx.query('update books set base_currency = $2, rounding = $3, rate_days = $4 where id = $1', [
+    id,
+    currency,
+    rounding,
+    rateDays,
+  ]);
+};
+
+export interface StoredLogo {
+  readonly type: string;
+  readonly content: Uint8Array;
+}
+
+export const findLogo = async (tx: Queryable, id: number): Promise<StoredLogo | undefined> =>
+  (await tx.query<StoredLogo>('select type, content from books_logo where books_id = $1', [id]))[0];
+
+/** When the logo was set, for an address that changes with it; null when there is none. */
+export const logoSetAt = async (tx: Queryable, id: number): Promise<string | null> =>
+  (await tx.query<{ at: string }>('select set_at as at from books_logo where books_id = $1', [id]))[0]?.at ?? null;
+
+export const putLogo = async (tx: Queryable, id: number, logo: StoredLogo | undefined, at: string): Promise<void> => {
+  if (logo === undefined) await tx.query('delete from books_logo where books_id = $1', [id]);
+  else
+    await tx.query(
+      `insert into books_logo (books_id, type, content, set_at) values ($1, $2, $3, $4)
+       on conflict (books_id) do update set type = excluded.type, content = excluded.content, set_at = excluded.set_at`,
+      [id, logo.type, logo.content, at],
+    );
 };
 
 /** Books with posted journals are kept by the database itself. */
 export const deleteBooks = async (tx: Queryable, id: number): Promise<void> => {
-  // Figures and papers first: they point at accounts, which go with the books.
+  // Figures, papers and accounts first: they point at each other and at currencies, which go with the books.
   await tx.query('delete from opening_set where books_id = $1', [id]);
   await tx.query('delete from paper where books_id = $1', [id]);
+  await tx.query('delete from account where books_id = $1', [id]);
   await tx.query('delete from books where id = $1', [id]);
-};
-
-export interface StoredPeriod {
-  readonly id: number;
-  readonly code: string;
-  readonly name: string;
-  readonly start: PlainDate;
-  readonly end: PlainDate;
-  readonly state: PeriodState;
-}
-
-export interface StoredYear {
-  readonly id: number;
-  readonly name: string;
-  readonly start: PlainDate;
-  readonly end: PlainDate;
-  readonly periods: readonly StoredPeriod[];
-}
-
-export const insertYear = async (
-  tx: Queryable,
-  booksId: number,
-  year: FiscalYear,
-  states: readonly PeriodState[],
-): Promise<void> => {
-  const { id } = one(
-    await tx.query<{ id: number }>(
-      'insert into fiscal_year (books_id, name, start_date, end_date) values ($1, $2, $3, $4) returning id',
-      [booksId, year.name, year.start.toString(), year.end.toString()],
-    ),
-  );
-  await tx.query(
-    `insert into period (books_id, fiscal_year_id, ordinal, code, name, start_date, end_date, state)
-     select $1, $2, ordinal, code, name, start_date, end_date, state
-     from unnest($3::text[], $4::text[], $5::date[], $6::date[], $7::text[]) with ordinality as t (code, name, start_date, end_date, state, ordinal)`,
-    [
-      booksId,
-      id,
-      year.periods.map((period) => period.code),
-      year.periods.map((period) => period.name),
-      year.periods.map((period) => period.start.toString()),
-      year.periods.map((period) => period.end.toString()),
-      states,
-    ],
-  );
-};
-
-/** The fiscal years with their periods, per set of books, oldest first. */
-export const yearsOf = async (
-  tx: Queryable,
-  booksIds: readonly number[],
-): Promise<ReadonlyMap<number, readonly StoredYear[]>> => {
-  const rows = await tx.query<{
-    books: number;
-    year: number;
-    yearName: string;
-    yearStart: string;
-    yearEnd: string;
-    id: number;
-    code: string;
-    name: string;
-    start: string;
-    end: string;
-    state: PeriodState;
-  }>(
-    `select y.books_id as books, y.id as year, y.name as "yearName", y.start_date as "yearStart", y.end_date as "yearEnd",
-            p.id, p.code, p.name, p.start_date as start, p.end_date as "end", p.state
-     from fiscal_year y join period p on p.fiscal_year_id = y.id
-     where y.books_id = any($1::int[]) order by y.books_id, y.start_date, p.ordinal`,
-    [booksIds],
-  );
-  const byBooks = new Map<number, Map<number, StoredYear & { periods: StoredPeriod[] }>>();
-  for (const row of rows) {
-    const years = byBooks.get(row.books) ?? new Map<number, StoredYear & { periods: StoredPeriod[] }>();
-    byBooks.set(row.books, years);
-    const year = years.get(row.year) ?? {
-      id: row.year,
-      name: row.yearName,
-      start: plainDate(row.yearStart),
-      end: plainDate(row.yearEnd),
-      periods: [],
-    };
-    years.set(row.year, year);
-    year.periods.push({
-      id: row.id,
-      code: row.code,
-      name: row.name,
-      start: plainDate(row.start),
-      end: plainDate(row.end),
-      state: row.state,
-    });
-  }
-  return new Map([...byBooks].map(([books_, years]) => [books_, [...years.values()]]));
-};
-
-export const setPeriodStates = async (
-  tx: Queryable,
-  booksId: number,
-  periodIds: readonly number[],
-  state: PeriodState,
-): Promise<void> => {
-  await tx.query('update period set state = $3 where books_id = $1 and id = any($2::int[])', [
-    booksId,
-    periodIds,
-    state,
-  ]);
 };

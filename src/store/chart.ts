@@ -70,11 +70,21 @@ export const insertAccounts = async (
 export const updateAccount = async (
   tx: Queryable,
   booksId: number,
-  account: Pick<Account, 'id' | 'code' | 'name' | 'class' | 'parent' | 'role' | 'active'>,
+  account: Pick<Account, 'id' | 'code' | 'name' | 'class' | 'parent' | 'role' | 'currency' | 'active'>,
 ): Promise<void> => {
   await tx.query(
-    'update account set code = $3, name = $4, class = $5, parent_id = $6, role = $7, active = $8 where books_id = $1 and id = $2',
-    [booksId, account.id, account.code, account.name, account.class, account.parent, account.role, account.active],
+    'update account set code = $3, name = $4, class = $5, parent_id = $6, role = $7, active = $8, currency = $9 where books_id = $1 and id = $2',
+    [
+      booksId,
+      account.id,
+      account.code,
+      account.name,
+      account.class,
+      account.parent,
+      account.role,
+      account.active,
+      account.currency,
+    ],
   );
 };
 

@@ -1,6 +1,6 @@
 import type { Queryable } from './database';
 
-export type Subject = 'books' | 'period' | 'account' | 'paper' | 'openings';
+export type Subject = 'books' | 'calendar' | 'period' | 'account' | 'paper' | 'openings' | 'currencies';
 
 export interface Happening {
   readonly subjectId: number;

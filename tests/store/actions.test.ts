@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { changeCompany, createBooks, removeBooks } from '@/actions/books';
+import { createBooks, removeBooks } from '@/actions/books';
 import { setPeriods } from '@/actions/calendar';
 import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
+import { changeFact } from '@/actions/company';
 import { discardCorrection, openCorrection, postOpenings, saveFigures } from '@/actions/openings';
 import {
   bringPaper,
@@ -14,12 +15,10 @@ import {
   takeOver,
   undoTakeOver,
 } from '@/actions/papers';
+import { boardView, calendarView, companyView } from '@/actions/stage-views';
 import {
   accountStory,
-  boardView,
-  calendarView,
   chartView,
-  companyView,
   openingsView,
   paperView,
   proofView,
@@ -124,9 +123,9 @@ describe('making books', () => {
     const books = await newBooks();
     await database.current.query(`insert into practice (id, name) values (2, 'Other') on conflict do nothing`);
     await database.current.query('update books set practice_id = 2 where id = $1', [books]);
-    expect(
-      codesOf(await changeCompany({ books, name: 'Mine', legalForm: 'other', country: 'IE', style: '1,234.56' })),
-    ).toEqual(['books.unknown']);
+    expect(codesOf(await changeFact({ books, field: 'name', was: 'Saltmarsh Pottery Ltd', now: 'Mine' }))).toEqual([
+      'books.unknown',
+    ]);
     expect(codesOf(await removeBooks({ books, typedName: 'Saltmarsh Pottery Ltd' }))).toEqual(['books.unknown']);
     expect(await openingsView(books)).toBeUndefined();
     expect((await boardView()).books.some((one) => one.id === books)).toBe(false);
@@ -151,7 +150,7 @@ describe('the calendar', () => {
       'open',
       'future',
     ]);
-    expect(after?.history).toHaveLength(2);
+    expect(after?.periodHistory).toHaveLength(2);
     const other = await newBooks();
     expect(
       codesOf(await setPeriods({ books: other, periods: periods.slice(6, 7).map((one) => one.id), state: 'open' })),

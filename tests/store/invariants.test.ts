@@ -199,4 +199,93 @@ describe('the database itself refuses', () => {
       /posted opening set/,
     );
   });
+
+  it('a year that its periods do not divide, and years that do not join', async () => {
+    const third = await newBooks({ name: 'Third' });
+    const [year] = await sql('select id from fiscal_year where books_id = $1', [third]);
+    const period = `select id from period where books_id = $1 order by start_date`;
+    const [first] = await sql(period, [third]);
+    await refused(sql('delete from period where id = $1', [first?.id]), /do not divide it/);
+    await refused(sql(`update period set end_date = end_date - 1 where id = $1`, [first?.id]), /do not divide it/);
+    await refused(sql(`update fiscal_year set end_date = end_date + 1 where id = $1`, [year?.id]), /do not divide it/);
+    await refused(
+      sql(
+        `insert into period (books_id, fiscal_year_id, ordinal, code, name, kind, start_date, end_date, state) values ($1, $2, 13, 'A', 'A', 'adjustment', '2026-12-31', '2026-12-31', 'open')`,
+        [third, year?.id],
+      ),
+      /do not divide it/,
+    );
+    await sql(
+      `insert into period (books_id, fiscal_year_id, ordinal, code, name, kind, start_date, end_date, state) values ($1, $2, 13, 'A', 'A', 'adjustment', '2027-01-31', '2027-01-31', 'open')`,
+      [third, year?.id],
+    );
+    await refused(
+      sql(
+        `insert into period (books_id, fiscal_year_id, ordinal, code, name, kind, start_date, end_date, state) values ($1, $2, 14, 'a', 'A', 'adjustment', '2027-01-31', '2027-01-31', 'open')`,
+        [third, year?.id],
+      ),
+      /period_code/,
+    );
+    await refused(
+      database.current.transaction(async (tx) => {
+        const [next] = await tx.query<{ id: number }>(
+          `insert into fiscal_year (books_id, name, start_date, end_date) values ($1, 'later', '2027-02-02', '2027-02-10') returning id`,
+          [third],
+        );
+        await tx.query(
+          `insert into period (books_id, fiscal_year_id, ordinal, code, name, start_date, end_date, state) values ($1, $2, 1, 'x', 'x', '2027-02-02', '2027-02-10', 'open')`,
+          [third, next?.id],
+        );
+      }),
+      /without a day between/,
+    );
+    expect(await sql('select id from fiscal_year where books_id = $1', [third])).toHaveLength(1);
+  });
+
+  it('other days for a period with posted journals, another base currency for posted books', async () => {
+    const [period] = await sql(`select id from period where books_id = $1 and start_date = '2026-07-01'`, [books]);
+    const sides = [await account(books, '1010'), await account(books, '3010')];
+    await database.current.transaction(async (tx) => {
+      const [row] = await tx.query<{ id: number }>(
+        `insert into journal (books_id, number, date, description, period_id) values ($1, 50, '2026-07-31', 'in July', $2) returning id`,
+        [books, period?.id],
+      );
+      for (const [at, side] of sides.entries())
+        await tx.query(
+          'insert into journal_line (books_id, journal_id, line_no, account_id, amount) values ($1, $2, $3, $4, $5)',
+          [books, row?.id, at + 1, side, at === 0 ? 7 : -7],
+        );
+      await tx.query('update journal set posted_at = now(), posted_by = 1 where id = $1', [row?.id]);
+    });
+    await refused(sql(`update period set start_date = '2026-07-02' where id = $1`, [period?.id]), /keeps its days/);
+    await refused(sql('delete from period where id = $1', [period?.id]), /violates foreign key/);
+    await refused(sql(`update books set base_currency = 'USD' where id = $1`, [books]), /base currency/);
+  });
+
+  it('an account in a currency that is not switched on, its switching off, and senseless rates', async () => {
+    const bank = await account(other, '1010');
+    await refused(sql(`update account set currency = 'NOK' where id = $1`, [bank]), /account_currency/);
+    await sql(`insert into books_currency values ($1, 'NOK', 1, now())`, [other]);
+    await sql(`update account set currency = 'NOK' where id = $1`, [bank]);
+    await refused(sql(`delete from books_currency where books_id = $1`, [other]), /account_currency/);
+    await refused(
+      sql(`update account set currency = 'NOK' where id = $1`, [await account(books, '1010')]),
+      /account_currency/,
+    );
+    const rate = (unit: string, quote: string, value: string) =>
+      sql(
+        `insert into rate (books_id, date, unit, quote, rate, source, set_by, set_at) values ($1, '2026-07-31', $2, $3, $4, 'raw', 1, now())`,
+        [other, unit, quote, value],
+      );
+    await refused(rate('NOK', 'NOK', '1'), /check constraint/);
+    await refused(rate('NOK', 'EUR', '0'), /check constraint/);
+    await refused(rate('NOK', 'EUR', '-1'), /check constraint/);
+    await rate('NOK', 'EUR', '0.0870');
+    await refused(rate('EUR', 'NOK', '11.5'), /rate_of_day/);
+    const [kept] = await database.current.query<{ rate: string }>(
+      'select rate::text as rate from rate where books_id = $1',
+      [other],
+    );
+    expect(kept?.rate).toBe('0.0870');
+  });
 });

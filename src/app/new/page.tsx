@@ -1,9 +1,12 @@
 import type { Metadata } from 'next';
+import { namesView } from '@/actions/stage-views';
 import { NewBooks } from '@/ui/books/new-books';
 import { countryNames, currencyNames } from '@/ui/parts/names';
 
 export const metadata: Metadata = { title: 'New books' };
 
-export default function NewBooksPage() {
-  return <NewBooks countries={countryNames()} currencies={currencyNames()} />;
+export const dynamic = 'force-dynamic';
+
+export default async function NewBooksPage() {
+  return <NewBooks countries={countryNames()} currencies={currencyNames()} others={await namesView()} />;
 }

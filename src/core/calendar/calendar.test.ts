@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { before, daysInclusive, plainDate, readDate } from './dates';
-import { changeStates, cutoverProblems, firstStates, monthlyYear, openingDate, periodOf } from './year';
+import { changeStates, firstStates } from './states';
+import { cutoverProblems, openingDate } from './cutover';
+import { firstYear, periodOf } from './year';
 
 const dates = fc
   .tuple(fc.integer({ min: 1960, max: 2140 }), fc.integer({ min: 0, max: 365 }))
@@ -11,7 +13,7 @@ describe('a year of twelve months', () => {
   it('is partitioned by its periods: no gap, no overlap, nothing outside', () => {
     fc.assert(
       fc.property(dates, (start) => {
-        const year = monthlyYear(start);
+        const year = firstYear(start);
         expect(year.periods).toHaveLength(12);
         expect(year.periods[0]?.start.equals(start)).toBe(true);
         expect(year.periods[11]?.end.equals(year.end)).toBe(true);
@@ -32,7 +34,7 @@ describe('a year of twelve months', () => {
   it('puts every date of the year in exactly one period', () => {
     fc.assert(
       fc.property(dates, fc.integer({ min: 0, max: 364 }), (start, day) => {
-        const year = monthlyYear(start);
+        const year = firstYear(start);
         const date = start.add({ days: day });
         const inside = !before(year.end, date);
         expect(year.periods.filter((p) => !before(date, p.start) && !before(p.end, date))).toHaveLength(inside ? 1 : 0);
@@ -42,16 +44,16 @@ describe('a year of twelve months', () => {
   });
 
   it('names what it makes', () => {
-    const year = monthlyYear(plainDate('2026-02-01'));
+    const year = firstYear(plainDate('2026-02-01'));
     expect([year.name, year.end.toString(), year.periods[6]?.name]).toEqual(['2026/27', '2027-01-31', 'Aug 2026']);
-    expect(monthlyYear(plainDate('2026-01-01')).name).toBe('2026');
-    const long = monthlyYear(plainDate('2023-01-31')).periods.map((p) => p.start.toString());
-    expect(long.slice(0, 4)).toEqual(['2023-01-31', '2023-02-28', '2023-03-31', '2023-04-30']);
+    expect(firstYear(plainDate('2026-01-01')).name).toBe('2026');
+    const long = firstYear(plainDate('2023-01-31')).periods.map((p) => p.start.toString());
+    expect(long.slice(0, 4)).toEqual(['2023-01-31', '2023-03-01', '2023-03-31', '2023-05-01']);
   });
 });
 
 describe('the cutover date', () => {
-  const year = monthlyYear(plainDate('2026-02-01'));
+  const year = firstYear(plainDate('2026-02-01'));
   it('is accepted exactly on the first days of periods', () => {
     fc.assert(
       fc.property(fc.integer({ min: -40, max: 420 }), (day) => {

@@ -41,3 +41,82 @@ export const monthName = (month: number): string => MONTHS[month - 1] ?? '';
 
 /** `31 Jul 2026`: unambiguous in every country, and short. */
 export const writeDate = (date: PlainDate): string => `${date.day} ${monthName(date.month)} ${date.year}`;
+
+/**
+ * Days since 1 January 1970 of a date written `YYYY-MM-DD`, for arithmetic over many dates
+ * (the proleptic Gregorian calendar, counted in years that begin in March so that the leap day comes last).
+ */
+export const epochDay = (iso: string): number => {
+  const month = Number(iso.slice(5, 7));
+  const year = Number(iso.slice(0, 4)) - (month <= 2 ? 1 : 0);
+  const era = Math.floor(year / 400);
+  const ofEra = year - era * 400;
+  const ofYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + Number(iso.slice(8, 10)) - 1;
+  return era * 146_097 + ofEra * 365 + Math.floor(ofEra / 4) - Math.floor(ofEra / 100) + ofYear - 719_468;
+};
+
+const LONG_MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+export const longMonthName = (month: number): string => LONG_MONTHS[month - 1] ?? '';
+
+/** ISO 8601: Monday is 1. */
+export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+export const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1] ?? '';
+
+/** How a set of books writes dates where they stand in columns, on reports and in files. Sentences write "31 Jul 2026". */
+export interface DateStyle {
+  readonly order: 'dmy' | 'mdy' | 'ymd';
+  readonly separator: ' ' | '.' | '/' | '-';
+  readonly year: 2 | 4;
+  readonly month: 'name' | 'number';
+}
+
+export const PLAIN_DATES: DateStyle = { order: 'dmy', separator: ' ', year: 4, month: 'name' };
+
+/** A `YYYY-MM-DD` in the books' style: "31 Jul 2026", "31.07.2026", "07/31/26", "2026-07-31". */
+export const writeStyled = (iso: string, style: DateStyle): string => {
+  const parts = {
+    y: style.year === 2 ? iso.slice(2, 4) : iso.slice(0, 4),
+    m: style.month === 'name' ? monthName(Number(iso.slice(5, 7))) : iso.slice(5, 7),
+    d: style.month === 'name' ? String(Number(iso.slice(8, 10))) : iso.slice(8, 10),
+  };
+  return [...style.order].map((part) => parts[part as 'd' | 'm' | 'y']).join(style.separator);
+};
+
+/**
+ * A date typed as the books write dates, with any separator, months by number or by name, years of two or four digits
+ * (two are of this century up to 79); `YYYY-MM-DD` is always taken too. Strict otherwise: the 30th of February is refused.
+ */
+export const readStyled = (text: string, style: DateStyle, field?: string): Result<PlainDate> => {
+  const typed = text.trim();
+  if (typed === '' || /^\d{4}-\d{1,2}-\d{1,2}$/.test(typed))
+    return readDate(typed.replace(/-(\d)(?=-|$)/g, '-0$1'), field);
+  const parts = typed.split(/[\s./-]+/).filter((part) => part !== '');
+  const order = parts[0] !== undefined && parts[0].length === 4 ? 'ymd' : style.order;
+  const part = (which: 'd' | 'm' | 'y'): string => parts[order.indexOf(which)] ?? '';
+  const named = MONTHS.findIndex((month) => part('m').toLowerCase().startsWith(month.toLowerCase())) + 1;
+  const [day, month, year] = [part('d'), named > 0 ? String(named) : part('m'), part('y')];
+  if (parts.length !== 3 || !/^\d{1,2}$/.test(day) || !/^\d{1,2}$/.test(month) || !/^(\d{2}|\d{4})$/.test(year))
+    return fail(
+      problem(
+        'date.unreadable',
+        `${quoted(text)} is not a date. These books write dates like ${writeStyled('2026-07-31', style)}.`,
+        field,
+      ),
+    );
+  const full = year.length === 4 ? year : `${Number(year) < 80 ? '20' : '19'}${year}`;
+  return readDate(`${full}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`, field);
+};

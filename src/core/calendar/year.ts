@@ -1,11 +1,14 @@
-import { type Problem, type Result, fail, ok, problem } from '../result';
-import { type PlainDate, before, dayBefore, monthName, writeDate } from './dates';
+import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../result';
+import { type PlainDate, before, dayBefore, daysInclusive, readDate, writeDate } from './dates';
+import { type Naming, PLAIN_NAMING, distinct, periodCode, periodName, yearName } from './naming';
+import { CALENDAR_MONTHS, type Pattern, naturalEnd, naturalStart, patternShifted, periodEnds } from './pattern';
 
-export const PERIOD_STATES = ['future', 'open', 'closed', 'locked'] as const;
-export type PeriodState = (typeof PERIOD_STATES)[number];
+/** Regular periods divide the year; adjustment periods all stand on its last day, for entries that reports may leave out. */
+export type PeriodKind = 'regular' | 'adjustment';
 
-/** A period with both ends inclusive. Periods of a year follow each other without gap or overlap. */
+/** A period with both ends inclusive. Regular periods of a year follow each other without gap or overlap. */
 export interface Period {
+  readonly kind: PeriodKind;
   readonly code: string;
   readonly name: string;
   readonly start: PlainDate;
@@ -16,117 +19,228 @@ export interface FiscalYear {
   readonly name: string;
   readonly start: PlainDate;
   readonly end: PlainDate;
+  /** Regular periods in order, then adjustment periods. */
   readonly periods: readonly Period[];
 }
 
-/**
- * A fiscal year of twelve months from `start`. Month boundaries fall on the start's day of the month, or on the last day
- * of a shorter month (31 Jan → 28 Feb → 31 Mar); each is counted from the year's start, so that they do not drift.
- * The year carries the calendar year it starts in, or both when it runs into a second ("2026/27"); a period carries the
- * month it starts in.
- */
-export const monthlyYear = (start: PlainDate): FiscalYear => {
-  const starts = Array.from({ length: 13 }, (_, months) => start.add({ months }, { overflow: 'constrain' }));
-  const periods = starts.slice(0, 12).map((from, at): Period => {
-    const next = starts[at + 1] ?? from;
-    return {
-      code: `P${String(at + 1).padStart(2, '0')}`,
-      name: `${monthName(from.month)} ${from.year}`,
-      start: from,
-      end: dayBefore(next),
-    };
-  });
-  const end = dayBefore(start.add({ months: 12 }, { overflow: 'constrain' }));
-  const name =
-    end.year === start.year ? String(start.year) : `${start.year}/${String(end.year % 100).padStart(2, '0')}`;
-  return { name, start, end, periods: named(periods, start) };
+/** What a year is made from; stored with it, so that the next one can be made alike. */
+export interface YearPlan {
+  readonly pattern: Pattern;
+  readonly naming: Naming;
+  readonly adjustments: 0 | 1 | 2 | 3;
+}
+
+export const PLAIN_PLAN: YearPlan = { pattern: CALENDAR_MONTHS, naming: PLAIN_NAMING, adjustments: 0 };
+
+export const MOST_PERIODS = 60;
+/** Company laws allow at most eighteen months for a first or changed year; two years is beyond any of them. */
+export const LONGEST_DAYS = 731;
+const UNUSUAL_DAYS = 549;
+
+/** The plan for a first year that begins on this day: months that end where the year's end falls. */
+export const planFrom = (start: PlainDate): YearPlan => {
+  const endDay = start.day === 1 ? 31 : start.day - 1;
+  return { ...PLAIN_PLAN, pattern: { kind: 'months', size: 1, endDay } };
 };
 
-/** Months that start on the 31st can share a month's name (1 Mar and 31 Mar); the second then takes its start date. */
-const named = (periods: readonly Period[], start: PlainDate): readonly Period[] =>
-  start.day <= 28
-    ? periods
-    : periods.map((period, at) =>
-        period.name === periods[at - 1]?.name ? { ...period, name: `from ${writeDate(period.start)}` } : period,
+/**
+ * The fiscal year from `start` to `end` by the plan, named; without `end` it ends where the pattern ends it, with an
+ * earlier or later one it is short or long. Problems: `year.backwards`, `year.long`, `year.periods`. `taken` are the names
+ * of the other years, which the new one is told from.
+ */
+export const planYear = (
+  plan: YearPlan,
+  start: PlainDate,
+  end: PlainDate = naturalEnd(plan.pattern, start),
+  taken: Iterable<string> = [],
+): Result<FiscalYear> => {
+  if (before(end, start))
+    return fail(
+      problem(
+        'year.backwards',
+        `The year would end on ${writeDate(end)}, before it begins on ${writeDate(start)}.`,
+        'end',
+      ),
+    );
+  const days = daysInclusive(start, end);
+  if (days > LONGEST_DAYS)
+    return fail(
+      problem(
+        'year.long',
+        `From ${writeDate(start)} to ${writeDate(end)} are ${days} days; a fiscal year has at most ${LONGEST_DAYS}, two years. Divide it into several.`,
+        'end',
+      ),
+    );
+  const ends = periodEnds(plan.pattern, start, end);
+  if (ends.length > MOST_PERIODS)
+    return fail(
+      problem('year.periods', `A year has at most ${MOST_PERIODS} periods; these would be ${ends.length}.`, 'end'),
+    );
+  const spans = ends.map((last, at) => ({
+    start: at === 0 ? start : (ends[at - 1] ?? start).add({ days: 1 }),
+    end: last,
+  }));
+  const names = distinct(spans.map((span, at) => periodName(plan.naming, at + 1, span.start, span.end)));
+  const regular = spans.map((span, at): Period => ({
+    kind: 'regular',
+    code: periodCode(plan.naming, at + 1, start, end),
+    name: names[at] ?? '',
+    ...span,
+  }));
+  const adjustments = Array.from({ length: plan.adjustments }, (_, at): Period => ({
+    kind: 'adjustment',
+    code: `${periodCode(plan.naming, regular.length, start, end)}A${plan.adjustments === 1 ? '' : at + 1}`,
+    name: plan.adjustments === 1 ? 'Adjustment' : `Adjustment ${at + 1}`,
+    start: end,
+    end,
+  }));
+  const [name = ''] = distinct([yearName(plan.naming, start, end)], taken);
+  return ok({ name, start, end, periods: [...regular, ...adjustments] });
+};
+
+/** The first year of a set of books, of twelve periods that end where the year's end falls. */
+export const firstYear = (start: PlainDate): FiscalYear => {
+  const year = planYear(planFrom(start), start);
+  if (!year.ok) throw new RangeError(`no year from ${start.toString()}: ${year.problems[0]?.message ?? ''}`);
+  return year.value;
+};
+
+/** What a person should look at twice about a year that is allowed all the same. */
+export const yearNotes = (year: Pick<FiscalYear, 'start' | 'end' | 'periods'>): readonly string[] => {
+  const days = daysInclusive(year.start, year.end);
+  const stub = year.periods.find((period) => period.kind === 'regular' && daysInclusive(period.start, period.end) < 7);
+  return [
+    ...(days > UNUSUAL_DAYS
+      ? [`The year is longer than eighteen months (${days} days), which few company laws allow.`]
+      : []),
+    ...(days < 350
+      ? [`A short year of ${plural(days, 'day')}.`]
+      : days > 371 && days <= UNUSUAL_DAYS
+        ? [`A long year of ${days} days.`]
+        : []),
+    ...(stub === undefined
+      ? []
+      : [
+          `${stub.name} has only ${plural(daysInclusive(stub.start, stub.end), 'day')}; move its last day to join it with the next.`,
+        ]),
+  ];
+};
+
+/** The year after the given one, joined to it without a day between. */
+export const yearAfter = (
+  last: { readonly end: PlainDate },
+  plan: YearPlan,
+  taken: Iterable<string> = [],
+): Result<FiscalYear> => planYear(plan, last.end.add({ days: 1 }), undefined, taken);
+
+/** The year before the given one, ending on the day before it begins. */
+export const yearBefore = (
+  first: { readonly start: PlainDate },
+  plan: YearPlan,
+  taken: Iterable<string> = [],
+): Result<FiscalYear> => {
+  const end = dayBefore(first.start);
+  return planYear(plan, naturalStart(plan.pattern, end), end, taken);
+};
+
+/** The plan that carries a year's choices on to the year after (1) or before (-1). */
+export const planShifted = (plan: YearPlan, years: 1 | -1): YearPlan => ({
+  ...plan,
+  pattern: patternShifted(plan.pattern, years),
+});
+
+/** Last days listed by hand, one or several on a line, checked: each a date, in order, at most sixty. */
+export const readEnds = (text: string, start: PlainDate): Result<readonly string[]> => {
+  const ends: string[] = [];
+  for (const word of text.split(/[\s,;]+/).filter((one) => one !== '')) {
+    const read = readDate(word, 'ends');
+    if (!read.ok) return read;
+    const previous = ends.at(-1);
+    if (before(read.value, start) || (previous !== undefined && word <= previous))
+      return fail(
+        problem(
+          'ends.order',
+          `${quoted(word)} does not come after ${previous ?? `the day before the year begins, ${writeDate(dayBefore(start))}`}. List the last days in order.`,
+          'ends',
+        ),
       );
+    ends.push(read.value.toString());
+  }
+  if (ends.length === 0)
+    return fail(problem('ends.missing', 'List the last day of each period, such as 2026-03-28.', 'ends'));
+  return ends.length > MOST_PERIODS
+    ? fail(problem('year.periods', `A year has at most ${MOST_PERIODS} periods; these are ${ends.length}.`, 'ends'))
+    : ok(ends);
+};
 
 export const periodOf = <P extends Pick<Period, 'start' | 'end'>>(
   periods: readonly P[],
   date: PlainDate,
 ): P | undefined => periods.find((period) => !before(date, period.start) && !before(period.end, date));
 
-/** The date at whose close the opening balances stand. */
-export const openingDate = (cutover: PlainDate): PlainDate => dayBefore(cutover);
-
-/** At a year start income and expense open at nil; in mid-year they open at their year-to-date figures. */
-export const opensAtYearStart = (year: Pick<FiscalYear, 'start'>, cutover: PlainDate): boolean =>
-  cutover.equals(year.start);
-
-/** What is wrong with taking the books over on this date, or nothing. */
-export const cutoverProblems = (
-  year: {
-    readonly start: PlainDate;
-    readonly end: PlainDate;
-    readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[];
-  },
-  cutover: PlainDate,
-  field = 'cutover',
-): readonly Problem[] => {
-  if (before(cutover, year.start) || before(year.end, cutover))
-    return [
-      problem(
-        'cutover.outside-year',
-        `${writeDate(cutover)} is outside the fiscal year, which runs from ${writeDate(year.start)} to ${writeDate(year.end)}. Choose the first day of one of its periods.`,
-        field,
-      ),
-    ];
-  const period = periodOf(year.periods, cutover);
-  if (period !== undefined && !period.start.equals(cutover)) {
-    const next = year.periods[year.periods.indexOf(period) + 1];
-    return [
-      problem(
-        'cutover.inside-period',
-        `${writeDate(cutover)} falls inside ${period.name}. A set of books takes over on a period’s first day: ${writeDate(period.start)}${next === undefined ? '' : ` or ${writeDate(next.start)}`}.`,
-        field,
-      ),
-    ];
-  }
-  return [];
-};
-
-/** The states that a new year begins with: what the old system recorded is closed, the cutover period is open, the rest is to come. */
-export const firstStates = (
-  periods: readonly Pick<Period, 'start' | 'end'>[],
-  cutover: PlainDate,
-): readonly PeriodState[] =>
-  periods.map((period) => (before(period.end, cutover) ? 'closed' : period.start.equals(cutover) ? 'open' : 'future'));
-
-interface StatedPeriod {
-  readonly name: string;
-  readonly state: PeriodState;
-  readonly end: PlainDate;
-}
+export const isRegular = (period: { readonly kind: PeriodKind }): boolean => period.kind === 'regular';
 
 /**
- * Whether each of the periods may go to `to`. Periods before the cutover belong to the old system and stay closed;
- * a locked period stays locked.
+ * The quarter (1 to 4) of the regular period at a place (from 0) among so many; undefined where periods make no quarters.
+ * Counted from the year's end, so that a short first year lacks its first months, not its last.
  */
-export const changeStates = (
-  periods: readonly StatedPeriod[],
-  to: PeriodState,
-  cutover: PlainDate,
-): Result<readonly StatedPeriod[]> => {
-  const changed = periods.filter((period) => period.state !== to);
-  const problems = changed.flatMap((period): Problem[] => {
-    if (period.state === 'locked') return [problem('period.locked', `${period.name} is locked and stays as it is.`)];
-    if (before(period.end, cutover) && to !== 'locked')
-      return [
-        problem(
-          'period.before-cutover',
-          `${period.name} lies before the cutover date (${writeDate(cutover)}): the old system holds its entries, so it stays closed.`,
-        ),
-      ];
-    return [];
-  });
-  return problems.length > 0 ? fail(...problems) : ok(changed);
+export const quarterOf = (at: number, periods: number): number | undefined => {
+  if (periods === 4) return at + 1;
+  if (periods === 13 || periods < 3) return undefined;
+  const quarter = 4 - Math.floor((periods - 1 - at) / 3);
+  return quarter >= 1 ? quarter : undefined;
 };
+
+/** What breaks the law that regular periods divide the year and years join, over years in order; empty when nothing does. */
+export const partitionProblems = (
+  years: readonly {
+    readonly name: string;
+    readonly start: PlainDate;
+    readonly end: PlainDate;
+    readonly periods: readonly Period[];
+  }[],
+): readonly Problem[] =>
+  years.flatMap((year, at): Problem[] => {
+    const problems: Problem[] = [];
+    const previous = years[at - 1];
+    if (previous !== undefined && !previous.end.add({ days: 1 }).equals(year.start))
+      problems.push(
+        problem(
+          'calendar.years-apart',
+          `${year.name} begins on ${writeDate(year.start)}, but ${previous.name} ends on ${writeDate(previous.end)}; years follow each other without a day between.`,
+        ),
+      );
+    let expected = year.start;
+    for (const period of year.periods.filter(isRegular)) {
+      if (!period.start.equals(expected) || before(period.end, period.start))
+        problems.push(
+          problem(
+            'calendar.gap',
+            `${period.name} of ${year.name} begins on ${writeDate(period.start)} and ends on ${writeDate(period.end)}; it should begin on ${writeDate(expected)} and end no earlier.`,
+          ),
+        );
+      expected = period.end.add({ days: 1 });
+    }
+    if (!expected.equals(year.end.add({ days: 1 })))
+      problems.push(
+        problem(
+          'calendar.gap',
+          `The periods of ${year.name} end on ${writeDate(dayBefore(expected))}, the year on ${writeDate(year.end)}.`,
+        ),
+      );
+    for (const period of year.periods.filter((one) => !isRegular(one)))
+      if (!period.start.equals(year.end) || !period.end.equals(year.end))
+        problems.push(
+          problem(
+            'calendar.adjustment-day',
+            `${period.name} of ${year.name} is an adjustment period and stands on the year’s last day, ${writeDate(year.end)}.`,
+          ),
+        );
+    const codes = year.periods.map((period) => period.code.toLowerCase());
+    const twice = codes.find((code, place) => codes.indexOf(code) !== place);
+    if (twice !== undefined)
+      problems.push(
+        problem('calendar.code-twice', `Two periods of ${year.name} have the code ${twice.toUpperCase()}.`),
+      );
+    return problems;
+  });

@@ -32,6 +32,7 @@ export interface AccountDraft {
   readonly heading: boolean;
   readonly parent: AccountId | null;
   readonly role: AccountRole | null;
+  readonly currency: string | null;
 }
 
 /** What is wrong with a new or changed account beside the other accounts of its books. `self` is the account being changed. */
@@ -65,6 +66,14 @@ export const accountProblems = (
         'name',
       ),
     );
+  if (draft.heading && draft.currency !== null)
+    problems.push(
+      problem(
+        'account.currency-on-heading',
+        'A heading takes no entries, so it has no currency of its own.',
+        'currency',
+      ),
+    );
   if (draft.parent !== null) problems.push(...parentProblems(draft, draft.parent, chart, self));
   if (draft.role !== null) {
     const role = roleFacts(draft.role);
@@ -72,11 +81,11 @@ export const accountProblems = (
       problems.push(
         problem('account.role-on-heading', 'A heading takes no entries, so it cannot have a role.', 'role'),
       );
-    else if (role.type !== typeOf(draft.class))
+    else if (!role.types.includes(typeOf(draft.class)))
       problems.push(
         problem(
           'account.role-type',
-          `The role ${role.label} belongs on an account of type ${role.type}; this one is of type ${typeOf(draft.class)}.`,
+          `The role ${role.label} belongs on an account of type ${role.types.join(' or ')}; this one is of type ${typeOf(draft.class)}.`,
           'role',
         ),
       );

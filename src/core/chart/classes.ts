@@ -106,25 +106,43 @@ export const isResult = (type: AccountType): boolean => type === 'income' || typ
 
 /** What an account is for, where something else in the books has to find it. `single`: one account at most has the role. */
 export const ACCOUNT_ROLES = [
-  { id: 'bank', label: 'Bank', type: 'asset', single: false },
-  { id: 'cash', label: 'Cash', type: 'asset', single: false },
-  { id: 'receivables-control', label: 'Customers control', type: 'asset', single: true },
-  { id: 'stock', label: 'Stock', type: 'asset', single: false },
-  { id: 'prepayments', label: 'Prepayments', type: 'asset', single: false },
-  { id: 'fixed-asset-cost', label: 'Fixed asset, cost', type: 'asset', single: false },
-  { id: 'accumulated-depreciation', label: 'Accumulated depreciation', type: 'asset', single: false },
-  { id: 'payables-control', label: 'Suppliers control', type: 'liability', single: true },
-  { id: 'tax', label: 'Sales tax', type: 'liability', single: false },
-  { id: 'loan', label: 'Loan', type: 'liability', single: false },
-  { id: 'retained-earnings', label: 'Retained earnings', type: 'equity', single: true },
-  { id: 'current-year-result', label: 'Result of the current year', type: 'equity', single: true },
-] as const satisfies readonly { id: string; label: string; type: AccountType; single: boolean }[];
+  { id: 'bank', label: 'Bank', types: ['asset'], single: false },
+  { id: 'cash', label: 'Cash', types: ['asset'], single: false },
+  { id: 'receivables-control', label: 'Customers control', types: ['asset'], single: true },
+  { id: 'stock', label: 'Stock', types: ['asset'], single: false },
+  { id: 'prepayments', label: 'Prepayments', types: ['asset'], single: false },
+  { id: 'fixed-asset-cost', label: 'Fixed asset, cost', types: ['asset'], single: false },
+  { id: 'accumulated-depreciation', label: 'Accumulated depreciation', types: ['asset'], single: false },
+  { id: 'payables-control', label: 'Suppliers control', types: ['liability'], single: true },
+  { id: 'tax', label: 'Sales tax', types: ['liability'], single: false },
+  { id: 'loan', label: 'Loan', types: ['liability'], single: false },
+  { id: 'retained-earnings', label: 'Retained earnings', types: ['equity'], single: true },
+  { id: 'current-year-result', label: 'Result of the current year', types: ['equity'], single: true },
+  { id: 'exchange-realised', label: 'Realised exchange differences', types: ['income', 'expense'], single: true },
+  { id: 'exchange-gains', label: 'Realised exchange gains', types: ['income', 'expense'], single: true },
+  { id: 'exchange-losses', label: 'Realised exchange losses', types: ['income', 'expense'], single: true },
+  {
+    id: 'exchange-unrealised',
+    label: 'Unrealised exchange differences',
+    types: ['income', 'expense', 'equity'],
+    single: true,
+  },
+  { id: 'rounding', label: 'Rounding differences', types: ['income', 'expense'], single: true },
+] as const satisfies readonly { id: string; label: string; types: readonly AccountType[]; single: boolean }[];
 
 export type AccountRole = (typeof ACCOUNT_ROLES)[number]['id'];
 
 export const ROLE_IDS = ACCOUNT_ROLES.map((one) => one.id) as unknown as readonly [AccountRole, ...AccountRole[]];
 
-export const roleFacts = (id: AccountRole): (typeof ACCOUNT_ROLES)[number] => {
+interface RoleFacts {
+  readonly id: AccountRole;
+  readonly label: string;
+  /** The account types on which the role makes sense. */
+  readonly types: readonly AccountType[];
+  readonly single: boolean;
+}
+
+export const roleFacts = (id: AccountRole): RoleFacts => {
   const facts = ACCOUNT_ROLES.find((one) => one.id === id);
   if (facts === undefined) throw new RangeError(`no account role ${id}`);
   return facts;

@@ -1,5 +1,5 @@
 import { type Result, fail, ok, problem } from '../result';
-import { type LegalForm, legalFormLabel } from '../company';
+import { type LegalForm, legalFormLabel } from '../company/legal-form';
 import type { AccountClass, AccountRole } from './classes';
 
 /** An account that a starter chart would make; `parent` is the code of its heading, which stands before it in the list. */

@@ -1,15 +1,11 @@
 import { type Problem, type Result, fail, ok, problem, quoted } from '../result';
 import { LARGEST, type Minor, type Side, abs, minor, negate, onSide } from './minor';
 import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
+import type { Ratio } from './ratio';
 import { divideRounded } from './rounding';
 
 /** What an amount cell holds: blank, or a signed amount in debit-positive minor units. */
 export type Entry = { readonly kind: 'blank' } | { readonly kind: 'amount'; readonly amount: Minor };
-
-interface Ratio {
-  readonly n: bigint;
-  readonly d: bigint;
-}
 
 type Token =
   | { readonly kind: 'number'; readonly value: Ratio; readonly scale: number }

@@ -1,4 +1,10 @@
-export type Rounding = 'half-away-from-zero' | 'half-even';
+export const ROUNDINGS = [
+  { id: 'half-away-from-zero', label: 'half away from zero', says: '0.125 becomes 0.13, and 0.135 becomes 0.14' },
+  { id: 'half-even', label: 'half to the even digit', says: '0.125 becomes 0.12, and 0.135 becomes 0.14' },
+] as const;
+
+export type Rounding = (typeof ROUNDINGS)[number]['id'];
+export const ROUNDING_IDS = ROUNDINGS.map((one) => one.id) as unknown as readonly [Rounding, ...Rounding[]];
 
 /**
  * `numerator / denominator` as an integer, rounded by the rule. Exact until the one rounding.

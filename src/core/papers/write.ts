@@ -9,6 +9,9 @@ export type OutRow = readonly OutCell[];
 /** Text that a spreadsheet would run as a formula is marked as text with a leading apostrophe. */
 export const asText = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
+/** The text that `asText` marked, as it was. */
+export const fromText = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+
 /** RFC 4180, UTF-8 with a byte-order mark so that spreadsheets read accents right; amounts plain, with a point. */
 export const toCsv = (rows: readonly OutRow[]): string => {
   const cell = (value: OutCell): string => {

@@ -1,13 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { openingDate } from '../calendar/cutover';
 import { plainDate } from '../calendar/dates';
-import { firstStates, monthlyYear } from '../calendar/year';
+import { firstStates } from '../calendar/states';
+import { firstYear } from '../calendar/year';
 import { type Account, accountId } from '../chart/account';
 import { ACCOUNT_CLASSES } from '../chart/classes';
 import { type Minor, minor, sum } from '../money/minor';
 import { nextStage, stageStates } from '../stages';
 import { balanceSheet, incomeStatement, resultOf, trialBalance } from '../statements/statements';
-import { type CheckId, type ProofState, blockers, prove, verdict } from './checks';
+import { type CompanyFacts, PLAIN_FACTS } from '../company/facts';
+import { type DatedRate, decimalOf } from '../money/rate';
+import { rateBook } from '../money/rate-book';
+import type { ProofState } from './check';
+import { type CheckId, blockers, prove, verdict } from './checks';
+import { missingExchangeRoles } from './currencies';
 
 const chart: readonly Account[] = [
   ...ACCOUNT_CLASSES.map((one, at): Account => ({
@@ -78,13 +85,28 @@ const chart: readonly Account[] = [
   },
 ];
 
+const FACTS: CompanyFacts = {
+  ...PLAIN_FACTS,
+  name: 'Saltmarsh Pottery Ltd',
+  legalForm: 'limited-company',
+  country: 'IE',
+  style: '1,234.56',
+  purpose: 'live',
+};
+
 const stateOf = (
   more: Partial<ProofState> & { start?: string; on?: string; amounts?: readonly (readonly [number, bigint])[] } = {},
 ): ProofState => {
-  const year = monthlyYear(plainDate(more.start ?? '2026-02-01'));
+  const year = firstYear(plainDate(more.start ?? '2026-02-01'));
   const cutover = plainDate(more.on ?? '2026-08-01');
   const states = firstStates(year.periods, cutover);
+  const opening = openingDate(more.cutover ?? cutover);
   return {
+    facts: FACTS,
+    old: { completeUntil: opening, trialBalance: opening },
+    currencies: [],
+    rates: rateBook([]),
+    rateDays: 7,
     accounts: chart,
     openings: new Map(
       (
@@ -230,8 +252,125 @@ describe('the statements', () => {
   });
 });
 
+describe('the checks of company, calendar and currencies', () => {
+  const on: CompanyFacts = { ...FACTS, parts: ['currencies', 'sales-tax', 'stock'] };
+  const registered: CompanyFacts = {
+    ...on,
+    taxRegistered: 'yes',
+    taxNumber: 'IE1234567WA',
+    taxFrom: '2020-01-01',
+    taxFirstEnd: '2020-01-31',
+    taxInterval: 2,
+  };
+  const rate = (date: string, text: string, unit = 'NOK'): DatedRate => ({
+    date,
+    unit,
+    quote: 'EUR',
+    rate: decimalOf(text),
+    source: 'typed',
+  });
+  const exchange: readonly Account[] = [
+    ...chart,
+    ...(['exchange-realised', 'exchange-unrealised', 'rounding'] as const).map((role, at): Account => ({
+      id: accountId(90 + at),
+      code: `90${at}`,
+      name: role,
+      class: 'other-expense',
+      heading: false,
+      parent: null,
+      role,
+      currency: null,
+      active: true,
+    })),
+  ];
+  const sound = {
+    facts: registered,
+    currencies: ['NOK'],
+    accounts: exchange,
+    rates: rateBook([rate('2026-07-30', '0.0868'), rate('2026-07-31', '0.0870')]),
+  };
+  const year = stateOf().years[0];
+  if (year === undefined) throw new Error('year');
+
+  it('are clear for sound books with every part on', () => {
+    expect(open(stateOf(sound))).toEqual([]);
+  });
+  it.each<[CheckId, Parameters<typeof stateOf>[0]]>([
+    ['company.required', { facts: on }],
+    ['company.tax-number', { facts: { ...registered, taxNumber: 'IE12' } }],
+    [
+      'company.tax-figures-unregistered',
+      {
+        facts: { ...on, taxRegistered: 'no' },
+        accounts: exchange.map((one) =>
+          one.id === 50
+            ? { ...one, role: 'tax' as const }
+            : one.id === 51
+              ? { ...one, role: 'retained-earnings' as const }
+              : one,
+        ),
+      },
+    ],
+    [
+      'company.parts-in-use',
+      {
+        facts: { ...on, taxRegistered: 'no' },
+        accounts: exchange.map((one) => (one.id === 1 ? { ...one, role: 'loan' as const } : one)),
+      },
+    ],
+    [
+      'calendar.records-complete',
+      { old: { completeUntil: plainDate('2026-07-30'), trialBalance: plainDate('2026-07-31') } },
+    ],
+    [
+      'calendar.trial-balance-date',
+      { old: { completeUntil: plainDate('2026-07-31'), trialBalance: plainDate('2026-06-30') } },
+    ],
+    ['calendar.old-records-asked', { old: { completeUntil: undefined, trialBalance: plainDate('2026-07-31') } }],
+    ['calendar.cutover-between-returns', { facts: { ...registered, taxFirstEnd: '2020-02-29' } }],
+    ['calendar.periods-divide-years', { years: [{ ...year, periods: year.periods.filter((_, at) => at !== 2) }] }],
+    [
+      'currencies.switched-on',
+      { currencies: [], accounts: exchange.map((one) => (one.id === 52 ? { ...one, currency: 'NOK' } : one)) },
+    ],
+    ['currencies.rate-on-opening-date', { rates: rateBook([rate('2026-07-20', '0.087')]) }],
+    [
+      'currencies.used-rates-plausible',
+      { rates: rateBook([rate('2026-07-30', '0.0868'), rate('2026-07-31', '11.5')]) },
+    ],
+    ['currencies.exchange-accounts', { accounts: chart }],
+  ])('%s tells what is wrong, with the place where it is put right', (id, more) => {
+    const state = stateOf({ ...sound, ...more });
+    const found = prove(state).find((one) => one.id === id);
+    expect(found?.findings[0]?.what).toMatch(/\.$|\?$/);
+    expect(found?.findings[0]?.place.stage).toBeDefined();
+  });
+  it('leave out what belongs to a part that is off', () => {
+    expect(
+      prove(stateOf()).some((one) => one.id === 'currencies.rate-on-opening-date' || one.id === 'company.tax-number'),
+    ).toBe(false);
+  });
+  it('count realised differences in one account or in two', () => {
+    const holding = (...roles: readonly Account['role'][]) => roles.map((role) => ({ role, active: true }));
+    expect(missingExchangeRoles(holding('exchange-realised', 'exchange-unrealised', 'rounding'))).toEqual([]);
+    expect(missingExchangeRoles(holding('exchange-gains', 'rounding'))).toEqual([
+      'exchange-losses',
+      'exchange-unrealised',
+    ]);
+    expect(missingExchangeRoles([])).toEqual(['exchange-realised', 'exchange-unrealised', 'rounding']);
+  });
+});
+
 describe('the course', () => {
-  const facts = { periods: 12, accounts: 40, filled: 10, posted: false, drafting: true };
+  const facts = {
+    required: { all: 2, done: 2 },
+    currencies: undefined,
+    periods: 12,
+    accounts: 40,
+    filled: 10,
+    posted: false,
+    drafting: true,
+  };
   it('says what each stage waits for', () => {
     const off = stageStates({ ...facts, proof: prove(stateOf({ amounts: [[52, 100n]] })) });
     expect(off.map((stage) => stage.note)).toEqual([
@@ -248,6 +387,13 @@ describe('the course', () => {
     const posted = stageStates({ ...facts, posted: true, drafting: false, proof: prove(stateOf()) });
     expect(nextStage(posted)).toBeUndefined();
     expect(posted.every((stage) => stage.fill === 100)).toBe(true);
+  });
+  it('has the currencies among the stages where the part is on, and asks for answers', () => {
+    const proof = prove(stateOf());
+    const stages = stageStates({ ...facts, currencies: 0, required: { all: 2, done: 1 }, proof });
+    expect(stages.map((stage) => stage.id)[2]).toBe('currencies');
+    expect(stages.slice(0, 3).map((stage) => stage.note)).toEqual(['1 to answer', 'laid', 'none switched on']);
+    expect(stageStates({ ...facts, currencies: 2, proof })[2]?.note).toBe('2 with rates');
   });
   it('begins with the chart when there is none', () => {
     const empty = stageStates({

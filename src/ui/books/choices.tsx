@@ -1,4 +1,4 @@
-import { LEGAL_FORMS } from '@/core/company';
+import { LEGAL_FORMS } from '@/core/company/legal-form';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import type { Named } from '../parts/names';
 

@@ -6,9 +6,12 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { createBooks } from '@/actions/books';
 import { readDate, writeDate } from '@/core/calendar/dates';
-import { cutoverProblems, firstStates, monthlyYear, openingDate, opensAtYearStart } from '@/core/calendar/year';
+import { cutoverProblems, openingDate, opensAtYearStart } from '@/core/calendar/cutover';
+import { firstStates } from '@/core/calendar/states';
+import { firstYear } from '@/core/calendar/year';
 import { STARTERS, type StarterId, starterChart, startersFor } from '@/core/chart/starters';
-import type { LegalForm } from '@/core/company';
+import type { LegalForm } from '@/core/company/legal-form';
+import { similarNames } from '@/core/company/names';
 import { currencyOf, numberStyleOf } from '@/core/country';
 import type { NumberStyle } from '@/core/money/number-style';
 import { type Problem, plural } from '@/core/result';
@@ -29,6 +32,7 @@ interface Answers {
   readonly yearStart: string;
   readonly cutover: string;
   readonly starter: StarterId;
+  readonly foreign: boolean;
 }
 
 /** What is wrong with the dates and the starter as they stand, before anything is sent: the same rules as on the server. */
@@ -39,13 +43,21 @@ const liveProblems = (answers: Answers): readonly Problem[] => {
   return [
     ...(yearStart.ok || answers.yearStart === '' ? [] : yearStart.problems),
     ...(cutover.ok || answers.cutover === '' ? [] : cutover.problems),
-    ...(yearStart.ok && cutover.ok ? cutoverProblems(monthlyYear(yearStart.value), cutover.value) : []),
+    ...(yearStart.ok && cutover.ok ? cutoverProblems(firstYear(yearStart.value), cutover.value) : []),
     ...(chart.ok ? [] : chart.problems),
   ];
 };
 
 /** New books on one sheet; beside it, live, the year and the first accounts that would be made. */
-export const NewBooks = ({ countries, currencies }: { readonly countries: Named; readonly currencies: Named }) => {
+export const NewBooks = ({
+  countries,
+  currencies,
+  others,
+}: {
+  readonly countries: Named;
+  readonly currencies: Named;
+  readonly others: readonly { readonly id: number; readonly name: string }[];
+}) => {
   const router = useRouter();
   const { register, handleSubmit, control, setValue, setFocus, formState } = useForm<Answers>({
     defaultValues: {
@@ -58,6 +70,7 @@ export const NewBooks = ({ countries, currencies }: { readonly countries: Named;
       yearStart: '',
       cutover: '',
       starter: 'trading',
+      foreign: false,
     },
   });
   const answers = useWatch({ control }) as Answers;
@@ -66,6 +79,7 @@ export const NewBooks = ({ countries, currencies }: { readonly countries: Named;
   const problems = [...liveProblems(answers), ...said];
   const at = (field: keyof Answers): string | undefined => problems.find((one) => one.field === field)?.message;
   const twin = said.some((one) => one.code === 'books.same-name');
+  const twins = similarNames(answers.name, others).slice(0, 3);
 
   const submit = handleSubmit(async (given) => {
     const made = await send(createBooks({ ...given, evenIfSameName: twin }));
@@ -110,6 +124,20 @@ export const NewBooks = ({ countries, currencies }: { readonly countries: Named;
               />
             )}
           </Field>
+          {twins.length > 0 && !twin && (
+            <p role="status" className="-mt-1 text-sm text-ochre">
+              Is it one of these?{' '}
+              {twins.map(({ other, why }, at) => (
+                <span key={other.id}>
+                  {at > 0 && ', '}
+                  <Go className="link" href={`/books/${String(other.id)}`}>
+                    {other.name}
+                  </Go>{' '}
+                  ({why})
+                </span>
+              ))}
+            </p>
+          )}
           <div className="grid gap-x-4 gap-y-2.5 sm:grid-cols-2">
             <Field label="Legal form" hint="decides the equity accounts">
               {(ids) => (
@@ -143,7 +171,7 @@ export const NewBooks = ({ countries, currencies }: { readonly countries: Named;
                 </select>
               )}
             </Field>
-            <Field label="Base currency" problem={at('currency')} hint="stays, once books are made">
+            <Field label="Base currency" problem={at('currency')} hint="fixed once something is posted">
               {(ids) => (
                 <select {...ids} {...register('currency')} className="select select-sm w-full">
                   <CurrencyOptions names={currencies} />
@@ -164,6 +192,13 @@ export const NewBooks = ({ countries, currencies }: { readonly countries: Named;
               {(ids) => <input {...ids} {...register('cutover')} type="date" className="input input-sm w-full" />}
             </Field>
           </div>
+          <label className="flex items-baseline gap-2">
+            <input type="checkbox" {...register('foreign')} className="checkbox checkbox-xs translate-y-0.5" />
+            <span>
+              <span className="font-medium">Works in foreign currencies too</span>{' '}
+              <span className="note">adds the Currencies stage; can be turned on later</span>
+            </span>
+          </label>
           <fieldset className="mt-1">
             <legend className="mb-1 text-sm font-medium">Chart of accounts to begin with</legend>
             {STARTERS.map((starter) => {
@@ -228,7 +263,7 @@ export const NewBooks = ({ countries, currencies }: { readonly countries: Named;
 const YearPreview = ({ start, cutover }: { readonly start: string; readonly cutover: string | undefined }) => {
   const first = readDate(start);
   if (!first.ok) return null;
-  const year = monthlyYear(first.value);
+  const year = firstYear(first.value);
   const on = cutover === undefined ? undefined : readDate(cutover);
   const fits = on?.ok === true && cutoverProblems(year, on.value).length === 0;
   const states =
@@ -242,7 +277,9 @@ const YearPreview = ({ start, cutover }: { readonly start: string; readonly cuto
           `Balances stand at close of ${writeDate(openingDate(on.value))}; income and expense open ${opensAtYearStart(year, on.value) ? 'at nil' : 'at their year-to-date figures'}.`}
       </p>
       <YearBand
+        label={`Periods of ${year.name}`}
         periods={year.periods.map((period, index) => ({
+          kind: period.kind,
           code: period.code,
           name: period.name,
           start: period.start.toString(),

@@ -1,6 +1,15 @@
 import type { Account } from '@/core/chart/account';
 import { called } from '@/core/chart/account';
-import { ACCOUNT_CLASSES, ACCOUNT_ROLES, type AccountClass, type AccountType, typeOf } from '@/core/chart/classes';
+import {
+  ACCOUNT_CLASSES,
+  type AccountClass,
+  type AccountRole,
+  type AccountType,
+  ROLE_IDS,
+  roleFacts,
+  typeOf,
+} from '@/core/chart/classes';
+import { type Part, rolesWith } from '@/core/company/parts';
 
 /** The lines of the statements that an account may stand on; those of one type when its heading fixes the type. */
 export const ClassOptions = ({ type }: { readonly type?: AccountType | undefined }) =>
@@ -32,12 +41,41 @@ export const HeadingOptions = ({
   </>
 );
 
-export const RoleOptions = ({ type }: { readonly type: AccountType }) => (
+/** Roles that suit the type and belong to a part in use; the one that stands is offered in any case. */
+export const RoleOptions = ({
+  type,
+  parts,
+  own = null,
+}: {
+  readonly type: AccountType;
+  readonly parts: readonly Part[];
+  readonly own?: AccountRole | null;
+}) => (
   <>
     <option value="">none</option>
-    {ACCOUNT_ROLES.filter((one) => one.type === type).map((one) => (
-      <option key={one.id} value={one.id}>
-        {one.label}
+    {ROLE_IDS.filter(
+      (id) => id === own || (roleFacts(id).types.includes(type) && rolesWith(parts, [id]).length > 0),
+    ).map((id) => (
+      <option key={id} value={id}>
+        {roleFacts(id).label}
+      </option>
+    ))}
+  </>
+);
+
+/** The base currency and the foreign ones switched on. */
+export const KeptInOptions = ({
+  base,
+  currencies,
+}: {
+  readonly base: string;
+  readonly currencies: readonly string[];
+}) => (
+  <>
+    <option value="">{base}, the base currency</option>
+    {currencies.map((code) => (
+      <option key={code} value={code}>
+        {code}
       </option>
     ))}
   </>

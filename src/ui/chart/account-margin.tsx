@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { changeAccount, removeAccount } from '@/actions/chart';
+import type { FrameView } from '@/actions/frame-view';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type AccountClass, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
 import type { Problem } from '@/core/result';
@@ -10,19 +11,21 @@ import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
-import { ClassOptions, HeadingOptions, RoleOptions } from './account-fields';
+import { ClassOptions, HeadingOptions, KeptInOptions, RoleOptions } from './account-fields';
 import { AccountHistory } from './account-history';
 
 type Change = Parameters<typeof changeAccount>[0]['change'];
 
 /** One account in the margin: every field is saved when it is left. */
 export const AccountMargin = ({
-  books,
+  frame,
+  currencies,
   account,
   chart,
   onChanged,
 }: {
-  readonly books: number;
+  readonly frame: Pick<FrameView, 'id' | 'currency' | 'parts'>;
+  readonly currencies: readonly string[];
   readonly account: Account;
   readonly chart: readonly Account[];
   readonly onChanged: () => void;
@@ -31,7 +34,7 @@ export const AccountMargin = ({
   const [version, setVersion] = useState(0);
   const at = (field: string): string | undefined => problems.find((one) => one.field === field)?.message;
   const change = async (given: Change): Promise<void> => {
-    const done = await send(changeAccount({ books, id: account.id, change: given }));
+    const done = await send(changeAccount({ books: frame.id, id: account.id, change: given }));
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast('Saved');
@@ -39,7 +42,7 @@ export const AccountMargin = ({
     onChanged();
   };
   const remove = async (): Promise<void> => {
-    const done = await send(removeAccount({ books, id: account.id }));
+    const done = await send(removeAccount({ books: frame.id, id: account.id }));
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`${called(account)} deleted`);
@@ -113,7 +116,21 @@ export const AccountMargin = ({
                 }
                 className="select select-sm w-full"
               >
-                <RoleOptions type={typeOf(account.class)} />
+                <RoleOptions type={typeOf(account.class)} parts={frame.parts} own={account.role} />
+              </select>
+            )}
+          </Field>
+        )}
+        {!account.heading && (currencies.length > 0 || account.currency !== null) && (
+          <Field label="Kept in" problem={at('currency')}>
+            {(ids) => (
+              <select
+                {...ids}
+                value={account.currency ?? ''}
+                onChange={(event) => void change({ currency: event.target.value === '' ? null : event.target.value })}
+                className="select select-sm w-full"
+              >
+                <KeptInOptions base={frame.currency} currencies={currencies} />
               </select>
             )}
           </Field>
@@ -128,7 +145,7 @@ export const AccountMargin = ({
         </div>
       </div>
       <MarginPart title="What happened">
-        <AccountHistory books={books} account={account.id} version={version} />
+        <AccountHistory books={frame.id} account={account.id} version={version} />
       </MarginPart>
     </>
   );

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
 import { addAccount } from '@/actions/chart';
+import type { FrameView } from '@/actions/frame-view';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type AccountClass, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
 import { proposeCode } from '@/core/chart/tree';
@@ -11,10 +12,11 @@ import type { Problem } from '@/core/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
-import { ClassOptions, HeadingOptions, RoleOptions } from './account-fields';
+import { ClassOptions, HeadingOptions, KeptInOptions, RoleOptions } from './account-fields';
 
 interface Props {
-  readonly books: number;
+  readonly frame: Pick<FrameView, 'id' | 'currency' | 'parts'>;
+  readonly currencies: readonly string[];
   readonly chart: readonly Account[];
   /** The account selected when adding began; the new one stands under it or beside it. */
   readonly beside: Account | undefined;
@@ -29,10 +31,11 @@ interface Draft {
   readonly class: AccountClass;
   readonly parent: string;
   readonly role: string;
+  readonly currency: string;
 }
 
 /** A new account: its heading gives the type and proposes the code. */
-export const AddAccount = ({ books, chart, beside, onDone }: Props) => {
+export const AddAccount = ({ frame, currencies, chart, beside, onDone }: Props) => {
   const heading = beside?.heading === true ? beside : chart.find((one) => one.id === beside?.parent);
   const { register, handleSubmit, control, setValue, formState } = useForm<Draft>({
     defaultValues: {
@@ -42,6 +45,7 @@ export const AddAccount = ({ books, chart, beside, onDone }: Props) => {
       class: heading?.class ?? 'current-asset',
       parent: String(heading?.id ?? ''),
       role: '',
+      currency: '',
     },
   });
   const draft = useWatch({ control }) as Draft;
@@ -50,12 +54,13 @@ export const AddAccount = ({ books, chart, beside, onDone }: Props) => {
   const submit = handleSubmit(async (given) => {
     const done = await send(
       addAccount({
-        books,
+        books: frame.id,
         code: given.code,
         name: given.name,
         class: given.class,
         parent: given.parent === '' ? null : accountId(Number(given.parent)),
         role: given.role === '' || given.kind === 'heading' ? null : (given.role as AccountRole),
+        currency: given.currency === '' || given.kind === 'heading' ? null : given.currency,
         heading: given.kind === 'heading',
       }),
     );
@@ -125,7 +130,16 @@ export const AddAccount = ({ books, chart, beside, onDone }: Props) => {
         <Field label="Role" problem={at('role')}>
           {(ids) => (
             <select {...ids} {...register('role')} className="select select-sm w-full">
-              <RoleOptions type={typeOf(draft.class)} />
+              <RoleOptions type={typeOf(draft.class)} parts={frame.parts} />
+            </select>
+          )}
+        </Field>
+      )}
+      {draft.kind === 'posting' && currencies.length > 0 && (
+        <Field label="Kept in" problem={at('currency')}>
+          {(ids) => (
+            <select {...ids} {...register('currency')} className="select select-sm w-full">
+              <KeptInOptions base={frame.currency} currencies={currencies} />
             </select>
           )}
         </Field>

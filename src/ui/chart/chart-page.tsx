@@ -4,7 +4,8 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type KeyboardEvent, useRef, useState } from 'react';
-import type { ChartRowView, FrameView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { ChartRowView } from '@/actions/views';
 import { classFacts, roleFacts, typeOf } from '@/core/chart/classes';
 import { folded } from '@/core/papers/cells';
 import { plural } from '@/core/result';
@@ -25,7 +26,15 @@ const COLUMNS =
   'grid grid-cols-[5.5rem_minmax(10rem,1fr)_8rem] md:grid-cols-[5.5rem_minmax(12rem,1fr)_9.5rem_10.5rem_9rem]';
 
 /** The chart as a tree; the selected account is edited in the margin, where each field is saved when it is left. */
-export const ChartPage = ({ frame, rows }: { readonly frame: FrameView; readonly rows: readonly ChartRowView[] }) => {
+export const ChartPage = ({
+  frame,
+  rows,
+  currencies,
+}: {
+  readonly frame: FrameView;
+  readonly rows: readonly ChartRowView[];
+  readonly currencies: readonly string[];
+}) => {
   const router = useRouter();
   const [wanted, setWanted] = useState('');
   const [selected, setSelected] = useState<number | undefined>(rows[0]?.account.id);
@@ -95,7 +104,8 @@ export const ChartPage = ({ frame, rows }: { readonly frame: FrameView; readonly
         adding ? (
           <AddAccount
             key={selected ?? 0}
-            books={frame.id}
+            frame={frame}
+            currencies={currencies}
             chart={accounts}
             beside={current}
             onDone={(id) => {
@@ -109,7 +119,8 @@ export const ChartPage = ({ frame, rows }: { readonly frame: FrameView; readonly
         ) : (
           <AccountMargin
             key={current.id}
-            books={frame.id}
+            frame={frame}
+            currencies={currencies}
             account={current}
             chart={accounts}
             onChanged={() => router.refresh()}
@@ -200,6 +211,9 @@ export const ChartPage = ({ frame, rows }: { readonly frame: FrameView; readonly
                       title={account.name}
                     >
                       {account.name}
+                      {account.currency !== null && (
+                        <span className="ml-2 border border-rule px-1 text-xs font-normal">{account.currency}</span>
+                      )}
                       {!account.active && ' '}
                       {!account.active && <span className="ml-2 text-xs font-normal">inactive</span>}
                     </span>

@@ -3,7 +3,8 @@
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { STAGES } from '@/core/stages';
+import type { StageState } from '@/core/stages';
+import { askForAccount } from './account-asked';
 import { stageHref } from './course';
 
 interface FoundAccount {
@@ -32,8 +33,10 @@ const isTyping = (target: EventTarget | null): boolean =>
 export const Commands = ({
   books,
   keys,
+  stages,
 }: {
   readonly books: number;
+  readonly stages: readonly StageState[];
   readonly keys: readonly (readonly [string, string])[];
 }) => {
   const router = useRouter();
@@ -70,6 +73,13 @@ export const Commands = ({
     setOpen(false);
     router.push(href);
   };
+  const goToAccount = (account: number): void => {
+    const sheet = `/books/${String(books)}/openings`;
+    if (location.pathname !== sheet) return go(`${sheet}?account=${String(account)}`);
+    setOpen(false);
+    // After the list has given the focus back to where it came from.
+    setTimeout(() => askForAccount(account), 20);
+  };
   return (
     <>
       <button type="button" className="btn btn-ghost btn-xs" onClick={() => setOpen(true)}>
@@ -96,7 +106,7 @@ export const Commands = ({
             heading="Places"
             className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-ink-2"
           >
-            {STAGES.map((stage) => (
+            {stages.map((stage) => (
               <Item key={stage.id} go={() => go(stageHref(books, stage.id))} name={stage.label} />
             ))}
             <Item go={() => go(`/books/${String(books)}/papers`)} name="Papers" />
@@ -111,11 +121,7 @@ export const Commands = ({
             className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:text-ink-2"
           >
             {accounts.map((account) => (
-              <Item
-                key={account.id}
-                go={() => go(`/books/${String(books)}/openings?account=${String(account.id)}`)}
-                name={`${account.code} ${account.name}`}
-              />
+              <Item key={account.id} go={() => goToAccount(account.id)} name={`${account.code} ${account.name}`} />
             ))}
           </Command.Group>
         </Command.List>

@@ -1,5 +1,6 @@
 import { Go } from '../parts/go';
-import type { StageId, StageState } from '@/core/stages';
+import type { StageId } from '@/core/stage-ids';
+import type { StageState } from '@/core/stages';
 
 /** Where each stage is worked on. */
 export const stageHref = (books: number, stage: StageId): string =>

@@ -1,15 +1,16 @@
 import { Go } from '../parts/go';
 import type { ReactNode } from 'react';
-import type { FrameView } from '@/actions/views';
-import type { StageId } from '@/core/stages';
+import type { FrameView } from '@/actions/frame-view';
+import type { StageId } from '@/core/stage-ids';
 import { day } from '../parts/names';
+import { ColourMark } from './colour-mark';
 import { Commands } from './commands';
 import { Course } from './course';
 import { LevelBar } from './level-bar';
 import { LevelProvider } from './level-context';
 import { ReloadOnReturn } from './reload-on-return';
 
-interface FrameProps {
+export interface FrameProps {
   readonly frame: FrameView;
   readonly stage: StageId;
   readonly title: string;
@@ -37,29 +38,32 @@ export const Frame = ({
 }: FrameProps) => (
   <LevelProvider totals={frame.totals}>
     <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
-      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[minmax(12rem,18rem)_1fr] md:gap-4">
+      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[minmax(12rem,21rem)_1fr] md:gap-4">
         <div className="flex items-center justify-between gap-2 py-1.5 md:block">
-          <p className="truncate">
+          <p className="flex items-center gap-1.5">
+            {frame.colour !== 'none' && <ColourMark colour={frame.colour} className="h-5 w-1.5" />}
             <Go href="/" className="text-sm text-ink-2 outline-offset-[-2px] hover:underline">
               Bathron
-            </Go>{' '}
+            </Go>
             <span aria-hidden className="text-ink-2">
               ▸
-            </span>{' '}
+            </span>
             <Go
               href={`/books/${String(frame.id)}`}
-              className="title text-base outline-offset-[-2px] hover:underline"
+              className="title min-w-0 truncate text-base outline-offset-[-2px] hover:underline"
               title={frame.name}
             >
               {frame.name}
             </Go>
           </p>
           <p className="truncate text-xs text-ink-2">
-            <span className="max-md:hidden">opens at close of {day(frame.openingDate)} · </span>
+            <span className="max-md:hidden">at {day(frame.openingDate, frame.dates)} · </span>
             {frame.currency}
             {frame.purpose !== 'live' && (
               <span className="ml-1.5 border border-ochre px-1 text-ochre">{frame.purpose}</span>
             )}
+            {frame.archived && <span className="ml-1.5 border border-ink-2 px-1">archived</span>}
+            {frame.remark !== '' && <span className="ml-1.5 text-ink italic">{frame.remark}</span>}
           </p>
         </div>
         <Course books={frame.id} stages={frame.stages} current={stage} />
@@ -78,7 +82,7 @@ export const Frame = ({
             <p className="note min-w-0 flex-1 basis-48 truncate">{about}</p>
             <div className="no-print ml-auto flex flex-wrap items-center gap-2">
               {actions}
-              <Commands books={frame.id} keys={keys} />
+              <Commands books={frame.id} keys={keys} stages={frame.stages} />
             </div>
           </div>
           {children}

@@ -12,12 +12,13 @@ import {
   useSyncExternalStore,
 } from 'react';
 import { toast } from 'sonner';
-import type { FrameView, OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { OpeningRowView } from '@/actions/views';
 import type { AccountId } from '@/core/chart/account';
 import { readEntry } from '@/core/money/entry';
 import type { Minor, Side } from '@/core/money/minor';
 import { SHEET_COLUMNS, applyEntry, columnOf, copiedRow, readClipboard, readPastedRow } from '@/core/openings/sheet';
-import { accountFault } from '@/core/proof/checks';
+import { accountFault } from '@/core/proof/openings';
 import { plural } from '@/core/result';
 import { figure as write } from '../parts/figures';
 import { CellEditor } from './cell-editor';
@@ -48,14 +49,19 @@ interface GridProps {
   readonly where: (row: OpeningRowView) => string;
   readonly selected: AccountId | undefined;
   readonly onSelect: (account: AccountId | undefined) => void;
-  readonly jumpTo: AccountId | undefined;
+  readonly landing: Landing | undefined;
+}
+
+/** A wish to stand on an account's amount; a new object each time, so that the same account can be asked for again. */
+export interface Landing {
+  readonly account: AccountId;
 }
 
 const sideAt = (column: number): Side | undefined =>
   column === DEBIT ? 'debit' : column === CREDIT ? 'credit' : undefined;
 
 /** The keyboard grid (W3C grid pattern) of accounts by debit and credit, with only the rows in sight in the page. */
-export const OpeningsGrid = ({ frame, rows, figures, editable, where, selected, onSelect, jumpTo }: GridProps) => {
+export const OpeningsGrid = ({ frame, rows, figures, editable, where, selected, onSelect, landing }: GridProps) => {
   const scroller = useRef<HTMLDivElement>(null);
   const [focused, setFocused] = useState(false);
   const [editing, setEditing] = useState<{ readonly cell: Cell; readonly text: string } | undefined>();
@@ -108,11 +114,11 @@ export const OpeningsGrid = ({ frame, rows, figures, editable, where, selected, 
 
   // A link from elsewhere lands on the account's amount cell.
   useEffect(() => {
-    const at = jumpTo === undefined ? -1 : rows.findIndex((row) => row.id === jumpTo);
+    const at = landing === undefined ? -1 : rows.findIndex((row) => row.id === landing.account);
     const amount = at < 0 ? null : (rows[at]?.amount ?? null);
     if (at >= 0) go({ row: at, column: amount !== null && columnOf(amount) === 'credit' ? CREDIT : DEBIT });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once per link, not whenever rows change
-  }, [jumpTo]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once per wish, not whenever rows change
+  }, [landing]);
 
   const begin = (text: string | undefined): void => {
     const row = rows[active.row];
@@ -328,6 +334,7 @@ export const OpeningsGrid = ({ frame, rows, figures, editable, where, selected, 
               from={chosen ? left : -1}
               to={chosen ? right : -1}
               focused={focused && here}
+              landing={here ? landing : undefined}
               onPoint={point}
               editor={
                 editing?.cell.row === item.index && here ? (
@@ -376,6 +383,7 @@ interface RowProps {
   readonly from: number;
   readonly to: number;
   readonly focused: boolean;
+  readonly landing: Landing | undefined;
   readonly editor: React.ReactNode;
   readonly onPoint: (cell: Cell, extend: boolean) => void;
   readonly onEdit: () => void;
@@ -394,7 +402,22 @@ const sameRow = (a: RowProps, b: RowProps): boolean =>
   a.figures === b.figures;
 
 const GridRow = memo(
-  ({ row, at, start, figures, frame, where, column, from, to, focused, editor, onPoint, onEdit }: RowProps) => {
+  ({
+    row,
+    at,
+    start,
+    figures,
+    frame,
+    where,
+    column,
+    from,
+    to,
+    focused,
+    landing,
+    editor,
+    onPoint,
+    onEdit,
+  }: RowProps) => {
     const figure = useSyncExternalStore(
       (listener) => figures.subscribe(row.id, listener),
       () => figures.get(row.id),
@@ -403,7 +426,7 @@ const GridRow = memo(
     const activeCell = useRef<HTMLDivElement>(null);
     useEffect(() => {
       if (focused && editor === undefined) activeCell.current?.focus({ preventScroll: true });
-    }, [focused, editor, column]);
+    }, [focused, editor, column, landing]);
     const fault = figure.amount === null ? undefined : accountFault(row, figure.amount, frame.atYearStart);
     const shows = (side: Side): string => {
       if (figure.state === 'unreadable' && figure.typed?.column === side) return figure.typed.text;

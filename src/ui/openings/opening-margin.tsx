@@ -2,10 +2,11 @@
 
 import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
-import type { BehindView, FrameView, OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { BehindView, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
 import { classFacts } from '@/core/chart/classes';
-import { accountFault } from '@/core/proof/checks';
+import { accountFault } from '@/core/proof/openings';
 import { AccountHistory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';

@@ -4,17 +4,19 @@ import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { saveFigures } from '@/actions/openings';
-import type { BehindView, FrameView, OpeningRowView, openingsView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { BehindView, OpeningRowView, openingsView } from '@/actions/views';
 import { type AccountId, accountId, called } from '@/core/chart/account';
-import { accountFault } from '@/core/proof/checks';
+import { accountFault } from '@/core/proof/openings';
 import { folded } from '@/core/papers/cells';
 import { plural } from '@/core/result';
+import { onAccountAsked } from '../frame/account-asked';
 import { Frame } from '../frame/frame';
 import { useSetTotals } from '../frame/level-context';
 import { day } from '../parts/names';
 import { DropPaper } from '../papers/drop-paper';
 import { type Figures, makeFigures } from './figures';
-import { OpeningsGrid } from './grid';
+import { type Landing, OpeningsGrid } from './grid';
 import { OpeningMargin } from './opening-margin';
 
 type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
@@ -186,6 +188,17 @@ const Sheet = ({ frame, rows, figures, behind, editable, selected, onSelect, jum
   const standing = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
   const [filter, setFilter] = useState<Filter>('all');
   const [wanted, setWanted] = useState('');
+  const [landing, setLanding] = useState<Landing | undefined>();
+  // Somebody asked for an account: by an address, or from the command list while this page is open.
+  useEffect(() => {
+    const land = (account: AccountId): void => {
+      setFilter('all');
+      setWanted('');
+      setLanding({ account });
+    };
+    if (jumpTo !== undefined) land(jumpTo);
+    return onAccountAsked((account) => land(accountId(account)));
+  }, [jumpTo]);
 
   useEffect(() => {
     const move = (): void => setTotals(figures.totals());
@@ -287,7 +300,7 @@ const Sheet = ({ frame, rows, figures, behind, editable, selected, onSelect, jum
         where={(row) => whereFrom(figures.get(row.id), behind[row.id])}
         selected={selected}
         onSelect={onSelect}
-        jumpTo={jumpTo}
+        landing={landing}
       />
       {shown.length === 0 && (
         <p className="note px-4 py-3" role="status">

@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { decideRows } from '@/actions/papers';
-import type { FrameView, PaperView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { PaperView } from '@/actions/views';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type AccountClass, typeOf } from '@/core/chart/classes';
 import type { DecidedRow, Decision } from '@/core/openings/takeover';

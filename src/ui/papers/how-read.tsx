@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { readAs, readFrom } from '@/actions/papers';
-import type { FrameView, PaperView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { PaperView } from '@/actions/views';
 import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
 import { COLUMN_ROLES, type ColumnRole, type Convention } from '@/core/papers/recognise';
 import type { Problem, Result } from '@/core/result';

@@ -2,7 +2,8 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
-import type { FrameView, PaperView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame-view';
+import type { PaperView } from '@/actions/views';
 import { type Account, called } from '@/core/chart/account';
 import type { DecidedRow } from '@/core/openings/takeover';
 import { figure } from '../parts/figures';

@@ -1,4 +1,4 @@
-import { monthName, plainDate, writeDate } from '@/core/calendar/dates';
+import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/calendar/dates';
 import { COUNTRY_CODES } from '@/core/country';
 import { CURRENCY_CODES } from '@/core/money/currency';
 
@@ -15,8 +15,8 @@ export const countryNames = (): Named =>
 
 export const currencyNames = (): Named => CURRENCY_CODES.map((code) => [code, currencies.of(code) ?? code]);
 
-/** `2026-07-31` as `31 Jul 2026`. */
-export const day = (iso: string): string => writeDate(plainDate(iso));
+/** `2026-07-31` as `31 Jul 2026`, or in the books' own style. */
+export const day = (iso: string, style: DateStyle = PLAIN_DATES): string => writeStyled(iso, style);
 
 /** An ISO instant, in short and in UTC, so that server and browser write the same. */
 export const moment = (instant: string): string => {

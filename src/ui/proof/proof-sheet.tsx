@@ -1,16 +1,21 @@
 import { Go } from '../parts/go';
-import { Check, OctagonX, TriangleAlert } from 'lucide-react';
+import { Check, CircleHelp, type LucideIcon, OctagonX, TriangleAlert } from 'lucide-react';
 import type { proofView } from '@/actions/views';
-import { type CheckResult, type Place, blockers, verdict } from '@/core/proof/checks';
+import type { Place, Severity } from '@/core/proof/check';
+import { type CheckResult, blockers, verdict } from '@/core/proof/checks';
+import { plural } from '@/core/result';
+import { stageHref } from '../frame/course';
 import { Frame, MarginPart } from '../frame/frame';
 
 type View = NonNullable<Awaited<ReturnType<typeof proofView>>>;
 
 const hrefOf = (books: number, place: Place): string =>
-  `/books/${String(books)}/${place.stage}${place.account === undefined ? '' : `?account=${String(place.account)}`}`;
+  `${stageHref(books, place.stage)}${place.account === undefined ? '' : `?account=${String(place.account)}`}`;
 
 const GO: Readonly<Record<Place['stage'], string>> = {
+  company: 'to the Company',
   calendar: 'to the Calendar',
+  currencies: 'to the Currencies',
   chart: 'to the Chart',
   openings: 'to the figure',
 };
@@ -38,7 +43,8 @@ export const ProofSheet = ({ frame, proof }: View) => {
           <MarginPart title="How to read this">
             <p>
               A <strong className="font-medium">blocker</strong> holds posting back. A{' '}
-              <strong className="font-medium">warning</strong> does not, but somebody should have looked at it.
+              <strong className="font-medium">warning</strong> does not, but somebody should have looked at it.{' '}
+              <strong className="font-medium">Advice</strong> is a question that may stay open.
             </p>
           </MarginPart>
           <MarginPart title="Clear">
@@ -55,56 +61,64 @@ export const ProofSheet = ({ frame, proof }: View) => {
       }
     >
       <div className="max-w-3xl px-4 pb-6">
-        {open.length === 0 ? (
-          <div className="border-t border-ink pt-3">
-            <h2 className="title text-lg">All {proof.length} checks are clear</h2>
+        {open.every((one) => one.severity === 'advice') && (
+          <div className="border-t border-ink py-3">
+            <h2 className="title text-lg">
+              {open.length === 0
+                ? `All ${String(proof.length)} checks are clear`
+                : `${String(clear.length)} checks are clear, ${plural(open.length, 'question')} left open`}
+            </h2>
             <p className="mt-1">
               Debits and credits are equal, every figure stands where it may, and the calendar is ready for the first
               entry.
             </p>
           </div>
-        ) : (
-          <ul>
-            {open.map((one) => (
+        )}
+        <ul>
+          {[...open]
+            .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
+            .map((one) => (
               <OpenCheck key={one.id} check={one} books={frame.id} />
             ))}
-          </ul>
-        )}
+        </ul>
       </div>
     </Frame>
   );
 };
 
 const MOST = 50;
+const ORDER: readonly Severity[] = ['blocker', 'warning', 'advice'];
+const LOOK: Readonly<Record<Severity, readonly [word: string, colour: string, Icon: LucideIcon]>> = {
+  blocker: ['Blocker', 'text-brick', OctagonX],
+  warning: ['Warning', 'text-ochre', TriangleAlert],
+  advice: ['Advice', 'text-ink-2', CircleHelp],
+};
 
-const OpenCheck = ({ check, books }: { readonly check: CheckResult; readonly books: number }) => (
-  <li className="border-t border-ink py-3" id={check.id}>
-    <h2 className="flex items-center gap-2 font-semibold">
-      {check.severity === 'blocker' ? (
-        <OctagonX aria-hidden className="size-4 text-brick" />
-      ) : (
-        <TriangleAlert aria-hidden className="size-4 text-ochre" />
+const OpenCheck = ({ check, books }: { readonly check: CheckResult; readonly books: number }) => {
+  const [word, colour, Icon] = LOOK[check.severity];
+  return (
+    <li className="border-t border-ink py-3" id={check.id}>
+      <h2 className="flex items-center gap-2 font-semibold">
+        <Icon aria-hidden className={`size-4 ${colour}`} />
+        <span className={colour}>{word}</span>
+        {check.title}
+      </h2>
+      <p className="note mt-0.5">{check.why}</p>
+      <ul className="mt-2">
+        {check.findings.slice(0, MOST).map((finding) => (
+          <li key={finding.what} className="flex flex-wrap items-baseline gap-x-3 border-t border-hairline py-1.5">
+            <span className="min-w-0 flex-1">{finding.what}</span>
+            <Go className="link shrink-0 text-sm" href={hrefOf(books, finding.place)}>
+              {finding.place.account === undefined && finding.place.stage === 'openings'
+                ? 'to the sheet'
+                : GO[finding.place.stage]}
+            </Go>
+          </li>
+        ))}
+      </ul>
+      {check.findings.length > MOST && (
+        <p className="note mt-1">and {check.findings.length - MOST} more of the same kind.</p>
       )}
-      <span className={check.severity === 'blocker' ? 'text-brick' : 'text-ochre'}>
-        {check.severity === 'blocker' ? 'Blocker' : 'Warning'}
-      </span>
-      {check.title}
-    </h2>
-    <p className="note mt-0.5">{check.why}</p>
-    <ul className="mt-2">
-      {check.findings.slice(0, MOST).map((finding) => (
-        <li key={finding.what} className="flex flex-wrap items-baseline gap-x-3 border-t border-hairline py-1.5">
-          <span className="min-w-0 flex-1">{finding.what}</span>
-          <Go className="link shrink-0 text-sm" href={hrefOf(books, finding.place)}>
-            {finding.place.account === undefined && finding.place.stage === 'openings'
-              ? 'to the sheet'
-              : GO[finding.place.stage]}
-          </Go>
-        </li>
-      ))}
-    </ul>
-    {check.findings.length > MOST && (
-      <p className="note mt-1">and {check.findings.length - MOST} more of the same kind.</p>
-    )}
-  </li>
-);
+    </li>
+  );
+};

@@ -1,5 +1,6 @@
 import { Go } from '../parts/go';
 import type { statementView } from '@/actions/views';
+import type { DateStyle } from '@/core/calendar/dates';
 import { type Minor, abs } from '@/core/money/minor';
 import {
   type BalanceSheet,
@@ -14,16 +15,17 @@ import { Frame } from '../frame/frame';
 import { type Money, figure } from '../parts/figures';
 import { day } from '../parts/names';
 import { PrintButton } from '../parts/print-button';
+import { Letterhead } from './letterhead';
 
 type View = NonNullable<Awaited<ReturnType<typeof statementView>>>;
 
 /** A statement of the posted opening position (or, before posting, of the draft): on screen, on paper, as a file. */
-export const StatementSheet = ({ frame, posted, yearStart, statement }: View) => {
+export const StatementSheet = ({ frame, posted, yearStart, letterhead, paperSize, statement }: View) => {
   const base = `/books/${String(frame.id)}/statements`;
   const until =
     statement.kind === 'income-statement' && yearStart !== null && !frame.atYearStart
-      ? `${day(yearStart)} to ${day(frame.openingDate)}`
-      : `at close of ${day(frame.openingDate)}`;
+      ? `${day(yearStart, frame.dates)} to ${day(frame.openingDate, frame.dates)}`
+      : `at close of ${day(frame.openingDate, frame.dates)}`;
   return (
     <Frame
       frame={frame}
@@ -62,13 +64,17 @@ export const StatementSheet = ({ frame, posted, yearStart, statement }: View) =>
           Sign-off
         </Go>
       </nav>
+      <style>{`@media print { @page { size: ${paperSize}; } }`}</style>
       <div className="w-full max-w-4xl px-4 py-3">
+        <div className="mb-3">
+          <Letterhead books={frame.id} head={letterhead} />
+        </div>
         {statement.kind === 'trial-balance' && <Trial content={statement.content} money={frame} books={frame.id} />}
         {statement.kind === 'balance-sheet' && <Sheet content={statement.content} money={frame} />}
         {statement.kind === 'income-statement' && (
           <Income content={statement.content} money={frame} atYearStart={frame.atYearStart} />
         )}
-        {statement.kind === 'journal' && <Journals content={statement.content} money={frame} />}
+        {statement.kind === 'journal' && <Journals content={statement.content} money={frame} dates={frame.dates} />}
       </div>
     </Frame>
   );
@@ -206,14 +212,22 @@ const Income = ({
     </table>
   );
 
-const Journals = ({ content, money }: { readonly content: readonly JournalStatement[]; readonly money: Money }) =>
+const Journals = ({
+  content,
+  money,
+  dates,
+}: {
+  readonly content: readonly JournalStatement[];
+  readonly money: Money;
+  readonly dates: DateStyle;
+}) =>
   content.length === 0 ? (
     <p className="note">Nothing is posted yet.</p>
   ) : (
     content.map((journal) => (
       <table key={journal.number} className="ledger mb-6">
         <caption className="pb-1 text-left text-sm">
-          <span className="title text-lg">Journal {journal.number}</span> · {day(journal.date)} ·{' '}
+          <span className="title text-lg">Journal {journal.number}</span> · {day(journal.date, dates)} ·{' '}
           {journal.period ?? 'brought forward'} · {journal.description}{' '}
           <span className="note">posted by {journal.by}</span>
         </caption>

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
-import { companyView } from '@/actions/views';
-import { CompanySheet } from '@/ui/books/company-sheet';
+import { companyView } from '@/actions/stage-views';
+import { CompanySheet } from '@/ui/company/company-sheet';
 import { idFrom } from '@/app/parameters';
 
 export default async function CompanyPage({ params }: { readonly params: Promise<{ books: string }> }) {

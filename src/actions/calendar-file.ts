@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { calendarRows, readCalendar } from '@/core/calendar/file';
+import { PLAIN_NAMING } from '@/core/calendar/naming';
+import { type Period, type YearPlan, isRegular } from '@/core/calendar/year';
+import { readPaper } from '@/core/papers/read';
+import { toCsv } from '@/core/papers/write';
+import { type Result, fail, ok, problem } from '@/core/result';
+import { yearsOf } from '@/store/calendar';
+import { booksView } from './action';
+import { yearPlan, type yearSchema } from './calendar-schemas';
+
+export const exportCalendar = (id: number) =>
+  booksView(id, async ({ tx, books }) => ({
+    name: `${books.name} calendar.csv`,
+    content: toCsv(calendarRows((await yearsOf(tx, [books.id])).get(books.id) ?? [])),
+  }));
+
+const planFromText = (text: string): YearPlan | undefined => {
+  if (text === '') return undefined;
+  try {
+    const parsed = yearPlan.safeParse(JSON.parse(text));
+    return parsed.success ? parsed.data : undefined;
+  } catch {
+    return undefined;
+  }
+};
+
+const listed = (periods: readonly Period[]): YearPlan => {
+  const adjustments = periods.filter((one) => !isRegular(one)).length;
+  return {
+    pattern: { kind: 'list', ends: periods.filter(isRegular).map((period) => period.end.toString()) },
+    naming: PLAIN_NAMING,
+    adjustments: adjustments === 1 || adjustments === 2 || adjustments === 3 ? adjustments : 0,
+  };
+};
+
+/** Years of a calendar file as `drawCalendar` takes them. Nothing is stored: the sheet shows them first. */
+export type BroughtYear = z.input<typeof yearSchema> & { readonly id: number | null };
+
+/** Reads a calendar file for these books; a year that begins on the same day as one that stands takes its place. */
+export const readCalendarFile = async (
+  id: number,
+  name: string,
+  content: Uint8Array,
+): Promise<Result<readonly BroughtYear[]>> => {
+  const tables = readPaper(content, name);
+  if (!tables.ok) return tables;
+  const [table] = tables.value;
+  if (table === undefined) return fail(problem('calendar.empty', `${name} has no rows.`));
+  const read = readCalendar(table, planFromText, listed);
+  if (!read.ok) return read;
+  const standing = await booksView(id, async ({ tx, books }) => (await yearsOf(tx, [books.id])).get(books.id) ?? []);
+  if (standing === undefined)
+    return fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
+  return ok(
+    read.value.map((year) => ({
+      id: standing.find((one) => one.start.equals(year.start))?.id ?? null,
+      name: year.name,
+      plan: year.plan,
+      periods: year.periods.map((period) => ({
+        ...period,
+        start: period.start.toString(),
+        end: period.end.toString(),
+      })),
+    })),
+  );
+};

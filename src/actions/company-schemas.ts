@@ -1,0 +1,191 @@
+import { z } from 'zod';
+import { readDate } from '@/core/calendar/dates';
+import { COLOURS, type CompanyFacts, type FactName, PAPER_SIZES, PURPOSE_IDS, SETTLEMENTS } from '@/core/company/facts';
+import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
+import { PART_IDS } from '@/core/company/parts';
+import { TAX_BASES, TAX_INTERVALS } from '@/core/company/tax';
+import { DOCUMENT_KINDS, MOST_TERM_DAYS } from '@/core/company/terms';
+import { isCountry } from '@/core/country';
+import { NUMBER_STYLES } from '@/core/money/number-style';
+
+const ONE_LINE = /^\P{Cc}*$/u;
+const LINES = /^[^\p{Cc}]*(\n[^\p{Cc}]*)*$/u;
+
+/** Text on one line, at most so long. */
+const line = (what: string, most: number) =>
+  z
+    .string()
+    .trim()
+    .max(most, `${what} has more than ${most} characters; shorten it.`)
+    .regex(ONE_LINE, `${what} contains a control character, such as a line break. Type it on one line.`);
+
+const lines = (what: string, most: number) =>
+  z
+    .string()
+    .transform((text) => text.replaceAll('\r\n', '\n').trim())
+    .pipe(
+      z
+        .string()
+        .max(most, `${what} has more than ${most} characters; shorten it.`)
+        .regex(LINES, `${what} contains a control character. Type it as plain text.`),
+    );
+
+const email = line('The e-mail address', 120).refine(
+  (text) => text === '' || /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(text),
+  'An e-mail address has one @ and a domain, such as office@example.org.',
+);
+
+const web = line('The web address', 200).refine((text) => {
+  if (text === '') return true;
+  try {
+    const { protocol, hostname } = new URL(/^[a-z]+:/i.test(text) ? text : `https://${text}`);
+    return (protocol === 'https:' || protocol === 'http:') && hostname.includes('.');
+  } catch {
+    return false;
+  }
+}, 'A web address looks like www.example.org or https://example.org.');
+
+const isoDay = z.string().superRefine((text, context) => {
+  if (text === '') return;
+  const read = readDate(text);
+  if (!read.ok) context.addIssue({ code: 'custom', message: read.problems[0]?.message ?? 'This is no date.' });
+});
+
+const whole = (what: string, least: number, most: number) =>
+  z
+    .int(`${what} is a whole number.`)
+    .min(least, `${what} is at least ${least}.`)
+    .max(most, `${what} is at most ${most}.`);
+
+const terms = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('days'), days: whole('The number of days', 0, MOST_TERM_DAYS) }),
+  z.object({ kind: z.literal('month-end'), days: whole('The number of days', 0, MOST_TERM_DAYS) }),
+  z.object({
+    kind: z.literal('day-of-month'),
+    day: whole('The day of the month', 1, 31),
+    months: whole('The number of months', 1, 12),
+  }),
+]);
+
+const numbering = z
+  .array(
+    z.object({
+      kind: z.enum(DOCUMENT_KINDS.map((one) => one.id)),
+      prefix: line('A prefix', 12),
+      next: whole('The next number', 1, 999_999_999),
+      width: whole('The number of digits', 1, 9),
+    }),
+  )
+  .length(DOCUMENT_KINDS.length)
+  .superRefine((all, context) => {
+    const twice = all.find((one, at) => all.findIndex((other) => other.prefix === one.prefix) !== at);
+    if (twice !== undefined)
+      context.addIssue({
+        code: 'custom',
+        message: `Two kinds of document have the prefix “${twice.prefix}”, so two documents could get one number. Give each its own.`,
+      });
+  });
+
+export const companyName = line('The name', 120).min(1, 'The company needs a name.');
+export const legalForm = z.enum(LEGAL_FORM_IDS, 'Choose a legal form.');
+export const country = z.string().refine(isCountry, 'Choose a country from the list.');
+export const numberStyle = z.enum(NUMBER_STYLES, 'Choose how numbers are written.');
+
+/** What each fact of a company may be. Rules that look at several facts at once are in `changeFact`. */
+export const FACT_SCHEMAS = {
+  name: companyName,
+  tradingName: line('The trading name', 120),
+  legalForm,
+  country,
+  registrationNumber: line('The registration number', 40),
+  industry: line('The industry', 120),
+  yearNote: lines('The note', 500),
+  registeredAddress: lines('The address', 400),
+  postalAddress: lines('The address', 400),
+  phone: line('The phone number', 40),
+  email,
+  web,
+  contacts: z
+    .array(
+      z.object({
+        name: line('A contact’s name', 80).min(1, 'A contact needs a name.'),
+        position: line('A contact’s position', 80),
+        email,
+        phone: line('The phone number', 40),
+      }),
+    )
+    .max(20, 'Twenty contacts are the most.'),
+  purpose: z.enum(PURPOSE_IDS),
+  colour: z.enum(COLOURS),
+  remark: line('The remark', 60),
+  inCharge: line('The name', 80),
+  taxRegistered: z.enum(['unknown', 'no', 'yes']),
+  taxNumber: line('The tax number', 30),
+  taxFrom: isoDay,
+  taxBasis: z.enum(TAX_BASES.map((one) => one.id)),
+  taxInterval: z.union(
+    TAX_INTERVALS.map((one) => z.literal(one.months)),
+    'Choose how often a return is made.',
+  ),
+  taxFirstEnd: isoDay,
+  parts: z.array(z.enum(PART_IDS)).transform((parts) => PART_IDS.filter((part) => parts.includes(part))),
+  customerTerms: terms,
+  supplierTerms: terms,
+  settlement: z.enum(SETTLEMENTS.map((one) => one.id)),
+  numbering,
+  priceLevels: z
+    .array(line('The name of a price level', 40).min(1))
+    .max(12, 'Twelve price levels are the most.')
+    .refine(
+      (names) => new Set(names.map((name) => name.toLowerCase())).size === names.length,
+      'Two price levels have the same name.',
+    ),
+  paperSize: z.enum(PAPER_SIZES),
+  preprinted: z.boolean(),
+  style: numberStyle,
+  dates: z.object({
+    order: z.enum(['dmy', 'mdy', 'ymd']),
+    separator: z.enum([' ', '.', '/', '-']),
+    year: z.union([z.literal(2), z.literal(4)]),
+    month: z.enum(['name', 'number']),
+  }),
+} satisfies { readonly [F in FactName]: z.ZodType<CompanyFacts[F], unknown> };
+
+export const FACT_NAMES = Object.keys(FACT_SCHEMAS) as [FactName, ...FactName[]];
+
+/** How facts are called in history and in sentences. */
+export const FACT_LABELS: Readonly<Record<FactName, string>> = {
+  name: 'Company name',
+  tradingName: 'Trading name',
+  legalForm: 'Legal form',
+  country: 'Country',
+  registrationNumber: 'Registration number',
+  industry: 'Industry',
+  yearNote: 'Note on the financial year',
+  registeredAddress: 'Registered address',
+  postalAddress: 'Postal address',
+  phone: 'Phone',
+  email: 'E-mail',
+  web: 'Web',
+  contacts: 'Contacts',
+  purpose: 'Purpose of the books',
+  colour: 'Colour',
+  remark: 'Remark',
+  inCharge: 'In charge',
+  taxRegistered: 'Registered for sales taxes',
+  taxNumber: 'Tax number',
+  taxFrom: 'Registered from',
+  taxBasis: 'Tax basis',
+  taxInterval: 'Tax returns',
+  taxFirstEnd: 'First return’s end',
+  parts: 'Parts in use',
+  customerTerms: 'Customers’ payment terms',
+  supplierTerms: 'Suppliers’ payment terms',
+  settlement: 'Receipts and payments',
+  numbering: 'Document numbers',
+  priceLevels: 'Price levels',
+  paperSize: 'Paper size',
+  preprinted: 'Pre-printed letterhead',
+  style: 'Numbers written',
+  dates: 'Dates written',
+};

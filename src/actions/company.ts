@@ -1,0 +1,139 @@
+'use server';
+
+import { z } from 'zod';
+import { before, plainDate, writeDate } from '@/core/calendar/dates';
+import type { CompanyFacts, FactName } from '@/core/company/facts';
+import { readLogo } from '@/core/company/logo';
+import { type Part, partHolds } from '@/core/company/parts';
+import { taxNumberProblems } from '@/core/company/tax';
+import { type Problem, fail, ok, problem } from '@/core/result';
+import { putLogo, setArchived, updateFact } from '@/store/books';
+import { chartOf } from '@/store/chart';
+import { currenciesOf, pairsOf } from '@/store/currencies';
+import { record } from '@/store/history';
+import { type BooksContext, booksAction } from './action';
+import { FACT_LABELS, FACT_NAMES, FACT_SCHEMAS } from './company-schemas';
+
+/** Whether two facts are the same, whatever the order of their keys. */
+const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b);
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_key, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([one], [other]) => (one < other ? -1 : 1)))
+      : inner,
+  );
+
+const shown = (value: unknown): string => {
+  const text = typeof value === 'string' ? value.replaceAll('\n', ', ') : JSON.stringify(value);
+  return text === '' || text === '[]' ? 'empty' : text.length > 80 ? `${text.slice(0, 77)}…` : text;
+};
+
+/** Rules that look at several facts at once, for the one that is about to change. */
+const together = (field: FactName, next: CompanyFacts): readonly Problem[] => {
+  switch (field) {
+    case 'taxNumber':
+      return next.taxNumber === '' ? [] : taxNumberProblems(next.taxNumber, next.country, field);
+    case 'taxFrom':
+    case 'taxFirstEnd':
+      return next.taxFrom !== '' &&
+        next.taxFirstEnd !== '' &&
+        before(plainDate(next.taxFirstEnd), plainDate(next.taxFrom))
+        ? [
+            problem(
+              'tax.return-before-registration',
+              `The first return cannot end on ${writeDate(plainDate(next.taxFirstEnd))}, before the registration on ${writeDate(plainDate(next.taxFrom))}.`,
+              field,
+            ),
+          ]
+        : [];
+    default:
+      return [];
+  }
+};
+
+/** Why parts that are about to be turned off have to stay on. */
+const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Promise<readonly Problem[]> => {
+  const off = books.facts.parts.filter((part) => !next.includes(part));
+  if (off.length === 0) return [];
+  const data = {
+    accounts: await chartOf(tx, books.id),
+    taxRegistered: books.facts.taxRegistered === 'yes',
+    currencies: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
+    rates: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0),
+  };
+  return off.flatMap((part) => partHolds(part, data) ?? []);
+};
+
+/**
+ * Changes one fact of a company. `was` is what the sheet showed: if somebody changed it meanwhile, both values are said and
+ * nothing is overwritten.
+ */
+export const changeFact = booksAction(
+  'changeFact',
+  { field: z.enum(FACT_NAMES), was: z.unknown(), now: z.unknown() },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const { field } = input;
+    const standing = books.facts[field];
+    const parsed = FACT_SCHEMAS[field].safeParse(input.now);
+    if (!parsed.success)
+      return fail(
+        ...parsed.error.issues.map((issue) => problem(`input.${issue.code}`, issue.message, field)).slice(0, 1),
+      );
+    const value = parsed.data;
+    if (same(value, standing)) return ok({ value });
+    if (!same(input.was, standing))
+      return fail(
+        problem(
+          'company.clash',
+          `Somebody changed ${FACT_LABELS[field].toLowerCase()} meanwhile. It is now: ${shown(standing)}. Yours is still here; change it again to put it in its place.`,
+          field,
+        ),
+      );
+    const next = { ...books.facts, [field]: value } as CompanyFacts;
+    const wrong = [...together(field, next), ...(field === 'parts' ? await heldParts(context, next.parts) : [])];
+    if (wrong.length > 0) return fail(...wrong);
+    await updateFact(tx, actor.practice, books.id, field, next[field]);
+    await record(
+      tx,
+      books.id,
+      'books',
+      [books.id],
+      `${FACT_LABELS[field]}: ${shown(standing)} → ${shown(value)}`,
+      actor.person,
+      now,
+    );
+    return ok({ value });
+  },
+);
+
+export const setLogo = booksAction(
+  'setLogo',
+  { content: z.custom<Uint8Array>((given) => given instanceof Uint8Array) },
+  async ({ tx, books, actor, now }, { content }) => {
+    const logo = readLogo(content);
+    if (!logo.ok) return logo;
+    await putLogo(tx, books.id, { type: logo.value.type, content: logo.value.bytes }, now);
+    await record(tx, books.id, 'books', [books.id], 'Logo set', actor.person, now);
+    return ok({});
+  },
+);
+
+export const removeLogo = booksAction('removeLogo', {}, async ({ tx, books, actor, now }) => {
+  await putLogo(tx, books.id, undefined, now);
+  await record(tx, books.id, 'books', [books.id], 'Logo taken away', actor.person, now);
+  return ok({});
+});
+
+/** Hides books from the board or brings them back; nothing in them changes. */
+export const archiveBooks = booksAction(
+  'archiveBooks',
+  { archived: z.boolean() },
+  async ({ tx, books, actor, now }, { archived }) => {
+    if (archived !== books.archived) {
+      await setArchived(tx, books.id, archived ? now : null);
+      await record(tx, books.id, 'books', [books.id], archived ? 'Archived' : 'Brought back', actor.person, now);
+    }
+    return ok({});
+  },
+);

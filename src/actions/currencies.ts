@@ -1,0 +1,213 @@
+'use server';
+
+import { z } from 'zod';
+import { writeDate } from '@/core/calendar/dates';
+import { accountId, accountProblems, called } from '@/core/chart/account';
+import { roleFacts } from '@/core/chart/classes';
+import { isCurrency } from '@/core/money/currency';
+import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
+import { doubtOf, rateBook } from '@/core/money/rate-book';
+import { ROUNDING_IDS } from '@/core/money/rounding';
+import { type Problem, fail, ok, plural, problem } from '@/core/result';
+import { updateMoneyRules } from '@/store/books';
+import { chartOf, updateAccount } from '@/store/chart';
+import {
+  currenciesOf,
+  deleteCurrency,
+  deleteRate,
+  insertCurrency,
+  neighboursOf,
+  pairsOf,
+  putRates,
+} from '@/store/currencies';
+import { record } from '@/store/history';
+import { hasPosted } from '@/store/journals';
+import { currentAmounts } from '@/store/openings';
+import { type BooksContext, booksAction } from './action';
+import { isoDate } from './calendar-schemas';
+
+const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
+
+const partOff = (books: BooksContext['books']): readonly Problem[] =>
+  books.facts.parts.includes('currencies')
+    ? []
+    : [
+        problem(
+          'currencies.off',
+          'Foreign currencies are not among the parts in use. Turn them on on the Company page.',
+        ),
+      ];
+
+const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
+  record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
+
+export const switchOn = booksAction('switchOn', { currency }, async (context, input) => {
+  const { tx, books, actor, now } = context;
+  const off = partOff(books);
+  if (off.length > 0) return fail(...off);
+  if (input.currency === books.currency)
+    return fail(problem('currency.base', `${input.currency} is the base currency of these books.`, 'currency'));
+  if ((await currenciesOf(tx, [books.id])).get(books.id)?.includes(input.currency) === true)
+    return fail(problem('currency.on', `${input.currency} is switched on already.`, 'currency'));
+  await insertCurrency(tx, books.id, input.currency, actor.person, now);
+  await note(context, `${input.currency} switched on`);
+  return ok({});
+});
+
+/** Switches a currency off that nothing uses: no account is kept in it. Its rates stay; they harm nobody. */
+export const switchOff = booksAction('switchOff', { currency }, async (context, input) => {
+  const { tx, books } = context;
+  const used = (await chartOf(tx, books.id)).filter((account) => account.currency === input.currency);
+  if (used.length > 0)
+    return fail(
+      problem(
+        'currency.used',
+        `${input.currency} cannot be switched off: ${used.slice(0, 3).map(called).join(', ')}${used.length > 3 ? ` and ${used.length - 3} more` : ''} ${used.length === 1 ? 'is' : 'are'} kept in it.`,
+        'currency',
+      ),
+    );
+  await deleteCurrency(tx, books.id, input.currency);
+  await note(context, `${input.currency} switched off`);
+  return ok({});
+});
+
+/** Rounding rule and how old a rate may be. */
+export const changeMoneyRules = booksAction(
+  'changeMoneyRules',
+  {
+    rounding: z.enum(ROUNDING_IDS),
+    rateDays: z
+      .int('The number of days is a whole number.')
+      .min(0, 'A rate cannot be younger than the day itself; 0 means the day’s own rate only.')
+      .max(366, 'A rate of more than a year ago is no rate of that day; 366 days are the most.'),
+  },
+  async (context, input) => {
+    const { tx, books } = context;
+    await updateMoneyRules(tx, books.id, { ...input, currency: books.currency });
+    await note(
+      context,
+      `Rounding ${input.rounding.replaceAll('-', ' ')}; a rate may be ${plural(input.rateDays, 'day')} old`,
+    );
+    return ok({});
+  },
+);
+
+/** Changes the base currency, as long as nothing is stated in it. */
+export const changeBase = booksAction('changeBase', { currency }, async (context, input) => {
+  const { tx, books } = context;
+  if (input.currency === books.currency) return ok({});
+  if (await hasPosted(tx, books.id))
+    return fail(
+      problem(
+        'base.posted',
+        `These books have posted journals stated in ${books.currency}, so it stays their base currency. Another base currency needs another set of books.`,
+        'currency',
+      ),
+    );
+  const amounts = (await currentAmounts(tx, [books.id])).get(books.id)?.amounts.size ?? 0;
+  if (amounts > 0)
+    return fail(
+      problem(
+        'base.figures',
+        `${plural(amounts, 'opening figure')} ${amounts === 1 ? 'is' : 'are'} stated in ${books.currency}. Clear them on the sheet first, or keep ${books.currency}.`,
+        'currency',
+      ),
+    );
+  const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
+  if (on.includes(input.currency))
+    return fail(
+      problem(
+        'base.foreign',
+        `${input.currency} is switched on as a foreign currency. Switch it off first; then it can become the base currency.`,
+        'currency',
+      ),
+    );
+  await updateMoneyRules(tx, books.id, { ...books, currency: input.currency });
+  await note(context, `Base currency ${books.currency} → ${input.currency}`);
+  return ok({});
+});
+
+/** A rate as it was typed, in either direction. A doubtful one is questioned once and wants a second press. */
+export const saveRate = booksAction(
+  'saveRate',
+  { date: isoDate, unit: currency, quote: currency, typed: z.string().max(60), evenIfDoubtful: z.boolean() },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const off = partOff(books);
+    const rate = readRate(input.typed, books.style, 'rate');
+    if (off.length > 0 || !rate.ok) return fail(...off, ...(rate.ok ? [] : rate.problems));
+    if (input.unit === input.quote)
+      return fail(
+        problem('rate.same', `A rate of ${input.unit} against itself says nothing. Choose two currencies.`, 'quote'),
+      );
+    const on = new Set([books.currency, ...((await currenciesOf(tx, [books.id])).get(books.id) ?? [])]);
+    if (!on.has(input.unit) && !on.has(input.quote))
+      return fail(problem('rate.unused', `Neither ${input.unit} nor ${input.quote} is in use here.`, 'unit'));
+    const date = input.date.toString();
+    const made = { date, unit: input.unit, quote: input.quote, rate: rate.value, source: 'typed' };
+    const doubt = doubtOf(rateBook(await neighboursOf(tx, books.id, [made.unit, made.quote], date)), made, books.style);
+    if (doubt !== undefined && !input.evenIfDoubtful) return fail(problem(doubt.code, doubt.message, 'rate'));
+    await putRates(tx, books.id, [made], actor.person, now);
+    await note(
+      context,
+      `${rateCalled(made, books.style)} on ${writeDate(input.date)}, typed${doubt === undefined ? '' : ', kept although it was questioned'}`,
+    );
+    return ok({ rate: plainRate(rate.value) });
+  },
+);
+
+export const removeRate = booksAction(
+  'removeRate',
+  { date: isoDate, unit: currency, quote: currency },
+  async (context, input) => {
+    const { tx, books } = context;
+    if (!(await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString())))
+      return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
+    await note(context, `Rate of ${input.unit}/${input.quote} on ${writeDate(input.date)} taken away`);
+    return ok({ left: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0) });
+  },
+);
+
+const EXCHANGE_ROLES = [
+  'exchange-realised',
+  'exchange-gains',
+  'exchange-losses',
+  'exchange-unrealised',
+  'rounding',
+] as const;
+
+/** Gives a role for exchange differences to an account, taking it from the one that has it; or takes it away. */
+export const chooseExchangeAccount = booksAction(
+  'chooseExchangeAccount',
+  { role: z.enum(EXCHANGE_ROLES), account: z.int().positive().transform(accountId).nullable() },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const chart = await chartOf(tx, books.id);
+    const holder = chart.find((account) => account.role === input.role);
+    const wanted = chart.find((account) => account.id === input.account);
+    if (input.account !== null && wanted === undefined)
+      return fail(
+        problem('account.unknown', 'This account is not in the chart any more. Load the page again.', input.role),
+      );
+    if (wanted !== undefined && wanted.role !== null && wanted.role !== input.role)
+      return fail(
+        problem(
+          'account.role-other',
+          `${called(wanted)} already has the role ${roleFacts(wanted.role).label}. Choose another account.`,
+          input.role,
+        ),
+      );
+    const without = chart.map((account) => (account === holder ? { ...account, role: null } : account));
+    const wrong = wanted === undefined ? [] : accountProblems({ ...wanted, role: input.role }, without, wanted.id);
+    if (wrong.length > 0) return fail(...wrong.map((one) => ({ ...one, field: input.role })));
+    if (holder !== undefined && holder.id !== wanted?.id) {
+      await updateAccount(tx, books.id, { ...holder, role: null });
+      await record(tx, books.id, 'account', [holder.id], 'role taken away', actor.person, now);
+    }
+    if (wanted !== undefined && wanted.id !== holder?.id) {
+      await updateAccount(tx, books.id, { ...wanted, role: input.role });
+      await record(tx, books.id, 'account', [wanted.id], `role ${roleFacts(input.role).label}`, actor.person, now);
+    }
+    return ok({});
+  },
+);

@@ -1,0 +1,242 @@
+import { openingDate } from '@/core/calendar/cutover';
+import type { PeriodState } from '@/core/calendar/states';
+import type { PeriodKind, YearPlan } from '@/core/calendar/year';
+import { isResult, typeOf } from '@/core/chart/classes';
+import { companyChecklist, letterhead } from '@/core/company/facts';
+import { type DatedRate, plainRate } from '@/core/money/rate';
+import type { Minor } from '@/core/money/minor';
+import { lookUp } from '@/core/money/rate-book';
+import type { Ratio } from '@/core/money/ratio';
+import { difference } from '@/core/openings/level';
+import { blockers, verdict } from '@/core/proof/checks';
+import { type StageState, nextStage } from '@/core/stages';
+import { type Books, allBooks, bookNames, logoSetAt, peopleOf, practiceName } from '@/store/books';
+import { postedPeriods } from '@/store/calendar';
+import { pairRates, pairsOf } from '@/store/currencies';
+import type { Queryable } from '@/store/database';
+import { happenings } from '@/store/history';
+import { hasPosted } from '@/store/journals';
+import { view } from './action';
+import { type FrameView, frameOf, page } from './frame-view';
+import { statesOf } from './state';
+
+/** One set of books on the board: no more than it shows, since a practice has hundreds. */
+export interface BoardBooks extends Pick<
+  FrameView,
+  | 'id'
+  | 'name'
+  | 'legalForm'
+  | 'country'
+  | 'currency'
+  | 'purpose'
+  | 'colour'
+  | 'remark'
+  | 'archived'
+  | 'cutover'
+  | 'atYearStart'
+  | 'digits'
+  | 'style'
+> {
+  readonly tradingName: string;
+  readonly inCharge: string;
+  /** Per stage, how much of its stone is laid. */
+  readonly fills: readonly number[];
+  readonly said: string;
+  readonly next: Pick<StageState, 'id' | 'label' | 'note'> | null;
+  readonly blockers: number;
+  readonly verdict: string;
+  /** How far debits and credits are apart, debit positive. */
+  readonly net: Minor;
+}
+
+export interface BoardView {
+  readonly practice: string;
+  readonly books: readonly BoardBooks[];
+}
+
+export const boardView = (): Promise<BoardView> =>
+  view(async ({ tx, actor }) => ({
+    practice: await practiceName(tx, actor.practice),
+    books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state): BoardBooks => {
+      const frame = frameOf(state);
+      const {
+        id,
+        name,
+        legalForm,
+        country,
+        currency,
+        purpose,
+        colour,
+        remark,
+        archived,
+        cutover,
+        atYearStart,
+        digits,
+        style,
+      } = frame;
+      const next = nextStage(state.stages);
+      return {
+        id,
+        name,
+        legalForm,
+        country,
+        currency,
+        purpose,
+        colour,
+        remark,
+        archived,
+        cutover,
+        atYearStart,
+        digits,
+        style,
+        tradingName: state.books.facts.tradingName,
+        inCharge: state.books.facts.inCharge,
+        fills: state.stages.map((stage) => stage.fill),
+        said: state.stages.map((stage) => `${stage.label}: ${stage.note}`).join('; '),
+        next: next === undefined ? null : { id: next.id, label: next.label, note: next.note },
+        blockers: blockers(state.proof).length,
+        verdict: verdict(state.proof),
+        net: difference(frame.totals),
+      };
+    }),
+  }));
+
+/** The names that a new company's is compared with. */
+export const namesView = (): Promise<readonly { readonly id: number; readonly name: string }[]> =>
+  view(({ tx, actor }) => bookNames(tx, actor.practice));
+
+export const companyView = (id: number) =>
+  page(id, async ({ tx, books, actor }, state) => {
+    const logo = await logoSetAt(tx, books.id);
+    return {
+      facts: books.facts,
+      people: await peopleOf(tx, actor.practice),
+      logo,
+      checklist: companyChecklist(books.facts, logo !== null),
+      posted: await hasPosted(tx, books.id),
+      years: state.years.map((year) => ({ name: year.name, start: year.start.toString(), end: year.end.toString() })),
+      next: nextStage(state.stages) ?? null,
+      history: await happenings(tx, books.id, 'books'),
+    };
+  });
+
+export interface LetterheadView {
+  readonly lines: readonly string[];
+  /** When the logo was set, or null. */
+  readonly logo: string | null;
+  readonly preprinted: boolean;
+}
+
+/** What reports are headed with. */
+export const letterheadOf = async (tx: Queryable, books: Books): Promise<LetterheadView> => ({
+  lines: letterhead(books.facts),
+  logo: await logoSetAt(tx, books.id),
+  preprinted: books.facts.preprinted,
+});
+
+export interface PeriodView {
+  readonly id: number;
+  readonly kind: PeriodKind;
+  readonly code: string;
+  readonly name: string;
+  readonly start: string;
+  readonly end: string;
+  readonly state: PeriodState;
+}
+
+export interface YearView {
+  readonly id: number;
+  readonly name: string;
+  readonly start: string;
+  readonly end: string;
+  readonly plan: YearPlan;
+  readonly periods: readonly PeriodView[];
+}
+
+export const calendarView = (id: number) =>
+  page(id, async ({ tx, books, now }, state) => ({
+    years: state.years.map((year): YearView => ({
+      ...year,
+      start: year.start.toString(),
+      end: year.end.toString(),
+      periods: year.periods.map((period): PeriodView => ({
+        ...period,
+        start: period.start.toString(),
+        end: period.end.toString(),
+      })),
+    })),
+    revision: books.calendarRevision,
+    postedPeriods: [...(await postedPeriods(tx, books.id))],
+    today: now.slice(0, 10),
+    completeUntil: books.completeUntil?.toString() ?? '',
+    trialBalance: books.trialBalance?.toString() ?? '',
+    posted: state.posted,
+    correcting: state.posted && state.drafting,
+    currencies: state.currencies,
+    figures: state.amounts.size > 0,
+    results: state.accounts.some(
+      (account) => isResult(typeOf(account.class)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
+    ),
+    history: await happenings(tx, books.id, 'calendar'),
+    periodHistory: await happenings(tx, books.id, 'period', undefined, 200),
+  }));
+
+export interface RateView extends Omit<DatedRate, 'rate'> {
+  readonly rate: string;
+}
+
+const rateView = (rate: DatedRate): RateView => ({ ...rate, rate: plainRate(rate.rate) });
+
+/** The rate that one currency has on the opening date, with where it comes from; or what is missing. */
+export interface UsedRate {
+  readonly currency: string;
+  /** How much base currency one is worth, exactly; null when there is no rate. */
+  readonly ratio: Ratio | null;
+  readonly legs: readonly { readonly rate: RateView; readonly age: number }[];
+  readonly stale: { readonly rate: RateView; readonly age: number } | null;
+}
+
+const MOST_DRAWN = 1200;
+const MOST_LISTED = 400;
+
+export const currenciesView = (id: number, wanted: string | undefined) =>
+  page(id, async ({ tx, books }, state) => {
+    const pairs = await pairsOf(tx, books.id);
+    const chosen =
+      state.currencies.find((currency) => currency === wanted) ??
+      state.currencies.find((currency) => pairs.some((pair) => [pair.low, pair.high].includes(currency))) ??
+      state.currencies[0];
+    const used = state.currencies.map((currency): UsedRate => {
+      const found = lookUp(state.rates, {
+        from: currency,
+        to: books.currency,
+        date: openingDate(books.cutover).toString(),
+        mostDays: books.rateDays,
+      });
+      const leg = ({ rate, age }: { rate: DatedRate; age: number }) => ({ rate: rateView(rate), age });
+      return found.kind === 'found'
+        ? { currency, ratio: found.ratio, legs: found.legs.map(leg), stale: null }
+        : { currency, ratio: null, legs: [], stale: found.stale === undefined ? null : leg(found.stale) };
+    });
+    const pair: readonly [string, string] | undefined = chosen === undefined ? undefined : [chosen, books.currency];
+    return {
+      rounding: books.rounding,
+      rateDays: books.rateDays,
+      posted: state.posted,
+      figures: state.amounts.size,
+      currencies: state.currencies.map((currency) => ({
+        currency,
+        accounts: state.accounts
+          .filter((account) => account.currency === currency)
+          .map((account) => `${account.code} ${account.name}`),
+      })),
+      used,
+      pairs,
+      chosen: chosen ?? null,
+      listed: pair === undefined ? [] : (await pairRates(tx, books.id, pair, MOST_LISTED, false)).map(rateView),
+      drawn: pair === undefined ? [] : (await pairRates(tx, books.id, pair, MOST_DRAWN, true)).map(rateView),
+      others: pairs.filter((one) => one.low !== books.currency && one.high !== books.currency),
+      accounts: state.accounts,
+      history: await happenings(tx, books.id, 'currencies'),
+    };
+  });

@@ -1,0 +1,34 @@
+import { bringRates, exportRates, ratesLimit } from '@/actions/rates-in';
+import { download } from '@/app/download';
+import { idFrom } from '@/app/parameters';
+import { bounded, namedUpload } from '@/app/upload';
+
+interface Given {
+  readonly params: Promise<{ books: string }>;
+}
+
+export async function GET(_request: Request, { params }: Given): Promise<Response> {
+  const file = await exportRates(idFrom((await params).books));
+  return file === undefined
+    ? new Response('There are no such books.', { status: 404 })
+    : download(file.name, 'text/csv; charset=utf-8', file.content);
+}
+
+/** A file of rates: previewed, or with `take=1` stored. `direction` overrules what was guessed. */
+export async function POST(request: Request, { params }: Given): Promise<Response> {
+  const name = namedUpload(request);
+  if (name instanceof Response) return name;
+  const content = await bounded(request, ratesLimit);
+  if (content instanceof Response) return content;
+  const asked = new URL(request.url).searchParams;
+  const direction = asked.get('direction');
+  return Response.json(
+    await bringRates({
+      books: idFrom((await params).books),
+      name,
+      content,
+      take: asked.get('take') === '1',
+      ...(direction === 'base-unit' || direction === 'foreign-unit' ? { direction } : {}),
+    }),
+  );
+}

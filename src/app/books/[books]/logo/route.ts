@@ -1,0 +1,30 @@
+import { setLogo } from '@/actions/company';
+import { logoFile } from '@/actions/company-files';
+import { bounded, namedUpload } from '@/app/upload';
+import { idFrom } from '@/app/parameters';
+
+interface Given {
+  readonly params: Promise<{ books: string }>;
+}
+
+/** The logo as a picture. Opened by itself it can run nothing and load nothing. */
+export async function GET(_request: Request, { params }: Given): Promise<Response> {
+  const logo = await logoFile(idFrom((await params).books));
+  return logo === undefined
+    ? new Response('There is no logo.', { status: 404 })
+    : new Response(logo.content as BodyInit, {
+        headers: {
+          'Content-Type': logo.type,
+          'Content-Security-Policy': "default-src 'none'; style-src 'unsafe-inline'; sandbox",
+          'Cache-Control': 'private, max-age=31536000, immutable',
+        },
+      });
+}
+
+export async function POST(request: Request, { params }: Given): Promise<Response> {
+  const name = namedUpload(request);
+  if (name instanceof Response) return name;
+  const content = await bounded(request, 4 * 1024 * 1024);
+  if (content instanceof Response) return content;
+  return Response.json(await setLogo({ books: idFrom((await params).books), content }));
+}

@@ -1,0 +1,103 @@
+import { type Problem, problem } from '../result';
+import { type PlainDate, before, dayBefore, writeDate } from './dates';
+import { type FiscalYear, type Period, periodOf } from './year';
+
+type Year = Pick<FiscalYear, 'start' | 'end'> & { readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[] };
+
+/** The date at whose close the opening balances stand. */
+export const openingDate = (cutover: PlainDate): PlainDate => dayBefore(cutover);
+
+/** At a year start income and expense open at nil; in mid-year they open at their year-to-date figures. */
+export const opensAtYearStart = (year: Pick<FiscalYear, 'start'>, cutover: PlainDate): boolean =>
+  cutover.equals(year.start);
+
+/** What is wrong with taking the books over on this date within the year, or nothing. */
+export const cutoverProblems = (year: Year, cutover: PlainDate, field = 'cutover'): readonly Problem[] => {
+  if (before(cutover, year.start) || before(year.end, cutover))
+    return [
+      problem(
+        'cutover.outside-year',
+        `${writeDate(cutover)} is outside the fiscal year, which runs from ${writeDate(year.start)} to ${writeDate(year.end)}. Choose the first day of one of its periods.`,
+        field,
+      ),
+    ];
+  const period = periodOf(year.periods, cutover);
+  if (period !== undefined && !period.start.equals(cutover)) {
+    const next = year.periods[year.periods.indexOf(period) + 1];
+    return [
+      problem(
+        'cutover.inside-period',
+        `${writeDate(cutover)} falls inside ${period.name}. A set of books takes over on a period’s first day: ${writeDate(period.start)}${next === undefined ? '' : ` or ${writeDate(next.start)}`}.`,
+        field,
+      ),
+    ];
+  }
+  return [];
+};
+
+/** What the old system has to offer beside the cutover date: up to when its records are whole, and its trial balance's date. */
+export interface OldRecords {
+  readonly completeUntil: PlainDate | undefined;
+  readonly trialBalance: PlainDate | undefined;
+}
+
+/** What in the old system does not meet the opening date; unanswered questions are no problem here. */
+export const oldRecordProblems = (cutover: PlainDate, old: OldRecords): readonly Problem[] => {
+  const opening = openingDate(cutover);
+  return [
+    ...(old.completeUntil !== undefined && before(old.completeUntil, opening)
+      ? [
+          problem(
+            'calendar.records-end-early',
+            `The old system is complete only until ${writeDate(old.completeUntil)}, but the books open at close of ${writeDate(opening)}: what happened between is in neither. Have the old records completed, or take over earlier.`,
+            'completeUntil',
+          ),
+        ]
+      : []),
+    ...(old.trialBalance !== undefined && !old.trialBalance.equals(opening)
+      ? [
+          problem(
+            'calendar.trial-balance-date',
+            `The trial balance is of ${writeDate(old.trialBalance)}, the opening date is ${writeDate(opening)}. Ask for one as at ${writeDate(opening)}, or move the cutover date to ${writeDate(old.trialBalance.add({ days: 1 }))}.`,
+            'trialBalance',
+          ),
+        ]
+      : []),
+  ];
+};
+
+export interface CutoverFacts {
+  readonly years: readonly Year[];
+  /** Foreign currencies in use, for the rates that the new opening date needs. */
+  readonly currencies: readonly string[];
+  /** Whether opening figures stand already, and on income and expense accounts. */
+  readonly figures: boolean;
+  readonly results: boolean;
+}
+
+/** What moving the cutover date changes, in sentences, before it is taken. Both dates are first days of periods. */
+export const cutoverEffects = (from: PlainDate, to: PlainDate, facts: CutoverFacts): readonly string[] => {
+  if (from.equals(to)) return [];
+  const nilBefore = facts.years.some((year) => opensAtYearStart(year, from));
+  const nilAfter = facts.years.some((year) => opensAtYearStart(year, to));
+  const opening = writeDate(openingDate(to));
+  return [
+    `Opening balances stand at close of ${opening} instead of ${writeDate(openingDate(from))}.`,
+    ...(nilBefore === nilAfter
+      ? [`Income and expense still open ${nilAfter ? 'at nil' : 'at their year-to-date figures'}.`]
+      : nilAfter
+        ? [
+            `Income and expense open at nil: the year’s result before ${writeDate(to)} belongs in retained earnings.${facts.results ? ' Figures that stand on such accounts have to be cleared.' : ''}`,
+          ]
+        : [
+            'Income and expense open at their year-to-date figures; bring them from the trial balance of the new date.',
+          ]),
+    ...(facts.figures
+      ? [`The figures entered so far are of ${writeDate(openingDate(from))} and have to be replaced.`]
+      : []),
+    ...(facts.currencies.length > 0 ? [`Rates of ${opening} are needed for ${facts.currencies.join(', ')}.`] : []),
+    before(from, to)
+      ? `Periods before ${writeDate(to)} are closed: the old system holds their entries.`
+      : `Periods from ${writeDate(to)} on can be opened: these books record them.`,
+  ];
+};

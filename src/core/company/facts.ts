@@ -1,0 +1,238 @@
+import { type DateStyle, PLAIN_DATES, plainDate } from '../calendar/dates';
+import type { NumberStyle } from '../money/number-style';
+import type { LegalForm } from './legal-form';
+import type { Part } from './parts';
+import { type TaxBasis, type TaxInterval, returnPeriods } from './tax';
+import { DOCUMENT_KINDS, type Numbering, type PaymentTerms } from './terms';
+
+export const PURPOSES = [
+  { id: 'live', label: 'the company’s live books' },
+  { id: 'trial', label: 'a trial run' },
+  { id: 'demo', label: 'a demonstration' },
+] as const;
+export type Purpose = (typeof PURPOSES)[number]['id'];
+export const PURPOSE_IDS = PURPOSES.map((one) => one.id) as unknown as readonly [Purpose, ...Purpose[]];
+
+/** Colours that tell clients apart; always shown with the client's name or remark. */
+export const COLOURS = ['none', 'clay', 'straw', 'moss', 'lichen', 'heather', 'plum', 'ash'] as const;
+export type Colour = (typeof COLOURS)[number];
+
+export interface Contact {
+  readonly name: string;
+  readonly position: string;
+  readonly email: string;
+  readonly phone: string;
+}
+
+export const PAPER_SIZES = ['A4', 'A5', 'Letter', 'Legal'] as const;
+
+/** Whether a customer's or supplier's payment settles certain items or reduces a running balance. */
+export const SETTLEMENTS = [
+  { id: 'items', label: 'are matched to the items they settle' },
+  { id: 'balance', label: 'reduce a running balance' },
+] as const;
+
+/**
+ * What is known about a company beyond what its ledger needs: plain data, every field always there, empty when unknown.
+ * Dates are `YYYY-MM-DD` or empty.
+ */
+export interface CompanyFacts {
+  readonly name: string;
+  readonly tradingName: string;
+  readonly legalForm: LegalForm;
+  readonly country: string;
+  readonly registrationNumber: string;
+  readonly industry: string;
+  readonly yearNote: string;
+  readonly registeredAddress: string;
+  readonly postalAddress: string;
+  readonly phone: string;
+  readonly email: string;
+  readonly web: string;
+  readonly contacts: readonly Contact[];
+
+  readonly purpose: Purpose;
+  readonly colour: Colour;
+  readonly remark: string;
+  readonly inCharge: string;
+
+  /** `unknown` until somebody answered. */
+  readonly taxRegistered: 'unknown' | 'no' | 'yes';
+  readonly taxNumber: string;
+  readonly taxFrom: string;
+  readonly taxBasis: TaxBasis;
+  readonly taxInterval: TaxInterval;
+  readonly taxFirstEnd: string;
+
+  readonly parts: readonly Part[];
+
+  readonly customerTerms: PaymentTerms;
+  readonly supplierTerms: PaymentTerms;
+  readonly settlement: (typeof SETTLEMENTS)[number]['id'];
+  readonly numbering: readonly Numbering[];
+  readonly priceLevels: readonly string[];
+  readonly paperSize: (typeof PAPER_SIZES)[number];
+  readonly preprinted: boolean;
+  readonly style: NumberStyle;
+  readonly dates: DateStyle;
+}
+
+export type FactName = keyof CompanyFacts;
+
+/** What a company has before anybody said anything; the facts that books are made with come on top. */
+export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 'purpose' | 'style'> = {
+  tradingName: '',
+  registrationNumber: '',
+  industry: '',
+  yearNote: '',
+  registeredAddress: '',
+  postalAddress: '',
+  phone: '',
+  email: '',
+  web: '',
+  contacts: [],
+  colour: 'none',
+  remark: '',
+  inCharge: '',
+  taxRegistered: 'unknown',
+  taxNumber: '',
+  taxFrom: '',
+  taxBasis: 'invoice',
+  taxInterval: 3,
+  taxFirstEnd: '',
+  parts: [],
+  customerTerms: { kind: 'days', days: 30 },
+  supplierTerms: { kind: 'days', days: 30 },
+  settlement: 'items',
+  numbering: DOCUMENT_KINDS.map(({ id, prefix }) => ({ kind: id, prefix, next: 1, width: 5 })),
+  priceLevels: [],
+  paperSize: 'A4',
+  preprinted: false,
+  dates: PLAIN_DATES,
+};
+
+/** The company's tax return periods that touch a span, or none while the registration is not complete. */
+export const returnsOf = (
+  facts: Pick<CompanyFacts, 'taxRegistered' | 'taxFrom' | 'taxFirstEnd' | 'taxInterval'>,
+  span: Parameters<typeof returnPeriods>[1],
+): ReturnType<typeof returnPeriods> =>
+  facts.taxRegistered !== 'yes' || facts.taxFrom === '' || facts.taxFirstEnd === ''
+    ? []
+    : returnPeriods(
+        { from: plainDate(facts.taxFrom), firstEnd: plainDate(facts.taxFirstEnd), interval: facts.taxInterval },
+        span,
+      );
+
+/** The heading that every report carries, line by line; the first line is the largest. */
+export const letterhead = (facts: CompanyFacts): readonly string[] => {
+  const trades = facts.tradingName !== '' && facts.tradingName !== facts.name;
+  return [
+    trades ? facts.tradingName : facts.name,
+    ...(trades ? [facts.name] : []),
+    facts.registeredAddress
+      .split('\n')
+      .map((line) => line.trim())
+      .filter((line) => line !== '')
+      .join(', '),
+    [facts.phone, facts.email, facts.web].filter((one) => one !== '').join(' · '),
+    [
+      ...(facts.registrationNumber === '' ? [] : [`Registered no. ${facts.registrationNumber}`]),
+      ...(facts.taxRegistered === 'yes' && facts.taxNumber !== '' ? [`Tax no. ${facts.taxNumber}`] : []),
+    ].join(' · '),
+  ].filter((line) => line !== '');
+};
+
+export interface ChecklistItem {
+  readonly id: string;
+  readonly label: string;
+  readonly kind: 'required' | 'can wait';
+  readonly done: boolean;
+  /** The section in which it is answered. */
+  readonly section: 'who' | 'practice' | 'tax' | 'parts' | 'defaults';
+  /** What waits for it, for an item that is not done. */
+  readonly waits: string;
+}
+
+/** What the company stage asks for: what is needed to go on, what can wait, and what waits for it. */
+export const companyChecklist = (facts: CompanyFacts, hasLogo: boolean): readonly ChecklistItem[] => {
+  const registered = facts.taxRegistered === 'yes';
+  return [
+    {
+      id: 'name',
+      label: 'Name, legal form, country',
+      kind: 'required',
+      done: facts.name !== '',
+      section: 'who',
+      waits: 'everything',
+    },
+    ...(facts.parts.includes('sales-tax')
+      ? [
+          {
+            id: 'tax',
+            label: 'Registered for sales taxes or not',
+            kind: 'required',
+            done: facts.taxRegistered !== 'unknown',
+            section: 'tax',
+            waits: 'tax accounts and return periods',
+          } as const,
+        ]
+      : []),
+    ...(registered
+      ? [
+          {
+            id: 'tax-details',
+            label: 'Tax number, start and first return',
+            kind: 'required',
+            done: facts.taxNumber !== '' && facts.taxFrom !== '' && facts.taxFirstEnd !== '',
+            section: 'tax',
+            waits: 'return periods',
+          } as const,
+        ]
+      : []),
+    {
+      id: 'address',
+      label: 'Registered address',
+      kind: 'can wait',
+      done: facts.registeredAddress !== '',
+      section: 'who',
+      waits: 'the heading of reports',
+    },
+    {
+      id: 'registration',
+      label: 'Registration number',
+      kind: 'can wait',
+      done: facts.registrationNumber !== '' || facts.legalForm === 'sole-trader' || facts.legalForm === 'partnership',
+      section: 'who',
+      waits: 'the heading of reports',
+    },
+    { id: 'logo', label: 'Logo', kind: 'can wait', done: hasLogo, section: 'who', waits: 'the heading of reports' },
+    {
+      id: 'contact',
+      label: 'A person to ask',
+      kind: 'can wait',
+      done: facts.contacts.length > 0,
+      section: 'who',
+      waits: 'nothing',
+    },
+    {
+      id: 'in-charge',
+      label: 'Who in the practice is in charge',
+      kind: 'can wait',
+      done: facts.inCharge !== '',
+      section: 'practice',
+      waits: 'the board’s filter by person',
+    },
+    ...(facts.parts.includes('stock')
+      ? [
+          {
+            id: 'prices',
+            label: 'Names of price levels',
+            kind: 'can wait',
+            done: facts.priceLevels.length > 0,
+            section: 'defaults',
+            waits: 'price lists',
+          } as const,
+        ]
+      : []),
+  ];
+};

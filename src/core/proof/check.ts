@@ -1,0 +1,68 @@
+import type { Account, AccountId } from '../chart/account';
+import type { OldRecords } from '../calendar/cutover';
+import type { PlainDate } from '../calendar/dates';
+import type { PeriodState } from '../calendar/states';
+import { type Period, periodOf } from '../calendar/year';
+import type { CompanyFacts } from '../company/facts';
+import { formatMinor } from '../money/format';
+import { type Minor, abs } from '../money/minor';
+import type { NumberStyle } from '../money/number-style';
+import type { RateBook } from '../money/rate-book';
+import type { StageId } from '../stage-ids';
+
+/** Everything the checks look at. They look at nothing else, so the same state always gives the same findings. */
+export interface ProofState {
+  readonly facts: CompanyFacts;
+  readonly accounts: readonly Account[];
+  readonly openings: ReadonlyMap<AccountId, Minor>;
+  readonly years: readonly {
+    readonly name: string;
+    readonly start: PlainDate;
+    readonly end: PlainDate;
+    readonly periods: readonly (Period & { readonly state: PeriodState })[];
+  }[];
+  readonly cutover: PlainDate;
+  readonly old: OldRecords;
+  readonly currency: { readonly code: string; readonly digits: number };
+  readonly style: NumberStyle;
+  /** Foreign currencies switched on. */
+  readonly currencies: readonly string[];
+  /** Of every pair at least the last two rates up to the opening date. */
+  readonly rates: RateBook;
+  readonly rateDays: number;
+}
+
+/** A blocker holds posting back; a warning wants to be looked at; advice is a question that may stay open. */
+export type Severity = 'blocker' | 'warning' | 'advice';
+
+/** Where a finding is put right: a stage and, on it, an account's row. */
+export interface Place {
+  readonly stage: Exclude<StageId, 'proof' | 'sign-off'>;
+  readonly account?: AccountId;
+}
+
+export interface Finding {
+  readonly what: string;
+  readonly place: Place;
+}
+
+export interface Check {
+  readonly severity: Severity;
+  readonly title: string;
+  readonly why: string;
+  /** Left out of the proof where its part of the books is not in use. */
+  readonly applies?: (state: ProofState) => boolean;
+  readonly find: (state: ProofState) => readonly Finding[];
+}
+
+export const money = (state: Pick<ProofState, 'currency' | 'style'>, amount: Minor): string =>
+  `${formatMinor(abs(amount), state.currency.digits, state.style)} ${state.currency.code}`;
+
+/** The accounts with an opening figure other than nil, in the chart's order. */
+export const filled = (state: Pick<ProofState, 'accounts' | 'openings'>): readonly (readonly [Account, Minor])[] =>
+  state.accounts.flatMap((account) => {
+    const amount = state.openings.get(account.id);
+    return amount === undefined || amount === 0n ? [] : [[account, amount] as const];
+  });
+
+export const yearOfCutover = (state: Pick<ProofState, 'years' | 'cutover'>) => periodOf(state.years, state.cutover);

@@ -1,0 +1,103 @@
+import { openingDate } from '../calendar/cutover';
+import { writeDate } from '../calendar/dates';
+import { called } from '../chart/account';
+import { type AccountRole, roleFacts } from '../chart/classes';
+import { type DatedRate, called as rateCalled } from '../money/rate';
+import { doubtOf, lookUp } from '../money/rate-book';
+import type { Check, ProofState } from './check';
+
+const on = (state: ProofState): boolean => state.facts.parts.includes('currencies');
+
+const rateOf = (state: ProofState, currency: string) =>
+  lookUp(state.rates, {
+    from: currency,
+    to: state.currency.code,
+    date: openingDate(state.cutover).toString(),
+    mostDays: state.rateDays,
+  });
+
+/** The roles for exchange differences that no active account has; realised ones in one account or in two. */
+export const missingExchangeRoles = (
+  accounts: readonly { readonly role: AccountRole | null; readonly active: boolean }[],
+): readonly AccountRole[] => {
+  const has = (role: AccountRole): boolean => accounts.some((account) => account.active && account.role === role);
+  const apart = has('exchange-gains') || has('exchange-losses');
+  const realised: readonly AccountRole[] = has('exchange-realised')
+    ? []
+    : apart
+      ? ['exchange-gains', 'exchange-losses']
+      : ['exchange-realised'];
+  return [...realised, 'exchange-unrealised' as const, 'rounding' as const].filter((role) => !has(role));
+};
+
+export const CURRENCY_CHECKS = {
+  'currencies.switched-on': {
+    severity: 'blocker',
+    title: 'Every account’s currency is switched on',
+    why: 'An account in a currency that these books do not use can be neither rated nor reported.',
+    find: (state) =>
+      state.accounts
+        .filter(
+          (account) =>
+            account.currency !== null &&
+            account.currency !== state.currency.code &&
+            !(on(state) && state.currencies.includes(account.currency)),
+        )
+        .map((account) => ({
+          what: `${called(account)} is kept in ${account.currency ?? ''}, which is not switched on.`,
+          place: { stage: on(state) ? 'currencies' : 'company' },
+        })),
+  },
+  'currencies.rate-on-opening-date': {
+    severity: 'warning',
+    title: 'Every foreign currency has a rate for the opening date',
+    why: 'Foreign balances are brought into the base currency at that rate.',
+    applies: on,
+    find: (state) =>
+      state.currencies.flatMap((currency) => {
+        const found = rateOf(state, currency);
+        if (found.kind === 'found') return [];
+        const day = writeDate(openingDate(state.cutover));
+        return [
+          {
+            what:
+              found.stale === undefined
+                ? `${currency} has no rate on or before ${day}.`
+                : `${currency} has no rate within ${state.rateDays} days before ${day}; the nearest, ${rateCalled(found.stale.rate, state.style)} on ${found.stale.rate.date}, is ${found.stale.age} days old.`,
+            place: { stage: 'currencies' },
+          } as const,
+        ];
+      }),
+  },
+  'currencies.used-rates-plausible': {
+    severity: 'warning',
+    title: 'The rates of the opening date are plausible',
+    why: 'A rate upside down or with a slipped digit misstates every balance in its currency.',
+    applies: on,
+    find: (state) => {
+      const used = new Map<string, DatedRate>(
+        state.currencies
+          .flatMap((currency) => {
+            const found = rateOf(state, currency);
+            return found.kind === 'found' ? found.legs : [];
+          })
+          .map(({ rate }) => [`${rate.unit}${rate.quote}${rate.date}`, rate]),
+      );
+      return [...used.values()].flatMap((rate) => {
+        const doubt = doubtOf(state.rates, rate, state.style);
+        return doubt === undefined ? [] : [{ what: doubt.message, place: { stage: 'currencies' } } as const];
+      });
+    },
+  },
+  'currencies.exchange-accounts': {
+    severity: 'warning',
+    title: 'Exchange and rounding differences have their accounts',
+    why: 'Without them the first foreign payment has nowhere to put its difference.',
+    applies: (state) => on(state) && state.currencies.length > 0,
+    find: (state) =>
+      missingExchangeRoles(state.accounts.filter((account) => !account.heading)).map((role) => ({
+        what: `No active account has the role ${roleFacts(role).label}.`,
+        place: { stage: 'currencies' },
+      })),
+  },
+} as const satisfies Record<string, Check>;

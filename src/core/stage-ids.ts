@@ -1,0 +1,11 @@
+export const STAGES = [
+  { id: 'company', label: 'Company' },
+  { id: 'calendar', label: 'Calendar' },
+  { id: 'currencies', label: 'Currencies' },
+  { id: 'chart', label: 'Chart' },
+  { id: 'openings', label: 'Opening balances' },
+  { id: 'proof', label: 'Proof' },
+  { id: 'sign-off', label: 'Sign-off' },
+] as const;
+
+export type StageId = (typeof STAGES)[number]['id'];

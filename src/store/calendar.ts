@@ -1,0 +1,166 @@
+import { plainDate } from '@/core/calendar/dates';
+import type { StatedPeriod, StatedYear } from '@/core/calendar/file';
+import type { PeriodState } from '@/core/calendar/states';
+import { type PeriodKind, type YearPlan, planFrom } from '@/core/calendar/year';
+import { type Queryable, one } from './database';
+
+export type StoredPeriod = StatedPeriod & { readonly id: number };
+export type StoredYear = Omit<StatedYear, 'periods'> & {
+  readonly id: number;
+  readonly periods: readonly StoredPeriod[];
+};
+
+const insertPeriods = async (
+  tx: Queryable,
+  booksId: number,
+  yearId: number,
+  periods: readonly StatedPeriod[],
+  from = 0,
+): Promise<void> => {
+  if (periods.length === 0) return;
+  await tx.query(
+    `insert into period (books_id, fiscal_year_id, ordinal, code, name, kind, start_date, end_date, state)
+     select $1, $2, $9::int + ordinal, code, name, kind, start_date, end_date, state
+     from unnest($3::text[], $4::text[], $5::text[], $6::date[], $7::date[], $8::text[]) with ordinality
+       as t (code, name, kind, start_date, end_date, state, ordinal)`,
+    [
+      booksId,
+      yearId,
+      periods.map((period) => period.code),
+      periods.map((period) => period.name),
+      periods.map((period) => period.kind),
+      periods.map((period) => period.start.toString()),
+      periods.map((period) => period.end.toString()),
+      periods.map((period) => period.state),
+      from,
+    ],
+  );
+};
+
+export const insertYear = async (tx: Queryable, booksId: number, year: StatedYear): Promise<void> => {
+  const { id } = one(
+    await tx.query<{ id: number }>(
+      'insert into fiscal_year (books_id, name, start_date, end_date, plan) values ($1, $2, $3, $4, $5) returning id',
+      [booksId, year.name, year.start.toString(), year.end.toString(), JSON.stringify(year.plan)],
+    ),
+  );
+  await insertPeriods(tx, booksId, id, year.periods);
+};
+
+export const deleteYears = async (tx: Queryable, booksId: number, years: readonly number[]): Promise<void> => {
+  await tx.query('delete from fiscal_year where books_id = $1 and id = any($2::int[])', [booksId, years]);
+};
+
+/** Renames a year whose regular periods keep their days, and gives it other adjustment periods: the regular ones stay the same rows. */
+export const renameYear = async (
+  tx: Queryable,
+  booksId: number,
+  id: number,
+  year: StatedYear,
+  regular: readonly number[],
+): Promise<void> => {
+  await tx.query('update fiscal_year set name = $3, plan = $4 where books_id = $1 and id = $2', [
+    booksId,
+    id,
+    year.name,
+    JSON.stringify(year.plan),
+  ]);
+  await tx.query('delete from period where books_id = $1 and fiscal_year_id = $2 and not id = any($3::int[])', [
+    booksId,
+    id,
+    regular,
+  ]);
+  const named = year.periods.slice(0, regular.length);
+  // In two steps, so that codes which change places do not meet on the way.
+  await tx.query(`update period set code = '~' || id where books_id = $1 and fiscal_year_id = $2`, [booksId, id]);
+  await tx.query(
+    `update period p set code = t.code, name = t.name, state = t.state
+     from unnest($2::int[], $3::text[], $4::text[], $5::text[]) as t (id, code, name, state) where p.books_id = $1 and p.id = t.id`,
+    [
+      booksId,
+      regular,
+      named.map((period) => period.code),
+      named.map((period) => period.name),
+      named.map((period) => period.state),
+    ],
+  );
+  await insertPeriods(tx, booksId, id, year.periods.slice(regular.length), regular.length);
+};
+
+export const bumpCalendar = async (tx: Queryable, booksId: number): Promise<void> => {
+  await tx.query('update books set calendar_revision = calendar_revision + 1 where id = $1', [booksId]);
+};
+
+/** The fiscal years with their periods, per set of books, oldest first. */
+export const yearsOf = async (
+  tx: Queryable,
+  booksIds: readonly number[],
+): Promise<ReadonlyMap<number, readonly StoredYear[]>> => {
+  const rows = await tx.query<{
+    books: number;
+    year: number;
+    yearName: string;
+    yearStart: string;
+    yearEnd: string;
+    plan: YearPlan | null;
+    id: number;
+    code: string;
+    name: string;
+    kind: PeriodKind;
+    start: string;
+    end: string;
+    state: PeriodState;
+  }>(
+    `select y.books_id as books, y.id as year, y.name as "yearName", y.start_date as "yearStart", y.end_date as "yearEnd", y.plan,
+            p.id, p.code, p.name, p.kind, p.start_date as start, p.end_date as "end", p.state
+     from fiscal_year y join period p on p.fiscal_year_id = y.id
+     where y.books_id = any($1::int[]) order by y.books_id, y.start_date, p.ordinal`,
+    [booksIds],
+  );
+  const byBooks = new Map<number, Map<number, StoredYear & { periods: StoredPeriod[] }>>();
+  for (const row of rows) {
+    const years = byBooks.get(row.books) ?? new Map<number, StoredYear & { periods: StoredPeriod[] }>();
+    byBooks.set(row.books, years);
+    const year = years.get(row.year) ?? {
+      id: row.year,
+      name: row.yearName,
+      start: plainDate(row.yearStart),
+      end: plainDate(row.yearEnd),
+      plan: row.plan ?? planFrom(plainDate(row.yearStart)),
+      periods: [],
+    };
+    years.set(row.year, year);
+    year.periods.push({
+      id: row.id,
+      code: row.code,
+      name: row.name,
+      kind: row.kind,
+      start: plainDate(row.start),
+      end: plainDate(row.end),
+      state: row.state,
+    });
+  }
+  return new Map([...byBooks].map(([books, years]) => [books, [...years.values()]]));
+};
+
+/** Ids of periods in which something is posted. */
+export const postedPeriods = async (tx: Queryable, booksId: number): Promise<ReadonlySet<number>> =>
+  new Set(
+    (
+      await tx.query<{ id: number }>(
+        'select distinct period_id as id from journal where books_id = $1 and posted_at is not null and period_id is not null',
+        [booksId],
+      )
+    ).map(({ id }) => id),
+  );
+
+export const setPeriodStates = async (
+  tx: Queryable,
+  booksId: number,
+  states: readonly { readonly id: number; readonly state: PeriodState }[],
+): Promise<void> => {
+  await tx.query(
+    'update period p set state = t.state from unnest($2::int[], $3::text[]) as t (id, state) where p.books_id = $1 and p.id = t.id',
+    [booksId, states.map((one_) => one_.id), states.map((one_) => one_.state)],
+  );
+};

@@ -1,0 +1,182 @@
+import { type DatedRate, decimalOf, plainRate } from '@/core/money/rate';
+import type { Queryable } from './database';
+
+/** The foreign currencies switched on, per set of books. */
+export const currenciesOf = async (
+  tx: Queryable,
+  booksIds: readonly number[],
+): Promise<ReadonlyMap<number, readonly string[]>> => {
+  const found = new Map<number, string[]>(booksIds.map((id) => [id, []]));
+  for (const { books, currency } of await tx.query<{ books: number; currency: string }>(
+    'select books_id as books, currency from books_currency where books_id = any($1::int[]) order by books_id, currency',
+    [booksIds],
+  ))
+    found.get(books)?.push(currency);
+  return found;
+};
+
+export const insertCurrency = async (
+  tx: Queryable,
+  booksId: number,
+  currency: string,
+  person: number,
+  at: string,
+): Promise<void> => {
+  await tx.query('insert into books_currency (books_id, currency, added_by, added_at) values ($1, $2, $3, $4)', [
+    booksId,
+    currency,
+    person,
+    at,
+  ]);
+};
+
+export const deleteCurrency = async (tx: Queryable, booksId: number, currency: string): Promise<void> => {
+  await tx.query('delete from books_currency where books_id = $1 and currency = $2', [booksId, currency]);
+};
+
+interface RateRow {
+  readonly books: number;
+  readonly date: string;
+  readonly unit: string;
+  readonly quote: string;
+  readonly rate: string;
+  readonly source: string;
+}
+
+const COLUMNS = 'books_id as books, date, unit, quote, rate::text as rate, source';
+
+const dated = ({ date, unit, quote, rate, source }: RateRow): DatedRate => ({
+  date,
+  unit,
+  quote,
+  rate: decimalOf(rate),
+  source,
+});
+
+/** per set of books, of every pair the last two rates on or before its day: what a lookup on that day needs, and a neighbour to doubt it by. */
+export const ratesBefore = async (
+  tx: Queryable,
+  days: readonly { readonly books: number; readonly date: string }[],
+): Promise<ReadonlyMap<number, readonly DatedRate[]>> => {
+  const found = new Map<number, DatedRate[]>(days.map(({ books }) => [books, []]));
+  const rows = await tx.query<RateRow>(
+    // Per books the distinct pairs first, then for each the one row that the index leads to.
+    `with recursive pair as (
+       select d.books_id, d.day, f.low, f.high from unnest($1::int[], $2::date[]) as d (books_id, day),
+         lateral (select low, high from rate r where r.books_id = d.books_id order by low, high limit 1) f
+       union all
+       select p.books_id, p.day, n.low, n.high from pair p,
+         lateral (select low, high from rate r where r.books_id = p.books_id and (r.low, r.high) > (p.low, p.high) order by low, high limit 1) n
+     )
+     select r.books_id as books, r.date, r.unit, r.quote, r.rate::text as rate, r.source
+     from pair p, lateral (select * from rate r where r.books_id = p.books_id and r.low = p.low and r.high = p.high and r.date <= p.day
+       order by r.date desc limit 2) r`,
+    [days.map(({ books }) => books), days.map(({ date }) => date)],
+  );
+  for (const row of rows) found.get(row.books)?.push(dated(row));
+  return found;
+};
+
+/** Of one pair, the nearest rates on each side of a day, the day's own left out. */
+export const neighboursOf = async (
+  tx: Queryable,
+  booksId: number,
+  pair: readonly [string, string],
+  date: string,
+): Promise<readonly DatedRate[]> => {
+  const [low, high] = [...pair].sort();
+  return (
+    await tx.query<RateRow>(
+      `(select ${COLUMNS} from rate where books_id = $1 and low = $2 and high = $3 and date < $4 order by date desc limit 1)
+       union all
+       (select ${COLUMNS} from rate where books_id = $1 and low = $2 and high = $3 and date > $4 order by date limit 1)`,
+      [booksId, low, high, date],
+    )
+  ).map(dated);
+};
+
+export const allRates = async (tx: Queryable, booksId: number): Promise<readonly DatedRate[]> =>
+  (await tx.query<RateRow>(`select ${COLUMNS} from rate where books_id = $1 order by low, high, date`, [booksId])).map(
+    dated,
+  );
+
+export interface PairSummary {
+  readonly low: string;
+  readonly high: string;
+  readonly count: number;
+  readonly first: string;
+  readonly last: string;
+}
+
+export const pairsOf = async (tx: Queryable, booksId: number): Promise<readonly PairSummary[]> =>
+  tx.query<PairSummary>(
+    'select low, high, count(*)::int as count, min(date) as first, max(date) as last from rate where books_id = $1 group by low, high order by low, high',
+    [booksId],
+  );
+
+/** Rates of one pair, newest first; of more than `most`, evenly thinned to about so many when `thin`, else the newest. */
+export const pairRates = async (
+  tx: Queryable,
+  booksId: number,
+  pair: readonly [string, string],
+  most: number,
+  thin: boolean,
+): Promise<readonly DatedRate[]> => {
+  const [low, high] = [...pair].sort();
+  return (
+    await tx.query<RateRow>(
+      thin
+        ? `select * from (select ${COLUMNS}, row_number() over (order by date desc) - 1 as place, count(*) over () as total
+             from rate where books_id = $1 and low = $2 and high = $3) r
+           where place % greatest(1, ceil(total::numeric / $4)::int) = 0 order by date desc`
+        : `select ${COLUMNS} from rate where books_id = $1 and low = $2 and high = $3 order by date desc limit $4`,
+      [booksId, low, high, most],
+    )
+  ).map(dated);
+};
+
+/** Writes rates in one statement; a rate of the same pair and day is replaced, whichever way round it stood. */
+export const putRates = async (
+  tx: Queryable,
+  booksId: number,
+  rates: readonly DatedRate[],
+  person: number,
+  at: string,
+): Promise<void> => {
+  if (rates.length === 0) return;
+  await tx.query(
+    `insert into rate (books_id, date, unit, quote, rate, source, set_by, set_at)
+     select $1, date, unit, quote, rate, source, $7, $8
+     from unnest($2::date[], $3::text[], $4::text[], $5::numeric[], $6::text[]) as t (date, unit, quote, rate, source)
+     on conflict (books_id, low, high, date) do update
+       set unit = excluded.unit, quote = excluded.quote, rate = excluded.rate, source = excluded.source,
+           set_by = excluded.set_by, set_at = excluded.set_at`,
+    [
+      booksId,
+      rates.map((rate) => rate.date),
+      rates.map((rate) => rate.unit),
+      rates.map((rate) => rate.quote),
+      rates.map((rate) => plainRate(rate.rate)),
+      rates.map((rate) => rate.source),
+      person,
+      at,
+    ],
+  );
+};
+
+export const deleteRate = async (
+  tx: Queryable,
+  booksId: number,
+  pair: readonly [string, string],
+  date: string,
+): Promise<boolean> => {
+  const [low, high] = [...pair].sort();
+  return (
+    (
+      await tx.query<{ id: number }>(
+        'delete from rate where books_id = $1 and low = $2 and high = $3 and date = $4 returning id',
+        [booksId, low, high, date],
+      )
+    ).length > 0
+  );
+};

@@ -1,0 +1,159 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { moveCutover } from '@/actions/calendar';
+import { cutoverEffects, oldRecordProblems, openingDate } from '@/core/calendar/cutover';
+import { type DateStyle, plainDate, readDate, writeDate } from '@/core/calendar/dates';
+import type { Draft } from '@/core/calendar/draft';
+import { isRegular } from '@/core/calendar/year';
+import type { Problem } from '@/core/result';
+import { DateInput } from '../parts/date-input';
+import { Field } from '../parts/field';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+
+interface Props {
+  readonly books: number;
+  readonly years: Draft;
+  readonly cutover: string;
+  readonly completeUntil: string;
+  readonly trialBalance: string;
+  readonly currencies: readonly string[];
+  readonly figures: boolean;
+  readonly results: boolean;
+  readonly fixed: boolean;
+  readonly dates: DateStyle;
+}
+
+/** The cutover date and what the old system has to offer; what a move changes is said before it is taken. */
+export const CutoverForm = ({
+  books,
+  years,
+  cutover,
+  completeUntil,
+  trialBalance,
+  currencies,
+  figures,
+  results,
+  fixed,
+  dates,
+}: Props) => {
+  const router = useRouter();
+  const [wish, setWish] = useState({ cutover, completeUntil, trialBalance });
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const to = plainDate(wish.cutover);
+  const from = plainDate(cutover);
+  const asked = (text: string) => {
+    const read = readDate(text);
+    return read.ok ? read.value : undefined;
+  };
+  const effects = cutoverEffects(from, to, { years, currencies, figures, results });
+  const odd = oldRecordProblems(to, {
+    completeUntil: asked(wish.completeUntil),
+    trialBalance: asked(wish.trialBalance),
+  });
+  const at = (field: string): string | undefined => [...problems, ...odd].find((one) => one.field === field)?.message;
+  const changed =
+    wish.cutover !== cutover || wish.completeUntil !== completeUntil || wish.trialBalance !== trialBalance;
+  const put = (next: Partial<typeof wish>): void => {
+    setProblems([]);
+    setWish((was) => ({ ...was, ...next }));
+  };
+  const submit = async (): Promise<void> => {
+    const done = await send(moveCutover({ books, ...wish, was: cutover }));
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(wish.cutover === cutover ? 'Dates kept' : `The books take over on ${writeDate(to)}`);
+    router.refresh();
+  };
+  return (
+    <form
+      noValidate
+      className="flex flex-col gap-1.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <Field
+        label="These books take over on"
+        hint={
+          fixed
+            ? 'stays while the opening balances are posted; open a correction on Sign-off first'
+            : `opening balances stand at close of ${writeDate(openingDate(to))}`
+        }
+        problem={at('cutover')}
+      >
+        {(ids) => (
+          <select
+            {...ids}
+            value={wish.cutover}
+            disabled={fixed}
+            onChange={(event) => put({ cutover: event.target.value })}
+            className="select select-sm w-full"
+          >
+            {years.flatMap((year) =>
+              year.periods.filter(isRegular).map((period) => (
+                <option key={period.start.toString()} value={period.start.toString()}>
+                  {writeDate(period.start)}
+                  {period.start.equals(year.start) ? `, start of ${year.name}` : ''}
+                </option>
+              )),
+            )}
+          </select>
+        )}
+      </Field>
+      {effects.length > 0 && (
+        <ul
+          className="border-l-4 border-ochre bg-paper-2 px-3 py-1.5 text-sm"
+          aria-label="What moving the cutover date changes"
+        >
+          {effects.map((effect) => (
+            <li key={effect} className="py-0.5">
+              {effect}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="grid grid-cols-2 gap-x-3">
+        <Field label="Old records complete until" hint="the last whole day there" problem={at('completeUntil')}>
+          {(ids) => (
+            <DateInput
+              {...ids}
+              value={wish.completeUntil}
+              dates={dates}
+              onDate={(completeUntil) => put({ completeUntil })}
+            />
+          )}
+        </Field>
+        <Field
+          label="Trial balance is of"
+          hint={`the opening date is ${writeDate(openingDate(to))}`}
+          problem={at('trialBalance')}
+        >
+          {(ids) => (
+            <DateInput
+              {...ids}
+              value={wish.trialBalance}
+              dates={dates}
+              onDate={(trialBalance) => put({ trialBalance })}
+            />
+          )}
+        </Field>
+      </div>
+      <Problems problems={problems.filter((one) => one.field === undefined)} />
+      {changed && (
+        <div className="flex gap-2">
+          <button className="btn btn-primary btn-sm">
+            {wish.cutover === cutover ? 'Keep these dates' : 'Move the cutover date'}
+          </button>
+          <button type="button" className="btn btn-sm" onClick={() => put({ cutover, completeUntil, trialBalance })}>
+            Put back
+          </button>
+        </div>
+      )}
+    </form>
+  );
+};

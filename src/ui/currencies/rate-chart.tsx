@@ -1,0 +1,97 @@
+'use client';
+
+import { LineChart, ScatterChart } from 'echarts/charts';
+import { GridComponent, TooltipComponent } from 'echarts/components';
+import { init, use as register } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+
+register([LineChart, ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
+
+export interface Point {
+  readonly date: string;
+  /** For drawing only; figures are computed from exact rates. */
+  readonly value: number;
+  readonly says: string;
+}
+
+const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+/** A currency's rates over time as a line, the ones in use marked. */
+export const RateChart = ({
+  points,
+  used,
+  label,
+}: {
+  readonly points: readonly Point[];
+  readonly used: readonly Point[];
+  readonly label: string;
+}) => {
+  const place = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (place.current === null) return;
+    const chart = init(place.current, undefined, { renderer: 'svg' });
+    const draw = (): void => {
+      // The browser resolves light-dark(); a probe reads what the theme makes of it.
+      const probe = document.createElement('span');
+      document.body.append(probe);
+      const resolved = (name: string): string => {
+        probe.style.color = `var(${name})`;
+        return getComputedStyle(probe).color;
+      };
+      const [ink, soft, line, mark] = ['--color-base-content', '--ink-2', '--hairline', '--color-primary'].map(
+        resolved,
+      );
+      probe.remove();
+      const axis = {
+        axisLine: { lineStyle: { color: soft } },
+        axisLabel: { color: soft, fontSize: 11 },
+        axisTick: { show: false },
+      };
+      chart.setOption(
+        {
+          animation: false,
+          textStyle: { fontFamily: colour('--font-sans') || 'IBM Plex Sans Variable' },
+          grid: { left: 54, right: 14, top: 12, bottom: 24 },
+          tooltip: {
+            trigger: 'item',
+            formatter: (given: { data: readonly [string, number, string] }) => given.data[2],
+            renderMode: 'richText',
+          },
+          xAxis: { type: 'time', ...axis, splitLine: { show: false } },
+          yAxis: { type: 'value', scale: true, ...axis, splitLine: { lineStyle: { color: line } } },
+          series: [
+            {
+              type: 'line',
+              data: points.map((one) => [one.date, one.value, one.says]),
+              showSymbol: points.length < 40,
+              symbol: 'circle',
+              symbolSize: 4,
+              lineStyle: { color: ink, width: 1.2 },
+              itemStyle: { color: ink },
+            },
+            {
+              type: 'scatter',
+              data: used.map((one) => [one.date, one.value, one.says]),
+              symbolSize: 10,
+              itemStyle: { color: mark },
+              label: { show: true, formatter: 'used', position: 'top', color: mark, fontSize: 11 },
+            },
+          ],
+        },
+        true,
+      );
+    };
+    draw();
+    const resized = new ResizeObserver(() => chart.resize());
+    resized.observe(place.current);
+    const theme = new MutationObserver(draw);
+    theme.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+    return () => {
+      resized.disconnect();
+      theme.disconnect();
+      chart.dispose();
+    };
+  }, [points, used]);
+  return <div ref={place} role="img" aria-label={label} className="h-44 w-full" />;
+};

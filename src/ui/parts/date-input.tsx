@@ -1,0 +1,71 @@
+'use client';
+
+import { useState } from 'react';
+import { type DateStyle, readStyled, writeStyled } from '@/core/calendar/dates';
+
+interface Props {
+  /** `YYYY-MM-DD`, or empty. */
+  readonly value: string;
+  readonly dates: DateStyle;
+  /** Called with `YYYY-MM-DD` or empty when the field is left with another date. */
+  readonly onDate: (iso: string) => void;
+  readonly className?: string;
+  readonly disabled?: boolean;
+  readonly id?: string;
+  readonly 'aria-label'?: string;
+  readonly 'aria-describedby'?: string;
+  readonly 'aria-invalid'?: boolean;
+}
+
+const shown = (iso: string, dates: DateStyle): string =>
+  /^\d{4}-\d{2}-\d{2}$/.test(iso) ? writeStyled(iso, dates) : iso;
+
+/**
+ * A date as these books write it, typed rather than picked; year-month-day is taken too. What does not read as a date stays
+ * as it was typed, with the sentence that says why; Esc puts the date back.
+ */
+export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-full', ...rest }: Props) => {
+  const [problem, setProblem] = useState<string | undefined>();
+  const [seen, setSeen] = useState(value);
+  // Another value came from outside: what was wrong with the old text does not count any more.
+  if (seen !== value) {
+    setSeen(value);
+    setProblem(undefined);
+  }
+  return (
+    <>
+      <input
+        {...rest}
+        key={value}
+        type="text"
+        inputMode={dates.month === 'name' ? 'text' : 'numeric'}
+        autoComplete="off"
+        defaultValue={shown(value, dates)}
+        placeholder={shown('2026-07-31', dates)}
+        aria-invalid={problem !== undefined || rest['aria-invalid'] === true}
+        className={className}
+        onBlur={(event) => {
+          const text = event.target.value.trim();
+          const read = text === '' ? undefined : readStyled(text, dates);
+          setProblem(read?.ok === false ? read.problems[0]?.message : undefined);
+          if (read?.ok === false) return;
+          const iso = read === undefined ? '' : read.value.toString();
+          event.target.value = shown(iso, dates);
+          if (iso !== value) onDate(iso);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            event.currentTarget.value = shown(value, dates);
+            setProblem(undefined);
+          }
+          if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
+        }}
+      />
+      {problem !== undefined && (
+        <span role="alert" className="block text-sm text-brick">
+          {problem}
+        </span>
+      )}
+    </>
+  );
+};
