@@ -269,7 +269,7 @@ export const NamingFields = ({ year, onPlan }: Props) => {
             onChange={(event) => put({ yearBy: event.target.value as Naming['yearBy'] })}
             className="select select-sm w-full"
           >
-            <option value="both">both calendar years</option>
+            <option value="both">both its years</option>
             <option value="start">the one it begins in</option>
             <option value="end">the one it ends in</option>
           </select>

@@ -138,7 +138,6 @@ export const PeriodTable = ({ years, at, states, cutover, dates, chosen, onChoos
                         <button
                           type="button"
                           className="btn btn-xs"
-                          autoFocus
                           onClick={() => {
                             if (offer.years !== undefined) onChange(offer.years);
                             setOffer(undefined);

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
@@ -21,12 +21,14 @@ interface TextProps {
 
 /** Text that is saved when it is left; Esc puts it back, Enter keeps it. */
 export const TextFact = ({ field, label, hint, type = 'text', rows, list, placeholder }: TextProps) => {
-  const { facts, type: draft, change, problem } = useFacts();
+  const { facts, type: draft, change, problem, pending } = useFacts();
   const value: string = facts[field];
+  // Another value from the server takes the field's place, unless something is typed that could not be saved: that stays.
+  const [shown, setShown] = useState(value);
+  if (shown !== value && !pending(field)) setShown(value);
   const common = {
-    // Another value from the server takes the field's place; one that could not be saved stays as it was typed.
-    key: value,
-    defaultValue: value,
+    key: shown,
+    defaultValue: shown,
     placeholder,
     autoComplete: 'off',
     onInput: (event: React.FormEvent<HTMLInputElement | HTMLTextAreaElement>) =>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { type ReactNode, createContext, useContext, useState } from 'react';
+import { type ReactNode, createContext, useContext, useState, useSyncExternalStore } from 'react';
 import { changeFact } from '@/actions/company';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { send } from '../parts/send';
@@ -14,13 +14,13 @@ interface Change {
 
 interface FactsStore {
   readonly books: number;
-  /** What stands. */
+  /** What stands, or is about to. */
   readonly facts: CompanyFacts;
-  /** What stands, with what is being typed on top: for previews. */
-  readonly shown: CompanyFacts;
   readonly type: <F extends FactName>(field: F, value: CompanyFacts[F]) => void;
   /** Saves one fact; the value stays on screen, marked, when that fails. */
   readonly change: <F extends FactName>(field: F, now: CompanyFacts[F]) => Promise<boolean>;
+  /** Whether something is typed here that is not saved. */
+  readonly pending: (field: FactName) => boolean;
   readonly problem: (field: FactName) => string | undefined;
   readonly status: string;
   readonly last: Change | undefined;
@@ -28,6 +28,34 @@ interface FactsStore {
 }
 
 const Facts = createContext<FactsStore | undefined>(undefined);
+
+/** What is being typed, apart from React's tree: a keystroke renders the preview and nothing else. */
+const makeDrafts = () => {
+  let typed: Partial<CompanyFacts> = {};
+  const listeners = new Set<() => void>();
+  return {
+    get: (): Partial<CompanyFacts> => typed,
+    set: (field: FactName, value: unknown): void => {
+      const { [field]: _, ...others } = typed;
+      typed = value === undefined ? others : { ...others, [field]: value };
+      for (const tell of listeners) tell();
+    },
+    subscribe: (listener: () => void): (() => void) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+  };
+};
+const Drafts = createContext<ReturnType<typeof makeDrafts> | undefined>(undefined);
+
+/** What stands, with what is being typed on top: for previews. */
+export const useShownFacts = (): CompanyFacts => {
+  const { facts } = useFacts();
+  const drafts = useContext(Drafts);
+  if (drafts === undefined) throw new Error('no company facts around this preview');
+  const typed = useSyncExternalStore(drafts.subscribe, drafts.get, drafts.get);
+  return { ...facts, ...typed };
+};
 
 export const useFacts = (): FactsStore => {
   const store = useContext(Facts);
@@ -48,7 +76,9 @@ export const FactsProvider = ({
   const router = useRouter();
   const [seen, setSeen] = useState(facts);
   const [standing, setStanding] = useState(facts);
-  const [typed, setTyped] = useState<Partial<CompanyFacts>>({});
+  // Shown at once, and taken back when it cannot be saved.
+  const [wished, setWished] = useState<Partial<CompanyFacts>>({});
+  const [drafts] = useState(makeDrafts);
   const [problems, setProblems] = useState<Partial<Record<FactName, string>>>({});
   const [changes, setChanges] = useState<readonly Change[]>([]);
   const [saving, setSaving] = useState(0);
@@ -60,8 +90,10 @@ export const FactsProvider = ({
 
   const put = async (field: FactName, was: unknown, now: unknown): Promise<boolean> => {
     setSaving((count) => count + 1);
+    setWished((before) => ({ ...before, [field]: now }));
     const done = await send(changeFact({ books, field, was, now }));
     setSaving((count) => count - 1);
+    setWished(({ [field]: _, ...others }) => others);
     setProblems((before) => {
       const { [field]: _, ...others } = before;
       return done.ok ? others : { ...others, [field]: done.problems[0]?.message ?? 'This was not saved.' };
@@ -72,29 +104,27 @@ export const FactsProvider = ({
       return false;
     }
     setStanding((before) => ({ ...before, [field]: done.value.value }));
-    setTyped((before) => {
-      const { [field]: _, ...others } = before;
-      return others;
-    });
+    drafts.set(field, undefined);
     router.refresh();
     return true;
   };
   const last = changes.at(-1);
   const store: FactsStore = {
     books,
-    facts: standing,
-    shown: { ...standing, ...typed },
-    type: (field, value) => setTyped((before) => ({ ...before, [field]: value })),
+    facts: { ...standing, ...wished },
+    type: (field, value) => drafts.set(field, value),
     change: async (field, now) => {
       const was = standing[field];
       if (JSON.stringify(was) === JSON.stringify(now)) {
         setProblems(({ [field]: _, ...others }) => others);
+        drafts.set(field, undefined);
         return true;
       }
       const kept = await put(field, was, now);
       if (kept) setChanges((before) => [...before, { field, was, now }]);
       return kept;
     },
+    pending: (field) => field in drafts.get(),
     problem: (field) => problems[field],
     status:
       saving > 0
@@ -112,7 +142,11 @@ export const FactsProvider = ({
       });
     },
   };
-  return <Facts.Provider value={store}>{children}</Facts.Provider>;
+  return (
+    <Drafts.Provider value={drafts}>
+      <Facts.Provider value={store}>{children}</Facts.Provider>
+    </Drafts.Provider>
+  );
 };
 
 /** Says quietly whether everything is saved, and takes the last change back. */

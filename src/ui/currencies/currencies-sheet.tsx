@@ -365,7 +365,7 @@ const TypeRate = ({ view, chosen }: { readonly view: View; readonly chosen: stri
       aria-label={label}
       value={rate[key]}
       onChange={(event) => put({ [key]: event.target.value })}
-      className="select select-sm w-24"
+      className="select select-sm w-20"
     >
       {all.map((code) => (
         <option key={code} value={code}>
@@ -384,7 +384,7 @@ const TypeRate = ({ view, chosen }: { readonly view: View; readonly chosen: stri
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <span className="text-sm">On</span>
-        <span className="w-32">
+        <span className="w-28">
           <DateInput
             aria-label="Day of the rate"
             value={rate.date}
@@ -402,7 +402,7 @@ const TypeRate = ({ view, chosen }: { readonly view: View; readonly chosen: stri
           autoComplete="off"
           placeholder={writeRate({ coefficient: 11789n, scale: 4 }, frame.style)}
           onChange={(event) => put({ typed: event.target.value })}
-          className="input input-sm w-32 text-right"
+          className="input input-sm w-28 text-right"
         />
         {currencySelect('quote', 'Currency in which')}
         <button className="btn btn-sm">Keep the rate</button>

@@ -39,9 +39,13 @@ export const RateChart = ({
         probe.style.color = `var(${name})`;
         return getComputedStyle(probe).color;
       };
-      const [ink, soft, line, mark] = ['--color-base-content', '--ink-2', '--hairline', '--color-primary'].map(
-        resolved,
-      );
+      const [ink, soft, line, mark, paper] = [
+        '--color-base-content',
+        '--ink-2',
+        '--hairline',
+        '--color-primary',
+        '--color-base-100',
+      ].map(resolved);
       probe.remove();
       const axis = {
         axisLine: { lineStyle: { color: soft } },
@@ -74,8 +78,17 @@ export const RateChart = ({
               type: 'scatter',
               data: used.map((one) => [one.date, one.value, one.says]),
               symbolSize: 10,
-              itemStyle: { color: mark },
-              label: { show: true, formatter: 'used', position: 'top', color: mark, fontSize: 11 },
+              itemStyle: { color: mark, opacity: 1 },
+              label: {
+                show: true,
+                formatter: 'used',
+                position: 'bottom',
+                distance: 6,
+                color: mark,
+                backgroundColor: paper,
+                padding: [1, 3],
+                fontSize: 11,
+              },
             },
           ],
         },

@@ -38,7 +38,7 @@ export const Frame = ({
 }: FrameProps) => (
   <LevelProvider totals={frame.totals}>
     <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
-      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[minmax(12rem,21rem)_1fr] md:gap-4">
+      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[fit-content(22rem)_1fr] md:gap-4">
         <div className="flex items-center justify-between gap-2 py-1.5 md:block">
           <p className="flex items-center gap-1.5">
             {frame.colour !== 'none' && <ColourMark colour={frame.colour} className="h-5 w-1.5" />}

@@ -32,6 +32,15 @@ export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-
     setSeen(value);
     setProblem(undefined);
   }
+  const keep = (field: HTMLInputElement): void => {
+    const text = field.value.trim();
+    const read = text === '' ? undefined : readStyled(text, dates);
+    setProblem(read?.ok === false ? read.problems[0]?.message : undefined);
+    if (read?.ok === false) return;
+    const iso = read === undefined ? '' : read.value.toString();
+    field.value = shown(iso, dates);
+    if (iso !== value) onDate(iso);
+  };
   return (
     <>
       <input
@@ -44,21 +53,16 @@ export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-
         placeholder={shown('2026-07-31', dates)}
         aria-invalid={problem !== undefined || rest['aria-invalid'] === true}
         className={className}
-        onBlur={(event) => {
-          const text = event.target.value.trim();
-          const read = text === '' ? undefined : readStyled(text, dates);
-          setProblem(read?.ok === false ? read.problems[0]?.message : undefined);
-          if (read?.ok === false) return;
-          const iso = read === undefined ? '' : read.value.toString();
-          event.target.value = shown(iso, dates);
-          if (iso !== value) onDate(iso);
-        }}
+        onBlur={(event) => keep(event.target)}
         onKeyDown={(event) => {
           if (event.key === 'Escape') {
             event.currentTarget.value = shown(value, dates);
             setProblem(undefined);
+          } else if (event.key === 'Enter') {
+            // Kept where it stands: leaving the field on a key would let the same key press whatever gets the focus.
+            event.preventDefault();
+            keep(event.currentTarget);
           }
-          if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
         }}
       />
       {problem !== undefined && (
