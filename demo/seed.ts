@@ -311,8 +311,12 @@ const tiles = async (): Promise<void> => {
     }),
   );
   done(await switchOn({ books, currency: 'EUR' }));
-  done(await saveRate({ books, date: '2025-12-31', unit: 'EUR', quote: 'CZK', typed: '24,115', evenIfDoubtful: false }));
-  done(await saveRate({ books, date: '2026-01-05', unit: 'EUR', quote: 'CZK', typed: '24,090', evenIfDoubtful: false }));
+  done(
+    await saveRate({ books, date: '2025-12-31', unit: 'EUR', quote: 'CZK', typed: '24,115', evenIfDoubtful: false }),
+  );
+  done(
+    await saveRate({ books, date: '2026-01-05', unit: 'EUR', quote: 'CZK', typed: '24,090', evenIfDoubtful: false }),
+  );
   await add(books, [
     {
       code: '1020',
@@ -322,7 +326,13 @@ const tiles = async (): Promise<void> => {
       role: 'bank',
       currency: 'EUR',
     },
-    { code: '8030', name: 'Unrealised exchange differences', class: 'other-expense', under: '8000', role: 'exchange-unrealised' },
+    {
+      code: '8030',
+      name: 'Unrealised exchange differences',
+      class: 'other-expense',
+      under: '8000',
+      role: 'exchange-unrealised',
+    },
     { code: '8040', name: 'Rounding differences', class: 'other-expense', under: '8000', role: 'rounding' },
     { code: '1530', name: 'Kilns and machines, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
@@ -430,7 +440,12 @@ const couriers = async (): Promise<void> => {
       evenIfSameName: false,
     }),
   );
-  await tell(books, { taxRegistered: 'no', registeredAddress: '2-7 Kite Hill, Nagisa', inCharge: 'Ines Halloran', colour: 'straw' });
+  await tell(books, {
+    taxRegistered: 'no',
+    registeredAddress: '2-7 Kite Hill, Nagisa',
+    inCharge: 'Ines Halloran',
+    colour: 'straw',
+  });
   done(
     await moveCutover({
       books,

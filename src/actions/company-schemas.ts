@@ -149,7 +149,7 @@ export const FACT_SCHEMAS = {
     year: z.union([z.literal(2), z.literal(4)]),
     month: z.enum(['name', 'number']),
   }),
-} satisfies { readonly [F in FactName]: z.ZodType<CompanyFacts[F], unknown> };
+} satisfies { readonly [F in FactName]: z.ZodType<CompanyFacts[F]> };
 
 export const FACT_NAMES = Object.keys(FACT_SCHEMAS) as [FactName, ...FactName[]];
 

@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { before, plainDate, writeDate } from '@/core/calendar/dates';
-import type { CompanyFacts, FactName } from '@/core/company/facts';
+import { type CompanyFacts, type FactName, sayFact } from '@/core/company/facts';
 import { readLogo } from '@/core/company/logo';
 import { type Part, partHolds } from '@/core/company/parts';
 import { taxNumberProblems } from '@/core/company/tax';
@@ -22,11 +22,6 @@ const canonical = (value: unknown): string =>
       ? Object.fromEntries(Object.entries(inner).sort(([one], [other]) => (one < other ? -1 : 1)))
       : inner,
   );
-
-const shown = (value: unknown): string => {
-  const text = typeof value === 'string' ? value.replaceAll('\n', ', ') : JSON.stringify(value);
-  return text === '' || text === '[]' ? 'empty' : text.length > 80 ? `${text.slice(0, 77)}…` : text;
-};
 
 /** Rules that look at several facts at once, for the one that is about to change. */
 const together = (field: FactName, next: CompanyFacts): readonly Problem[] => {
@@ -86,11 +81,11 @@ export const changeFact = booksAction(
       return fail(
         problem(
           'company.clash',
-          `Somebody changed ${FACT_LABELS[field].toLowerCase()} meanwhile. It is now: ${shown(standing)}. Yours is still here; change it again to put it in its place.`,
+          `Somebody changed ${FACT_LABELS[field].toLowerCase()} meanwhile. It is now: ${sayFact(field, standing)}. Yours is still here; change it again to put it in its place.`,
           field,
         ),
       );
-    const next = { ...books.facts, [field]: value } as CompanyFacts;
+    const next = { ...books.facts, [field]: value };
     const wrong = [...together(field, next), ...(field === 'parts' ? await heldParts(context, next.parts) : [])];
     if (wrong.length > 0) return fail(...wrong);
     await updateFact(tx, actor.practice, books.id, field, next[field]);
@@ -99,7 +94,7 @@ export const changeFact = booksAction(
       books.id,
       'books',
       [books.id],
-      `${FACT_LABELS[field]}: ${shown(standing)} → ${shown(value)}`,
+      `${FACT_LABELS[field]}: ${sayFact(field, standing)} → ${sayFact(field, value)}`,
       actor.person,
       now,
     );

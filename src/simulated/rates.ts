@@ -57,7 +57,7 @@ const walkOf = (currency: string): readonly bigint[] => {
   const known = walks.get(currency);
   if (known !== undefined) return known;
   const [start, lively] = CURRENCIES[currency] ?? [1_000_000, 0];
-  const next = stream([...currency].reduce((seed, letter) => seed * 31 + letter.charCodeAt(0), 7));
+  const next = stream(Array.from(currency).reduce((seed, letter) => seed * 31 + letter.charCodeAt(0), 7));
   const days = (Date.parse(LAST_DAY) - Date.parse(FIRST_DAY)) / DAY + 1;
   let worth = BigInt(start);
   const walk: bigint[] = [];

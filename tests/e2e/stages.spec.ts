@@ -201,6 +201,8 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await field(page, 'Rate').press('Enter');
   await expect(page.getByRole('row').filter({ hasText: 'British Pound' })).toContainText('1.1789');
   await expect(page.getByText('1 EUR = 0.848248 GBP')).toBeVisible();
+  await field(page, 'An amount to convert').fill('1,000.05');
+  await expect(page.getByRole('row').filter({ hasText: 'British Pound' })).toContainText('1,178.96 EUR');
   await field(page, 'Day of the rate').fill('30/07/2026');
   await field(page, 'Day of the rate').press('Tab');
   await field(page, 'Rate').fill('0.8482');

@@ -10,7 +10,7 @@ import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
 withDatabase();
 
-const put = async <F extends FactName>(books: number, field: F, now: unknown, was?: unknown) =>
+const put = async (books: number, field: FactName, now: unknown, was?: unknown) =>
   changeFact({ books, field, was: was ?? (await companyView(books))?.facts[field], now });
 const factsOf = async (books: number): Promise<CompanyFacts | undefined> => (await companyView(books))?.facts;
 

@@ -93,7 +93,7 @@ export const writeStyled = (iso: string, style: DateStyle): string => {
     m: style.month === 'name' ? monthName(Number(iso.slice(5, 7))) : iso.slice(5, 7),
     d: style.month === 'name' ? String(Number(iso.slice(8, 10))) : iso.slice(8, 10),
   };
-  return [...style.order].map((part) => parts[part as 'd' | 'm' | 'y']).join(style.separator);
+  return Array.from(style.order, (part) => parts[part as 'd' | 'm' | 'y']).join(style.separator);
 };
 
 /**

@@ -71,15 +71,31 @@ export const readCalendar = (
     const [kind, state] = [cellOf(row, 'kind') || 'regular', cellOf(row, 'state') || 'future'];
     const [start, end] = [readDate(cellOf(row, 'start')), readDate(cellOf(row, 'end'))];
     const name = cellOf(row, 'year');
-    if (name === '' || name.length > 40) return wrong('a year’s name of at most 40 characters is needed.');
-    if (!isKind(kind)) return wrong(`${quoted(kind)} is neither regular nor adjustment.`);
-    if (!isState(state))
-      return wrong(`${quoted(state)} is no state of a period; they are ${PERIOD_STATES.join(', ')}.`);
-    if (!start.ok) return wrong(start.problems[0]?.message ?? '');
-    if (!end.ok) return wrong(end.problems[0]?.message ?? '');
+    if (name === '' || name.length > 40) {
+      wrong('a year’s name of at most 40 characters is needed.');
+      return;
+    }
+    if (!isKind(kind)) {
+      wrong(`${quoted(kind)} is neither regular nor adjustment.`);
+      return;
+    }
+    if (!isState(state)) {
+      wrong(`${quoted(state)} is no state of a period; they are ${PERIOD_STATES.join(', ')}.`);
+      return;
+    }
+    if (!start.ok) {
+      wrong(start.problems[0]?.message ?? '');
+      return;
+    }
+    if (!end.ok) {
+      wrong(end.problems[0]?.message ?? '');
+      return;
+    }
     const [code, label] = [cellOf(row, 'code'), cellOf(row, 'period')];
-    if (code === '' || code.length > 20 || label === '' || label.length > 60)
-      return wrong('a period needs a code (at most 20 characters) and a name (at most 60).');
+    if (code === '' || code.length > 20 || label === '' || label.length > 60) {
+      wrong('a period needs a code (at most 20 characters) and a name (at most 60).');
+      return;
+    }
     const year = years.get(name) ?? { plan: '', periods: [] };
     years.set(name, year);
     if (year.plan === '') year.plan = cellOf(row, 'plan');

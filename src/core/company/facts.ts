@@ -1,9 +1,9 @@
-import { type DateStyle, PLAIN_DATES, plainDate } from '../calendar/dates';
+import { type DateStyle, PLAIN_DATES, plainDate, writeStyled } from '../calendar/dates';
 import type { NumberStyle } from '../money/number-style';
 import type { LegalForm } from './legal-form';
-import type { Part } from './parts';
-import { type TaxBasis, type TaxInterval, returnPeriods } from './tax';
-import { DOCUMENT_KINDS, type Numbering, type PaymentTerms } from './terms';
+import { type Part, partLabel } from './parts';
+import { TAX_INTERVALS, type TaxBasis, type TaxInterval, returnPeriods } from './tax';
+import { DOCUMENT_KINDS, type Numbering, type PaymentTerms, describeTerms, documentNumber } from './terms';
 
 export const PURPOSES = [
   { id: 'live', label: 'the company’s live books' },
@@ -109,6 +109,25 @@ export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 
   paperSize: 'A4',
   preprinted: false,
   dates: PLAIN_DATES,
+};
+
+/** How facts that are more than a text are said. */
+const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
+  contacts: (contacts) => contacts.map((one) => one.name).join(', '),
+  taxInterval: (months) => TAX_INTERVALS.find((one) => one.months === months)?.label ?? '',
+  parts: (parts) => parts.map(partLabel).join(', '),
+  customerTerms: describeTerms,
+  supplierTerms: describeTerms,
+  numbering: (kinds) => kinds.map(documentNumber).join(', '),
+  priceLevels: (names) => names.join(', '),
+  preprinted: (is) => (is ? 'yes' : 'no'),
+  dates: (style) => writeStyled('2026-07-31', style),
+};
+
+/** A fact in words, short enough for a line of history. */
+export const sayFact = <F extends FactName>(field: F, value: CompanyFacts[F]): string => {
+  const said = (SAY[field]?.(value) ?? String(value)).replaceAll('\n', ', ');
+  return said === '' ? 'empty' : said.length > 80 ? `${said.slice(0, 77)}…` : said;
 };
 
 /** The company's tax return periods that touch a span, or none while the registration is not complete. */

@@ -1,4 +1,5 @@
-import { XMLBuilder, XMLParser } from 'fast-xml-parser';
+import XMLBuilder from 'fast-xml-builder';
+import { XMLParser } from 'fast-xml-parser';
 import { type Result, fail, ok, problem } from '../result';
 import { MOST_LOGO_BYTES } from './logo-limit';
 
@@ -79,7 +80,7 @@ const readSvg = (bytes: Uint8Array): Result<Logo> => {
       ignoreAttributes: false,
       attributeNamePrefix: '',
       processEntities: false,
-    }).build([drawing]) as string;
+    }).build([drawing]);
     return ok({ type: 'image/svg+xml', bytes: new TextEncoder().encode(written) });
   } catch {
     return refused;

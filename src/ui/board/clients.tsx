@@ -43,15 +43,15 @@ export const Clients = ({
     setWish((was) => ({ ...was, ...next }));
     scroller.current?.scrollTo({ top: 0 });
   };
-  const choice = <K extends 'state' | 'purpose' | 'person' | 'order'>(
-    key: K,
+  const choice = (
+    key: 'state' | 'purpose' | 'person' | 'order',
     label: string,
     options: readonly (readonly [string, string])[],
   ) => (
     <select
       aria-label={label}
       value={wish[key]}
-      onChange={(event) => put({ [key]: event.target.value } as Partial<BoardWish>)}
+      onChange={(event) => put({ [key]: event.target.value })}
       className="select select-xs h-7 w-auto max-w-44"
     >
       {options.map(([value, says]) => (

@@ -166,12 +166,12 @@ const WeekFields = ({ pattern, put }: { readonly pattern: WeekPattern; readonly 
           onChange={(event) => put({ ...pattern, rule: event.target.value === 'last' ? 'last' : 'nearest' })}
           className="select select-sm w-full"
         >
-          <option value="last">the last in the month</option>
-          <option value="nearest">nearest to the month’s end</option>
+          <option value="last">the last one</option>
+          <option value="nearest">nearest its end</option>
         </select>
       )}
     </Field>
-    <Field label="of">
+    <Field label="of the month">
       {(ids) => (
         <select
           {...ids}

@@ -31,7 +31,7 @@ export const TextFact = ({ field, label, hint, type = 'text', rows, list, placeh
     defaultValue: shown,
     placeholder,
     autoComplete: 'off',
-    onInput: (event: React.FormEvent<HTMLInputElement | HTMLTextAreaElement>) =>
+    onInput: (event: React.InputEvent<HTMLInputElement | HTMLTextAreaElement>) =>
       draft(field, event.currentTarget.value as never),
     onBlur: (event: React.FocusEvent<HTMLInputElement | HTMLTextAreaElement>) =>
       void change(field, event.currentTarget.value.trim() as never),

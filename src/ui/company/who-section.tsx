@@ -147,7 +147,6 @@ const LogoField = ({ logo }: { readonly logo: string | null }) => {
       <h3 className="text-sm font-medium">Logo</h3>
       <div className="mt-1 flex flex-wrap items-center gap-2">
         {logo !== null && (
-          // eslint-disable-next-line -- the address changes with the picture; the framework's image service adds nothing
           <img src={`/books/${String(books)}/logo?at=${logo}`} alt="Logo" className="h-10 max-w-40 object-contain" />
         )}
         <label className="btn btn-xs focus-within:outline-2 focus-within:outline-madder">

@@ -7,6 +7,10 @@ import { toast } from 'sonner';
 import { removeRate, saveRate, switchOff, switchOn } from '@/actions/currencies';
 import type { RateView, UsedRate, currenciesView } from '@/actions/stage-views';
 import { plainDate } from '@/core/calendar/dates';
+import { convert } from '@/core/money/convert';
+import { minorDigits } from '@/core/money/currency';
+import { readEntry } from '@/core/money/entry';
+import { formatMinor } from '@/core/money/format';
 import { type Rate, called, decimalOf, ratioOf, shownRatio, writeRate } from '@/core/money/rate';
 import { inverse } from '@/core/money/ratio';
 import { missingExchangeRoles } from '@/core/proof/currencies';
@@ -113,6 +117,7 @@ const UsedTable = ({ view, nameOf }: { readonly view: View; readonly nameOf: Rea
   const { frame, currencies, used, chosen } = view;
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [amount, setAmount] = useState('100');
   if (currencies.length === 0) return null;
   return (
     <>
@@ -128,6 +133,16 @@ const UsedTable = ({ view, nameOf }: { readonly view: View; readonly nameOf: Rea
             </th>
             <th scope="col" className="figure">
               in {frame.currency}
+            </th>
+            <th scope="col" className="figure">
+              <input
+                aria-label="An amount to convert"
+                value={amount}
+                inputMode="decimal"
+                onChange={(event) => setAmount(event.target.value)}
+                className="input input-xs h-6 w-20 text-right"
+              />{' '}
+              is
             </th>
             <th scope="col">Rate of</th>
             <th scope="col">From</th>
@@ -152,7 +167,7 @@ const UsedTable = ({ view, nameOf }: { readonly view: View; readonly nameOf: Rea
                   </Go>{' '}
                   <span className="note">{nameOf.get(currency)}</span>
                 </td>
-                <UsedCells rate={rate} frame={frame} />
+                <UsedCells rate={rate} frame={frame} worth={worthOf(rate, amount, view)} />
                 <td className="max-w-40 truncate" title={accounts.join(', ')}>
                   {accounts.length === 0 ? <span className="note">none</span> : plural(accounts.length, 'account')}
                 </td>
@@ -181,15 +196,33 @@ const UsedTable = ({ view, nameOf }: { readonly view: View; readonly nameOf: Rea
   );
 };
 
-const UsedCells = ({ rate, frame }: { readonly rate: UsedRate | undefined; readonly frame: FrameProps['frame'] }) => {
+/** An amount of the currency in base currency, rounded as the books round; what is no amount is a dash. */
+const worthOf = (rate: UsedRate | undefined, typed: string, { frame, rounding }: View): string => {
+  if (rate === undefined || rate.ratio === null) return '';
+  const fromDigits = minorDigits(rate.currency);
+  const read = readEntry(typed, 'debit', { code: rate.currency, digits: fromDigits }, frame.style);
+  if (!read.ok || read.value.kind === 'blank') return '–';
+  const worth = convert(read.value.amount, { ratio: rate.ratio, fromDigits, toDigits: frame.digits, rounding });
+  return `${formatMinor(worth, frame.digits, frame.style)} ${frame.currency}`;
+};
+
+const UsedCells = ({
+  rate,
+  frame,
+  worth,
+}: {
+  readonly rate: UsedRate | undefined;
+  readonly frame: FrameProps['frame'];
+  readonly worth: string;
+}) => {
   if (rate === undefined || rate.ratio === null)
     return (
       <>
-        <td className="figure text-ochre" colSpan={2}>
+        <td className="figure text-ochre" colSpan={3}>
           no rate
         </td>
         <td colSpan={2} className="text-ochre">
-          {rate?.stale == null
+          {rate === undefined || rate.stale === null
             ? 'none on or before that day'
             : `the nearest is ${String(rate.stale.age)} days old, of ${day(rate.stale.rate.date, frame.dates)}`}
         </td>
@@ -211,6 +244,7 @@ const UsedCells = ({ rate, frame }: { readonly rate: UsedRate | undefined; reado
     <>
       <td className={`figure ${typedAs(frame.currency) ? 'font-medium' : 'text-ink-2'}`}>{value(frame.currency)}</td>
       <td className={`figure ${typedAs(rate.currency) ? 'font-medium' : 'text-ink-2'}`}>{value(rate.currency)}</td>
+      <td className="figure">{worth}</td>
       <td className="whitespace-nowrap">
         {rate.legs
           .map(
@@ -244,7 +278,10 @@ const SwitchOn = ({
       className="mt-2 flex flex-wrap items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (currency === '') return setProblem('Choose a currency first.');
+        if (currency === '') {
+          setProblem('Choose a currency first.');
+          return;
+        }
         void send(switchOn({ books, currency })).then((done) => {
           setProblem(done.ok ? undefined : done.problems[0]?.message);
           if (!done.ok) return;

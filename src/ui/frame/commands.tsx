@@ -75,7 +75,10 @@ export const Commands = ({
   };
   const goToAccount = (account: number): void => {
     const sheet = `/books/${String(books)}/openings`;
-    if (location.pathname !== sheet) return go(`${sheet}?account=${String(account)}`);
+    if (location.pathname !== sheet) {
+      go(`${sheet}?account=${String(account)}`);
+      return;
+    }
     setOpen(false);
     // After the list has given the focus back to where it came from.
     setTimeout(() => askForAccount(account), 20);

@@ -69,11 +69,11 @@ export const Frame = ({
         <Course books={frame.id} stages={frame.stages} current={stage} />
       </header>
       <main
-        className={`grid min-h-0 ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'} ${fixed ? 'max-lg:overflow-y-auto' : 'overflow-y-auto'}`}
+        className={`relative grid min-h-0 max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'}`}
       >
         <section
           aria-labelledby="sheet-title"
-          className={`flex min-w-0 flex-col ${fixed ? 'min-h-0 max-lg:h-[calc(100dvh-13rem)] max-lg:min-h-80' : ''}`}
+          className={`relative flex min-w-0 flex-col ${fixed ? 'min-h-0 max-lg:h-[calc(100dvh-13rem)] max-lg:min-h-80' : 'lg:overflow-y-auto'}`}
         >
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 pt-3 pb-2">
             <h1 id="sheet-title" className="title text-[1.4rem] leading-tight">

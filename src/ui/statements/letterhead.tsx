@@ -14,7 +14,6 @@ export const Letterhead = ({ books, head }: { readonly books: number; readonly h
         ))}
       </div>
       {head.logo !== null && (
-        // eslint-disable-next-line -- the address changes with the picture; the framework's image service adds nothing
         <img src={`/books/${String(books)}/logo?at=${head.logo}`} alt="" className="h-10 max-w-28 object-contain" />
       )}
     </div>
