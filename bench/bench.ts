@@ -11,9 +11,12 @@ import { chromium } from '@playwright/test';
 import { createBooks } from '@/actions/books';
 import { closeDatabase, database, useDatabase } from '@/actions/context';
 import { postOpenings, saveFigures } from '@/actions/openings';
+import { drawCalendar } from '@/actions/calendar';
+import { boardView, calendarView, namesView } from '@/actions/stage-views';
 import { openingsView } from '@/actions/views';
 import { insertAccounts } from '@/store/chart';
 import { openDirectory } from '@/store/open';
+import { coreFigures, hundredYears } from './core';
 
 const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
 const [, , appPort = '', emptyPort = ''] = process.argv;
@@ -87,7 +90,7 @@ const bareTables = `create table line (set_id int, account_id int, amount int8, 
   create table change (id int generated always as identity primary key, account_id int, from_amount int8, to_amount int8);
   create table journal_line (journal_id int, line_no int, account_id int, amount int8, primary key (journal_id, line_no));`;
 
-const store = async (): Promise<number> => {
+const store = async (): Promise<{ readonly books: number; readonly weeks: number }> => {
   const directory = join(root, 'data');
   useDatabase(
     await openDirectory(directory, (error) => {
@@ -147,8 +150,64 @@ const store = async (): Promise<number> => {
     ),
   );
   await bare.close();
+  const weeks = await weekBooks();
+  for (let made = 0; made < 500; made += 1)
+    done(
+      await createBooks({
+        name: `Client ${String(made)} of the practice`,
+        legalForm: 'limited-company',
+        country: 'IE',
+        currency: 'EUR',
+        style: '1,234.56',
+        purpose: 'live',
+        yearStart: '2026-01-01',
+        cutover: '2026-07-01',
+        starter: 'trading',
+        foreign: made % 3 === 0,
+        evenIfSameName: true,
+      }),
+    );
+  note(
+    'board of 500 sets of books, its view',
+    await repeated(5, boardView),
+    'the names of 500 sets of books',
+    await repeated(5, namesView),
+  );
   await closeDatabase();
-  return books;
+  return { books, weeks };
+};
+
+/** Books with a hundred fiscal years of twelve periods in whole weeks. */
+const weekBooks = async (): Promise<number> => {
+  const { id } = done(
+    await createBooks({
+      name: 'A hundred years',
+      legalForm: 'other',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-01-01',
+      cutover: '2026-01-01',
+      starter: 'empty',
+      evenIfSameName: true,
+    }),
+  );
+  const view = await calendarView(id);
+  const years = hundredYears();
+  done(
+    await drawCalendar({
+      books: id,
+      revision: view?.revision ?? 0,
+      years: years.map((year, at) => ({
+        id: at === 0 ? (view?.years[0]?.id ?? null) : null,
+        name: year.name,
+        plan: year.plan,
+        periods: year.periods.map((one) => ({ ...one, start: one.start.toString(), end: one.end.toString() })),
+      })),
+    }),
+  );
+  return id;
 };
 
 /** From the start of the process to the first byte of a page. */
@@ -187,7 +246,7 @@ const next = (port: string, directory: string): readonly string[] => [
   port,
 ];
 
-const browser = async (books: number): Promise<void> => {
+const browser = async ({ books, weeks }: Awaited<ReturnType<typeof store>>): Promise<void> => {
   const app = `http://127.0.0.1:${appPort}`;
   const empty = `http://127.0.0.1:${emptyPort}`;
   const env = { BATHRON_DATA: join(root, 'data'), NEXT_MANUAL_SIG_HANDLE: 'true', LOG_LEVEL: 'error' };
@@ -227,6 +286,25 @@ const browser = async (books: number): Promise<void> => {
       await repeated(9, get(openings)),
       'an empty Next.js page',
       await repeated(9, get(empty)),
+    );
+    const emptyTime = await repeated(9, get(empty));
+    const bytesOf = async (url: string): Promise<number> => (await (await fetch(url)).arrayBuffer()).byteLength / 1024;
+    await get(app)();
+    note('board with 500 sets of books, server time', await repeated(9, get(app)), 'an empty Next.js page', emptyTime);
+    note(
+      'board with 500 sets of books, bytes',
+      await bytesOf(app),
+      'an empty Next.js page',
+      await bytesOf(empty),
+      'kB',
+    );
+    const calendar = `${app}/books/${String(weeks)}/calendar`;
+    await get(calendar)();
+    note(
+      'calendar of 100 years drawn, server time',
+      await repeated(9, get(calendar)),
+      'an empty Next.js page',
+      emptyTime,
     );
     const scripts = async (url: string): Promise<number> => {
       let bytes = 0;
@@ -286,6 +364,7 @@ const browser = async (books: number): Promise<void> => {
 };
 
 try {
+  coreFigures(note);
   await browser(await store());
   const table = lines.map(({ what, ours, baseline, theirs, unit }) => ({
     measured: what,

@@ -121,7 +121,13 @@ export const startServer = async (port, { dev = false, quiet = false, env = {} }
     {
       cwd: root,
       stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NEXT_MANUAL_SIG_HANDLE: 'true', ...env },
+      env: {
+        RATE_SERVICE: `http://127.0.0.1:${port}/simulated/rates`,
+        ...process.env,
+        NEXT_TELEMETRY_DISABLED: '1',
+        NEXT_MANUAL_SIG_HANDLE: 'true',
+        ...env,
+      },
     },
   );
   const ended = new Promise((resolve) => child.once('exit', (code, signal) => resolve(code ?? signal)));

@@ -17,6 +17,8 @@ const VIEWS = [
   ],
   ['company', '/books/1'],
   ['calendar', '/books/1/calendar'],
+  ['calendar-weeks', '/books/2/calendar'],
+  ['currencies', '/books/1/currencies'],
   ['chart', '/books/1/chart', (page) => page.getByRole('row', { name: /VAT payable/ }).click()],
   [
     'opening-balances',

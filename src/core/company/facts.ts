@@ -126,7 +126,7 @@ const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
 
 /** A fact in words, short enough for a line of history. */
 export const sayFact = <F extends FactName>(field: F, value: CompanyFacts[F]): string => {
-  const said = (SAY[field]?.(value) ?? String(value)).replaceAll('\n', ', ');
+  const said = (SAY[field]?.(value) ?? (typeof value === 'string' ? value : '')).replaceAll('\n', ', ');
   return said === '' ? 'empty' : said.length > 80 ? `${said.slice(0, 77)}…` : said;
 };
 

@@ -145,19 +145,19 @@ const Client = ({
     <ColourMark colour={one.colour} className="h-14 w-1.5" />
     <Stones fills={one.fills} says={one.said} />
     <div className="min-w-0">
-      <h2 className="title truncate text-lg leading-snug">
+      <h2 className="title truncate text-lg leading-snug max-md:text-base max-md:leading-tight">
         <Go href={`/books/${String(one.id)}`} className="hover:underline">
           {one.name}
         </Go>
       </h2>
-      <p className="note truncate">
+      <p className="note truncate max-md:leading-tight">
         {legalFormLabel(one.legalForm)} · {country} · {one.currency}
         {one.purpose !== 'live' && (
           <span className="ml-2 border border-ochre px-1 text-xs text-ochre">{one.purpose}</span>
         )}
       </p>
-      {one.remark !== '' && <p className="truncate text-sm italic">{one.remark}</p>}
-      <p className="truncate text-sm md:hidden">
+      {one.remark !== '' && <p className="truncate text-sm italic max-md:leading-tight">{one.remark}</p>}
+      <p className="truncate text-sm leading-tight md:hidden">
         {one.next === null ? 'Posted and standing' : `Next: ${one.next.label} · ${one.next.note}`}
       </p>
     </div>
