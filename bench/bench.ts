@@ -306,19 +306,18 @@ const browser = async ({ books, weeks }: Awaited<ReturnType<typeof store>>): Pro
       'an empty Next.js page',
       emptyTime,
     );
+    /** All JavaScript that a page loads in a browser that has nothing of it yet. */
     const scripts = async (url: string): Promise<number> => {
-      let bytes = 0;
-      const counting = async (response: {
-        url: () => string;
-        body: () => Promise<Buffer>;
-        headers: () => Record<string, string>;
-      }): Promise<void> => {
-        if (/\.js(\?|$)/.test(response.url())) bytes += (await response.body()).length;
-      };
-      page.on('response', (response) => void counting(response));
-      await page.goto(url, { waitUntil: 'networkidle' });
-      page.removeAllListeners('response');
-      return bytes / 1024;
+      const fresh = await page.context().browser()?.newPage();
+      if (fresh === undefined) throw new Error('no browser');
+      const bodies: Promise<number>[] = [];
+      fresh.on('response', (response) => {
+        if (/\.js(\?|$)/.test(response.url())) bodies.push(response.body().then((body) => body.length));
+      });
+      await fresh.goto(url, { waitUntil: 'networkidle' });
+      const sizes = await Promise.all(bodies);
+      await fresh.close();
+      return sizes.reduce((all, size) => all + size, 0) / 1024;
     };
     note('JavaScript shipped, unpacked', await scripts(openings), 'an empty Next.js page', await scripts(empty), 'kB');
 

@@ -10,7 +10,7 @@ import { LARGEST, type Minor, abs, minor } from '@/core/money/minor';
 import { postingLines, standing } from '@/core/openings/level';
 import { blockers } from '@/core/proof/checks';
 import { type Problem, fail, ok, plural, problem } from '@/core/result';
-import { chartOf } from '@/store/chart';
+import { accountsOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { ledgerBalances, postJournal } from '@/store/journals';
 import {
@@ -90,7 +90,12 @@ export const saveFigures = booksAction(
           'A newer version of the opening balances was opened elsewhere. Load the page again.',
         ),
       );
-    const chart = new Map((await chartOf(tx, books.id)).map((account) => [account.id, account]));
+    const named = await accountsOf(
+      tx,
+      books.id,
+      input.entries.map((entry) => entry.account),
+    );
+    const chart = new Map(named.map((account) => [account.id, account]));
     const wrong = input.entries.flatMap((entry): Problem[] => {
       const account = chart.get(entry.account);
       if (account === undefined)

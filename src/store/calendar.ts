@@ -1,4 +1,4 @@
-import { plainDate } from '@/core/calendar/dates';
+import { type PlainDate, plainDate } from '@/core/calendar/dates';
 import type { StatedPeriod, StatedYear } from '@/core/calendar/file';
 import type { PeriodState } from '@/core/calendar/states';
 import { type PeriodKind, type YearPlan, planFrom } from '@/core/calendar/year';
@@ -91,56 +91,64 @@ export const bumpCalendar = async (tx: Queryable, booksId: number): Promise<void
   await tx.query('update books set calendar_revision = calendar_revision + 1 where id = $1', [booksId]);
 };
 
+/** Dates are immutable, and the clients of a practice share most of theirs: each is read once. */
+const known = new Map<string, PlainDate>();
+const MOST_KNOWN = 50_000;
+const date = (iso: string): PlainDate => {
+  const found = known.get(iso);
+  if (found !== undefined) return found;
+  if (known.size >= MOST_KNOWN) known.clear();
+  const made = plainDate(iso);
+  known.set(iso, made);
+  return made;
+};
+
+interface YearRow {
+  readonly books: number;
+  readonly id: number;
+  readonly name: string;
+  readonly start: string;
+  readonly end: string;
+  readonly plan: YearPlan | null;
+  readonly periods: readonly {
+    readonly id: number;
+    readonly code: string;
+    readonly name: string;
+    readonly kind: PeriodKind;
+    readonly start: string;
+    readonly end: string;
+    readonly state: PeriodState;
+  }[];
+}
+
 /** The fiscal years with their periods, per set of books, oldest first. */
 export const yearsOf = async (
   tx: Queryable,
   booksIds: readonly number[],
 ): Promise<ReadonlyMap<number, readonly StoredYear[]>> => {
-  const rows = await tx.query<{
-    books: number;
-    year: number;
-    yearName: string;
-    yearStart: string;
-    yearEnd: string;
-    plan: YearPlan | null;
-    id: number;
-    code: string;
-    name: string;
-    kind: PeriodKind;
-    start: string;
-    end: string;
-    state: PeriodState;
-  }>(
-    `select y.books_id as books, y.id as year, y.name as "yearName", y.start_date as "yearStart", y.end_date as "yearEnd", y.plan,
-            p.id, p.code, p.name, p.kind, p.start_date as start, p.end_date as "end", p.state
+  // One row per year, its periods as one value: many small rows cost more in the driver than in the database.
+  const rows = await tx.query<YearRow>(
+    `select y.books_id as books, y.id, y.name, y.start_date as start, y.end_date as "end", y.plan,
+            json_agg(json_build_object('id', p.id, 'code', p.code, 'name', p.name, 'kind', p.kind, 'start', p.start_date,
+              'end', p.end_date, 'state', p.state) order by p.ordinal) as periods
      from fiscal_year y join period p on p.fiscal_year_id = y.id
-     where y.books_id = any($1::int[]) order by y.books_id, y.start_date, p.ordinal`,
+     where y.books_id = any($1::int[]) group by y.id order by y.books_id, y.start_date`,
     [booksIds],
   );
-  const byBooks = new Map<number, Map<number, StoredYear & { periods: StoredPeriod[] }>>();
-  for (const row of rows) {
-    const years = byBooks.get(row.books) ?? new Map<number, StoredYear & { periods: StoredPeriod[] }>();
-    byBooks.set(row.books, years);
-    const year = years.get(row.year) ?? {
-      id: row.year,
-      name: row.yearName,
-      start: plainDate(row.yearStart),
-      end: plainDate(row.yearEnd),
-      plan: row.plan ?? planFrom(plainDate(row.yearStart)),
-      periods: [],
+  const byBooks = new Map<number, StoredYear[]>();
+  for (const { books, ...row } of rows) {
+    const year: StoredYear = {
+      ...row,
+      start: date(row.start),
+      end: date(row.end),
+      plan: row.plan ?? planFrom(date(row.start)),
+      periods: row.periods.map((period) => ({ ...period, start: date(period.start), end: date(period.end) })),
     };
-    years.set(row.year, year);
-    year.periods.push({
-      id: row.id,
-      code: row.code,
-      name: row.name,
-      kind: row.kind,
-      start: plainDate(row.start),
-      end: plainDate(row.end),
-      state: row.state,
-    });
+    const years = byBooks.get(books);
+    if (years === undefined) byBooks.set(books, [year]);
+    else years.push(year);
   }
-  return new Map([...byBooks].map(([books, years]) => [books, [...years.values()]]));
+  return byBooks;
 };
 
 /** Ids of periods in which something is posted. */

@@ -15,6 +15,7 @@ import { type YearPlan, isRegular, yearNotes } from '@/core/calendar/year';
 import { type Problem, type Result, plural } from '@/core/result';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
+import { FileButton } from '../parts/file-button';
 import { Field } from '../parts/field';
 import { day, moment } from '../parts/names';
 import { Problems } from '../parts/problems';
@@ -442,19 +443,12 @@ export const CalendarSheet = (view: View) => {
                 <a className="btn btn-xs" href={`/books/${String(frame.id)}/calendar/file`} download>
                   Export as CSV
                 </a>
-                <label className="btn btn-xs focus-within:outline-2 focus-within:outline-madder">
-                  Bring a calendar
-                  <input
-                    type="file"
-                    accept=".csv,.xlsx"
-                    className="sr-only"
-                    onChange={(event) => {
-                      const [file] = event.target.files ?? [];
-                      if (file !== undefined) void bring(file);
-                      event.target.value = '';
-                    }}
-                  />
-                </label>
+                <FileButton
+                  small
+                  label="Bring a calendar"
+                  accept=".csv,.xlsx"
+                  onFiles={([file]) => file !== undefined && void bring(file)}
+                />
               </div>
               <p className="note mt-1">It is shown here first and stored when you take it.</p>
             </section>

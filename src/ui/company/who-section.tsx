@@ -9,6 +9,7 @@ import { legalFormLabel, LEGAL_FORMS } from '@/core/company/legal-form';
 import { MOST_LOGO_BYTES } from '@/core/company/logo-limit';
 import type { Problem } from '@/core/result';
 import type { Named } from '../parts/names';
+import { FileButton } from '../parts/file-button';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { Pair, Section, SelectFact, TextFact } from './fact-fields';
@@ -149,19 +150,12 @@ const LogoField = ({ logo }: { readonly logo: string | null }) => {
         {logo !== null && (
           <img src={`/books/${String(books)}/logo?at=${logo}`} alt="Logo" className="h-10 max-w-40 object-contain" />
         )}
-        <label className="btn btn-xs focus-within:outline-2 focus-within:outline-madder">
-          {logo === null ? 'Choose a picture' : 'Choose another'}
-          <input
-            type="file"
-            accept=".png,.jpg,.jpeg,.svg"
-            className="sr-only"
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) void bring(file);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FileButton
+          small
+          label={logo === null ? 'Choose a picture' : 'Choose another'}
+          accept=".png,.jpg,.jpeg,.svg"
+          onFiles={([file]) => file !== undefined && void bring(file)}
+        />
         {logo !== null && (
           <button
             type="button"

@@ -8,6 +8,7 @@ import type { RatesPreview } from '@/actions/rates-in';
 import type { DateStyle } from '@/core/calendar/dates';
 import { type Problem, type Result, plural } from '@/core/result';
 import { DateInput } from '../parts/date-input';
+import { FileButton } from '../parts/file-button';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
@@ -76,19 +77,11 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
   return (
     <div className="flex flex-col gap-2">
       <div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
-        <label className="btn btn-sm focus-within:outline-2 focus-within:outline-madder">
-          Bring a file
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,.xlsx"
-            className="sr-only"
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) bring(file);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FileButton
+          label="Bring a file"
+          accept=".csv,.tsv,.txt,.xlsx"
+          onFiles={([file]) => file !== undefined && bring(file)}
+        />
         <a className="btn btn-sm" href={`/books/${String(books)}/currencies/rates`} download>
           Export all as CSV
         </a>

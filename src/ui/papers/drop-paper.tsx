@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import type { bringPaper } from '@/actions/papers';
 import { MOST_BYTES, MOST_ROWS } from '@/core/papers/cells';
 import { type Problem, plural } from '@/core/result';
+import { FileButton } from '../parts/file-button';
 import { Problems } from '../parts/problems';
 
 type Brought = Awaited<ReturnType<typeof bringPaper>>;
@@ -87,16 +88,12 @@ export const DropPaper = ({ books }: { readonly books: number }) => {
             as it is; nothing is taken from it before you have seen how it reads.
           </span>
         </p>
-        <label className="btn btn-sm focus-within:outline-2 focus-within:outline-madder">
-          Choose files
-          <input
-            type="file"
-            multiple
-            accept=".csv,.tsv,.txt,.xlsx"
-            className="sr-only"
-            onChange={(event) => void take([...(event.target.files ?? [])].map((file) => [file.name, file] as const))}
-          />
-        </label>
+        <FileButton
+          label="Choose files"
+          accept=".csv,.tsv,.txt,.xlsx"
+          multiple
+          onFiles={(files) => void take(files.map((file) => [file.name, file] as const))}
+        />
       </div>
       <details>
         <summary className="text-sm">Or paste from a spreadsheet</summary>

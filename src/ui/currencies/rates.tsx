@@ -1,0 +1,250 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { removeRate, saveRate } from '@/actions/currencies';
+import type { RateView } from '@/actions/stage-views';
+import { plainDate } from '@/core/calendar/dates';
+import { type Rate, called, decimalOf, ratioOf, shownRatio, writeRate } from '@/core/money/rate';
+import { inverse } from '@/core/money/ratio';
+import { type Problem, plural } from '@/core/result';
+import { DateInput } from '../parts/date-input';
+import { day } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { BringRates } from './bring-rates';
+import type { Point } from './rate-chart';
+import type { CurrenciesView } from './view';
+
+// The drawing library is large and only of use here, after the page stands.
+const RateChart = dynamic(() => import('./rate-chart').then((one) => one.RateChart), {
+  ssr: false,
+  loading: () => <div className="h-44" />,
+});
+
+const exact = (rate: RateView): Rate => ({ ...rate, rate: decimalOf(rate.rate) });
+
+/** The rates of one currency against the base: drawn, listed, typed, brought. */
+export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
+  const { frame, used, drawn, listed, pairs } = view;
+  const base = frame.currency;
+  const own = used.find((one) => one.currency === chosen);
+  // Drawn in the direction in which most people read it: more than one of something for one.
+  const [unit, quote] = useMemo((): readonly [string, string] => {
+    const [newest] = drawn;
+    return newest === undefined ? [base, chosen] : [newest.unit, newest.quote];
+  }, [drawn, base, chosen]);
+  const point = (rate: RateView): readonly Point[] => {
+    const ratio = ratioOf(exact(rate), unit, quote);
+    if (ratio === undefined) return [];
+    const shown = shownRatio(ratio);
+    const text = writeRate(shown, '1234.56');
+    return [
+      {
+        date: rate.date,
+        value: Number(text),
+        says: `${day(rate.date, frame.dates)}: 1 ${unit} = ${writeRate(shown, frame.style)} ${quote}`,
+      },
+    ];
+  };
+  const points = [...drawn].reverse().flatMap(point);
+  const marks = (own?.legs ?? []).flatMap((leg) => point(leg.rate));
+  const pair = pairs.find((one) => [one.low, one.high].includes(chosen) && [one.low, one.high].includes(base));
+  return (
+    <section aria-labelledby="rates" className="mt-4 border-t border-ink pt-2">
+      <h2 id="rates" className="title text-lg leading-tight">
+        {chosen} against {base}
+      </h2>
+      <p className="note">
+        {pair === undefined
+          ? 'No rates yet. Type one below, bring a file, or fetch them.'
+          : `${plural(pair.count, 'rate')}, ${day(pair.first, frame.dates)} to ${day(pair.last, frame.dates)}; drawn as 1 ${unit} in ${quote}`}
+      </p>
+      {points.length > 1 && (
+        <RateChart
+          points={points}
+          used={marks}
+          label={`Rates of 1 ${unit} in ${quote}, ${plural(points.length, 'point')}; the marked one is used at the opening date`}
+        />
+      )}
+      <div className="mt-2 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
+        <div>
+          <TypeRate view={view} chosen={chosen} />
+          <RateList view={view} listed={listed} pair={pair} />
+        </div>
+        <div>
+          <h3 className="title mb-1 text-base">From a file or the rate service</h3>
+          <BringRates
+            dates={frame.dates}
+            books={frame.id}
+            currency={chosen}
+            from={plainDate(frame.openingDate).subtract({ months: 3 }).toString()}
+            to={plainDate(frame.openingDate).add({ months: 1 }).toString()}
+          />
+        </div>
+      </div>
+    </section>
+  );
+};
+
+const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
+  const { frame, currencies } = view;
+  const router = useRouter();
+  const all = [frame.currency, ...currencies.map((one) => one.currency)];
+  const [rate, setRate] = useState({ date: frame.openingDate, unit: chosen, quote: frame.currency, typed: '' });
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const doubt = problems.find((one) => one.code === 'rate.upside-down' || one.code === 'rate.far-off');
+  const put = (next: Partial<typeof rate>): void => {
+    setProblems([]);
+    setRate((was) => ({ ...was, ...next }));
+  };
+  const save = async (given: typeof rate, evenIfDoubtful: boolean): Promise<void> => {
+    const done = await send(saveRate({ books: frame.id, ...given, evenIfDoubtful }));
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(`${called({ ...given, rate: decimalOf(done.value.rate) }, frame.style)} kept`);
+    setRate({ ...given, typed: '' });
+    router.refresh();
+  };
+  const currencySelect = (key: 'unit' | 'quote', label: string) => (
+    <select
+      aria-label={label}
+      value={rate[key]}
+      onChange={(event) => put({ [key]: event.target.value })}
+      className="select select-sm w-20"
+    >
+      {all.map((code) => (
+        <option key={code} value={code}>
+          {code}
+        </option>
+      ))}
+    </select>
+  );
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save(rate, false);
+      }}
+    >
+      <div className="flex flex-wrap items-center gap-1.5">
+        <span className="text-sm">On</span>
+        <span className="w-28">
+          <DateInput
+            aria-label="Day of the rate"
+            value={rate.date}
+            dates={frame.dates}
+            onDate={(date) => put({ date })}
+          />
+        </span>
+        <span className="text-sm">1</span>
+        {currencySelect('unit', 'Currency of which one')}
+        <span className="text-sm">=</span>
+        <input
+          aria-label="Rate"
+          value={rate.typed}
+          inputMode="decimal"
+          autoComplete="off"
+          placeholder={writeRate({ coefficient: 11789n, scale: 4 }, frame.style)}
+          onChange={(event) => put({ typed: event.target.value })}
+          className="input input-sm w-28 text-right"
+        />
+        {currencySelect('quote', 'Currency in which')}
+        <button className="btn btn-sm">Keep the rate</button>
+      </div>
+      <Problems problems={problems} />
+      {doubt !== undefined && (
+        <div className="mt-1.5 flex flex-wrap gap-2">
+          {doubt.code === 'rate.upside-down' && (
+            <button
+              type="button"
+              className="btn btn-xs"
+              onClick={() => void save({ ...rate, unit: rate.quote, quote: rate.unit }, false)}
+            >
+              Swap: 1 {rate.quote} = {rate.typed} {rate.unit}
+            </button>
+          )}
+          <button type="button" className="btn btn-xs" onClick={() => void save(rate, true)}>
+            Keep it all the same
+          </button>
+        </div>
+      )}
+    </form>
+  );
+};
+
+const RateList = ({
+  view: { frame },
+  listed,
+  pair,
+}: {
+  readonly view: CurrenciesView;
+  readonly listed: readonly RateView[];
+  readonly pair: CurrenciesView['pairs'][number] | undefined;
+}) => {
+  const router = useRouter();
+  if (pair === undefined) return null;
+  return (
+    <div className="mt-2 max-h-96 overflow-y-auto" role="region" aria-label="Rates, newest first" tabIndex={0}>
+      <table className="ledger">
+        <thead>
+          <tr>
+            <th scope="col">Day</th>
+            <th scope="col">As given</th>
+            <th scope="col">The other way round</th>
+            <th scope="col">From</th>
+            <th scope="col">
+              <span className="sr-only">Take away</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {listed.map((rate) => (
+            <tr key={rate.date}>
+              <td className="whitespace-nowrap">{day(rate.date, frame.dates)}</td>
+              <td className="whitespace-nowrap">{called(exact(rate), frame.style)}</td>
+              <td className="whitespace-nowrap text-ink-2">
+                1 {rate.quote} ={' '}
+                {writeRate(
+                  shownRatio(
+                    inverse({ n: decimalOf(rate.rate).coefficient, d: 10n ** BigInt(decimalOf(rate.rate).scale) }),
+                  ),
+                  frame.style,
+                )}{' '}
+                {rate.unit}
+              </td>
+              <td className="max-w-32 truncate" title={rate.source}>
+                {rate.source}
+              </td>
+              <td className="figure">
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-xs"
+                  aria-label={`Take the rate of ${day(rate.date)} away`}
+                  onClick={() =>
+                    void send(
+                      removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),
+                    ).then((done) => {
+                      toast(done.ok ? 'Rate taken away' : (done.problems[0]?.message ?? ''));
+                      router.refresh();
+                    })
+                  }
+                >
+                  take away
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {pair.count > listed.length && (
+        <p className="note py-1">
+          The newest {listed.length} of {pair.count}; the export has all.
+        </p>
+      )}
+    </div>
+  );
+};
