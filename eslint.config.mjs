@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint';
 export default tseslint.config(
   {
     ignores: [
-      '.next/',
+      '**/.next/',
       '.cache/',
       '.data/',
       'node_modules/',

@@ -71,22 +71,24 @@ export const switchOff = booksAction('switchOff', { currency }, async (context, 
   return ok({});
 });
 
-/** Rounding rule and how old a rate may be. */
+/** Rounding rule and how old a rate may be; what is not given stays as it is. */
 export const changeMoneyRules = booksAction(
   'changeMoneyRules',
   {
-    rounding: z.enum(ROUNDING_IDS),
+    rounding: z.enum(ROUNDING_IDS).optional(),
     rateDays: z
       .int('The number of days is a whole number.')
       .min(0, 'A rate cannot be younger than the day itself; 0 means the day’s own rate only.')
-      .max(366, 'A rate of more than a year ago is no rate of that day; 366 days are the most.'),
+      .max(366, 'A rate of more than a year ago is no rate of that day; 366 days are the most.')
+      .optional(),
   },
   async (context, input) => {
     const { tx, books } = context;
-    await updateMoneyRules(tx, books.id, { ...input, currency: books.currency });
+    const rules = { rounding: input.rounding ?? books.rounding, rateDays: input.rateDays ?? books.rateDays };
+    await updateMoneyRules(tx, books.id, { ...rules, currency: books.currency });
     await note(
       context,
-      `Rounding ${input.rounding.replaceAll('-', ' ')}; a rate may be ${plural(input.rateDays, 'day')} old`,
+      `Rounding ${rules.rounding.replaceAll('-', ' ')}; a rate may be ${plural(rules.rateDays, 'day')} old`,
     );
     return ok({});
   },

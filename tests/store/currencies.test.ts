@@ -133,7 +133,7 @@ describe('rates', () => {
     expect(await usedOf(books, 'GBP')).toMatchObject({ ratio: null, stale: { age: 11 } });
     const asked = (await proofView(books))?.proof.find((one) => one.id === 'currencies.rate-on-opening-date');
     expect(asked?.findings.map((one) => one.what)).toEqual([
-      'GBP has no rate within 7 days before 31 Jul 2026; the nearest, 1 GBP = 1.2 EUR on 2026-07-20, is 11 days old.',
+      'GBP has no rate within 7 days before 31 Jul 2026; the nearest, 1 GBP = 1.2 EUR on 20 Jul 2026, is 11 days old.',
       'NOK has no rate on or before 31 Jul 2026.',
     ]);
     valueOf(await rate(books, '2026-07-31', 'GBP', 'EUR', '1.15'));

@@ -42,6 +42,9 @@ export const monthName = (month: number): string => MONTHS[month - 1] ?? '';
 /** `31 Jul 2026`: unambiguous in every country, and short. */
 export const writeDate = (date: PlainDate): string => `${date.day} ${monthName(date.month)} ${date.year}`;
 
+/** The same from `YYYY-MM-DD`. */
+export const writeIso = (iso: string): string => writeStyled(iso, PLAIN_DATES);
+
 /**
  * Days since 1 January 1970 of a date written `YYYY-MM-DD`, for arithmetic over many dates
  * (the proleptic Gregorian calendar, counted in years that begin in March so that the leap day comes last).

@@ -1,6 +1,7 @@
 /**
  * ISO 4217 active currency codes with the number of decimals of their minor unit
- * (source: ISO 4217:2015 table A.1 as amended; funds codes, metals and test codes are left out).
+ * (source: ISO 4217:2015 table A.1 as amended; metals and test codes are left out, and funds codes but for the two units of
+ * account in four decimals that companies keep balances in).
  */
 const BY_DIGITS = {
   0: 'BIF CLP DJF GNF ISK JPY KMF KRW PYG RWF UGX VND VUV XAF XOF XPF',
@@ -11,6 +12,7 @@ const BY_DIGITS = {
     'NIO NOK NPR NZD PAB PEN PGK PHP PKR PLN QAR RON RSD RUB SAR SBD SCR SDG SEK SGD SHP SLE SOS SRD SSP STN SVC SYP ' +
     'SZL THB TJS TMT TOP TRY TTD TWD TZS UAH USD UYU UZS VED VES WST XCD YER ZAR ZMW ZWG',
   3: 'BHD IQD JOD KWD LYD OMR TND',
+  4: 'CLF UYW',
 } as const;
 
 const DIGITS: ReadonlyMap<string, number> = new Map(

@@ -1,4 +1,4 @@
-import { epochDay } from '../calendar/dates';
+import { epochDay, writeIso } from '../calendar/dates';
 import type { NumberStyle } from './number-style';
 import { type DatedRate, called, ratioOf } from './rate';
 import { ONE, type Ratio, compareRatios, inverse, times } from './ratio';
@@ -143,15 +143,15 @@ export const doubtBeside = (rate: DatedRate, others: readonly DatedRate[], style
   const own = ratio({ rate, age: 0 }, rate.unit, rate.quote);
   const theirs = others.map((one) => ratio({ rate: one, age: 0 }, rate.unit, rate.quote));
   if (theirs.some((other) => within(own, other))) return undefined;
-  const beside = `on ${nearest.date} it was ${called(nearest, style)}`;
+  const beside = `on ${writeIso(nearest.date)} it was ${called(nearest, style)}`;
   return theirs.some((other) => within(inverse(own), other))
     ? {
         code: 'rate.upside-down',
-        message: `${called(rate, style)} on ${rate.date} looks upside down: ${beside}.`,
+        message: `${called(rate, style)} on ${writeIso(rate.date)} looks upside down: ${beside}.`,
       }
     : {
         code: 'rate.far-off',
-        message: `${called(rate, style)} on ${rate.date} is more than 20 % off its neighbour: ${beside}.`,
+        message: `${called(rate, style)} on ${writeIso(rate.date)} is more than 20 % off its neighbour: ${beside}.`,
       };
 };
 

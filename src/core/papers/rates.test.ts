@@ -70,6 +70,19 @@ describe('rates from files', () => {
       plain(read('Rates of the harbour office\n\nDatum;GBP;NOK\n31.07.2026;0,8482;11,52\n01.08.2026;n/a;11,50\n')),
     ).toEqual(['2026-07-31 1 EUR=0.8482 GBP', '2026-07-31 1 EUR=11.52 NOK', '2026-08-01 1 EUR=11.50 NOK']);
   });
+  it('reads a workbook’s own numbers by their exact decimals', () => {
+    const number = (decimal: string, shown = decimal) => ({ decimal, shown });
+    const table = {
+      name: 'Sheet1',
+      rows: [
+        ['Date', 'Currency', 'Rate'],
+        [number('46234', '31/07/2026'), 'GBP', number('0.8482', '0.85')],
+        ['30/07/2026', 'GBP', number('1', '1')],
+      ],
+    };
+    const back = readRates(table, { ...settings, style: '1.234,56' });
+    expect(plain(back)).toEqual(['2026-07-31 1 GBP=0.8482 EUR', '2026-07-30 1 GBP=1 EUR']);
+  });
   it('takes a rate per hundred units exactly', () => {
     expect(plain(read('date,currency,amount,rate\n2026-07-31,JPY,100,0.6150\n2026-07-31,NOK,7,1\n'))).toEqual([
       '2026-07-31 1 JPY=0.006150 EUR',

@@ -1,5 +1,5 @@
 import { openingDate } from '../calendar/cutover';
-import { writeDate } from '../calendar/dates';
+import { writeDate, writeIso } from '../calendar/dates';
 import { called } from '../chart/account';
 import { type AccountRole, roleFacts } from '../chart/classes';
 import { type DatedRate, called as rateCalled } from '../money/rate';
@@ -63,7 +63,7 @@ export const CURRENCY_CHECKS = {
             what:
               found.stale === undefined
                 ? `${currency} has no rate on or before ${day}.`
-                : `${currency} has no rate within ${state.rateDays} days before ${day}; the nearest, ${rateCalled(found.stale.rate, state.style)} on ${found.stale.rate.date}, is ${found.stale.age} days old.`,
+                : `${currency} has no rate within ${state.rateDays} days before ${day}; the nearest, ${rateCalled(found.stale.rate, state.style)} on ${writeIso(found.stale.rate.date)}, is ${found.stale.age} days old.`,
             place: { stage: 'currencies' },
           } as const,
         ];

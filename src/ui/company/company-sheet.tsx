@@ -26,6 +26,11 @@ const SECTIONS: readonly (readonly [ChecklistItem['section'], string])[] = [
   ['defaults', 'Defaults for later entries'],
 ];
 
+const KEYS = [
+  ['Enter, Esc', 'in a field: keep it, put it back'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo what was saved'],
+] as const;
+
 /** Who the company is, what its books use, and how far they stand. */
 export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, years, next, history }: View) => (
   <FactsProvider books={frame.id} facts={facts}>
@@ -33,6 +38,7 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
       frame={frame}
       stage="company"
       title="Company"
+      keys={KEYS}
       about={`${legalFormLabel(frame.legalForm)} · ${countryName(frame.country)}`}
       actions={
         <>

@@ -5,6 +5,7 @@ import { type ReactNode, createContext, useContext, useState, useSyncExternalSto
 import { changeFact } from '@/actions/company';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { send } from '../parts/send';
+import { useUndoKeys } from '../parts/undo-keys';
 
 interface Change {
   readonly field: FactName;
@@ -81,6 +82,7 @@ export const FactsProvider = ({
   const [drafts] = useState(makeDrafts);
   const [problems, setProblems] = useState<Partial<Record<FactName, string>>>({});
   const [changes, setChanges] = useState<readonly Change[]>([]);
+  const [undone, setUndone] = useState<readonly Change[]>([]);
   const [saving, setSaving] = useState(0);
   // The server said what stands now: by a refresh, or because somebody else changed something.
   if (facts !== seen) {
@@ -109,6 +111,25 @@ export const FactsProvider = ({
     return true;
   };
   const last = changes.at(-1);
+  const undo = (): void => {
+    if (last === undefined) return;
+    void put(last.field, standing[last.field], last.was).then((kept) => {
+      if (!kept) return;
+      setChanges((before) => before.slice(0, -1));
+      setUndone((before) => [...before, last]);
+    });
+  };
+  const redo = (): void => {
+    const next = undone.at(-1);
+    if (next === undefined) return;
+    void put(next.field, standing[next.field], next.now).then((kept) => {
+      if (!kept) return;
+      setUndone((before) => before.slice(0, -1));
+      setChanges((before) => [...before, next]);
+    });
+  };
+  // While something is typed, the keys undo the typing, as everywhere.
+  useUndoKeys({ undo, redo, typing: () => Object.keys(drafts.get()).length > 0 });
   const store: FactsStore = {
     books,
     facts: { ...standing, ...wished },
@@ -121,7 +142,10 @@ export const FactsProvider = ({
         return true;
       }
       const kept = await put(field, was, now);
-      if (kept) setChanges((before) => [...before, { field, was, now }]);
+      if (kept) {
+        setChanges((before) => [...before, { field, was, now }]);
+        setUndone([]);
+      }
       return kept;
     },
     pending: (field) => field in drafts.get(),
@@ -135,12 +159,7 @@ export const FactsProvider = ({
             ? 'all saved'
             : '',
     last,
-    undo: () => {
-      if (last === undefined) return;
-      void put(last.field, standing[last.field], last.was).then((kept) => {
-        if (kept) setChanges((before) => before.slice(0, -1));
-      });
-    },
+    undo,
   };
   return (
     <Drafts.Provider value={drafts}>

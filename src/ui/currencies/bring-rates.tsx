@@ -10,6 +10,7 @@ import { type Problem, type Result, plural } from '@/core/result';
 import { DateInput } from '../parts/date-input';
 import { FileButton } from '../parts/file-button';
 import { Field } from '../parts/field';
+import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 
@@ -135,6 +136,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
         <Preview
           shown={shown}
           currency={currency}
+          dates={dates}
           busy={busy !== ''}
           onTake={() =>
             void run(shown.source, shown.isFile, shown.again, true, shown.isFile ? shown.preview.direction : undefined)
@@ -150,6 +152,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
 const Preview = ({
   shown: { preview, source, isFile },
   currency,
+  dates,
   busy,
   onTake,
   onTurn,
@@ -157,6 +160,7 @@ const Preview = ({
 }: {
   readonly shown: Shown;
   readonly currency: string;
+  readonly dates: DateStyle;
   readonly busy: boolean;
   readonly onTake: () => void;
   readonly onTurn: (direction: RatesPreview['direction']) => void;
@@ -207,7 +211,7 @@ const Preview = ({
           ))}
           {preview.rows.map((one) => (
             <li key={`${one.date}${one.unit}${one.quote}`} className="border-b border-hairline py-0.5">
-              <span className="text-ink-2">{one.date}</span> 1 {one.unit} = {one.rate} {one.quote}{' '}
+              <span className="text-ink-2">{day(one.date, dates)}</span> 1 {one.unit} = {one.rate} {one.quote}{' '}
               <span className={one.unit === currency || one.quote === currency ? '' : 'text-ink-2'}>{one.status}</span>
               {one.was !== undefined && <span className="note"> was {one.was}</span>}
               {one.doubt !== undefined && <span className="block text-ochre">{one.doubt}</span>}

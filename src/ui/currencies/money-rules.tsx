@@ -60,9 +60,7 @@ export const MoneyRules = ({ books, rounding, rateDays, base, posted, names }: R
           <select
             {...ids}
             value={rounding}
-            onChange={(event) =>
-              void settle(changeMoneyRules({ books, rounding: event.target.value as Rounding, rateDays }))
-            }
+            onChange={(event) => void settle(changeMoneyRules({ books, rounding: event.target.value as Rounding }))}
             className="select select-sm w-full"
           >
             {ROUNDINGS.map((one) => (
@@ -88,9 +86,7 @@ export const MoneyRules = ({ books, rounding, rateDays, base, posted, names }: R
             onBlur={(event) => {
               const text = event.target.value.trim();
               if (text !== String(rateDays))
-                void settle(
-                  changeMoneyRules({ books, rounding, rateDays: /^\d{1,6}$/.test(text) ? Number(text) : -1 }),
-                );
+                void settle(changeMoneyRules({ books, rateDays: /^\d{1,6}$/.test(text) ? Number(text) : -1 }));
             }}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
           />

@@ -228,8 +228,24 @@ const RateList = ({
                     void send(
                       removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),
                     ).then((done) => {
-                      toast(done.ok ? 'Rate taken away' : (done.problems[0]?.message ?? ''));
                       router.refresh();
+                      if (!done.ok) return toast(done.problems[0]?.message ?? '');
+                      return toast('Rate taken away', {
+                        action: {
+                          label: 'Undo',
+                          onClick: () =>
+                            void send(
+                              saveRate({
+                                books: frame.id,
+                                date: rate.date,
+                                unit: rate.unit,
+                                quote: rate.quote,
+                                typed: writeRate(decimalOf(rate.rate), frame.style),
+                                evenIfDoubtful: true,
+                              }),
+                            ).then(() => router.refresh()),
+                        },
+                      });
                     })
                   }
                 >
