@@ -5,6 +5,7 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     include: ['src/**/*.test.ts', 'tests/store/**/*.test.ts'],
+    env: { LOG_LEVEL: 'fatal' },
     testTimeout: 180_000,
     hookTimeout: 180_000,
   },

@@ -252,7 +252,7 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await expect(page.getByText('accounts for exchange and rounding differences, done')).toBeAttached();
   const text = await exported(page, 'Export all as CSV');
   expect(text.split('\r\n')[0]).toBe('date,unit,quote,rate,source');
-  await page.getByRole('button', { name: 'Switch GBP off' }).click();
+  await page.getByRole('button', { name: 'switch off GBP' }).click();
   await expect(page.getByText('Switch on each currency that the company is paid in')).toBeVisible();
 });
 
@@ -263,7 +263,7 @@ test('each client’s calendar and currencies through the screens, read back fro
   for (const currency of ['NOK', 'GBP']) {
     await field(page, 'Currency to switch on').selectOption({ value: currency });
     await page.getByRole('button', { name: 'Switch on' }).click();
-    await expect(page.getByRole('button', { name: `Switch ${currency} off` })).toBeVisible();
+    await expect(page.getByRole('button', { name: `switch off ${currency}` })).toBeVisible();
   }
   await stage(page, 'Calendar').click();
   await field(page, 'Adjustment periods').selectOption('one');

@@ -183,7 +183,7 @@ export const CalendarSheet = (view: CalendarView) => {
             {note}
           </p>
         ))}
-        <div className="mt-2 grid gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_18.5rem]">
+        <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_18.5rem]">
           <div className="overflow-x-auto">
             <PeriodTable
               years={shown}

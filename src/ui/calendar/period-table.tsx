@@ -74,7 +74,7 @@ export const PeriodTable = ({ years, at, states, cutover, dates, chosen, onChoos
                   <button
                     type="button"
                     className="min-h-6 hover:underline"
-                    aria-label={`Choose ${period.name}`}
+                    aria-label={`${period.code}, choose ${period.name}`}
                     aria-pressed={inside(place)}
                     onClick={(event) => onChoose(place, event.shiftKey)}
                   >

@@ -78,7 +78,7 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
         </>
       }
     >
-      <div className="grid gap-x-8 px-4 pb-6 md:grid-cols-[12.5rem_minmax(0,1fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 px-4 pb-6 md:grid-cols-[12.5rem_minmax(0,1fr)]">
         <nav aria-label="Sections and what they ask" className="text-sm md:sticky md:top-2 md:self-start">
           <ol>
             {SECTIONS.filter(([id]) => id !== 'tax' || facts.parts.includes('sales-tax')).map(([id, label]) => (

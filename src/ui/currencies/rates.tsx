@@ -69,7 +69,7 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
           label={`Rates of 1 ${unit} in ${quote}, ${plural(points.length, 'point')}; the marked one is used at the opening date`}
         />
       )}
-      <div className="mt-2 grid gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
         <div>
           <TypeRate view={view} chosen={chosen} />
           <RateList view={view} listed={listed} pair={pair} />
@@ -223,7 +223,7 @@ const RateList = ({
                 <button
                   type="button"
                   className="btn btn-ghost btn-xs"
-                  aria-label={`Take the rate of ${day(rate.date)} away`}
+                  aria-label={`take away the rate of ${day(rate.date)}`}
                   onClick={() =>
                     void send(
                       removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),

@@ -33,76 +33,78 @@ export const UsedTable = ({
   if (currencies.length === 0) return null;
   return (
     <>
-      <table className="ledger">
-        <caption className="pb-1 text-left text-sm">
-          Rates at close of {day(frame.openingDate)}, the opening date
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Currency</th>
-            <th scope="col" className="figure">
-              1 {frame.currency} =
-            </th>
-            <th scope="col" className="figure">
-              in {frame.currency}
-            </th>
-            <th scope="col" className="figure">
-              <input
-                aria-label="An amount to convert"
-                value={amount}
-                inputMode="decimal"
-                onChange={(event) => setAmount(event.target.value)}
-                className="input input-xs h-6 w-20 text-right"
-              />{' '}
-              is
-            </th>
-            <th scope="col">Rate of</th>
-            <th scope="col">From</th>
-            <th scope="col">Accounts</th>
-            <th scope="col">
-              <span className="sr-only">Switch off</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {currencies.map(({ currency, accounts }) => {
-            const rate = used.find((one) => one.currency === currency);
-            return (
-              <tr key={currency} className={currency === chosen ? 'bg-madder-wash' : ''}>
-                <td>
-                  <Go
-                    href={`/books/${String(frame.id)}/currencies?currency=${currency}`}
-                    className="font-medium hover:underline"
-                    scroll={false}
-                  >
-                    {currency}
-                  </Go>{' '}
-                  <span className="note">{nameOf.get(currency)}</span>
-                </td>
-                <UsedCells rate={rate} frame={frame} worth={worthOf(rate, amount, view)} />
-                <td className="max-w-40 truncate" title={accounts.join(', ')}>
-                  {accounts.length === 0 ? <span className="note">none</span> : plural(accounts.length, 'account')}
-                </td>
-                <td>
-                  <button
-                    type="button"
-                    className="btn btn-ghost btn-xs"
-                    aria-label={`Switch ${currency} off`}
-                    onClick={() =>
-                      void send(switchOff({ books: frame.id, currency })).then((done) => {
-                        setProblems(done.ok ? [] : done.problems);
-                        if (done.ok) router.refresh();
-                      })
-                    }
-                  >
-                    switch off
-                  </button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto">
+        <table className="ledger">
+          <caption className="pb-1 text-left text-sm">
+            Rates at close of {day(frame.openingDate)}, the opening date
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Currency</th>
+              <th scope="col" className="figure">
+                1 {frame.currency} =
+              </th>
+              <th scope="col" className="figure">
+                in {frame.currency}
+              </th>
+              <th scope="col" className="figure">
+                <input
+                  aria-label="An amount to convert"
+                  value={amount}
+                  inputMode="decimal"
+                  onChange={(event) => setAmount(event.target.value)}
+                  className="input input-xs h-6 w-20 text-right"
+                />{' '}
+                is
+              </th>
+              <th scope="col">Rate of</th>
+              <th scope="col">From</th>
+              <th scope="col">Accounts</th>
+              <th scope="col">
+                <span className="sr-only">Switch off</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {currencies.map(({ currency, accounts }) => {
+              const rate = used.find((one) => one.currency === currency);
+              return (
+                <tr key={currency} className={currency === chosen ? 'bg-madder-wash' : ''}>
+                  <td>
+                    <Go
+                      href={`/books/${String(frame.id)}/currencies?currency=${currency}`}
+                      className="font-medium hover:underline"
+                      scroll={false}
+                    >
+                      {currency}
+                    </Go>{' '}
+                    <span className="note">{nameOf.get(currency)}</span>
+                  </td>
+                  <UsedCells rate={rate} frame={frame} worth={worthOf(rate, amount, view)} />
+                  <td className="max-w-40 truncate" title={accounts.join(', ')}>
+                    {accounts.length === 0 ? <span className="note">none</span> : plural(accounts.length, 'account')}
+                  </td>
+                  <td>
+                    <button
+                      type="button"
+                      className="btn btn-ghost btn-xs"
+                      aria-label={`switch off ${currency}`}
+                      onClick={() =>
+                        void send(switchOff({ books: frame.id, currency })).then((done) => {
+                          setProblems(done.ok ? [] : done.problems);
+                          if (done.ok) router.refresh();
+                        })
+                      }
+                    >
+                      switch off
+                    </button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       <Problems problems={problems} />
     </>
   );

@@ -38,9 +38,9 @@ export const Frame = ({
 }: FrameProps) => (
   <LevelProvider totals={frame.totals}>
     <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
-      <header className="no-print grid border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[fit-content(22rem)_1fr] md:gap-4">
-        <div className="flex items-center justify-between gap-2 py-1.5 md:block">
-          <p className="flex items-center gap-1.5">
+      <header className="no-print grid min-w-0 grid-cols-[minmax(0,1fr)] border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[fit-content(22rem)_1fr] md:gap-4">
+        <div className="flex min-w-0 items-center justify-between gap-2 py-1.5 md:block">
+          <p className="flex min-w-0 items-center gap-1.5">
             {frame.colour !== 'none' && <ColourMark colour={frame.colour} className="h-5 w-1.5" />}
             <Go href="/" className="text-sm text-ink-2 outline-offset-[-2px] hover:underline">
               Bathron
@@ -69,7 +69,7 @@ export const Frame = ({
         <Course books={frame.id} stages={frame.stages} current={stage} />
       </header>
       <main
-        className={`relative grid min-h-0 max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'}`}
+        className={`relative grid min-h-0 grid-cols-[minmax(0,1fr)] max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'}`}
       >
         <section
           aria-labelledby="sheet-title"
