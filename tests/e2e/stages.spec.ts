@@ -78,7 +78,7 @@ test('company: facts are saved as they are left, told when wrong, undone, and he
   await expect(page.getByText('Two kinds of document have the prefix “PI-”')).toBeVisible();
   await field(page, 'Sales invoice: prefix').fill('INV/');
   await field(page, 'Sales invoice: prefix').press('Enter');
-  await expect(page.getByText('INV/00001')).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'INV/00001' })).toBeVisible();
   await field(page, 'Separator of dates').selectOption('point');
   await field(page, 'Month in dates').selectOption('month by number');
   await expect(page.getByText('01.01.2026').first()).toBeVisible();
