@@ -12,7 +12,7 @@ import { bringRates } from '@/actions/rates-in';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
 import { chartView, openingsView } from '@/actions/views';
 import { type AccountId, accountId } from '@/core/chart/account';
-import type { AccountClass, AccountRole } from '@/core/chart/classes';
+import type { Classification, AccountRole } from '@/core/chart/classes';
 import { addAfter } from '@/core/calendar/draft';
 import { plainDate } from '@/core/calendar/dates';
 import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
@@ -88,7 +88,7 @@ interface Wanted {
   readonly currency?: string;
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly under: string;
   readonly role?: AccountRole;
   readonly heading?: boolean;

@@ -1,11 +1,10 @@
 'use server';
 
 import { z } from 'zod';
-import { before, plainDate, writeDate } from '@/core/calendar/dates';
 import { type CompanyFacts, type FactName, sayFact } from '@/core/company/facts';
 import { readLogo } from '@/core/company/logo';
 import { type Part, partHolds } from '@/core/company/parts';
-import { taxNumberProblems } from '@/core/company/tax';
+import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
 import { type Problem, fail, ok, problem } from '@/core/result';
 import { putLogo, setArchived, updateFact } from '@/store/books';
 import { chartOf } from '@/store/chart';
@@ -30,17 +29,7 @@ const together = (field: FactName, next: CompanyFacts): readonly Problem[] => {
       return next.taxNumber === '' ? [] : taxNumberProblems(next.taxNumber, next.country, field);
     case 'taxFrom':
     case 'taxFirstEnd':
-      return next.taxFrom !== '' &&
-        next.taxFirstEnd !== '' &&
-        before(plainDate(next.taxFirstEnd), plainDate(next.taxFrom))
-        ? [
-            problem(
-              'tax.return-before-registration',
-              `The first return cannot end on ${writeDate(plainDate(next.taxFirstEnd))}, before the registration on ${writeDate(plainDate(next.taxFrom))}.`,
-              field,
-            ),
-          ]
-        : [];
+      return firstReturnProblems(next.taxFrom, next.taxFirstEnd, field);
     default:
       return [];
   }

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { writeDate } from '@/core/calendar/dates';
 import { accountId, accountProblems, called } from '@/core/chart/account';
 import { roleFacts } from '@/core/chart/classes';
+import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
 import { isCurrency } from '@/core/money/currency';
 import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
 import { doubtOf, rateBook } from '@/core/money/rate-book';
@@ -170,15 +171,10 @@ export const removeRate = booksAction(
   },
 );
 
-const EXCHANGE_ROLES = [
-  'exchange-realised',
-  'exchange-gains',
-  'exchange-losses',
-  'exchange-unrealised',
-  'rounding',
-] as const;
-
-/** Gives a role for exchange differences to an account, taking it from the one that has it; or takes it away. */
+/**
+ * Gives a role for exchange differences to an account, taking it from the one that has it; or takes it away. Realised
+ * differences in one account end the two for gains and losses, and the other way round.
+ */
 export const chooseExchangeAccount = booksAction(
   'chooseExchangeAccount',
   { role: z.enum(EXCHANGE_ROLES), account: z.int().positive().transform(accountId).nullable() },
@@ -199,12 +195,19 @@ export const chooseExchangeAccount = booksAction(
           input.role,
         ),
       );
-    const without = chart.map((account) => (account === holder ? { ...account, role: null } : account));
+    const ended: readonly string[] = wanted === undefined ? [] : replacedBy(input.role);
+    const losing = chart.filter(
+      (account) =>
+        account.id !== wanted?.id &&
+        account.role !== null &&
+        (account.role === input.role || ended.includes(account.role)),
+    );
+    const without = chart.map((account) => (losing.includes(account) ? { ...account, role: null } : account));
     const wrong = wanted === undefined ? [] : accountProblems({ ...wanted, role: input.role }, without, wanted.id);
     if (wrong.length > 0) return fail(...wrong.map((one) => ({ ...one, field: input.role })));
-    if (holder !== undefined && holder.id !== wanted?.id) {
-      await updateAccount(tx, books.id, { ...holder, role: null });
-      await record(tx, books.id, 'account', [holder.id], 'role taken away', actor.person, now);
+    for (const account of losing) {
+      await updateAccount(tx, books.id, { ...account, role: null });
+      await record(tx, books.id, 'account', [account.id], 'role taken away', actor.person, now);
     }
     if (wanted !== undefined && wanted.id !== holder?.id) {
       await updateAccount(tx, books.id, { ...wanted, role: input.role });

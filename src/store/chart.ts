@@ -1,5 +1,5 @@
 import { type Account, accountId } from '@/core/chart/account';
-import type { AccountClass, AccountRole } from '@/core/chart/classes';
+import type { Classification, AccountRole } from '@/core/chart/classes';
 import type { Queryable } from './database';
 
 const COLUMNS = `id, code, name, class, heading, parent_id as parent, role, currency, active`;
@@ -31,7 +31,7 @@ export const chartOf = async (tx: Queryable, booksId: number): Promise<readonly 
 export interface NewAccount {
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly heading: boolean;
   /** Code of the heading it stands under, which is in the same batch or already in the books. */
   readonly parentCode: string | null;

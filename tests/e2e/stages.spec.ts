@@ -243,12 +243,10 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await expect(page.getByText('looks upside down').first()).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
 
-  for (const role of ['Realised exchange differences', 'Unrealised exchange differences', 'Rounding differences'])
-    await page
-      .getByRole('button', { name: 'Make it' })
-      .first()
-      .click({ trial: false })
-      .then(() => expect(field(page, role)).not.toHaveValue(''));
+  for (const role of ['Realised exchange differences', 'Unrealised exchange differences', 'Rounding differences']) {
+    await page.getByRole('button', { name: 'Make it' }).first().click();
+    await expect(field(page, role)).not.toHaveValue('');
+  }
   await expect(page.getByText('accounts for exchange and rounding differences, done')).toBeAttached();
   const text = await exported(page, 'Export all as CSV');
   expect(text.split('\r\n')[0]).toBe('date,unit,quote,rate,source');
@@ -308,11 +306,6 @@ test('each client’s calendar and currencies through the screens, read back fro
     'P03 2026-02-26 2026-04-01',
   ]);
   expect(tiles[11]).toBe('P12 2026-11-26 2026-12-30');
-  await page
-    .getByRole('button', { name: '2030/31', exact: true })
-    .or(page.getByRole('button', { name: '2030', exact: true }))
-    .first()
-    .click();
 
   // A theatre: September to August, no foreign money.
   await make(page, 'Gorse Lane Players', {
@@ -349,9 +342,7 @@ test('the board: search, filters, order, archive; near-duplicates are pointed ou
   await page.getByLabel('heather').check();
   await expect(page.getByText('all saved')).toBeVisible();
   await stage(page, 'Chart').click();
-  await expect(
-    page.getByRole('banner').getByText('quarterly only').or(page.getByText('quarterly only')).first(),
-  ).toBeVisible();
+  await expect(page.getByRole('banner')).toContainText('quarterly only');
   await page.goto('/');
   await page.getByRole('searchbox', { name: 'Find books' }).fill('quarterly');
   await expect(page.getByText('1 set of books')).toBeVisible();

@@ -110,6 +110,16 @@ describe('currencies', () => {
     valueOf(await chooseExchangeAccount({ books, role: 'exchange-unrealised', account: id('8020') }));
     valueOf(await chooseExchangeAccount({ books, role: 'rounding', account: id('6700') }));
     expect(await missing()).toBe(0);
+    // Gains and losses apart end the one account for both, and the other way round.
+    valueOf(await chooseExchangeAccount({ books, role: 'exchange-gains', account: id('7010') }));
+    const holders = async () =>
+      (await chartView(books))?.rows.flatMap(({ account }) =>
+        account.role?.startsWith('exchange-') === true ? [`${account.code} ${account.role}`] : [],
+      );
+    expect(await holders()).toEqual(['7010 exchange-gains', '8020 exchange-unrealised']);
+    expect(await missing()).toBe(1);
+    valueOf(await chooseExchangeAccount({ books, role: 'exchange-realised', account: id('8010') }));
+    expect(await holders()).toEqual(['8010 exchange-realised', '8020 exchange-unrealised']);
   });
 });
 

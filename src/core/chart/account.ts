@@ -1,5 +1,5 @@
 import { type Problem, problem, quoted } from '../result';
-import { type AccountClass, type AccountRole, roleFacts, typeOf } from './classes';
+import { type Classification, type AccountRole, roleFacts, typeOf } from './classes';
 
 declare const accountBrand: unique symbol;
 export type AccountId = number & { readonly [accountBrand]: true };
@@ -9,7 +9,7 @@ export interface Account {
   readonly id: AccountId;
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly heading: boolean;
   readonly parent: AccountId | null;
   readonly role: AccountRole | null;
@@ -28,7 +28,7 @@ const CODE = /^[\p{L}\p{N}][\p{L}\p{N}.\-/ ]*$/u;
 export interface AccountDraft {
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly heading: boolean;
   readonly parent: AccountId | null;
   readonly role: AccountRole | null;

@@ -5,7 +5,7 @@ export type AccountType = (typeof ACCOUNT_TYPES)[number];
  * Where an account's balance appears in the statements. Each class is one line group of the balance sheet or the income
  * statement; an account always has one, so that none can fall out of a report.
  */
-export const ACCOUNT_CLASSES = [
+export const CLASSIFICATIONS = [
   {
     id: 'current-asset',
     type: 'asset',
@@ -86,20 +86,23 @@ export const ACCOUNT_CLASSES = [
   { id: 'tax', type: 'expense', label: 'Tax on profit', one: 'Tax on profit', means: 'Tax on the year’s result.' },
 ] as const satisfies readonly { id: string; type: AccountType; label: string; one: string; means: string }[];
 
-export type AccountClass = (typeof ACCOUNT_CLASSES)[number]['id'];
-type ClassFacts = (typeof ACCOUNT_CLASSES)[number];
+export type Classification = (typeof CLASSIFICATIONS)[number]['id'];
+type ClassFacts = (typeof CLASSIFICATIONS)[number];
 
-export const CLASS_IDS = ACCOUNT_CLASSES.map((one) => one.id) as unknown as readonly [AccountClass, ...AccountClass[]];
+export const CLASS_IDS = CLASSIFICATIONS.map((one) => one.id) as unknown as readonly [
+  Classification,
+  ...Classification[],
+];
 
-const BY_ID: ReadonlyMap<AccountClass, ClassFacts> = new Map(ACCOUNT_CLASSES.map((one) => [one.id, one]));
+const BY_ID: ReadonlyMap<Classification, ClassFacts> = new Map(CLASSIFICATIONS.map((one) => [one.id, one]));
 
-export const classFacts = (id: AccountClass): ClassFacts => {
+export const classFacts = (id: Classification): ClassFacts => {
   const facts = BY_ID.get(id);
   if (facts === undefined) throw new RangeError(`no account class ${id}`);
   return facts;
 };
 
-export const typeOf = (id: AccountClass): AccountType => classFacts(id).type;
+export const typeOf = (id: Classification): AccountType => classFacts(id).type;
 
 /** Income and expense: the accounts whose balances make the year's result and start each year at nil. */
 export const isResult = (type: AccountType): boolean => type === 'income' || type === 'expense';

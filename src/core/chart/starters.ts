@@ -1,12 +1,12 @@
 import { type Result, fail, ok, problem } from '../result';
 import { type LegalForm, legalFormLabel } from '../company/legal-form';
-import type { AccountClass, AccountRole } from './classes';
+import type { Classification, AccountRole } from './classes';
 
 /** An account that a starter chart would make; `parent` is the code of its heading, which stands before it in the list. */
 export interface StarterAccount {
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly heading: boolean;
   readonly parent: string | null;
   readonly role: AccountRole | null;
@@ -26,14 +26,19 @@ type Posting = readonly [code: string, name: string, role?: AccountRole];
 interface Branch {
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly accounts: readonly Posting[];
 }
 
-const branch = (code: string, name: string, accountClass: AccountClass, ...accounts: readonly Posting[]): Branch => ({
+const branch = (
+  code: string,
+  name: string,
+  classification: Classification,
+  ...accounts: readonly Posting[]
+): Branch => ({
   code,
   name,
-  class: accountClass,
+  class: classification,
   accounts,
 });
 

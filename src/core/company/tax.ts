@@ -1,4 +1,4 @@
-import { type PlainDate, before } from '../calendar/dates';
+import { type PlainDate, before, writeIso } from '../calendar/dates';
 import { type Problem, problem, quoted } from '../result';
 
 export const TAX_BASES = [
@@ -49,6 +49,18 @@ export const returnPeriods = (
   }
   return periods;
 };
+
+/** What is wrong with a first return's end beside the day of registration; both `YYYY-MM-DD`, or empty while not answered. */
+export const firstReturnProblems = (from: string, firstEnd: string, field = 'taxFirstEnd'): readonly Problem[] =>
+  from !== '' && firstEnd !== '' && firstEnd < from
+    ? [
+        problem(
+          'tax.return-before-registration',
+          `The first return cannot end on ${writeIso(firstEnd)}, before the registration on ${writeIso(from)}.`,
+          field,
+        ),
+      ]
+    : [];
 
 /**
  * Shapes of VAT numbers after the country's letters. Source: the European Commission's published structure of VAT

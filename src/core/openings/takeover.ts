@@ -1,5 +1,5 @@
 import { type Account, type AccountId, LONGEST_CODE, LONGEST_NAME, called } from '../chart/account';
-import type { AccountClass } from '../chart/classes';
+import type { Classification } from '../chart/classes';
 import { byCode, proposeCode } from '../chart/tree';
 import { type Minor, NIL, add } from '../money/minor';
 import type { PaperRow } from '../papers/rows';
@@ -12,7 +12,7 @@ export interface Creation {
   readonly kind: 'create';
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly parent: AccountId | null;
 }
 
@@ -131,7 +131,7 @@ export const planTakeOver = (
 export const guessClass = (
   row: Pick<PaperRow, 'code' | 'name' | 'amount'>,
   chart: readonly Account[],
-): AccountClass => {
+): Classification => {
   const name = row.name.toLowerCase();
   const word = CLASS_WORDS.find(([words]) => words.test(name));
   if (word !== undefined) return word[1];
@@ -147,7 +147,7 @@ export const guessClass = (
   return row.amount < 0n ? 'current-liability' : 'operating-expense';
 };
 
-const CLASS_WORDS: readonly (readonly [RegExp, AccountClass])[] = [
+const CLASS_WORDS: readonly (readonly [RegExp, Classification])[] = [
   [/depreciation|accum/, 'fixed-asset'],
   [/interest (paid|expense)|exchange (loss|diff)/, 'other-expense'],
   [/interest (received|income)|other income|rent received/, 'other-income'],

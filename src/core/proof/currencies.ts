@@ -1,7 +1,8 @@
 import { openingDate } from '../calendar/cutover';
 import { writeDate, writeIso } from '../calendar/dates';
 import { called } from '../chart/account';
-import { type AccountRole, roleFacts } from '../chart/classes';
+import { roleFacts } from '../chart/classes';
+import { missingExchangeRoles } from '../chart/exchange';
 import { type DatedRate, called as rateCalled } from '../money/rate';
 import { doubtOf, lookUp } from '../money/rate-book';
 import type { Check, ProofState } from './check';
@@ -15,20 +16,6 @@ const rateOf = (state: ProofState, currency: string) =>
     date: openingDate(state.cutover).toString(),
     mostDays: state.rateDays,
   });
-
-/** The roles for exchange differences that no active account has; realised ones in one account or in two. */
-export const missingExchangeRoles = (
-  accounts: readonly { readonly role: AccountRole | null; readonly active: boolean }[],
-): readonly AccountRole[] => {
-  const has = (role: AccountRole): boolean => accounts.some((account) => account.active && account.role === role);
-  const apart = has('exchange-gains') || has('exchange-losses');
-  const realised: readonly AccountRole[] = has('exchange-realised')
-    ? []
-    : apart
-      ? ['exchange-gains', 'exchange-losses']
-      : ['exchange-realised'];
-  return [...realised, 'exchange-unrealised' as const, 'rounding' as const].filter((role) => !has(role));
-};
 
 export const CURRENCY_CHECKS = {
   'currencies.switched-on': {

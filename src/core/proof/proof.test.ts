@@ -5,7 +5,7 @@ import { plainDate } from '../calendar/dates';
 import { firstStates } from '../calendar/states';
 import { firstYear } from '../calendar/year';
 import { type Account, accountId } from '../chart/account';
-import { ACCOUNT_CLASSES } from '../chart/classes';
+import { CLASSIFICATIONS } from '../chart/classes';
 import { type Minor, minor, sum } from '../money/minor';
 import { nextStage, stageStates } from '../stages';
 import { balanceSheet, incomeStatement, resultOf, trialBalance } from '../statements/statements';
@@ -14,10 +14,10 @@ import { type DatedRate, decimalOf } from '../money/rate';
 import { rateBook } from '../money/rate-book';
 import type { ProofState } from './check';
 import { type CheckId, blockers, prove, verdict } from './checks';
-import { missingExchangeRoles } from './currencies';
+import { missingExchangeRoles } from '../chart/exchange';
 
 const chart: readonly Account[] = [
-  ...ACCOUNT_CLASSES.map((one, at): Account => ({
+  ...CLASSIFICATIONS.map((one, at): Account => ({
     id: accountId(at + 1),
     code: `${at + 1}0`,
     name: one.one,

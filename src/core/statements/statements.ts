@@ -1,4 +1,4 @@
-import { ACCOUNT_CLASSES, type AccountClass, classFacts, isResult, typeOf } from '../chart/classes';
+import { CLASSIFICATIONS, type Classification, classFacts, isResult, typeOf } from '../chart/classes';
 import type { Account, AccountId } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
 import { type Minor, NIL, add, minor, negate, sum } from '../money/minor';
@@ -38,14 +38,14 @@ export interface StatementLine {
 }
 
 export interface StatementGroup {
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly label: string;
   readonly lines: readonly StatementLine[];
   readonly total: Minor;
 }
 
 const group = (
-  id: AccountClass,
+  id: Classification,
   accounts: readonly Account[],
   balances: Balances,
   sign: 1 | -1,
@@ -62,7 +62,7 @@ const group = (
 };
 
 const groups = (
-  ids: readonly AccountClass[],
+  ids: readonly Classification[],
   accounts: readonly Account[],
   balances: Balances,
   sign: 1 | -1,
@@ -85,8 +85,8 @@ export interface BalanceSheet {
   readonly outBy: Minor;
 }
 
-const ASSETS = ACCOUNT_CLASSES.filter((one) => one.type === 'asset').map((one) => one.id);
-const LIABILITIES = ACCOUNT_CLASSES.filter((one) => one.type === 'liability').map((one) => one.id);
+const ASSETS = CLASSIFICATIONS.filter((one) => one.type === 'asset').map((one) => one.id);
+const LIABILITIES = CLASSIFICATIONS.filter((one) => one.type === 'liability').map((one) => one.id);
 
 /** Assets against liabilities and equity. The result to date stands in equity on the account with that role, without an entry being made. */
 export const balanceSheet = (accounts: readonly Account[], balances: Balances): BalanceSheet => {
@@ -125,8 +125,8 @@ export interface IncomeStatement {
   readonly result: Minor;
 }
 
-const INCOME = ACCOUNT_CLASSES.filter((one) => one.type === 'income').map((one) => one.id);
-const EXPENSE = ACCOUNT_CLASSES.filter((one) => one.type === 'expense').map((one) => one.id);
+const INCOME = CLASSIFICATIONS.filter((one) => one.type === 'income').map((one) => one.id);
+const EXPENSE = CLASSIFICATIONS.filter((one) => one.type === 'expense').map((one) => one.id);
 
 export const incomeStatement = (accounts: readonly Account[], balances: Balances): IncomeStatement => {
   const income = groups(INCOME, accounts, balances, -1);

@@ -1,8 +1,8 @@
 import type { Account } from '@/core/chart/account';
 import { called } from '@/core/chart/account';
 import {
-  ACCOUNT_CLASSES,
-  type AccountClass,
+  CLASSIFICATIONS,
+  type Classification,
   type AccountRole,
   type AccountType,
   ROLE_IDS,
@@ -13,7 +13,7 @@ import { type Part, rolesWith } from '@/core/company/parts';
 
 /** The lines of the statements that an account may stand on; those of one type when its heading fixes the type. */
 export const ClassOptions = ({ type }: { readonly type?: AccountType | undefined }) =>
-  ACCOUNT_CLASSES.filter((one) => type === undefined || one.type === type).map((one) => (
+  CLASSIFICATIONS.filter((one) => type === undefined || one.type === type).map((one) => (
     <option key={one.id} value={one.id}>
       {one.one}
     </option>
@@ -26,7 +26,7 @@ export const HeadingOptions = ({
   not,
 }: {
   readonly chart: readonly Account[];
-  readonly forClass: AccountClass;
+  readonly forClass: Classification;
   readonly not?: number;
 }) => (
   <>

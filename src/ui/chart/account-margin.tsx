@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { changeAccount, removeAccount } from '@/actions/chart';
 import type { FrameView } from '@/actions/frame-view';
 import { type Account, accountId, called } from '@/core/chart/account';
-import { type AccountClass, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
+import { type Classification, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
 import type { Problem } from '@/core/result';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
@@ -84,7 +84,7 @@ export const AccountMargin = ({
             <select
               {...ids}
               value={account.class}
-              onChange={(event) => void change({ class: event.target.value as AccountClass })}
+              onChange={(event) => void change({ class: event.target.value as Classification })}
               className="select select-sm w-full"
             >
               <ClassOptions type={parent === undefined ? undefined : typeOf(parent.class)} />

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { addAccount } from '@/actions/chart';
 import type { FrameView } from '@/actions/frame-view';
 import { type Account, accountId, called } from '@/core/chart/account';
-import { type AccountClass, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
+import { type Classification, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
 import { proposeCode } from '@/core/chart/tree';
 import type { Problem } from '@/core/result';
 import { Field } from '../parts/field';
@@ -28,7 +28,7 @@ interface Draft {
   readonly kind: 'posting' | 'heading';
   readonly code: string;
   readonly name: string;
-  readonly class: AccountClass;
+  readonly class: Classification;
   readonly parent: string;
   readonly role: string;
   readonly currency: string;
@@ -105,7 +105,7 @@ export const AddAccount = ({ frame, currencies, chart, beside, onDone }: Props) 
           <select
             {...ids}
             {...register('class', {
-              onChange: (event: { target: { value: AccountClass } }) => {
+              onChange: (event: { target: { value: Classification } }) => {
                 if (under !== undefined && typeOf(under.class) !== typeOf(event.target.value)) setValue('parent', '');
               },
             })}

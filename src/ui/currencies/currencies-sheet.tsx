@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { switchOn } from '@/actions/currencies';
 import { roleFacts } from '@/core/chart/classes';
-import { missingExchangeRoles } from '@/core/proof/currencies';
+import { missingExchangeRoles } from '@/core/chart/exchange';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { type Named, day, moment } from '../parts/names';
 import { send } from '../parts/send';

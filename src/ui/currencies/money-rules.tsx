@@ -6,6 +6,7 @@ import { addAccount } from '@/actions/chart';
 import { changeBase, changeMoneyRules, chooseExchangeAccount } from '@/actions/currencies';
 import { type Account, called } from '@/core/chart/account';
 import { roleFacts, typeOf } from '@/core/chart/classes';
+import { type ExchangeRole, REALISED_APART, REALISED_TOGETHER } from '@/core/chart/exchange';
 import { proposeCode } from '@/core/chart/tree';
 import { ROUNDINGS, type Rounding } from '@/core/money/rounding';
 import type { Problem } from '@/core/result';
@@ -96,10 +97,6 @@ export const MoneyRules = ({ books, rounding, rateDays, base, posted, names }: R
   );
 };
 
-const ONE = ['exchange-realised', 'exchange-unrealised', 'rounding'] as const;
-const TWO = ['exchange-gains', 'exchange-losses', 'exchange-unrealised', 'rounding'] as const;
-type ExchangeRole = (typeof ONE)[number] | (typeof TWO)[number];
-
 /** What a new account for the purpose is called. */
 const NAMES: Readonly<Record<ExchangeRole, string>> = {
   'exchange-realised': 'Realised exchange differences',
@@ -159,7 +156,7 @@ export const ExchangeAccounts = ({
           </label>
         ))}
       </fieldset>
-      {(apart ? TWO : ONE).map((role) => {
+      {(apart ? REALISED_APART : REALISED_TOGETHER).map((role) => {
         const held = holder(role);
         return (
           <Field

@@ -5,7 +5,7 @@ import { decideRows } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/views';
 import { type Account, accountId, called } from '@/core/chart/account';
-import { type AccountClass, typeOf } from '@/core/chart/classes';
+import { type Classification, typeOf } from '@/core/chart/classes';
 import type { DecidedRow, Decision } from '@/core/openings/takeover';
 import { type Problem, quoted } from '@/core/result';
 import { ClassOptions, HeadingOptions } from '../chart/account-fields';
@@ -175,7 +175,7 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
                     {...ids}
                     value={made.class}
                     onChange={(event) => {
-                      const next = event.target.value as AccountClass;
+                      const next = event.target.value as Classification;
                       const heading =
                         accounts.find((one) => one.heading && one.class === next) ??
                         accounts.find((one) => one.heading && typeOf(one.class) === typeOf(next));
