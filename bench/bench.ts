@@ -9,12 +9,14 @@ import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { chromium } from '@playwright/test';
 import { createBooks } from '@/actions/books';
-import { closeDatabase, database, useDatabase } from '@/actions/context';
+import { closeDatabase, useDatabase } from '@/actions/context';
 import { postOpenings, saveFigures } from '@/actions/openings';
 import { drawCalendar } from '@/actions/calendar';
 import { boardView, calendarView, namesView } from '@/actions/stage-views';
 import { openingsView } from '@/actions/views';
-import { insertAccounts } from '@/store/chart';
+import { editChart } from '@/actions/chart';
+import { chartView } from '@/actions/chart-views';
+import { PLAIN_ACCOUNT } from '@/core/chart/account';
 import { openDirectory } from '@/store/open';
 import { coreFigures, hundredYears } from './core';
 
@@ -66,16 +68,23 @@ const bigBooks = async (accounts: number): Promise<number> => {
       evenIfSameName: true,
     }),
   );
-  const made = Array.from({ length: accounts }, (_, at) => ({
-    code: `X${String(at).padStart(6, '0')}`,
-    name: `Account number ${String(at)}`,
-    class: 'operating-expense' as const,
-    heading: false,
-    parentCode: '6000',
-    role: null,
-    currency: null,
-  }));
-  await (await database()).transaction((tx) => insertAccounts(tx, id, made));
+  const heading = (await chartView(id))?.rows.find(({ account }) => account.code === '6000')?.account.id ?? null;
+  done(
+    await editChart({
+      books: id,
+      edits: Array.from({ length: accounts }, (_, at) => ({
+        kind: 'add' as const,
+        id: -1 - at,
+        account: {
+          ...PLAIN_ACCOUNT,
+          code: `X${String(at).padStart(6, '0')}`,
+          name: `Account number ${String(at)}`,
+          classification: 'operating-expense' as const,
+          parent: heading,
+        },
+      })),
+    }),
+  );
   return id;
 };
 

@@ -10,7 +10,8 @@ import { chooseExchangeAccount, saveRate, switchOn } from '@/actions/currencies'
 import { bringPaper, decideRows, takeOver } from '@/actions/papers';
 import { bringRates } from '@/actions/rates-in';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
-import { chartView, openingsView } from '@/actions/views';
+import { chartView } from '@/actions/chart-views';
+import { openingsView } from '@/actions/views';
 import { type AccountId, accountId } from '@/core/chart/account';
 import type { Classification, AccountRole } from '@/core/chart/classes';
 import { addAfter } from '@/core/calendar/draft';
@@ -88,7 +89,7 @@ interface Wanted {
   readonly currency?: string;
   readonly code: string;
   readonly name: string;
-  readonly class: Classification;
+  readonly classification: Classification;
   readonly under: string;
   readonly role?: AccountRole;
   readonly heading?: boolean;
@@ -102,7 +103,7 @@ const add = async (books: number, wanted: readonly Wanted[]): Promise<void> => {
         books,
         code: one.code,
         name: one.name,
-        class: one.class,
+        classification: one.classification,
         parent,
         role: one.role ?? null,
         currency: one.currency ?? null,
@@ -208,7 +209,7 @@ const seaweed = async (): Promise<void> => {
     {
       code: '1020',
       name: 'Skerry Bank GBP account',
-      class: 'current-asset',
+      classification: 'current-asset',
       under: '1000',
       role: 'bank',
       currency: 'GBP',
@@ -216,40 +217,40 @@ const seaweed = async (): Promise<void> => {
     {
       code: '1030',
       name: 'Skerry Bank NOK account',
-      class: 'current-asset',
+      classification: 'current-asset',
       under: '1000',
       role: 'bank',
       currency: 'NOK',
     },
-    { code: '1310', name: 'Prepaid mooring fees', class: 'current-asset', under: '1000', role: 'prepayments' },
-    { code: '1610', name: 'Boats, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    { code: '1310', name: 'Prepaid mooring fees', classification: 'current-asset', under: '1000', role: 'prepayments' },
+    { code: '1610', name: 'Boats, cost', classification: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
       code: '1619',
       name: 'Boats, accumulated depreciation',
-      class: 'fixed-asset',
+      classification: 'fixed-asset',
       under: '1500',
       role: 'accumulated-depreciation',
     },
-    { code: '1630', name: 'Drying racks, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    { code: '1630', name: 'Drying racks, cost', classification: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
       code: '1639',
       name: 'Drying racks, accumulated depreciation',
-      class: 'fixed-asset',
+      classification: 'fixed-asset',
       under: '1500',
       role: 'accumulated-depreciation',
     },
-    { code: '2210', name: 'VAT payable', class: 'current-liability', under: '2000', role: 'tax' },
-    { code: '2250', name: 'Corporation tax payable', class: 'current-liability', under: '2000' },
-    { code: '2550', name: 'Tideline Development Bank loan', class: 'long-term-liability', under: '2500', role: 'loan' },
-    { code: '4021', name: 'Sales of dried kelp, Norway', class: 'revenue', under: '4000' },
-    { code: '4022', name: 'Sales of dried kelp, Britain', class: 'revenue', under: '4000' },
-    { code: '5011', name: 'Cost of dried kelp sold', class: 'cost-of-sales', under: '5000' },
-    { code: '5031', name: 'Seed stock and longlines', class: 'cost-of-sales', under: '5000' },
-    { code: '5310', name: 'Samples and tastings', class: 'cost-of-sales', under: '5000' },
-    { code: '6210', name: 'Pier rent and harbour dues', class: 'operating-expense', under: '6000' },
-    { code: '6310', name: 'Boat repairs and slipway', class: 'operating-expense', under: '6000' },
-    { code: '6410', name: 'Fuel for boats', class: 'operating-expense', under: '6000' },
-    { code: '7110', name: 'Coastal enterprise grant', class: 'other-income', under: '7000' },
+    { code: '2210', name: 'VAT payable', classification: 'current-liability', under: '2000', role: 'tax' },
+    { code: '2250', name: 'Corporation tax payable', classification: 'current-liability', under: '2000' },
+    { code: '2550', name: 'Tideline Development Bank loan', classification: 'long-term-liability', under: '2500', role: 'loan' },
+    { code: '4021', name: 'Sales of dried kelp, Norway', classification: 'revenue', under: '4000' },
+    { code: '4022', name: 'Sales of dried kelp, Britain', classification: 'revenue', under: '4000' },
+    { code: '5011', name: 'Cost of dried kelp sold', classification: 'cost-of-sales', under: '5000' },
+    { code: '5031', name: 'Seed stock and longlines', classification: 'cost-of-sales', under: '5000' },
+    { code: '5310', name: 'Samples and tastings', classification: 'cost-of-sales', under: '5000' },
+    { code: '6210', name: 'Pier rent and harbour dues', classification: 'operating-expense', under: '6000' },
+    { code: '6310', name: 'Boat repairs and slipway', classification: 'operating-expense', under: '6000' },
+    { code: '6410', name: 'Fuel for boats', classification: 'operating-expense', under: '6000' },
+    { code: '7110', name: 'Coastal enterprise grant', classification: 'other-income', under: '7000' },
   ]);
   done(await chooseExchangeAccount({ books, role: 'exchange-realised', account: ids.get('8020') ?? accountId(0) }));
   const { paper: id } = done(
@@ -321,7 +322,7 @@ const tiles = async (): Promise<void> => {
     {
       code: '1020',
       name: 'EUR account at bank',
-      class: 'current-asset',
+      classification: 'current-asset',
       under: '1000',
       role: 'bank',
       currency: 'EUR',
@@ -329,16 +330,16 @@ const tiles = async (): Promise<void> => {
     {
       code: '8030',
       name: 'Unrealised exchange differences',
-      class: 'other-expense',
+      classification: 'other-expense',
       under: '8000',
       role: 'exchange-unrealised',
     },
-    { code: '8040', name: 'Rounding differences', class: 'other-expense', under: '8000', role: 'rounding' },
-    { code: '1530', name: 'Kilns and machines, cost', class: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    { code: '8040', name: 'Rounding differences', classification: 'other-expense', under: '8000', role: 'rounding' },
+    { code: '1530', name: 'Kilns and machines, cost', classification: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
       code: '1539',
       name: 'Kilns and machines, accumulated depreciation',
-      class: 'fixed-asset',
+      classification: 'fixed-asset',
       under: '1500',
       role: 'accumulated-depreciation',
     },
@@ -417,11 +418,11 @@ const theatre = async (): Promise<void> => {
     }),
   );
   await add(books, [
-    { code: 'N1', name: 'Current assets', class: 'current-asset', under: '', heading: true },
-    { code: 'N100', name: 'Current account, Pennywhistle Bank', class: 'current-asset', under: 'N1', role: 'bank' },
-    { code: 'N110', name: 'Box office float', class: 'current-asset', under: 'N1', role: 'cash' },
-    { code: 'N5', name: 'Funds', class: 'equity', under: '', heading: true },
-    { code: 'N500', name: 'Restricted fund: young players', class: 'equity', under: 'N5' },
+    { code: 'N1', name: 'Current assets', classification: 'current-asset', under: '', heading: true },
+    { code: 'N100', name: 'Current account, Pennywhistle Bank', classification: 'current-asset', under: 'N1', role: 'bank' },
+    { code: 'N110', name: 'Box office float', classification: 'current-asset', under: 'N1', role: 'cash' },
+    { code: 'N5', name: 'Funds', classification: 'equity', under: '', heading: true },
+    { code: 'N500', name: 'Restricted fund: young players', classification: 'equity', under: 'N5' },
   ]);
 };
 

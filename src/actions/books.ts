@@ -5,20 +5,22 @@ import { cutoverProblems } from '@/core/calendar/cutover';
 import { readDate } from '@/core/calendar/dates';
 import { firstStates } from '@/core/calendar/states';
 import { firstYear, planFrom } from '@/core/calendar/year';
-import { STARTER_IDS, starterChart } from '@/core/chart/starters';
+import { vocabularyOf } from '@/core/chart/composition/answers';
+import { compose } from '@/core/chart/composition/compose';
+import { STARTER_IDS, starterAnswers } from '@/core/chart/starters';
 import { PURPOSE_IDS } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
 import { similarNames } from '@/core/company/names';
 import { PART_IDS, partsUsedBy } from '@/core/company/parts';
 import { isCurrency } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/result';
-import { bookNames, deleteBooks, insertBooks } from '@/store/books';
+import { bookNames, deleteBooks, findBooks, insertBooks } from '@/store/books';
 import { insertYear } from '@/store/calendar';
-import { insertAccounts } from '@/store/chart';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { insertSet } from '@/store/openings';
 import { action, booksAction } from './action';
+import { beginFrom } from './chart-beginnings';
 import { companyName, country, legalForm, numberStyle } from './company-schemas';
 
 /** Makes a set of books with its first fiscal year, its chart from a starter, and an empty draft of the opening balances. */
@@ -39,12 +41,13 @@ export const createBooks = action(
     /** Set by a second press, after the same name was pointed out. */
     evenIfSameName: z.boolean(),
   }),
-  async ({ tx, actor, now }, input) => {
+  async (context, input) => {
+    const { tx, actor, now } = context;
     const yearStart = readDate(input.yearStart, 'yearStart');
     const cutover = readDate(input.cutover, 'cutover');
-    const chart = starterChart(input.starter, input.legalForm);
-    if (!yearStart.ok || !cutover.ok || !chart.ok)
-      return fail(...[yearStart, cutover, chart].flatMap((one): readonly Problem[] => (one.ok ? [] : one.problems)));
+    const answers = starterAnswers(input.starter, input.legalForm, vocabularyOf(input.country));
+    if (!yearStart.ok || !cutover.ok || !answers.ok)
+      return fail(...[yearStart, cutover, answers].flatMap((one): readonly Problem[] => (one.ok ? [] : one.problems)));
     const year = firstYear(yearStart.value);
     const wrong = cutoverProblems(year, cutover.value);
     if (wrong.length > 0) return fail(...wrong);
@@ -57,7 +60,7 @@ export const createBooks = action(
           'name',
         ),
       );
-    const used = partsUsedBy(chart.value.map(({ role }) => ({ role, currency: null })));
+    const used = answers.value === undefined ? [] : partsUsedBy(compose(answers.value));
     const id = await insertBooks(
       tx,
       actor.practice,
@@ -69,7 +72,10 @@ export const createBooks = action(
         style: input.style,
         purpose: input.purpose,
         cutover: cutover.value,
-        facts: { parts: PART_IDS.filter((part) => used.includes(part) || (part === 'currencies' && input.foreign)) },
+        facts: {
+          // Accounts for rounding come with every chart; they alone do not make a company work in foreign currencies.
+          parts: PART_IDS.filter((part) => (part === 'currencies' ? input.foreign : used.includes(part))),
+        },
       },
       actor.person,
       now,
@@ -80,21 +86,22 @@ export const createBooks = action(
       plan: planFrom(year.start),
       periods: year.periods.map((period, at) => ({ ...period, state: states[at] ?? 'future' })),
     });
-    await insertAccounts(
-      tx,
-      id,
-      chart.value.map((one) => ({ ...one, parentCode: one.parent, currency: null })),
-    );
     await insertSet(tx, id, 1, now, null);
     await record(
       tx,
       id,
       'books',
       [id],
-      `Books made: ${legalFormLabel(input.legalForm)}, ${input.currency}, ${chart.value.length} accounts from the starter`,
+      `Books made: ${legalFormLabel(input.legalForm)}, ${input.currency}`,
       actor.person,
       now,
     );
+    if (answers.value !== undefined) {
+      const books = await findBooks(tx, actor.practice, id);
+      if (books === undefined) throw new Error('the books just made');
+      const begun = await beginFrom({ ...context, books }, answers.value);
+      if (!begun.ok) return begun;
+    }
     return ok({ id });
   },
 );

@@ -3,29 +3,17 @@
 import { z } from 'zod';
 import { cutoverProblems, oldRecordProblems } from '@/core/calendar/cutover';
 import { before, writeDate } from '@/core/calendar/dates';
-import { redraw } from '@/core/calendar/redraw';
 import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
 import { isRegular, periodOf } from '@/core/calendar/year';
-import { fail, ok, plural, problem } from '@/core/result';
+import { fail, ok, problem } from '@/core/result';
 import { updateCutover } from '@/store/books';
-import {
-  type StoredYear,
-  bumpCalendar,
-  deleteYears,
-  insertYear,
-  postedPeriods,
-  renameYear,
-  setPeriodStates,
-  yearsOf,
-} from '@/store/calendar';
+import { setPeriodStates } from '@/store/calendar';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { currentSet } from '@/store/openings';
-import { type BooksContext, booksAction } from './action';
+import { booksAction } from './action';
+import { draw, standing } from './calendar-draw';
 import { isoDate, maybeDate, yearSchema } from './calendar-schemas';
-
-const standing = async ({ tx, books }: BooksContext): Promise<readonly StoredYear[]> =>
-  (await yearsOf(tx, [books.id])).get(books.id) ?? [];
 
 /**
  * Puts a range of periods into a state: all of those that may change, or none. Closing says what is unfinished and wants a
@@ -89,40 +77,14 @@ export const drawCalendar = booksAction(
     years: z.array(yearSchema).min(1, 'The books need a fiscal year.').max(150, 'A calendar has at most 150 years.'),
   },
   async (context, input) => {
-    const { tx, books, actor, now } = context;
-    if (input.revision !== books.calendarRevision)
+    if (input.revision !== context.books.calendarRevision)
       return fail(
         problem(
           'calendar.changed',
           'Somebody changed the calendar meanwhile. Load the page again; nothing of yours was stored.',
         ),
       );
-    const old = await standing(context);
-    const drawn = redraw(old, input.years, { cutover: books.cutover, posted: await postedPeriods(tx, books.id) });
-    if (!drawn.ok) return drawn;
-    const { remove, rename, insert } = drawn.value;
-    await deleteYears(tx, books.id, remove);
-    for (const { id, year, regular } of rename) await renameYear(tx, books.id, id, year, regular);
-    for (const year of insert) await insertYear(tx, books.id, year);
-    await bumpCalendar(tx, books.id);
-    const gone = old.filter((year) => !input.years.some((one) => one.id === year.id)).map((year) => year.name);
-    const made = insert.map((year) => `${year.name} in ${plural(year.periods.filter(isRegular).length, 'period')}`);
-    await record(
-      tx,
-      books.id,
-      'calendar',
-      [books.id],
-      [
-        ...(made.length > 0
-          ? [`Drawn: ${made.slice(0, 5).join(', ')}${made.length > 5 ? ` and ${made.length - 5} more` : ''}`]
-          : []),
-        ...(gone.length > 0 ? [`Taken away: ${gone.join(', ')}`] : []),
-        ...(made.length + gone.length === 0 ? ['Names, codes or adjustment periods changed'] : []),
-      ].join('. '),
-      actor.person,
-      now,
-    );
-    return ok({ years: input.years.length });
+    return draw(context, input.years);
   },
 );
 

@@ -1,151 +1,250 @@
 'use server';
 
 import { z } from 'zod';
-import { type AccountDraft, accountId, accountProblems, called } from '@/core/chart/account';
-import { CLASS_IDS, ROLE_IDS, classFacts, roleFacts, typeOf } from '@/core/chart/classes';
-import { type Problem, fail, ok, plural, problem } from '@/core/result';
-import { accountUse, chartOf, deleteAccount, insertAccounts, updateAccount } from '@/store/chart';
-import { currenciesOf } from '@/store/currencies';
+import { type AccountFields, PLAIN_ACCOUNT, accountId, called, chartIndex } from '@/core/chart/account';
+import { bankProblems, plainIban } from '@/core/chart/bank';
+import { renumber, renumberEdits } from '@/core/chart/codes';
+import { type ChartEdit, change } from '@/core/chart/edit';
+import { placedUnder } from '@/core/chart/regroup';
+import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
+import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
+import { updateChartSettings } from '@/store/books';
+import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
+import { chartOf, keepPaper } from '@/store/chart';
 import { record } from '@/store/history';
+import { findPaper } from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
+import { carryOut } from './chart-edits';
+import { account, bank, edits, fields, scheme } from './chart-schemas';
+import { mergeInto } from './chart-merge';
 
-const id = z.int().positive().transform(accountId);
-const fields = {
-  code: z.string().trim(),
-  name: z.string().trim(),
-  class: z.enum(CLASS_IDS),
-  parent: id.nullable(),
-  role: z.enum(ROLE_IDS).nullable(),
-  /** Null for the base currency. */
-  currency: z.string().nullable(),
-};
+/** Carries edits of the sheet out: all, or none with a problem for each that cannot be. */
+export const editChart = booksAction('editChart', { edits }, async (context, input) => {
+  const done = await carryOut(context, input.edits);
+  return done.ok ? ok({ ids: [...done.value.ids] }) : done;
+});
 
-/** A currency of an account is one of those switched on. */
-const currencyProblems = async ({ tx, books }: BooksContext, currency: string | null): Promise<readonly Problem[]> => {
-  if (currency === null) return [];
-  const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
-  return books.facts.parts.includes('currencies') && on.includes(currency)
+/** Problems of a single account, with the field alone. */
+const ofOne = (done: Result<unknown>): readonly Problem[] =>
+  done.ok
     ? []
-    : [
-        problem(
-          'account.currency-off',
-          `${currency} is not switched on in these books. Switch it on on the Currencies page first.`,
-          'currency',
-        ),
-      ];
-};
+    : done.problems.map(({ field, ...rest }) => {
+        const own = field?.replace(/^-?\d+\//, '') ?? '';
+        return own === '' ? rest : { ...rest, field: own };
+      });
 
-export const addAccount = booksAction(
-  'addAccount',
-  { ...fields, currency: fields.currency.default(null), heading: z.boolean() },
-  async (context, input) => {
-    const { tx, books, actor, now } = context;
-    const chart = await chartOf(tx, books.id);
-    const problems = [...accountProblems(input, chart), ...(await currencyProblems(context, input.currency))];
-    if (problems.length > 0) return fail(...problems);
-    const parentCode = chart.find((account) => account.id === input.parent)?.code ?? null;
-    const [made] = await insertAccounts(tx, books.id, [{ ...input, parentCode }]);
-    if (made === undefined) throw new Error('an id for the inserted account');
-    await record(
-      tx,
-      books.id,
-      'account',
-      [made],
-      `added as ${called(input)}, ${classFacts(input.class).one}`,
-      actor.person,
-      now,
-    );
-    return ok({ id: made });
-  },
-);
+const PLAIN = fields.partial({
+  currency: true,
+  contra: true,
+  active: true,
+  note: true,
+  taxCode: true,
+  origin: true,
+}).shape;
+
+export const addAccount = booksAction('addAccount', PLAIN, async (context, input) => {
+  const given = Object.fromEntries(Object.entries(input).filter(([, value]) => value !== undefined));
+  const id = accountId(-1);
+  const done = await carryOut(context, [{ kind: 'add', id, account: { ...PLAIN_ACCOUNT, ...given } as AccountFields }]);
+  return done.ok ? ok({ id: done.value.ids.get(id) ?? id }) : fail(...ofOne(done));
+});
 
 const unknownAccount = fail(
   problem('account.unknown', 'This account is not in the chart any more. Load the page again.'),
 );
 
-/** Changes any of an account's fields; what is not given stays. */
+/** Changes any of an account's fields; what is not given stays. Under another heading it stands on that heading's statement line. */
 export const changeAccount = booksAction(
   'changeAccount',
-  { id, change: z.object({ ...fields, active: z.boolean() }).partial() },
+  { id: account, change: fields.partial() },
   async (context, input) => {
-    const { tx, books, actor, now } = context;
-    const chart = await chartOf(tx, books.id);
-    const was = chart.find((account) => account.id === input.id);
+    const chart = await chartOf(context.tx, context.books.id);
+    const { byId } = chartIndex(chart);
+    const was = byId.get(input.id);
     if (was === undefined) return unknownAccount;
-    const change = Object.fromEntries(
+    const given = Object.fromEntries(
       Object.entries(input.change).filter(([, value]) => value !== undefined),
-    ) as Partial<AccountDraft & { active: boolean }>;
-    // Under another heading an account stands on that heading's statement line, unless another one is asked for.
-    const heading =
-      change.parent === undefined || was.heading ? undefined : chart.find((account) => account.id === change.parent);
-    const follows =
-      heading !== undefined && typeOf(heading.class) === typeOf(was.class) ? { class: heading.class } : {};
-    const is = { ...was, ...follows, ...change };
-    const problems = [
-      ...accountProblems(is, chart, was.id),
-      ...(is.currency === was.currency ? [] : await currencyProblems(context, is.currency)),
-    ];
-    const use = await accountUse(tx, books.id, was.id);
-    if (typeOf(is.class) !== typeOf(was.class) && (use.figures > 0 || use.journalLines > 0 || use.children > 0))
-      problems.push(
-        problem('account.type-used', `${called(was)} is in use, so its type stays ${typeOf(was.class)}.`, 'class'),
-      );
-    if (is.currency !== was.currency && (use.figures > 0 || use.journalLines > 0))
-      problems.push(
-        problem(
-          'account.currency-used',
-          `${called(was)} is in use, so its currency stays ${was.currency ?? books.currency}.`,
-          'currency',
-        ),
-      );
-    if (was.active && !is.active && use.children > 0) {
-      const standing = chart.filter((account) => account.parent === was.id && account.active).length;
-      if (standing > 0)
-        problems.push(
-          problem(
-            'account.active-below',
-            `${called(was)} has ${plural(standing, 'active account')} under it; deactivate or move them first.`,
-            'active',
-          ),
-        );
-    }
-    if (problems.length > 0) return fail(...problems);
-    await updateAccount(tx, books.id, is);
-    const parent = chart.find((account) => account.id === is.parent);
-    const said = [
-      ...(is.code !== was.code ? [`code ${was.code} → ${is.code}`] : []),
-      ...(is.name !== was.name ? [`name “${was.name}” → “${is.name}”`] : []),
-      ...(is.class !== was.class ? [`${classFacts(was.class).one} → ${classFacts(is.class).one}`] : []),
-      ...(is.parent !== was.parent ? [`moved ${parent === undefined ? 'to the top' : `under ${called(parent)}`}`] : []),
-      ...(is.role !== was.role ? [is.role === null ? 'role taken away' : `role ${roleFacts(is.role).label}`] : []),
-      ...(is.currency !== was.currency ? [`kept in ${is.currency ?? books.currency}`] : []),
-      ...(is.active !== was.active ? [is.active ? 'reactivated' : 'deactivated'] : []),
-    ];
-    if (said.length > 0) await record(tx, books.id, 'account', [was.id], said.join('; '), actor.person, now);
-    return ok({});
+    ) as Partial<AccountFields>;
+    const moved = given.parent == null ? {} : placedUnder(was, byId.get(given.parent));
+    const done = await carryOut(context, [change(was, { ...moved, ...given })]);
+    return done.ok ? ok({}) : fail(...ofOne(done));
   },
 );
 
 /** Deletes an account that nothing uses; otherwise says by what it is used. */
-export const removeAccount = booksAction('removeAccount', { id }, async ({ tx, books, actor, now }, input) => {
-  const account = (await chartOf(tx, books.id)).find((one) => one.id === input.id);
-  if (account === undefined) return unknownAccount;
-  const use = await accountUse(tx, books.id, account.id);
-  const uses = [
-    ...(use.children > 0 ? [`${plural(use.children, 'account')} under it`] : []),
-    ...(use.figures > 0 ? ['an opening balance'] : []),
-    ...(use.journalLines > 0 ? [plural(use.journalLines, 'journal line')] : []),
-    ...(use.paperRows > 0 ? [plural(use.paperRows, 'row of a paper', 'rows of papers')] : []),
-    ...(use.changes > 0 && use.figures === 0 ? ['the history of an earlier opening balance'] : []),
-  ];
-  if (uses.length > 0)
-    return fail(
-      problem(
-        'account.used',
-        `${called(account)} cannot be deleted: it has ${uses.join(', ')}. ${use.children > 0 ? 'Move what is under it first.' : 'Deactivate it instead; it then takes no new amounts.'}`,
-      ),
+export const removeAccount = booksAction('removeAccount', { id: account }, async (context, input) => {
+  const done = await carryOut(context, [{ kind: 'remove', id: input.id }]);
+  return done.ok ? ok({}) : fail(...ofOne(done));
+});
+
+/** Merges one account into another: unposted figures move; a posted one stays on the old account, which is then inactive. */
+export const mergeAccounts = booksAction(
+  'mergeAccounts',
+  { from: account, into: account },
+  async (context, { from, into }) => mergeInto(context, from, into),
+);
+
+/** Keeps a paper with an account in its margin, or no longer. */
+export const attachPaper = booksAction(
+  'attachPaper',
+  { account, paper: z.int().positive(), keep: z.boolean() },
+  async ({ tx, books, actor, now }, input) => {
+    const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
+    const paper = await findPaper(tx, books.id, input.paper);
+    if (found === undefined || paper === undefined)
+      return fail(problem('account.unknown', 'The account or the paper is not in these books any more.'));
+    await keepPaper(tx, books.id, input.account, input.paper, input.keep);
+    await record(
+      tx,
+      books.id,
+      'account',
+      [input.account],
+      input.keep ? `paper ${paper.name} kept with it` : `paper ${paper.name} no longer kept with it`,
+      actor.person,
+      now,
     );
-  await deleteAccount(tx, books.id, account.id);
-  await record(tx, books.id, 'books', [books.id], `account ${called(account)} deleted`, actor.person, now);
+    return ok({});
+  },
+);
+
+/** Bank details of an account that holds money. */
+export const saveBank = booksAction('saveBank', { account, bank }, async (context, input) => {
+  const { tx, books, actor, now } = context;
+  const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
+  if (found === undefined) return unknownAccount;
+  const details = { ...input.bank, iban: plainIban(input.bank.iban), bic: input.bank.bic.toUpperCase() };
+  const wrong = bankProblems(details);
+  if (wrong.length > 0) return fail(...wrong);
+  const twin =
+    details.iban === ''
+      ? undefined
+      : [...(await bankDetailsOf(tx, books.id))].find(([id, other]) => id !== found.id && other.iban === details.iban);
+  const holder = twin === undefined ? undefined : (await chartOf(tx, books.id)).find(({ id }) => id === twin[0]);
+  if (holder !== undefined)
+    return fail(problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, 'iban'));
+  await putBankDetails(tx, books.id, new Map([[found.id, details]]));
+  await record(tx, books.id, 'account', [found.id], 'bank details changed', actor.person, now);
   return ok({});
 });
+
+const MONEY_ROLES = { bank: 'current-asset', cash: 'current-asset', card: 'current-liability' } as const;
+
+/** Several bank, cash or card accounts in one go, each with its details. */
+export const addMoneyAccounts = booksAction(
+  'addMoneyAccounts',
+  {
+    accounts: z
+      .array(
+        z.object({
+          code: fields.shape.code,
+          name: fields.shape.name,
+          kind: z.enum(['bank', 'cash', 'card']),
+          parent: account.nullable(),
+          currency: fields.shape.currency,
+          iban: z.string().max(60),
+          number: z.string().max(100),
+        }),
+      )
+      .min(1, 'Name at least one account.')
+      .max(100),
+  },
+  async (context, input) => {
+    const problems: Problem[] = [];
+    const chart = chartIndex(await chartOf(context.tx, context.books.id));
+    const added = input.accounts.map((one, at) => {
+      const id = accountId(-1 - at);
+      const details = {
+        number: one.number.trim(),
+        iban: plainIban(one.iban),
+        bic: '',
+        alertBelow: null,
+        reconciled: one.kind !== 'cash',
+        statementDay: null,
+      };
+      problems.push(
+        ...bankProblems(details).map((wrong) => ({ ...wrong, field: `${String(id)}/${wrong.field ?? ''}` })),
+      );
+      const parent = one.parent === null ? undefined : chart.byId.get(one.parent);
+      const classification = parent?.classification ?? MONEY_ROLES[one.kind];
+      const edit: ChartEdit = {
+        kind: 'add',
+        id,
+        account: {
+          ...PLAIN_ACCOUNT,
+          code: one.code,
+          name: one.name,
+          classification,
+          parent: one.parent,
+          role: one.kind,
+          currency: one.currency,
+        },
+      };
+      return { edit, id, details };
+    });
+    if (problems.length > 0) return fail(...problems);
+    const done = await carryOut(
+      context,
+      added.map(({ edit }) => edit),
+      {
+        what: plural(added.length, 'money account') + ' added',
+        banks: new Map(added.map(({ id, details }) => [id, details])),
+      },
+    );
+    return done.ok ? ok({ added: added.length }) : done;
+  },
+);
+
+const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
+  record(tx, books.id, 'books', [books.id], what, actor.person, now);
+
+/** How codes are built, or null when they are not to be questioned. */
+export const saveScheme = booksAction('saveScheme', { scheme: scheme.nullable() }, async (context, input) => {
+  const given: CodeScheme | null = input.scheme;
+  const wrong = given === null ? [] : schemeProblems(given);
+  if (wrong.length > 0) return fail(...wrong);
+  await updateChartSettings(context.tx, context.books.id, { scheme: given });
+  await note(context, given === null ? 'account codes as they come' : 'the scheme of account codes changed');
+  return ok({});
+});
+
+/** Whether accounts need codes and whether they are shown. */
+export const setCodes = booksAction(
+  'setCodes',
+  { codes: z.enum(['required', 'optional']).optional(), shown: z.boolean().optional() },
+  async (context, input) => {
+    if (input.codes === 'required') {
+      const bare = (await chartOf(context.tx, context.books.id)).filter(({ code }) => code === '');
+      const [first] = bare;
+      if (first !== undefined)
+        return fail(
+          problem(
+            'codes.missing',
+            `${plural(bare.length, 'account')} without a code stand${bare.length === 1 ? 's' : ''} in this chart, ${called(first)} among them. Give them codes first; renumbering does it at once.`,
+            'codes',
+          ),
+        );
+    }
+    await updateChartSettings(context.tx, context.books.id, {
+      ...(input.codes === undefined ? {} : { codes: input.codes }),
+      ...(input.shown === undefined ? {} : { codesShown: input.shown }),
+    });
+    if (input.codes !== undefined) await note(context, `account codes are ${input.codes}`);
+    return ok({});
+  },
+);
+
+/** New codes for a branch, as `renumber` in core lays them out; the preview is that same function. */
+export const renumberBranch = booksAction(
+  'renumberBranch',
+  { branch: account.nullable(), start: z.string().max(20), step: z.int().min(1).max(100_000) },
+  async (context, input) => {
+    const chart = await chartOf(context.tx, context.books.id);
+    const laid = renumber(chart, input.branch, input.start, input.step);
+    if (!laid.ok) return laid;
+    const steps = renumberEdits(chart, laid.value);
+    const done = await carryOut(context, steps, {
+      what: `${plural(steps.length, 'account')} renumbered from ${input.start}`,
+    });
+    return done.ok ? ok({ changed: steps.length, steps }) : done;
+  },
+);

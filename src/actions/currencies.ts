@@ -2,8 +2,9 @@
 
 import { z } from 'zod';
 import { writeDate } from '@/core/calendar/dates';
-import { accountId, accountProblems, called } from '@/core/chart/account';
+import { accountId, called, chartIndex } from '@/core/chart/account';
 import { roleFacts } from '@/core/chart/classes';
+import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
 import { isCurrency } from '@/core/money/currency';
 import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
@@ -11,7 +12,7 @@ import { doubtOf, rateBook } from '@/core/money/rate-book';
 import { ROUNDING_IDS } from '@/core/money/rounding';
 import { type Problem, fail, ok, plural, problem } from '@/core/result';
 import { updateMoneyRules } from '@/store/books';
-import { chartOf, updateAccount } from '@/store/chart';
+import { chartOf } from '@/store/chart';
 import {
   currenciesOf,
   deleteCurrency,
@@ -25,6 +26,7 @@ import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { currentAmounts } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
+import { carryOut } from './chart-edits';
 import { isoDate } from './calendar-schemas';
 
 const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
@@ -179,10 +181,8 @@ export const chooseExchangeAccount = booksAction(
   'chooseExchangeAccount',
   { role: z.enum(EXCHANGE_ROLES), account: z.int().positive().transform(accountId).nullable() },
   async (context, input) => {
-    const { tx, books, actor, now } = context;
-    const chart = await chartOf(tx, books.id);
-    const holder = chart.find((account) => account.role === input.role);
-    const wanted = chart.find((account) => account.id === input.account);
+    const chart = await chartOf(context.tx, context.books.id);
+    const wanted = input.account === null ? undefined : chartIndex(chart).byId.get(input.account);
     if (input.account !== null && wanted === undefined)
       return fail(
         problem('account.unknown', 'This account is not in the chart any more. Load the page again.', input.role),
@@ -202,17 +202,11 @@ export const chooseExchangeAccount = booksAction(
         account.role !== null &&
         (account.role === input.role || ended.includes(account.role)),
     );
-    const without = chart.map((account) => (losing.includes(account) ? { ...account, role: null } : account));
-    const wrong = wanted === undefined ? [] : accountProblems({ ...wanted, role: input.role }, without, wanted.id);
-    if (wrong.length > 0) return fail(...wrong.map((one) => ({ ...one, field: input.role })));
-    for (const account of losing) {
-      await updateAccount(tx, books.id, { ...account, role: null });
-      await record(tx, books.id, 'account', [account.id], 'role taken away', actor.person, now);
-    }
-    if (wanted !== undefined && wanted.id !== holder?.id) {
-      await updateAccount(tx, books.id, { ...wanted, role: input.role });
-      await record(tx, books.id, 'account', [wanted.id], `role ${roleFacts(input.role).label}`, actor.person, now);
-    }
+    const done = await carryOut(context, [
+      ...losing.map((account) => change(account, { role: null })),
+      ...(wanted === undefined || wanted.role === input.role ? [] : [change(wanted, { role: input.role })]),
+    ]);
+    if (!done.ok) return fail(...done.problems.map((one) => ({ ...one, field: input.role })));
     return ok({});
   },
 );

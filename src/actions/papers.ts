@@ -2,7 +2,7 @@
 
 import { createHash } from 'node:crypto';
 import { z } from 'zod';
-import { type Account, accountId, accountProblems, called } from '@/core/chart/account';
+import { type Account, PLAIN_ACCOUNT, accountId, accountProblems, called, chartIndex } from '@/core/chart/account';
 import { CLASS_IDS, typeOf } from '@/core/chart/classes';
 import { minorDigits } from '@/core/money/currency';
 import { NUMBER_STYLES } from '@/core/money/number-style';
@@ -12,7 +12,7 @@ import { MOST_BYTES } from '@/core/papers/cells';
 import { COLUMN_ROLES, CONVENTIONS } from '@/core/papers/recognise';
 import { readPaper } from '@/core/papers/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
-import { chartOf, insertAccounts } from '@/store/chart';
+import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { type Writing, batchChanges, currentSet, linesOf, lockLines, sourcesOf, writeLines } from '@/store/openings';
 import {
@@ -26,6 +26,7 @@ import {
   writeRows,
 } from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
+import { carryOut } from './chart-edits';
 import { proposalFor, readStored, tablesOf } from './paper-reading';
 
 /** What a file is called, without a path that a browser or a person put before it. */
@@ -143,7 +144,7 @@ const decision = z.discriminatedUnion('kind', [
     kind: z.literal('create'),
     code: z.string().trim(),
     name: z.string().trim(),
-    class: z.enum(CLASS_IDS),
+    classification: z.enum(CLASS_IDS),
     parent: id.nullable(),
   }),
   z.object({
@@ -188,7 +189,7 @@ const newAccountProblems = (
   chart: readonly Account[],
   othersToCreate: readonly string[],
 ): readonly Problem[] => [
-  ...accountProblems({ ...made, heading: false, role: null, currency: null }, chart),
+  ...accountProblems({ ...PLAIN_ACCOUNT, ...made }, chartIndex(chart)),
   ...(othersToCreate.some((code) => code.toLowerCase() === made.code.toLowerCase())
     ? [
         problem(
@@ -249,22 +250,28 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
   ];
   if (problems.length > 0) return fail(...problems);
 
-  const made = await insertAccounts(
-    tx,
-    books.id,
-    plan.create.map(({ decision: account }) => ({
-      code: account.code,
-      name: account.name,
-      class: account.class,
-      heading: false,
-      parentCode: chart.find((one) => one.id === account.parent)?.code ?? null,
-      role: typeOf(account.class) === 'asset' && /\bbank\b/i.test(account.name) ? ('bank' as const) : null,
-      currency: null,
-    })),
+  const added = plan.create.map(({ row, decision: { code, name, classification, parent } }) => ({
+    row,
+    edit: {
+      kind: 'add' as const,
+      id: accountId(-row),
+      account: {
+        ...PLAIN_ACCOUNT,
+        code,
+        name,
+        classification,
+        parent,
+        role: typeOf(classification) === 'asset' && /\bbank\b/i.test(name) ? ('bank' as const) : null,
+        origin: paper.value.name.slice(0, 300),
+      },
+    },
+  }));
+  const made = await carryOut(
+    context,
+    added.map(({ edit }) => edit),
   );
-  const createdAt = new Map(plan.create.map(({ row }, at) => [row, made[at]]));
-  if (made.length > 0)
-    await record(tx, books.id, 'account', made, `created from ${paper.value.name}`, actor.person, now);
+  if (!made.ok) return made;
+  const createdAt = new Map(added.map(({ row, edit }) => [row, made.value.ids.get(edit.id)]));
 
   const target = (decided: DecidedRow) =>
     decided.decision?.kind === 'account' ? decided.decision.account : createdAt.get(decided.row.row);
@@ -312,17 +319,17 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     'openings',
     [set.id],
     `${plural(writings.length, 'figure')} taken from ${paper.value.name}${
-      made.length > 0
-        ? `, ${plural(made.length, 'account')} created (${plan.create
+      added.length > 0
+        ? `, ${plural(added.length, 'account')} created (${plan.create
             .map((one) => called(one.decision))
             .slice(0, 5)
-            .join(', ')}${made.length > 5 ? ', …' : ''})`
+            .join(', ')}${added.length > 5 ? ', …' : ''})`
         : ''
     }`,
     actor.person,
     now,
   );
-  return ok({ batch, figures: writings.length, created: made.length });
+  return ok({ batch, figures: writings.length, created: added.length });
 });
 
 /** Takes a take-over back: figures return to what they were where nobody changed them since; created accounts stay. */

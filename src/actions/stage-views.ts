@@ -160,7 +160,7 @@ export const calendarView = (id: number) =>
     currencies: state.currencies,
     figures: state.amounts.size > 0,
     results: state.accounts.some(
-      (account) => isResult(typeOf(account.class)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
+      (account) => isResult(typeOf(account.classification)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
     ),
     history: await happenings(tx, books.id, 'calendar'),
     periodHistory: await happenings(tx, books.id, 'period', undefined, 200),

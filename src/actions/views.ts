@@ -14,7 +14,7 @@ import {
 } from '@/core/statements/statements';
 import { happenings } from '@/store/history';
 import { hasPosted, journalsOf, ledgerBalances } from '@/store/journals';
-import { type Source, changesOf, currentSet, lastBatch, linesOf, setsOf } from '@/store/openings';
+import { type Source, currentSet, lastBatch, linesOf, setsOf } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from './action';
 import { page } from './frame-view';
@@ -22,33 +22,11 @@ import { type ReadPaper, readStored } from './paper-reading';
 import { letterheadOf } from './stage-views';
 import { stateOf } from './state';
 
-export interface ChartRowView {
-  readonly account: Account;
-  readonly depth: number;
-  readonly amount: Minor | null;
-}
-
-export const chartView = (id: number) =>
-  page(id, (_, state) => ({
-    currencies: state.currencies,
-    rows: inTreeOrder(state.accounts).map((row): ChartRowView => ({
-      ...row,
-      amount: state.amounts.get(row.account.id) ?? null,
-    })),
-  }));
-
-/** The margin for one account: what happened to it and to its figure. */
-export const accountStory = (id: number, account: number) =>
-  booksView(id, async ({ tx, books }) => ({
-    changes: await changesOf(tx, books.id, account),
-    events: await happenings(tx, books.id, 'account', account),
-  }));
-
 export interface OpeningRowView {
   readonly id: AccountId;
   readonly code: string;
   readonly name: string;
-  readonly class: Account['class'];
+  readonly classification: Account['classification'];
   readonly heading: boolean;
   readonly active: boolean;
   readonly depth: number;
@@ -88,7 +66,7 @@ export const openingsView = (id: number) =>
             id: account.id,
             code: account.code,
             name: account.name,
-            class: account.class,
+            classification: account.classification,
             heading: account.heading,
             active: account.active,
             depth,

@@ -1,4 +1,5 @@
 import { type PlainDate, plainDate } from '@/core/calendar/dates';
+import { type ChartSettings, PLAIN_SETTINGS } from '@/core/chart/settings';
 import { type CompanyFacts, PLAIN_FACTS, type Purpose } from '@/core/company/facts';
 import type { LegalForm } from '@/core/company/legal-form';
 import type { NumberStyle } from '@/core/money/number-style';
@@ -23,6 +24,7 @@ export interface Books {
   readonly calendarRevision: number;
   readonly rounding: Rounding;
   readonly rateDays: number;
+  readonly chart: ChartSettings;
 }
 
 interface BooksRow extends Pick<
@@ -44,16 +46,18 @@ interface BooksRow extends Pick<
   readonly trialBalance: string | null;
   readonly inCharge: string | null;
   readonly facts: Partial<CompanyFacts>;
+  readonly chart: Partial<ChartSettings>;
 }
 
 const COLUMNS = `b.id, b.name, b.legal_form as "legalForm", b.country, b.base_currency as currency, b.number_style as style, b.purpose,
-  b.cutover_date as cutover, b.facts, b.archived_at is not null as archived, b.complete_until as "completeUntil",
+  b.cutover_date as cutover, b.facts, b.chart, b.archived_at is not null as archived, b.complete_until as "completeUntil",
   b.trial_balance_date as "trialBalance", b.calendar_revision as "calendarRevision", b.rounding, b.rate_days as "rateDays",
   (select p.name from person p where p.id = b.in_charge) as "inCharge"`;
 
-const books = ({ inCharge, facts, cutover, completeUntil, trialBalance, ...row }: BooksRow): Books => ({
+const books = ({ inCharge, facts, chart, cutover, completeUntil, trialBalance, ...row }: BooksRow): Books => ({
   ...row,
   cutover: plainDate(cutover),
+  chart: { ...PLAIN_SETTINGS, ...chart },
   completeUntil: completeUntil === null ? undefined : plainDate(completeUntil),
   trialBalance: trialBalance === null ? undefined : plainDate(trialBalance),
   facts: {
@@ -178,6 +182,11 @@ export const updateFact = async <F extends keyof CompanyFacts>(
     ]);
 };
 
+/** Changes what is kept about the chart as a whole; what is not given stays. */
+export const updateChartSettings = async (tx: Queryable, id: number, change: Partial<ChartSettings>): Promise<void> => {
+  await tx.query('update books set chart = chart || $2::jsonb where id = $1', [id, JSON.stringify(change)]);
+};
+
 export const setArchived = async (tx: Queryable, id: number, at: string | null): Promise<void> => {
   await tx.query('update books set archived_at = $2 where id = $1', [id, at]);
 };
@@ -235,6 +244,7 @@ export const deleteBooks = async (tx: Queryable, id: number): Promise<void> => {
   // Figures, papers and accounts first: they point at each other and at currencies, which go with the books.
   await tx.query('delete from opening_set where books_id = $1', [id]);
   await tx.query('delete from paper where books_id = $1', [id]);
+  await tx.query('delete from tax_code where books_id = $1', [id]);
   await tx.query('delete from account where books_id = $1', [id]);
   await tx.query('delete from books where id = $1', [id]);
 };

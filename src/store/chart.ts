@@ -1,8 +1,7 @@
-import { type Account, accountId } from '@/core/chart/account';
-import type { Classification, AccountRole } from '@/core/chart/classes';
+import { type Account, type AccountFields, type AccountId, accountId } from '@/core/chart/account';
+import type { Edited } from '@/core/chart/edit';
+import type { AccountUse } from '@/core/chart/use';
 import type { Queryable } from './database';
-
-const COLUMNS = `id, code, name, class, heading, parent_id as parent, role, currency, active`;
 
 /** Charts of the given books. */
 export const chartsOf = async (
@@ -11,8 +10,9 @@ export const chartsOf = async (
 ): Promise<ReadonlyMap<number, readonly Account[]>> => {
   // One row per set of books: tens of thousands of rows cost more in the driver than in the database.
   const rows = await tx.query<{ books: number; accounts: readonly Account[] }>(
-    `select books_id as books, json_agg(json_build_object('id', id, 'code', code, 'name', name, 'class', class,
-       'heading', heading, 'parent', parent_id, 'role', role, 'currency', currency, 'active', active) order by id) as accounts
+    `select books_id as books, json_agg(json_build_object('id', id, 'code', code, 'name', name, 'classification', classification,
+       'heading', heading, 'parent', parent_id, 'role', role, 'currency', currency, 'contra', contra, 'active', active,
+       'note', note, 'taxCode', tax_code, 'origin', origin) order by id) as accounts
      from account where books_id = any($1::int[]) group by books_id`,
     [booksIds],
   );
@@ -23,99 +23,141 @@ export const chartsOf = async (
 
 /** Some accounts of a set of books, those of the given ids that are there. */
 export const accountsOf = (tx: Queryable, booksId: number, ids: readonly number[]): Promise<readonly Account[]> =>
-  tx.query<Account>(`select ${COLUMNS} from account where books_id = $1 and id = any($2::int[])`, [booksId, ids]);
+  tx.query<Account>(
+    `select id, code, name, classification, heading, parent_id as parent, role, currency, contra, active, note,
+       tax_code as "taxCode", origin from account where books_id = $1 and id = any($2::int[])`,
+    [booksId, ids],
+  );
 
 export const chartOf = async (tx: Queryable, booksId: number): Promise<readonly Account[]> =>
   (await chartsOf(tx, [booksId])).get(booksId) ?? [];
 
-export interface NewAccount {
-  readonly code: string;
-  readonly name: string;
-  readonly class: Classification;
-  readonly heading: boolean;
-  /** Code of the heading it stands under, which is in the same batch or already in the books. */
-  readonly parentCode: string | null;
-  readonly role: AccountRole | null;
-  readonly currency: string | null;
-}
+/** The columns that a person decides, as they are written. */
+const FIELDS = [
+  ['code', 'text'],
+  ['name', 'text'],
+  ['classification', 'text'],
+  ['heading', 'bool'],
+  ['parent_id', 'int'],
+  ['role', 'text'],
+  ['currency', 'text'],
+  ['contra', 'bool'],
+  ['active', 'bool'],
+  ['note', 'text'],
+  ['tax_code', 'text'],
+  ['origin', 'text'],
+] as const;
+const NAMES = FIELDS.map(([name]) => name).join(', ');
+const ARRAYS = ['int', ...FIELDS.map(([, type]) => type)].map((type, at) => `$${at + 2}::${type}[]`).join(', ');
 
-/** Adds accounts in one statement each for rows and parents; returns the ids in the order given. */
-export const insertAccounts = async (
-  tx: Queryable,
-  booksId: number,
-  accounts: readonly NewAccount[],
-): Promise<readonly Account['id'][]> => {
-  if (accounts.length === 0) return [];
-  const rows = await tx.query<{ id: number; code: string }>(
-    `insert into account (books_id, code, name, class, heading, role, currency)
-     select $1, code, name, class, heading, role, currency
-     from unnest($2::text[], $3::text[], $4::text[], $5::bool[], $6::text[], $7::text[]) as t (code, name, class, heading, role, currency)
-     returning id, code`,
-    [
-      booksId,
-      accounts.map((one) => one.code),
-      accounts.map((one) => one.name),
-      accounts.map((one) => one.class),
-      accounts.map((one) => one.heading),
-      accounts.map((one) => one.role),
-      accounts.map((one) => one.currency),
-    ],
-  );
-  const under = accounts.filter((one) => one.parentCode !== null);
-  if (under.length > 0)
-    await tx.query(
-      `update account a set parent_id = p.id
-       from unnest($2::text[], $3::text[]) as t (code, parent_code)
-       join account p on p.books_id = $1 and lower(p.code) = lower(t.parent_code)
-       where a.books_id = $1 and a.code = t.code`,
-      [booksId, under.map((one) => one.code), under.map((one) => one.parentCode)],
-    );
-  const ids = new Map(rows.map((row) => [row.code, accountId(row.id)]));
-  return accounts.map((one) => ids.get(one.code) ?? accountId(0));
+const columns = (accounts: readonly Account[]): readonly (readonly unknown[])[] => {
+  const read: readonly ((account: Account) => AccountFields[keyof AccountFields] | AccountId)[] = [
+    ({ id }) => id,
+    ({ code }) => code.trim(),
+    ({ name }) => name.trim(),
+    ({ classification }) => classification,
+    ({ heading }) => heading,
+    ({ parent }) => parent,
+    ({ role }) => role,
+    ({ currency }) => currency,
+    ({ contra }) => contra,
+    ({ active }) => active,
+    ({ note }) => note,
+    ({ taxCode }) => taxCode,
+    ({ origin }) => origin,
+  ];
+  return read.map((of) => accounts.map(of));
 };
 
-export const updateAccount = async (
+/**
+ * Writes what edits made of a chart, a few statements whatever their number; returns the ids that new accounts got, by the
+ * ids below zero that they had in the edits. Codes and roles that change hands are let go first, since they are unique.
+ */
+export const saveChart = async (
   tx: Queryable,
   booksId: number,
-  account: Pick<Account, 'id' | 'code' | 'name' | 'class' | 'parent' | 'role' | 'currency' | 'active'>,
+  { added, changed, removed }: Edited,
+): Promise<ReadonlyMap<AccountId, AccountId>> => {
+  const fresh = await tx.query<{ id: number }>(
+    `select nextval(pg_get_serial_sequence('account', 'id'))::int as id from generate_series(1, $1::int)`,
+    [added.length],
+  );
+  const ids = new Map(added.map((account, at) => [account.id, accountId(fresh[at]?.id ?? 0)]));
+  const real = (account: Account): Account => ({
+    ...account,
+    id: ids.get(account.id) ?? account.id,
+    parent: account.parent === null ? null : (ids.get(account.parent) ?? account.parent),
+  });
+  const letting = changed.filter(({ was, is }) => was.code !== is.code || was.role !== is.role).map(({ is }) => is.id);
+  if (letting.length > 0)
+    await tx.query(`update account set code = '~' || id, role = null where books_id = $1 and id = any($2::int[])`, [
+      booksId,
+      letting,
+    ]);
+  if (removed.length > 0)
+    await tx.query('delete from account where books_id = $1 and id = any($2::int[])', [
+      booksId,
+      removed.map(({ id }) => id),
+    ]);
+  if (added.length > 0)
+    await tx.query(
+      `insert into account (books_id, id, ${NAMES}) overriding system value
+       select $1, t.* from unnest(${ARRAYS}) as t (id, ${NAMES})`,
+      [booksId, ...columns(added.map(real))],
+    );
+  if (changed.length > 0)
+    await tx.query(
+      `update account a set ${FIELDS.map(([name]) => `${name} = t.${name}`).join(', ')}
+       from unnest(${ARRAYS}) as t (id, ${NAMES}) where a.books_id = $1 and a.id = t.id`,
+      [booksId, ...columns(changed.map(({ is }) => real(is)))],
+    );
+  return ids;
+};
+
+/** By what accounts are used; those that nothing uses are not in the map. Without ids: of all accounts. */
+export const usesOf = async (
+  tx: Queryable,
+  booksId: number,
+  ids?: readonly number[],
+): Promise<ReadonlyMap<AccountId, AccountUse>> => {
+  const rows = await tx.query<{ account: AccountId } & AccountUse>(
+    `select account, sum(figures)::int as figures, sum(changes)::int as changes, sum(paper_rows)::int as "paperRows",
+            sum(journal_lines)::int as "journalLines", sum(tax_codes)::int as "taxCodes"
+     from (
+       select account_id as account, count(*) as figures, 0 as changes, 0 as paper_rows, 0 as journal_lines, 0 as tax_codes
+         from opening_line where books_id = $1 group by account_id
+       union all select account_id, 0, count(*), 0, 0, 0 from opening_change where books_id = $1 group by account_id
+       union all select account_id, 0, 0, count(*), 0, 0 from paper_row where books_id = $1 and account_id is not null group by account_id
+       union all select account_id, 0, 0, 0, count(*), 0 from journal_line where books_id = $1 group by account_id
+       union all select account_id, 0, 0, 0, 0, count(*) from (
+         select charged_account as account_id from tax_code where books_id = $1
+         union all select recoverable_account from tax_code where books_id = $1) t where account_id is not null group by account_id
+     ) u where $2::int[] is null or account = any($2::int[]) group by account`,
+    [booksId, ids ?? null],
+  );
+  return new Map(rows.map(({ account, ...use }) => [account, use]));
+};
+
+/** Keeps a paper with an account, or no longer. */
+export const keepPaper = async (
+  tx: Queryable,
+  booksId: number,
+  account: number,
+  paper: number,
+  keep: boolean,
 ): Promise<void> => {
   await tx.query(
-    'update account set code = $3, name = $4, class = $5, parent_id = $6, role = $7, active = $8, currency = $9 where books_id = $1 and id = $2',
-    [
-      booksId,
-      account.id,
-      account.code,
-      account.name,
-      account.class,
-      account.parent,
-      account.role,
-      account.active,
-      account.currency,
-    ],
+    keep
+      ? 'insert into account_paper (books_id, account_id, paper_id) values ($1, $2, $3) on conflict do nothing'
+      : 'delete from account_paper where books_id = $1 and account_id = $2 and paper_id = $3',
+    [booksId, account, paper],
   );
 };
 
-export const deleteAccount = async (tx: Queryable, booksId: number, id: number): Promise<void> => {
-  await tx.query('delete from account where books_id = $1 and id = $2', [booksId, id]);
-};
-
-export interface AccountUse {
-  readonly figures: number;
-  readonly changes: number;
-  readonly paperRows: number;
-  readonly journalLines: number;
-  readonly children: number;
-}
-
-/** By what an account is used. */
-export const accountUse = async (tx: Queryable, booksId: number, id: number): Promise<AccountUse> => {
-  const [use] = await tx.query<AccountUse>(
-    `select (select count(*)::int from opening_line where books_id = $1 and account_id = $2) as figures,
-            (select count(*)::int from opening_change where books_id = $1 and account_id = $2) as changes,
-            (select count(*)::int from paper_row where books_id = $1 and account_id = $2) as "paperRows",
-            (select count(*)::int from journal_line where books_id = $1 and account_id = $2) as "journalLines",
-            (select count(*)::int from account where books_id = $1 and parent_id = $2) as children`,
-    [booksId, id],
-  );
-  return use ?? { figures: 0, changes: 0, paperRows: 0, journalLines: 0, children: 0 };
-};
+export const keptPapers = async (tx: Queryable, booksId: number, account: number): Promise<readonly number[]> =>
+  (
+    await tx.query<{ paper: number }>(
+      'select paper_id as paper from account_paper where books_id = $1 and account_id = $2 order by paper_id',
+      [booksId, account],
+    )
+  ).map(({ paper }) => paper);

@@ -25,6 +25,22 @@ export const record = async (
   );
 };
 
+/** Writes down what happened to each of several things of a kind. */
+export const recordEach = async (
+  tx: Queryable,
+  booksId: number,
+  subject: Subject,
+  happened: readonly { readonly id: number; readonly what: string }[],
+  person: number,
+  at: string,
+): Promise<void> => {
+  await tx.query(
+    `insert into history (books_id, subject, subject_id, what, by_person, at)
+     select $1, $2, t.id, t.what, $5, $6 from unnest($3::int[], $4::text[]) as t (id, what)`,
+    [booksId, subject, happened.map(({ id }) => id), happened.map(({ what }) => what), person, at],
+  );
+};
+
 /** What happened to things of a kind, newest first; of one thing when `subjectId` is given. */
 export const happenings = async (
   tx: Queryable,

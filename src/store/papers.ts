@@ -128,3 +128,25 @@ export const rowsBehind = async (
      where books_id = $1 and account_id is not null order by account_id, paper_id, row_no`,
     [booksId],
   );
+
+/** Rows taken over follow when one account is merged into another. */
+export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, into: AccountId): Promise<void> => {
+  await tx.query('update paper_row set account_id = $3 where books_id = $1 and account_id = $2', [booksId, from, into]);
+};
+
+/** Decisions about rows that name an account name the one it was merged into. */
+export const moveDecisions = async (
+  tx: Queryable,
+  booksId: number,
+  from: AccountId,
+  into: AccountId,
+): Promise<void> => {
+  await tx.query(
+    `update paper p set decisions = (
+       select jsonb_object_agg(key, case when value->>'kind' = 'account' and (value->>'account')::int = $2
+         then jsonb_set(value, '{account}', to_jsonb($3::int)) else value end) from jsonb_each(p.decisions))
+     where books_id = $1 and exists (
+       select from jsonb_each(p.decisions) d where d.value->>'kind' = 'account' and (d.value->>'account')::int = $2)`,
+    [booksId, from, into],
+  );
+};

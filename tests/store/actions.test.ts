@@ -1,3 +1,4 @@
+import { accountStory, chartView } from '@/actions/chart-views';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { createBooks, removeBooks } from '@/actions/books';
@@ -17,8 +18,8 @@ import {
 } from '@/actions/papers';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
 import {
-  accountStory,
-  chartView,
+
+
   openingsView,
   paperView,
   proofView,
@@ -167,7 +168,7 @@ describe('the chart', () => {
         books,
         code: '1020',
         name: 'Savings',
-        class: 'current-asset',
+        classification: 'current-asset',
         parent: heading,
         role: 'bank',
         heading: false,
@@ -179,7 +180,7 @@ describe('the chart', () => {
           books,
           code: '1020',
           name: 'Twice',
-          class: 'current-asset',
+          classification: 'current-asset',
           parent: heading,
           role: null,
           heading: false,
@@ -196,9 +197,9 @@ describe('the chart', () => {
     expect(refusal).toMatchObject({ ok: false, problems: [{ code: 'account.used' }] });
     expect(refusal.ok ? '' : refusal.problems[0]?.message).toContain('an opening balance');
     expect(codesOf(await removeAccount({ books, id: heading }))).toEqual(['account.used']);
-    expect(codesOf(await changeAccount({ books, id, change: { class: 'equity', parent: null, role: null } }))).toEqual([
-      'account.type-used',
-    ]);
+    expect(
+      codesOf(await changeAccount({ books, id, change: { classification: 'equity', parent: null, role: null } })),
+    ).toEqual(['account.type-used']);
     valueOf(await changeAccount({ books, id, change: { active: false } }));
     expect(
       (await proofView(books))?.proof.find((one) => one.id === 'openings.on-active-posting-accounts')?.findings,
@@ -214,7 +215,7 @@ describe('the chart', () => {
         books,
         code: '1099',
         name: 'Spare',
-        class: 'current-asset',
+        classification: 'current-asset',
         parent: null,
         role: null,
         heading: false,

@@ -203,7 +203,7 @@ describe('the board', () => {
         books,
         code: '1020',
         name: 'NOK bank',
-        class: 'current-asset',
+        classification: 'current-asset',
         parent: null,
         role: 'bank',
         currency: 'NOK',

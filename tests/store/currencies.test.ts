@@ -15,7 +15,8 @@ import {
 import { saveFigures } from '@/actions/openings';
 import { bringRates, exportRates, fetchServiceRates } from '@/actions/rates-in';
 import { currenciesView } from '@/actions/stage-views';
-import { chartView, openingsView, proofView } from '@/actions/views';
+import { chartView } from '@/actions/chart-views';
+import { openingsView, proofView } from '@/actions/views';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
 withDatabase();
@@ -42,7 +43,7 @@ describe('currencies', () => {
         books,
         code: '1020',
         name: 'NOK bank',
-        class: 'current-asset',
+        classification: 'current-asset',
         parent: null,
         role: 'bank',
         currency: 'NOK',

@@ -1,117 +1,203 @@
 import { type Problem, problem, quoted } from '../result';
-import { type Classification, type AccountRole, roleFacts, typeOf } from './classes';
+import { type AccountRole, type Classification, roleFacts, typeOf } from './classes';
 
 declare const accountBrand: unique symbol;
 export type AccountId = number & { readonly [accountBrand]: true };
 export const accountId = (id: number): AccountId => id as AccountId;
 
-export interface Account {
-  readonly id: AccountId;
+/** Everything about an account that a person decides. */
+export interface AccountFields {
+  /** Empty in charts where codes are optional. */
   readonly code: string;
   readonly name: string;
-  readonly class: Classification;
+  readonly classification: Classification;
   readonly heading: boolean;
   readonly parent: AccountId | null;
   readonly role: AccountRole | null;
   /** ISO 4217 when the account holds a foreign currency, otherwise null for the base currency. */
   readonly currency: string | null;
+  /** Stands on the side opposite to its type's: accumulated depreciation, drawings, returns. */
+  readonly contra: boolean;
   readonly active: boolean;
+  readonly note: string;
+  /** Code of the tax code that entries on this account propose. */
+  readonly taxCode: string | null;
+  /** Why the account is here: the answer, the file or the books it came from; empty when it was typed. */
+  readonly origin: string;
 }
 
+export interface Account extends AccountFields {
+  readonly id: AccountId;
+}
+
+/** What an account has when nobody said otherwise. */
+export const PLAIN_ACCOUNT = {
+  heading: false,
+  parent: null,
+  role: null,
+  currency: null,
+  contra: false,
+  active: true,
+  note: '',
+  taxCode: null,
+  origin: '',
+} as const satisfies Partial<AccountFields>;
+
 /** "2210 VAT payable": how an account is named in every sentence. */
-export const called = (account: Pick<Account, 'code' | 'name'>): string => `${account.code} ${account.name}`;
+export const called = (account: Pick<Account, 'code' | 'name'>): string => `${account.code} ${account.name}`.trim();
 
 export const LONGEST_CODE = 20;
 export const LONGEST_NAME = 120;
+export const LONGEST_NOTE = 2000;
 const CODE = /^[\p{L}\p{N}][\p{L}\p{N}.\-/ ]*$/u;
 
-export interface AccountDraft {
-  readonly code: string;
-  readonly name: string;
-  readonly class: Classification;
-  readonly heading: boolean;
-  readonly parent: AccountId | null;
-  readonly role: AccountRole | null;
-  readonly currency: string | null;
+/** Levels of the deepest account of a chart. */
+export const DEEPEST = 8;
+
+/** Whether every account needs a code. */
+export type CodeRule = 'required' | 'optional';
+
+/** A chart prepared for looking accounts up; building it is one pass. */
+export interface ChartIndex {
+  readonly byId: ReadonlyMap<AccountId, Account>;
+  /** Ids by lower-case code; several while a draft holds a code twice. */
+  readonly byCode: ReadonlyMap<string, readonly AccountId[]>;
+  readonly byRole: ReadonlyMap<AccountRole, readonly AccountId[]>;
+  readonly children: ReadonlyMap<AccountId, readonly AccountId[]>;
 }
 
-/** What is wrong with a new or changed account beside the other accounts of its books. `self` is the account being changed. */
+export const chartIndex = (chart: Iterable<Account>): ChartIndex => {
+  const byId = new Map<AccountId, Account>();
+  const byCode = new Map<string, AccountId[]>();
+  const byRole = new Map<AccountRole, AccountId[]>();
+  const children = new Map<AccountId, AccountId[]>();
+  const push = <K>(map: Map<K, AccountId[]>, key: K, id: AccountId): void => {
+    const list = map.get(key);
+    if (list === undefined) map.set(key, [id]);
+    else list.push(id);
+  };
+  for (const account of chart) {
+    byId.set(account.id, account);
+    if (account.code !== '') push(byCode, account.code.toLowerCase(), account.id);
+    if (account.role !== null) push(byRole, account.role, account.id);
+    if (account.parent !== null) push(children, account.parent, account.id);
+  }
+  return { byId, byCode, byRole, children };
+};
+
+/** What is wrong with an account beside the other accounts of its books; `self` is the account being changed, if any. */
 export const accountProblems = (
-  draft: AccountDraft,
-  chart: readonly Account[],
+  draft: AccountFields,
+  index: ChartIndex,
   self?: AccountId,
+  codes: CodeRule = 'required',
+): readonly Problem[] => [
+  ...codeProblems(draft, index, self, codes),
+  ...nameProblems(draft),
+  ...(draft.heading && draft.currency !== null
+    ? [
+        problem(
+          'account.currency-on-heading',
+          'A heading takes no entries, so it has no currency of its own.',
+          'currency',
+        ),
+      ]
+    : []),
+  ...(draft.parent === null ? [] : parentProblems(draft, draft.parent, index, self)),
+  ...(draft.role === null ? [] : roleProblems(draft, draft.role, index, self)),
+];
+
+const codeProblems = (
+  draft: AccountFields,
+  index: ChartIndex,
+  self: AccountId | undefined,
+  codes: CodeRule,
 ): readonly Problem[] => {
-  const problems: Problem[] = [];
   const code = draft.code.trim();
-  if (code === '') problems.push(problem('account.code-missing', 'The account needs a code.', 'code'));
-  else if (code.length > LONGEST_CODE || !CODE.test(code))
-    problems.push(
+  if (code === '')
+    return codes === 'optional' ? [] : [problem('account.code-missing', 'The account needs a code.', 'code')];
+  if (code.length > LONGEST_CODE || !CODE.test(code))
+    return [
       problem(
         'account.code-shape',
         `${quoted(code)} is no account code: a code is at most ${LONGEST_CODE} letters, digits, points, dashes or slashes.`,
         'code',
       ),
-    );
-  else {
-    const holder = chart.find((other) => other.id !== self && other.code.toLowerCase() === code.toLowerCase());
-    if (holder !== undefined)
-      problems.push(problem('account.code-taken', `Code ${code} already belongs to ${called(holder)}.`, 'code'));
-  }
-  if (draft.name.trim() === '') problems.push(problem('account.name-missing', 'The account needs a name.', 'name'));
-  else if (draft.name.length > LONGEST_NAME)
-    problems.push(
+    ];
+  const holder = other(index.byCode.get(code.toLowerCase()), index, self);
+  return holder === undefined
+    ? []
+    : [problem('account.code-taken', `Code ${code} already belongs to ${called(holder)}.`, 'code')];
+};
+
+const nameProblems = (draft: AccountFields): readonly Problem[] => {
+  if (draft.name.trim() === '') return [problem('account.name-missing', 'The account needs a name.', 'name')];
+  if (draft.name.length > LONGEST_NAME)
+    return [
       problem(
         'account.name-long',
         `The name has ${draft.name.length} characters; ${LONGEST_NAME} is the most.`,
         'name',
       ),
-    );
-  if (draft.heading && draft.currency !== null)
+    ];
+  return draft.note.length > LONGEST_NOTE
+    ? [
+        problem(
+          'account.note-long',
+          `The note has ${draft.note.length} characters; ${LONGEST_NOTE} is the most.`,
+          'note',
+        ),
+      ]
+    : [];
+};
+
+const roleProblems = (
+  draft: AccountFields,
+  role: AccountRole,
+  index: ChartIndex,
+  self: AccountId | undefined,
+): readonly Problem[] => {
+  const facts = roleFacts(role);
+  if (draft.heading)
+    return [problem('account.role-on-heading', 'A heading takes no entries, so it cannot have a role.', 'role')];
+  const problems: Problem[] = [];
+  if (!facts.types.includes(typeOf(draft.classification)))
     problems.push(
       problem(
-        'account.currency-on-heading',
-        'A heading takes no entries, so it has no currency of its own.',
-        'currency',
+        'account.role-type',
+        `The role ${facts.label} belongs on an account of type ${facts.types.join(' or ')}; this one is of type ${typeOf(draft.classification)}.`,
+        'role',
       ),
     );
-  if (draft.parent !== null) problems.push(...parentProblems(draft, draft.parent, chart, self));
-  if (draft.role !== null) {
-    const role = roleFacts(draft.role);
-    if (draft.heading)
-      problems.push(
-        problem('account.role-on-heading', 'A heading takes no entries, so it cannot have a role.', 'role'),
-      );
-    else if (!role.types.includes(typeOf(draft.class)))
-      problems.push(
-        problem(
-          'account.role-type',
-          `The role ${role.label} belongs on an account of type ${role.types.join(' or ')}; this one is of type ${typeOf(draft.class)}.`,
-          'role',
-        ),
-      );
-    const holder = role.single ? chart.find((other) => other.id !== self && other.role === draft.role) : undefined;
-    if (holder !== undefined)
-      problems.push(
-        problem(
-          'account.role-taken',
-          `${called(holder)} already has the role ${role.label}; one account has it at a time.`,
-          'role',
-        ),
-      );
-  }
+  const holder = facts.single ? other(index.byRole.get(role), index, self) : undefined;
+  if (holder !== undefined)
+    problems.push(
+      problem(
+        'account.role-taken',
+        `${called(holder)} already has the role ${facts.label}; one account has it at a time.`,
+        'role',
+      ),
+    );
   return problems;
 };
 
-export const DEEPEST = 8;
+/** The first of some accounts that is not the one being changed. */
+const other = (
+  ids: readonly AccountId[] | undefined,
+  index: ChartIndex,
+  self: AccountId | undefined,
+): Account | undefined => {
+  const found = ids?.find((id) => id !== self);
+  return found === undefined ? undefined : index.byId.get(found);
+};
 
 const parentProblems = (
-  draft: Pick<AccountDraft, 'class' | 'name'>,
+  draft: AccountFields,
   parentId: AccountId,
-  chart: readonly Account[],
-  self?: AccountId,
+  index: ChartIndex,
+  self: AccountId | undefined,
 ): readonly Problem[] => {
-  const byId = new Map(chart.map((account) => [account.id, account]));
-  const parent = byId.get(parentId);
+  const parent = index.byId.get(parentId);
   if (parent === undefined)
     return [problem('account.parent-missing', 'The heading chosen is not in this chart any more.', 'parent')];
   if (!parent.heading)
@@ -122,17 +208,17 @@ const parentProblems = (
         'parent',
       ),
     ];
-  if (typeOf(parent.class) !== typeOf(draft.class))
+  if (typeOf(parent.classification) !== typeOf(draft.classification))
     return [
       problem(
         'account.parent-type',
-        `${called(parent)} is a heading for ${typeOf(parent.class)} accounts; ${quoted(draft.name)} is of type ${typeOf(draft.class)}.`,
+        `${called(parent)} is a heading for ${typeOf(parent.classification)} accounts; ${quoted(draft.name)} is of type ${typeOf(draft.classification)}.`,
         'parent',
       ),
     ];
   let above: Account | undefined = parent;
   let depth = 1;
-  while (above !== undefined) {
+  while (above !== undefined && depth <= DEEPEST + 1) {
     if (above.id === self)
       return [
         problem(
@@ -142,18 +228,17 @@ const parentProblems = (
         ),
       ];
     depth += 1;
-    above = above.parent === null ? undefined : byId.get(above.parent);
+    above = above.parent === null ? undefined : index.byId.get(above.parent);
   }
-  if (depth + height(chart, self) > DEEPEST)
-    return [
-      problem('account.deep', `A chart is at most ${DEEPEST} levels deep; this move would make it deeper.`, 'parent'),
-    ];
-  return [];
+  return depth + (self === undefined ? 0 : levelsBelow(index, self)) > DEEPEST
+    ? [problem('account.deep', `A chart is at most ${DEEPEST} levels deep; this move would make it deeper.`, 'parent')]
+    : [];
 };
 
-/** Levels below an account; 0 for a leaf or a new one. */
-const height = (chart: readonly Account[], id: AccountId | undefined): number => {
-  if (id === undefined) return 0;
-  const below = chart.filter((account) => account.parent === id);
-  return below.length === 0 ? 0 : 1 + Math.max(...below.map((account) => height(chart, account.id)));
+/** Levels below an account; 0 for a leaf. Looks no deeper than a chart may be, so that a cycle in a draft ends too. */
+const levelsBelow = (index: ChartIndex, id: AccountId, left = DEEPEST): number => {
+  const below = index.children.get(id) ?? [];
+  return below.length === 0 || left === 0
+    ? 0
+    : 1 + below.reduce((most, child) => Math.max(most, levelsBelow(index, child, left - 1)), 0);
 };

@@ -1,21 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LEGAL_FORM_IDS } from '../company/legal-form';
-import { type Account, type AccountDraft, DEEPEST, accountId, accountProblems } from './account';
+import {
+  type Account,
+  type AccountFields,
+  DEEPEST,
+  PLAIN_ACCOUNT,
+  accountId,
+  accountProblems,
+  chartIndex,
+} from './account';
 import { ACCOUNT_TYPES, ROLE_IDS, roleFacts, typeOf } from './classes';
 import { STARTER_IDS, starterChart, startersFor } from './starters';
-import { inTreeOrder, proposeCode } from './tree';
+import { proposeCode } from './codes';
+import { inTreeOrder } from './tree';
 
 const account = (id: number, more: Partial<Account> = {}): Account => ({
+  ...PLAIN_ACCOUNT,
   id: accountId(id),
   code: String(1000 + id),
   name: `Account ${id}`,
-  class: 'current-asset',
-  heading: false,
-  parent: null,
-  role: null,
-  currency: null,
-  active: true,
+  classification: 'current-asset',
   ...more,
 });
 
@@ -68,24 +73,22 @@ describe('the tree', () => {
   });
 });
 
-const draft = (more: Partial<AccountDraft>): AccountDraft => ({
-  currency: null,
+const draft = (more: Partial<AccountFields>): AccountFields => ({
+  ...PLAIN_ACCOUNT,
   code: '5',
   name: 'New',
-  class: 'current-asset',
-  heading: false,
-  parent: null,
-  role: null,
+  classification: 'current-asset',
   ...more,
 });
-const codes = (...args: Parameters<typeof accountProblems>) => accountProblems(...args).map((one) => one.code);
+const codes = (fields: AccountFields, chart: readonly Account[], self?: Account['id']) =>
+  accountProblems(fields, chartIndex(chart), self).map((one) => one.code);
 
 describe('an account beside its chart', () => {
   const chart = [
     account(1, { heading: true }),
     account(2, { heading: true, parent: accountId(1) }),
     account(3, { parent: accountId(2) }),
-    account(4, { class: 'equity', role: 'retained-earnings' }),
+    account(4, { classification: 'equity', role: 'retained-earnings' }),
   ];
   it('never becomes its own ancestor', () => {
     fc.assert(
@@ -93,7 +96,7 @@ describe('an account beside its chart', () => {
         const moved = tree[a % tree.length];
         const under = tree[b % tree.length];
         if (moved === undefined || under === undefined) return;
-        const problems = accountProblems({ ...moved, parent: under.id }, tree, moved.id);
+        const problems = accountProblems({ ...moved, parent: under.id }, chartIndex(tree), moved.id);
         if (problems.length > 0) return;
         const after = tree.map((one) => (one.id === moved.id ? { ...one, parent: under.id } : one));
         const rows = inTreeOrder(after);
@@ -108,7 +111,7 @@ describe('an account beside its chart', () => {
     expect(codes(draft({ code: '=1+1' }), chart)).toEqual(['account.code-shape']);
     expect(codes(draft({ parent: accountId(3) }), chart)).toEqual(['account.parent-posting']);
     expect(codes(draft({ parent: accountId(99) }), chart)).toEqual(['account.parent-missing']);
-    expect(codes(draft({ class: 'equity', parent: accountId(1) }), chart)).toEqual(['account.parent-type']);
+    expect(codes(draft({ classification: 'equity', parent: accountId(1) }), chart)).toEqual(['account.parent-type']);
     expect(
       codes(
         { ...draft({}), ...chart[0], code: '1001', name: 'x', heading: true, parent: accountId(2) },
@@ -116,7 +119,9 @@ describe('an account beside its chart', () => {
         accountId(1),
       ),
     ).toEqual(['account.cycle']);
-    expect(codes(draft({ class: 'equity', role: 'retained-earnings' }), chart)).toEqual(['account.role-taken']);
+    expect(codes(draft({ classification: 'equity', role: 'retained-earnings' }), chart)).toEqual([
+      'account.role-taken',
+    ]);
     expect(codes(draft({ role: 'loan' }), chart)).toEqual(['account.role-type']);
     expect(codes(draft({ heading: true, role: 'bank' }), chart)).toEqual(['account.role-on-heading']);
     const deep = Array.from({ length: DEEPEST }, (_, at) =>
@@ -138,8 +143,9 @@ describe('starter charts', () => {
       const chart: Account[] = [];
       for (const one of made.value) {
         const parent = one.parent === null ? null : (ids.get(one.parent) ?? null);
-        expect(accountProblems({ ...one, parent, currency: null }, chart)).toEqual([]);
-        chart.push({ ...one, id: ids.get(one.code) ?? accountId(0), parent, currency: null, active: true });
+        const fields = { ...PLAIN_ACCOUNT, ...one, parent };
+        expect(accountProblems(fields, chartIndex(chart))).toEqual([]);
+        chart.push({ ...fields, id: ids.get(one.code) ?? accountId(0) });
       }
       for (const heading of chart.filter((one) => one.heading))
         expect(chart.some((one) => one.parent === heading.id)).toBe(true);

@@ -1,8 +1,10 @@
+import type { Side } from '../money/minor';
+
 export const ACCOUNT_TYPES = ['asset', 'liability', 'equity', 'income', 'expense'] as const;
 export type AccountType = (typeof ACCOUNT_TYPES)[number];
 
 /**
- * Where an account's balance appears in the statements. Each class is one line group of the balance sheet or the income
+ * Where an account's balance appears in the statements. Each classification is one line group of the balance sheet or the income
  * statement; an account always has one, so that none can fall out of a report.
  */
 export const CLASSIFICATIONS = [
@@ -12,6 +14,7 @@ export const CLASSIFICATIONS = [
     label: 'Current assets',
     one: 'Current asset',
     means: 'Cash, and what turns into cash or is used up within a year: bank, customers, stock, prepayments.',
+    examples: 'Skerry Bank current account; trade receivables; stock of goods; prepaid insurance',
   },
   {
     id: 'fixed-asset',
@@ -19,6 +22,7 @@ export const CLASSIFICATIONS = [
     label: 'Fixed assets',
     one: 'Fixed asset',
     means: 'Kept and used for more than a year: premises, boats, machines, with their accumulated depreciation.',
+    examples: 'boats, cost; boats, accumulated depreciation (contra); premises, cost',
   },
   {
     id: 'other-asset',
@@ -26,6 +30,7 @@ export const CLASSIFICATIONS = [
     label: 'Other assets',
     one: 'Other asset',
     means: 'Long-lived but not used in the work: deposits paid, long-term loans given.',
+    examples: 'deposit paid for the workshop; a loan to another company',
   },
   {
     id: 'current-liability',
@@ -33,6 +38,7 @@ export const CLASSIFICATIONS = [
     label: 'Current liabilities',
     one: 'Current liability',
     means: 'Due within a year: suppliers, taxes, wages owed, a card.',
+    examples: 'trade payables; sales tax payable; wages owed; card account',
   },
   {
     id: 'long-term-liability',
@@ -40,6 +46,7 @@ export const CLASSIFICATIONS = [
     label: 'Long-term liabilities',
     one: 'Long-term liability',
     means: 'Due after more than a year: bank and owner loans.',
+    examples: 'bank loan; mortgage',
   },
   {
     id: 'equity',
@@ -47,6 +54,7 @@ export const CLASSIFICATIONS = [
     label: 'Equity',
     one: 'Equity',
     means: 'What belongs to the owners, members or funds: capital, reserves, retained earnings.',
+    examples: 'share capital; owner’s drawings (contra); retained earnings',
   },
   {
     id: 'revenue',
@@ -54,6 +62,7 @@ export const CLASSIFICATIONS = [
     label: 'Revenue',
     one: 'Revenue',
     means: 'What the company is there to earn: sales, fees, donations.',
+    examples: 'sales of goods; fees; donations; sales returns (contra)',
   },
   {
     id: 'other-income',
@@ -61,6 +70,7 @@ export const CLASSIFICATIONS = [
     label: 'Other income',
     one: 'Other income',
     means: 'Earned on the side: interest, rent of a spare room.',
+    examples: 'interest received; a one-off grant',
   },
   {
     id: 'cost-of-sales',
@@ -68,6 +78,7 @@ export const CLASSIFICATIONS = [
     label: 'Cost of sales',
     one: 'Cost of sales',
     means: 'Caused by each sale: goods, materials, carriage.',
+    examples: 'cost of goods sold; materials used; subcontractors',
   },
   {
     id: 'operating-expense',
@@ -75,6 +86,7 @@ export const CLASSIFICATIONS = [
     label: 'Operating expenses',
     one: 'Operating expense',
     means: 'Running the company: wages, rent, insurance, depreciation.',
+    examples: 'wages; rent; insurance; depreciation',
   },
   {
     id: 'other-expense',
@@ -82,9 +94,24 @@ export const CLASSIFICATIONS = [
     label: 'Other expenses',
     one: 'Other expense',
     means: 'Outside the day’s work: interest, exchange losses.',
+    examples: 'interest paid; exchange differences',
   },
-  { id: 'tax', type: 'expense', label: 'Tax on profit', one: 'Tax on profit', means: 'Tax on the year’s result.' },
-] as const satisfies readonly { id: string; type: AccountType; label: string; one: string; means: string }[];
+  {
+    id: 'tax',
+    type: 'expense',
+    label: 'Tax on profit',
+    one: 'Tax on profit',
+    means: 'Tax on the year’s result.',
+    examples: 'corporation tax',
+  },
+] as const satisfies readonly {
+  id: string;
+  type: AccountType;
+  label: string;
+  one: string;
+  means: string;
+  examples: string;
+}[];
 
 export type Classification = (typeof CLASSIFICATIONS)[number]['id'];
 type ClassFacts = (typeof CLASSIFICATIONS)[number];
@@ -98,11 +125,18 @@ const BY_ID: ReadonlyMap<Classification, ClassFacts> = new Map(CLASSIFICATIONS.m
 
 export const classFacts = (id: Classification): ClassFacts => {
   const facts = BY_ID.get(id);
-  if (facts === undefined) throw new RangeError(`no account class ${id}`);
+  if (facts === undefined) throw new RangeError(`no classification ${id}`);
   return facts;
 };
 
 export const typeOf = (id: Classification): AccountType => classFacts(id).type;
+
+/** The side on which accounts of a type normally stand; a contra account stands on the other. */
+export const normalSide = (account: { readonly classification: Classification; readonly contra: boolean }): Side => {
+  const type = typeOf(account.classification);
+  const debit = type === 'asset' || type === 'expense';
+  return debit === account.contra ? 'credit' : 'debit';
+};
 
 /** Income and expense: the accounts whose balances make the year's result and start each year at nil. */
 export const isResult = (type: AccountType): boolean => type === 'income' || type === 'expense';
@@ -117,7 +151,8 @@ export const ACCOUNT_ROLES = [
   { id: 'fixed-asset-cost', label: 'Fixed asset, cost', types: ['asset'], single: false },
   { id: 'accumulated-depreciation', label: 'Accumulated depreciation', types: ['asset'], single: false },
   { id: 'payables-control', label: 'Suppliers control', types: ['liability'], single: true },
-  { id: 'tax', label: 'Sales tax', types: ['liability'], single: false },
+  { id: 'card', label: 'Card', types: ['liability'], single: false },
+  { id: 'tax', label: 'Sales tax', types: ['asset', 'liability'], single: false },
   { id: 'loan', label: 'Loan', types: ['liability'], single: false },
   { id: 'retained-earnings', label: 'Retained earnings', types: ['equity'], single: true },
   { id: 'current-year-result', label: 'Result of the current year', types: ['equity'], single: true },
@@ -131,6 +166,7 @@ export const ACCOUNT_ROLES = [
     single: true,
   },
   { id: 'rounding', label: 'Rounding differences', types: ['income', 'expense'], single: true },
+  { id: 'opening-suspense', label: 'Opening suspense', types: ['asset', 'liability', 'equity'], single: true },
 ] as const satisfies readonly { id: string; label: string; types: readonly AccountType[]; single: boolean }[];
 
 export type AccountRole = (typeof ACCOUNT_ROLES)[number]['id'];

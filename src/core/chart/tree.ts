@@ -7,8 +7,9 @@ export interface TreeRow<A extends Account = Account> {
 
 const collator = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 
-/** The order of account codes: digits by value, so that 90 stands before 1000. */
-export const byCode = (a: Pick<Account, 'code'>, b: Pick<Account, 'code'>): number => collator.compare(a.code, b.code);
+/** The order of account codes: digits by value, so that 90 stands before 1000; accounts without codes by name. */
+export const byCode = (a: Pick<Account, 'code' | 'name'>, b: Pick<Account, 'code' | 'name'>): number =>
+  collator.compare(a.code, b.code) || collator.compare(a.name, b.name);
 
 /**
  * The chart top-down: by code, what stands under a heading directly below it.
@@ -31,23 +32,4 @@ export const inTreeOrder = <A extends Account>(accounts: readonly A[]): readonly
   };
   for (const root of children.get(null) ?? []) walk(root, 0);
   return rows;
-};
-
-/** A free code for a new account under a heading: the highest numeric code there plus ten, else plus one, else after the heading's own. */
-export const proposeCode = (chart: readonly Account[], parent: Account | undefined): string => {
-  const taken = new Set(chart.map((account) => account.code.toLowerCase()));
-  const beside = chart.filter((account) => account.parent === (parent?.id ?? null) && /^\d{1,15}$/.test(account.code));
-  const highest =
-    beside.sort(byCode).at(-1)?.code ??
-    (parent !== undefined && /^\d{1,15}$/.test(parent.code) ? parent.code : undefined);
-  if (highest === undefined) return '';
-  const width = highest.length;
-  for (const step of [10, 1]) {
-    for (let next = BigInt(highest) + BigInt(step), tries = 0; tries < 200; next += BigInt(step), tries += 1) {
-      const code = String(next).padStart(width, '0');
-      if (code.length > width) break;
-      if (!taken.has(code)) return code;
-    }
-  }
-  return '';
 };

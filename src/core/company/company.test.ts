@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type DateStyle, before, plainDate, writeStyled } from '../calendar/dates';
-import { type Account, accountId } from '../chart/account';
+import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { ROLE_IDS } from '../chart/classes';
 import {
   type CompanyFacts,
@@ -154,15 +154,11 @@ describe('names', () => {
 
 describe('parts', () => {
   const account = (more: Partial<Account>): Account => ({
+    ...PLAIN_ACCOUNT,
     id: accountId(1),
     code: '1200',
     name: 'Stock',
-    class: 'current-asset',
-    heading: false,
-    parent: null,
-    role: null,
-    currency: null,
-    active: true,
+    classification: 'current-asset',
     ...more,
   });
   const data = {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Account, accountId } from '../chart/account';
+import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { type Minor, NIL, minor, sum } from '../money/minor';
 import type { PaperRow } from '../papers/rows';
 import { bubble, difference, postingLines, totalsOf, withChange } from './level';
@@ -66,25 +66,21 @@ describe('posting', () => {
 });
 
 const account = (id: number, code: string, name: string, more: Partial<Account> = {}): Account => ({
+  ...PLAIN_ACCOUNT,
   id: accountId(id),
   code,
   name,
-  class: 'current-asset',
-  heading: false,
-  parent: null,
-  role: null,
-  currency: null,
-  active: true,
+  classification: 'current-asset',
   ...more,
 });
 const chart = [
   account(1, '1000', 'Current assets', { heading: true }),
   account(2, '1010', 'Current account at bank', { role: 'bank' }),
   account(3, '1200', 'Stock of goods'),
-  account(4, '2100', 'Trade payables', { class: 'current-liability' }),
-  account(5, '6100', 'Wages', { class: 'operating-expense', active: false }),
-  account(6, '6110', 'Rent', { class: 'operating-expense' }),
-  account(7, '6120', 'Rent', { class: 'operating-expense' }),
+  account(4, '2100', 'Trade payables', { classification: 'current-liability' }),
+  account(5, '6100', 'Wages', { classification: 'operating-expense', active: false }),
+  account(6, '6110', 'Rent', { classification: 'operating-expense' }),
+  account(7, '6120', 'Rent', { classification: 'operating-expense' }),
 ];
 
 describe('matching', () => {
@@ -194,7 +190,7 @@ describe('the plan of a take-over', () => {
               what === 'account'
                 ? { kind: 'account', account: accountId(2) }
                 : what === 'create'
-                  ? { kind: 'create', code: `X${at}`, name: 'x', class: 'equity', parent: null }
+                  ? { kind: 'create', code: `X${at}`, name: 'x', classification: 'equity', parent: null }
                   : { kind: 'leave-out', reason: 'r' },
             ]),
           );

@@ -1,6 +1,8 @@
 import { type Account, type AccountId, LONGEST_CODE, LONGEST_NAME, called } from '../chart/account';
 import type { Classification } from '../chart/classes';
-import { byCode, proposeCode } from '../chart/tree';
+import { proposeCode } from '../chart/codes';
+import { lineByName } from '../chart/infer';
+import { byCode } from '../chart/tree';
 import { type Minor, NIL, add } from '../money/minor';
 import type { PaperRow } from '../papers/rows';
 import { type Problem, plural, problem } from '../result';
@@ -12,7 +14,7 @@ export interface Creation {
   readonly kind: 'create';
   readonly code: string;
   readonly name: string;
-  readonly class: Classification;
+  readonly classification: Classification;
   readonly parent: AccountId | null;
 }
 
@@ -127,14 +129,13 @@ export const planTakeOver = (
   };
 };
 
-/** The class a new account most likely has, by the words of its name and else by the side of its amount. A proposal only. */
+/** The statement line a new account most likely has, by the words of its name and else by the side of its amount. A proposal only. */
 export const guessClass = (
   row: Pick<PaperRow, 'code' | 'name' | 'amount'>,
   chart: readonly Account[],
 ): Classification => {
-  const name = row.name.toLowerCase();
-  const word = CLASS_WORDS.find(([words]) => words.test(name));
-  if (word !== undefined) return word[1];
+  const word = lineByName(row.name);
+  if (word !== undefined) return word.classification;
   const neighbour = chart
     .filter(
       (account) =>
@@ -143,27 +144,13 @@ export const guessClass = (
         account.code.slice(0, 2) === row.code.slice(0, 2),
     )
     .at(0);
-  if (neighbour !== undefined) return neighbour.class;
+  if (neighbour !== undefined) return neighbour.classification;
   return row.amount < 0n ? 'current-liability' : 'operating-expense';
 };
 
-const CLASS_WORDS: readonly (readonly [RegExp, Classification])[] = [
-  [/depreciation|accum/, 'fixed-asset'],
-  [/interest (paid|expense)|exchange (loss|diff)/, 'other-expense'],
-  [/interest (received|income)|other income|rent received/, 'other-income'],
-  [/\bbank\b|cash|receivable|debtor|prepa|stock|inventory/, 'current-asset'],
-  [/payable|creditor|accrual|\bvat\b|card/, 'current-liability'],
-  [/\bloan\b|mortgage/, 'long-term-liability'],
-  [/capital|reserve|retained|drawings|dividend/, 'equity'],
-  [/\bsales\b|revenue|fees earned|income|grant|donation/, 'revenue'],
-  [/purchases|cost of|carriage|packaging|materials/, 'cost-of-sales'],
-  [/corporation tax|income tax/, 'tax'],
-  [/, cost$|equipment|machinery|boats?\b|premises|vehicles?\b/, 'fixed-asset'],
-];
-
 /**
  * The account that each unmatched row would get if one were made for it: the old name, the old code where it is free (else
- * the next free one under the heading), the guessed class, the first heading of that class. All proposals go together: no
+ * the next free one under the heading), the guessed statement line, the first heading of that line. All proposals go together: no
  * two share a code.
  */
 export const proposeCreations = (
@@ -180,7 +167,7 @@ export const proposeCreations = (
   for (const { row, match } of plan.rows) {
     if (match.kind === 'matched') continue;
     const guessed = guessClass(row, chart);
-    const heading = headings.find((account) => account.class === guessed);
+    const heading = headings.find((account) => account.classification === guessed);
     const own = row.code.trim();
     const free = own !== '' && !taken.has(own.toLowerCase()) && own.length <= LONGEST_CODE;
     const code = free ? own : proposeCode(grown, heading) || `N${String(row.row)}`;
@@ -190,7 +177,7 @@ export const proposeCreations = (
       kind: 'create',
       code,
       name: (row.name || row.code).slice(0, LONGEST_NAME),
-      class: guessed,
+      classification: guessed,
       parent: heading?.id ?? null,
     });
   }

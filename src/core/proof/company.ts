@@ -57,7 +57,7 @@ export const COMPANY_CHECKS = {
         state.accounts
           .filter((account) => account.active && account.role !== null && partOfRole(account.role) === part.id)
           .map((account) => ({
-            what: `${called(account)}, a${typeOf(account.class) === 'asset' ? 'n' : ''} ${typeOf(account.class)} account, belongs to ${partLabel(part.id).toLowerCase()}, which is off.`,
+            what: `${called(account)}, a${typeOf(account.classification) === 'asset' ? 'n' : ''} ${typeOf(account.classification)} account, belongs to ${partLabel(part.id).toLowerCase()}, which is off.`,
             place: { stage: 'company' },
           })),
       ),

@@ -13,14 +13,14 @@ type AmountCheck = 'openings.on-active-posting-accounts' | 'openings.results-nil
  * checks below. `atYearStart` tells whether the books open at a year start.
  */
 export const accountFault = (
-  account: Pick<Account, 'class' | 'heading' | 'active'>,
+  account: Pick<Account, 'classification' | 'heading' | 'active'>,
   amount: Minor,
   atYearStart: boolean,
 ): { readonly check: AmountCheck; readonly says: string } | undefined => {
   if (amount === 0n) return undefined;
   if (account.heading) return { check: 'openings.on-active-posting-accounts', says: 'an amount on a heading' };
   if (!account.active) return { check: 'openings.on-active-posting-accounts', says: 'the account is inactive' };
-  if (atYearStart && isResult(typeOf(account.class)))
+  if (atYearStart && isResult(typeOf(account.classification)))
     return { check: 'openings.results-nil-at-year-start', says: 'opens at nil at a year start' };
   return undefined;
 };

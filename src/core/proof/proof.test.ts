@@ -4,7 +4,7 @@ import { openingDate } from '../calendar/cutover';
 import { plainDate } from '../calendar/dates';
 import { firstStates } from '../calendar/states';
 import { firstYear } from '../calendar/year';
-import { type Account, accountId } from '../chart/account';
+import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { CLASSIFICATIONS } from '../chart/classes';
 import { type Minor, minor, sum } from '../money/minor';
 import { nextStage, stageStates } from '../stages';
@@ -18,65 +18,50 @@ import { missingExchangeRoles } from '../chart/exchange';
 
 const chart: readonly Account[] = [
   ...CLASSIFICATIONS.map((one, at): Account => ({
+    ...PLAIN_ACCOUNT,
     id: accountId(at + 1),
     code: `${at + 1}0`,
     name: one.one,
-    class: one.id,
-    heading: false,
-    parent: null,
-    role: null,
-    currency: null,
-    active: true,
+    classification: one.id,
   })),
   {
+    ...PLAIN_ACCOUNT,
     id: accountId(50),
     code: '500',
     name: 'Retained earnings',
-    class: 'equity',
-    heading: false,
-    parent: null,
+    classification: 'equity',
     role: 'retained-earnings',
-    currency: null,
-    active: true,
   },
   {
+    ...PLAIN_ACCOUNT,
     id: accountId(51),
     code: '501',
     name: 'Result',
-    class: 'equity',
-    heading: false,
-    parent: null,
+    classification: 'equity',
     role: 'current-year-result',
-    currency: null,
-    active: true,
   },
   {
+    ...PLAIN_ACCOUNT,
     id: accountId(52),
     code: '502',
     name: 'Bank',
-    class: 'current-asset',
-    heading: false,
-    parent: null,
+    classification: 'current-asset',
     role: 'bank',
-    currency: null,
-    active: true,
   },
   {
+    ...PLAIN_ACCOUNT,
     id: accountId(60),
     code: '600',
     name: 'Assets',
-    class: 'current-asset',
+    classification: 'current-asset',
     heading: true,
-    parent: null,
-    role: null,
-    currency: null,
-    active: true,
   },
   {
+    ...PLAIN_ACCOUNT,
     id: accountId(61),
     code: '610',
     name: 'Old till',
-    class: 'current-asset',
+    classification: 'current-asset',
     heading: false,
     parent: accountId(60),
     role: null,
@@ -272,15 +257,13 @@ describe('the checks of company, calendar and currencies', () => {
   const exchange: readonly Account[] = [
     ...chart,
     ...(['exchange-realised', 'exchange-unrealised', 'rounding'] as const).map((role, at): Account => ({
+      ...PLAIN_ACCOUNT,
       id: accountId(90 + at),
       code: `90${at}`,
       name: role,
-      class: 'other-expense',
-      heading: false,
+      classification: 'other-expense',
       parent: null,
       role,
-      currency: null,
-      active: true,
     })),
   ];
   const sound = {

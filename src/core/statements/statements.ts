@@ -38,7 +38,7 @@ export interface StatementLine {
 }
 
 export interface StatementGroup {
-  readonly class: Classification;
+  readonly classification: Classification;
   readonly label: string;
   readonly lines: readonly StatementLine[];
   readonly total: Minor;
@@ -51,14 +51,14 @@ const group = (
   sign: 1 | -1,
   more: readonly StatementLine[] = [],
 ): StatementGroup => {
-  const lines = inTreeOrder(accounts.filter((account) => account.class === id && !account.heading)).flatMap(
+  const lines = inTreeOrder(accounts.filter((account) => account.classification === id && !account.heading)).flatMap(
     ({ account }): StatementLine[] => {
       const amount = balances.get(account.id) ?? NIL;
       return amount === 0n ? [] : [{ account, label: account.name, amount: sign === 1 ? amount : negate(amount) }];
     },
   );
   const all = [...lines, ...more];
-  return { class: id, label: classFacts(id).label, lines: all, total: sum(all.map((line) => line.amount)) };
+  return { classification: id, label: classFacts(id).label, lines: all, total: sum(all.map((line) => line.amount)) };
 };
 
 const groups = (
@@ -72,7 +72,11 @@ const groups = (
 /** The net of income and expense accounts, positive for a profit. */
 export const resultOf = (accounts: readonly Account[], balances: Balances): Minor =>
   negate(
-    sum(accounts.flatMap((account) => (isResult(typeOf(account.class)) ? [balances.get(account.id) ?? NIL] : []))),
+    sum(
+      accounts.flatMap((account) =>
+        isResult(typeOf(account.classification)) ? [balances.get(account.id) ?? NIL] : [],
+      ),
+    ),
   );
 
 export interface BalanceSheet {

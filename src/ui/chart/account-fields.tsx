@@ -32,7 +32,7 @@ export const HeadingOptions = ({
   <>
     <option value="">at the top, under no heading</option>
     {chart
-      .filter((one) => one.heading && one.id !== not && typeOf(one.class) === typeOf(forClass))
+      .filter((one) => one.heading && one.id !== not && typeOf(one.classification) === typeOf(forClass))
       .map((one) => (
         <option key={one.id} value={one.id}>
           {called(one)}

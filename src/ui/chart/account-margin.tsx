@@ -77,17 +77,17 @@ export const AccountMargin = ({
         </Field>
         <Field
           label={account.heading ? 'Type' : 'Statement line'}
-          hint={classFacts(account.class).means}
-          problem={at('class')}
+          hint={classFacts(account.classification).means}
+          problem={at('classification')}
         >
           {(ids) => (
             <select
               {...ids}
-              value={account.class}
-              onChange={(event) => void change({ class: event.target.value as Classification })}
+              value={account.classification}
+              onChange={(event) => void change({ classification: event.target.value as Classification })}
               className="select select-sm w-full"
             >
-              <ClassOptions type={parent === undefined ? undefined : typeOf(parent.class)} />
+              <ClassOptions type={parent === undefined ? undefined : typeOf(parent.classification)} />
             </select>
           )}
         </Field>
@@ -101,7 +101,7 @@ export const AccountMargin = ({
               }
               className="select select-sm w-full"
             >
-              <HeadingOptions chart={chart} forClass={account.class} not={account.id} />
+              <HeadingOptions chart={chart} forClass={account.classification} not={account.id} />
             </select>
           )}
         </Field>
@@ -116,7 +116,7 @@ export const AccountMargin = ({
                 }
                 className="select select-sm w-full"
               >
-                <RoleOptions type={typeOf(account.class)} parts={frame.parts} own={account.role} />
+                <RoleOptions type={typeOf(account.classification)} parts={frame.parts} own={account.role} />
               </select>
             )}
           </Field>

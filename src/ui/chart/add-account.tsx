@@ -7,7 +7,7 @@ import { addAccount } from '@/actions/chart';
 import type { FrameView } from '@/actions/frame-view';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type Classification, type AccountRole, classFacts, typeOf } from '@/core/chart/classes';
-import { proposeCode } from '@/core/chart/tree';
+import { proposeCode } from '@/core/chart/codes';
 import type { Problem } from '@/core/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
@@ -28,7 +28,7 @@ interface Draft {
   readonly kind: 'posting' | 'heading';
   readonly code: string;
   readonly name: string;
-  readonly class: Classification;
+  readonly classification: Classification;
   readonly parent: string;
   readonly role: string;
   readonly currency: string;
@@ -42,7 +42,7 @@ export const AddAccount = ({ frame, currencies, chart, beside, onDone }: Props) 
       kind: chart.length === 0 ? 'heading' : 'posting',
       code: chart.length === 0 ? '1000' : proposeCode(chart, heading),
       name: '',
-      class: heading?.class ?? 'current-asset',
+      classification: heading?.classification ?? 'current-asset',
       parent: String(heading?.id ?? ''),
       role: '',
       currency: '',
@@ -57,7 +57,7 @@ export const AddAccount = ({ frame, currencies, chart, beside, onDone }: Props) 
         books: frame.id,
         code: given.code,
         name: given.name,
-        class: given.class,
+        classification: given.classification,
         parent: given.parent === '' ? null : accountId(Number(given.parent)),
         role: given.role === '' || given.kind === 'heading' ? null : (given.role as AccountRole),
         currency: given.currency === '' || given.kind === 'heading' ? null : given.currency,
@@ -96,17 +96,18 @@ export const AddAccount = ({ frame, currencies, chart, beside, onDone }: Props) 
             })}
             className="select select-sm w-full"
           >
-            <HeadingOptions chart={chart} forClass={draft.class} />
+            <HeadingOptions chart={chart} forClass={draft.classification} />
           </select>
         )}
       </Field>
-      <Field label="Statement line" hint={classFacts(draft.class).means} problem={at('class')}>
+      <Field label="Statement line" hint={classFacts(draft.classification).means} problem={at('classification')}>
         {(ids) => (
           <select
             {...ids}
-            {...register('class', {
+            {...register('classification', {
               onChange: (event: { target: { value: Classification } }) => {
-                if (under !== undefined && typeOf(under.class) !== typeOf(event.target.value)) setValue('parent', '');
+                if (under !== undefined && typeOf(under.classification) !== typeOf(event.target.value))
+                  setValue('parent', '');
               },
             })}
             className="select select-sm w-full"
@@ -130,7 +131,7 @@ export const AddAccount = ({ frame, currencies, chart, beside, onDone }: Props) 
         <Field label="Role" problem={at('role')}>
           {(ids) => (
             <select {...ids} {...register('role')} className="select select-sm w-full">
-              <RoleOptions type={typeOf(draft.class)} parts={frame.parts} />
+              <RoleOptions type={typeOf(draft.classification)} parts={frame.parts} />
             </select>
           )}
         </Field>

@@ -5,7 +5,7 @@ import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { FrameView } from '@/actions/frame-view';
-import type { ChartRowView } from '@/actions/views';
+import type { ChartRowView } from '@/actions/chart-views';
 import { classFacts, roleFacts, typeOf } from '@/core/chart/classes';
 import { folded } from '@/core/papers/cells';
 import { plural } from '@/core/result';
@@ -218,7 +218,7 @@ export const ChartPage = ({
                       {!account.active && <span className="ml-2 text-xs font-normal">inactive</span>}
                     </span>
                     <span role="gridcell" className="truncate font-normal text-ink-2 max-md:hidden">
-                      {account.heading ? typeOf(account.class) : classFacts(account.class).one}
+                      {account.heading ? typeOf(account.classification) : classFacts(account.classification).one}
                     </span>
                     <span role="gridcell" className="truncate text-ink-2 max-md:hidden">
                       {account.role === null ? '' : roleFacts(account.role).label}

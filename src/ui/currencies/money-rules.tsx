@@ -7,7 +7,7 @@ import { changeBase, changeMoneyRules, chooseExchangeAccount } from '@/actions/c
 import { type Account, called } from '@/core/chart/account';
 import { roleFacts, typeOf } from '@/core/chart/classes';
 import { type ExchangeRole, REALISED_APART, REALISED_TOGETHER } from '@/core/chart/exchange';
-import { proposeCode } from '@/core/chart/tree';
+import { proposeCode } from '@/core/chart/codes';
 import { ROUNDINGS, type Rounding } from '@/core/money/rounding';
 import type { Problem } from '@/core/result';
 import { Field } from '../parts/field';
@@ -125,14 +125,15 @@ export const ExchangeAccounts = ({
   };
   const make = (role: ExchangeRole): void => {
     const heading = accounts.find(
-      (account) => account.heading && account.class === (role === 'exchange-gains' ? 'other-income' : 'other-expense'),
+      (account) =>
+        account.heading && account.classification === (role === 'exchange-gains' ? 'other-income' : 'other-expense'),
     );
     void settle(
       addAccount({
         books,
         code: proposeCode(accounts, heading),
         name: NAMES[role],
-        class: heading?.class ?? (role === 'exchange-gains' ? 'other-income' : 'other-expense'),
+        classification: heading?.classification ?? (role === 'exchange-gains' ? 'other-income' : 'other-expense'),
         parent: heading?.id ?? null,
         role,
         heading: false,
@@ -186,7 +187,7 @@ export const ExchangeAccounts = ({
                       (account) =>
                         !account.heading &&
                         account.active &&
-                        roleFacts(role).types.includes(typeOf(account.class)) &&
+                        roleFacts(role).types.includes(typeOf(account.classification)) &&
                         (account.role === null || account.role === role),
                     )
                     .map((account) => (

@@ -43,7 +43,8 @@ const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: Open
     <>
       <h2 className="title text-lg leading-tight">{called(row)}</h2>
       <p className="note mb-3">
-        {figure.amount === null ? 'empty' : sided(figure.amount, frame)} · {classFacts(row.class).one.toLowerCase()}
+        {figure.amount === null ? 'empty' : sided(figure.amount, frame)} ·{' '}
+        {classFacts(row.classification).one.toLowerCase()}
       </p>
       {(fault !== undefined || (figure.state !== 'saved' && figure.state !== 'saving')) && (
         <MarginPart title="To look at">

@@ -38,13 +38,13 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
   const [made, setMade] = useState({
     code: start?.code ?? row.code,
     name: start?.name ?? row.name,
-    class: start?.class ?? 'current-asset',
+    classification: start?.classification ?? 'current-asset',
     parent: start?.parent ?? null,
   });
   const [reason, setReason] = useState(own?.kind === 'leave-out' ? own.reason : '');
   const at = (field: string): string | undefined =>
     problems.find((one) => one.field === field || one.field?.endsWith(`.${field}`))?.message;
-  const fields = ['code', 'name', 'parent', 'class', 'reason', 'account'];
+  const fields = ['code', 'name', 'parent', 'classification', 'reason', 'account'];
 
   const decide = async (decision: Decision | null): Promise<void> => {
     const done = await send(decideRows({ books: frame.id, paper: paper.id, rows: [row.row], decision }));
@@ -169,17 +169,17 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
                   />
                 )}
               </Field>
-              <Field label="Statement line" problem={at('class')}>
+              <Field label="Statement line" problem={at('classification')}>
                 {(ids) => (
                   <select
                     {...ids}
-                    value={made.class}
+                    value={made.classification}
                     onChange={(event) => {
                       const next = event.target.value as Classification;
                       const heading =
-                        accounts.find((one) => one.heading && one.class === next) ??
-                        accounts.find((one) => one.heading && typeOf(one.class) === typeOf(next));
-                      setMade({ ...made, class: next, parent: heading?.id ?? null });
+                        accounts.find((one) => one.heading && one.classification === next) ??
+                        accounts.find((one) => one.heading && typeOf(one.classification) === typeOf(next));
+                      setMade({ ...made, classification: next, parent: heading?.id ?? null });
                     }}
                     className="select select-sm w-full"
                   >
@@ -200,7 +200,7 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
                     }
                     className="select select-sm w-full"
                   >
-                    <HeadingOptions chart={accounts} forClass={made.class} />
+                    <HeadingOptions chart={accounts} forClass={made.classification} />
                   </select>
                 )}
               </Field>

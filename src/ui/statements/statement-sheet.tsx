@@ -135,7 +135,7 @@ const lineFigure = (amount: Minor, money: Money): string =>
 
 const Groups = ({ groups, money }: { readonly groups: readonly StatementGroup[]; readonly money: Money }) =>
   groups.map((group) => (
-    <tbody key={group.class}>
+    <tbody key={group.classification}>
       <tr className="section">
         <td colSpan={2}>{group.label}</td>
       </tr>

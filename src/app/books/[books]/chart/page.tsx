@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { chartView } from '@/actions/views';
+import { chartView } from '@/actions/chart-views';
 import { idFrom } from '@/app/parameters';
 import { ChartPage } from '@/ui/chart/chart-page';
 

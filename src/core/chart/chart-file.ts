@@ -1,0 +1,301 @@
+import { minorDigits } from '../money/currency';
+import { plainDecimal } from '../money/format';
+import { readPaperAmount } from '../papers/amount';
+import { type Table, folded, textOf } from '../papers/cells';
+import { type OutRow, fromText } from '../papers/write';
+import { type Problem, problem, quoted } from '../result';
+import type { Account } from './account';
+import { type BankDetails, bankProblems, plainIban } from './bank';
+import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, normalSide, roleFacts, typeOf } from './classes';
+import type { Incoming, IncomingFields } from './incoming';
+import { inTreeOrder } from './tree';
+
+/** What a column of a list of accounts can hold. */
+export const CHART_COLUMNS = [
+  { id: 'code', label: 'Code' },
+  { id: 'name', label: 'Name' },
+  { id: 'type', label: 'Type' },
+  { id: 'line', label: 'Statement line' },
+  { id: 'kind', label: 'Heading or posting' },
+  { id: 'parent', label: 'Under heading' },
+  { id: 'side', label: 'Side' },
+  { id: 'role', label: 'Role' },
+  { id: 'currency', label: 'Currency' },
+  { id: 'state', label: 'State' },
+  { id: 'tax', label: 'Tax code' },
+  { id: 'note', label: 'Note' },
+  { id: 'origin', label: 'Why it is here' },
+  { id: 'number', label: 'Account number' },
+  { id: 'iban', label: 'IBAN' },
+  { id: 'bic', label: 'BIC' },
+  { id: 'alert', label: 'Alert below' },
+  { id: 'reconciled', label: 'Reconciled' },
+  { id: 'day', label: 'Statement day' },
+  { id: 'ignore', label: 'not read' },
+] as const;
+export type ChartColumn = (typeof CHART_COLUMNS)[number]['id'];
+export const CHART_COLUMN_IDS = CHART_COLUMNS.map((one) => one.id) as unknown as readonly [
+  ChartColumn,
+  ...ChartColumn[],
+];
+
+/** How a list of accounts is read: which table of the file, where its header stands (-1: none), what each column holds. */
+export interface ChartMapping {
+  readonly sheet: number;
+  readonly header: number;
+  readonly columns: readonly ChartColumn[];
+}
+
+const WORDS: Readonly<Record<Exclude<ChartColumn, 'ignore'>, string>> = {
+  code: 'code|account code|acc code|account no|account number|account id|no|nr|number|nominal|nominal code|gl code|konto|kontonr|konto nr|kontonummer|ucet|cislo uctu|compte|numero|cuenta|conto|rekening|accountid',
+  name: 'name|account name|account|title|account title|description|bezeichnung|kontobezeichnung|kontoname|nazev|nazev uctu|libelle|intitule|nombre|descripcion|descrizione|omschrijving|navn|kontonavn|accountdescription',
+  type: 'type|account type|acc type|category|class|account class|typ|kontoart|kontotyp|druh|typ uctu|categorie|tipo|soort|accounttype',
+  line: 'statement line|line|report line|statement|classification|balance sheet line|gliederung|radek vykazu|rubrique|groupingcategory',
+  kind: 'heading or posting|kind|posting|heading|header|level type|posting type',
+  parent:
+    'under heading|parent|parent account|parent code|heading code|group|sub account of|subaccount of|belongs to|gruppe|obergruppe|skupina|nadrazeny ucet|groupe|grupo|gruppo|groep|groupingcode',
+  side: 'side|normal side|normal balance|balance side|dr cr|seite|strana|sens',
+  role: 'role|use|purpose|function',
+  currency: 'currency|ccy|wahrung|mena|devise|moneda|valuta|valuta kode',
+  state: 'state|status|active|inactive|aktiv|aktivni|actif|activo',
+  tax: 'tax code|tax|vat code|vat|steuercode|steuer|dph|tva|iva|btw|mva',
+  note: 'note|notes|remark|remarks|comment|comments|notiz|bemerkung|poznamka|remarque|nota',
+  origin: 'why it is here|origin|source',
+  number: 'bank account number|bank account no|bankkonto',
+  iban: 'iban',
+  bic: 'bic|swift|swift code|bic swift',
+  alert: 'alert below|minimum balance',
+  reconciled: 'reconciled|reconcile',
+  day: 'statement day',
+};
+const HEADER: ReadonlyMap<string, ChartColumn> = new Map(
+  Object.entries(WORDS).flatMap(([column, words]) =>
+    words.split('|').map((word): [string, ChartColumn] => [word, column as ChartColumn]),
+  ),
+);
+
+export interface RecognisedChart {
+  readonly mapping: ChartMapping;
+  readonly reasons: readonly string[];
+  /** The same for every file with this header, so that what was corrected once is remembered. */
+  readonly signature: string;
+}
+
+const LOOKED_AT = 30;
+
+const headerIn = (table: Table): { readonly at: number; readonly hits: number } => {
+  let best = { at: -1, hits: 0 };
+  table.rows.slice(0, LOOKED_AT).forEach((row, at) => {
+    const found = new Set(row.flatMap((cell) => HEADER.get(folded(textOf(cell))) ?? []));
+    const hits = found.size + (found.has('name') || found.has('code') ? 1 : 0);
+    if (found.size >= 2 && hits > best.hits) best = { at, hits };
+  });
+  return best;
+};
+
+const width = (table: Table): number => table.rows.reduce((most, row) => Math.max(most, row.length), 0);
+
+/** Guesses how a file's list of accounts is to be read, with a reason for each guess. */
+export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
+  const heads = tables.map(headerIn);
+  const sheet = heads.reduce((best, head, at) => (head.hits > (heads[best]?.hits ?? 0) ? at : best), 0);
+  const table = tables[sheet] ?? { name: '', rows: [] };
+  const header = heads[sheet]?.at ?? -1;
+  const cells = table.rows[header]?.map((cell) => folded(textOf(cell))) ?? [];
+  const used = new Set<ChartColumn>();
+  const columns = Array.from({ length: width(table) }, (_, at): ChartColumn => {
+    const column = HEADER.get(cells[at] ?? '');
+    if (column === undefined || used.has(column)) return 'ignore';
+    used.add(column);
+    return column;
+  });
+  const reasons: string[] = [];
+  if (header >= 0)
+    reasons.push(`Row ${header + 1} is the header: it names ${[...used].map(columnLabel).join(', ').toLowerCase()}.`);
+  // Without a header, or where it does not say: a column of short different codes, and the one with the longest words.
+  const body = table.rows.slice(header + 1, header + 201);
+  const share = (at: number, test: (text: string) => boolean): number =>
+    body.filter((row) => test(textOf(row[at]).trim())).length / Math.max(1, body.length);
+  if (!used.has('code')) {
+    const at = columns.findIndex(
+      (column, index) =>
+        column === 'ignore' && share(index, (text) => /^[\p{L}]{0,3}[\d][\d.\-/]{0,15}$/u.test(text)) > 0.6,
+    );
+    if (at >= 0) {
+      columns[at] = 'code';
+      used.add('code');
+      reasons.push(`Column ${at + 1} holds the codes: short numbers.`);
+    }
+  }
+  if (!used.has('name')) {
+    const scores = columns.map((column, at) =>
+      column === 'ignore'
+        ? share(at, (text) => /\p{L}{3}/u.test(text)) * Math.min(30, mean(body.map((row) => textOf(row[at]).length)))
+        : 0,
+    );
+    const at = scores.indexOf(Math.max(...scores));
+    if (at >= 0 && (scores[at] ?? 0) > 0) {
+      columns[at] = 'name';
+      used.add('name');
+      reasons.push(`Column ${at + 1} holds the names: the longest words.`);
+    }
+  }
+  return {
+    mapping: { sheet, header, columns },
+    reasons,
+    signature: `${cells.join('|').slice(0, 500)}#${columns.length}`,
+  };
+};
+
+const mean = (numbers: readonly number[]): number =>
+  numbers.reduce((sum, one) => sum + one, 0) / Math.max(1, numbers.length);
+const columnLabel = (id: ChartColumn): string => CHART_COLUMNS.find((one) => one.id === id)?.label ?? id;
+
+const ROLE_WORD: ReadonlyMap<string, AccountRole> = new Map(
+  ACCOUNT_ROLES.flatMap(({ id, label }): [string, AccountRole][] => [
+    [folded(label), id],
+    [folded(id), id],
+  ]),
+);
+const LINE_WORD = new Map(
+  CLASSIFICATIONS.flatMap(({ id, label, one }) => [id, label, one].map((word) => [folded(word), id] as const)),
+);
+const YES = /^(y|yes|true|1|x|active|open|aktiv|ano|ja|oui|si)$/;
+const NO = /^(n|no|false|0|inactive|closed|hidden|archived|inaktiv|ne|nein|non|gesperrt)$/;
+
+/** The accounts that a table lists under a mapping. Blank rows, the title block and rows of totals are passed over. */
+export const readChartRows = (table: Table, mapping: ChartMapping, base: string): readonly Incoming[] => {
+  const at = new Map<ChartColumn, number>();
+  mapping.columns.forEach((column, index) => {
+    if (column !== 'ignore' && !at.has(column)) at.set(column, index);
+  });
+  return table.rows.flatMap((row, index): readonly Incoming[] => {
+    if (index <= mapping.header) return [];
+    const cell = (column: ChartColumn): string | undefined => {
+      const where = at.get(column);
+      return where === undefined ? undefined : fromText(textOf(row[where]).trim());
+    };
+    const [code, name] = [cell('code'), cell('name')];
+    if ((code ?? '') === '' && (name ?? '') === '') return [];
+    const problems: Problem[] = [];
+    const says: { -readonly [F in keyof IncomingFields]?: IncomingFields[F] } = {};
+    if (code !== undefined) says.code = code;
+    if (name !== undefined) says.name = name;
+    const parent = cell('parent');
+    if (parent !== undefined) says.parent = parent;
+    const type = cell('type') ?? '';
+    if (type !== '') says.type = type;
+    const line = cell('line') ?? '';
+    const known = LINE_WORD.get(folded(line));
+    if (known !== undefined) says.classification = known;
+    else if (line !== '' && type === '') says.type = line;
+    const kind = folded(cell('kind') ?? '');
+    if (kind !== '') says.heading = /head|group|summ|title|ueber|nadpis|titre|^h$/.test(kind);
+    else if (/\b(heading|header|group|title)\b/.test(folded(type))) says.heading = true;
+    const side = folded(cell('side') ?? '');
+    if (side !== '') says.contra = isContra(side, says, problems);
+    const role = cell('role');
+    if (role !== undefined) {
+      const found = role === '' ? null : ROLE_WORD.get(folded(role));
+      if (found === undefined)
+        problems.push(problem('import.role', `${quoted(role)} is no role that Bathron knows.`, 'role'));
+      else says.role = found;
+    }
+    const currency = cell('currency');
+    if (currency !== undefined) says.currency = currency === '' ? null : currency.toUpperCase();
+    const state = cell('state');
+    if (state !== undefined && state !== '') {
+      if (YES.test(folded(state))) says.active = true;
+      else if (NO.test(folded(state))) says.active = false;
+      else problems.push(problem('import.state', `${quoted(state)} says neither active nor inactive.`, 'active'));
+    }
+    const tax = cell('tax');
+    if (tax !== undefined) says.taxCode = tax === '' ? null : tax;
+    const note = cell('note');
+    if (note !== undefined) says.note = note;
+    const origin = cell('origin');
+    if (origin !== undefined) says.origin = origin;
+    const bank = bankOf(cell, minorDigits(says.currency ?? base), problems);
+    if (bank !== undefined) says.bank = bank;
+    return [{ row: index + 1, says, problems }];
+  });
+};
+
+/** Bank details of a row that has any, with what does not read. `digits` are the decimals of the account's currency. */
+const bankOf = (
+  cell: (column: ChartColumn) => string | undefined,
+  digits: number,
+  problems: Problem[],
+): BankDetails | undefined => {
+  const [number = '', iban = '', bic = '', alert = '', reconciled = '', day = ''] = (
+    ['number', 'iban', 'bic', 'alert', 'reconciled', 'day'] as const
+  ).map(cell);
+  if ([number, iban, bic, alert, reconciled, day].every((text) => text === '')) return undefined;
+  const found = alert === '' ? undefined : readPaperAmount(alert, '1234.56');
+  if (alert !== '' && (found === undefined || found.scale > digits))
+    problems.push(
+      problem('import.alert', `${quoted(alert)} does not read as an amount with ${digits} decimals.`, 'bank'),
+    );
+  const details: BankDetails = {
+    number,
+    iban: plainIban(iban),
+    bic: bic.toUpperCase(),
+    alertBelow:
+      found === undefined || found.scale > digits ? null : found.coefficient * 10n ** BigInt(digits - found.scale),
+    reconciled: !NO.test(folded(reconciled)),
+    statementDay: day === '' ? null : Number(day),
+  };
+  problems.push(...bankProblems(details).map((one) => problem(one.code, one.message, 'bank')));
+  return details;
+};
+
+/** Whether a side is the unusual one for the row's own type; where the type is not known yet, the side says nothing. */
+const isContra = (side: string, says: Partial<IncomingFields>, problems: Problem[]): boolean => {
+  if (/contra/.test(side)) return true;
+  const debit = /^(d|dr|debit|soll|md|debet)$/.test(side);
+  if (!debit && !/^(c|cr|credit|haben|dal|kredit)$/.test(side)) {
+    problems.push(problem('import.side', `${quoted(side)} is neither debit nor credit.`, 'contra'));
+    return false;
+  }
+  if (says.classification == null) return false;
+  return normalSide({ classification: says.classification, contra: false }) !== (debit ? 'debit' : 'credit');
+};
+
+const HEADER_ROW: OutRow = CHART_COLUMNS.filter(({ id }) => id !== 'ignore').map(({ label }) => label);
+
+/** A chart as rows of a CSV or XLSX file, in tree order. `readChartRows` reads them back to the same chart. */
+export const chartRows = (
+  chart: readonly Account[],
+  banks: ReadonlyMap<number, BankDetails>,
+  base: string,
+): readonly OutRow[] => {
+  const byId = new Map(chart.map((account) => [account.id, account]));
+  return [
+    HEADER_ROW,
+    ...inTreeOrder(chart).map(({ account }): OutRow => {
+      const parent = account.parent === null ? undefined : byId.get(account.parent);
+      const bank = banks.get(account.id);
+      return [
+        account.code,
+        account.name,
+        typeOf(account.classification),
+        CLASSIFICATIONS.find(({ id }) => id === account.classification)?.one ?? '',
+        account.heading ? 'heading' : 'posting',
+        parent === undefined ? '' : parent.code === '' ? parent.name : parent.code,
+        normalSide(account),
+        account.role === null ? '' : roleFacts(account.role).label,
+        account.currency ?? '',
+        account.active ? 'active' : 'inactive',
+        account.taxCode ?? '',
+        account.note,
+        account.origin,
+        bank?.number ?? '',
+        bank?.iban ?? '',
+        bank?.bic ?? '',
+        bank?.alertBelow == null ? '' : plainDecimal(bank.alertBelow, minorDigits(account.currency ?? base)),
+        bank === undefined ? '' : bank.reconciled ? 'yes' : 'no',
+        bank?.statementDay == null ? '' : String(bank.statementDay),
+      ];
+    }),
+  ];
+};

@@ -1,0 +1,119 @@
+import { type Result, fail, ok, problem } from '../result';
+import { type Account, type AccountId, LONGEST_CODE, called, chartIndex } from './account';
+import { type ChartEdit, change } from './edit';
+import { type CodeScheme, fitsShape, rangeFor, within } from './scheme';
+import { byCode, inTreeOrder } from './tree';
+
+/** The number that a code ends with, what stands before it, and how wide it is written. */
+const tail = (code: string): { readonly stem: string; readonly number: bigint; readonly width: number } | undefined => {
+  const [, stem = '', digits = ''] = /^(.*?)(\d{1,15})$/.exec(code) ?? [];
+  return digits === '' ? undefined : { stem, number: BigInt(digits), width: digits.length };
+};
+
+const after = (code: string, step: number): string | undefined => {
+  const found = tail(code);
+  if (found === undefined) return undefined;
+  const next = String(found.number + BigInt(step)).padStart(found.width, '0');
+  return next.length > found.width ? undefined : found.stem + next;
+};
+
+/**
+ * A free code for a new account under a heading: after the highest one there in tens, else in ones, inside the range that
+ * the scheme has for it; where the range is full, the first free one in it. Empty when there is none to propose.
+ */
+export const proposeCode = (
+  chart: readonly Account[],
+  parent: Account | undefined,
+  scheme: CodeScheme | null = null,
+): string => {
+  const taken = new Set(chart.map((account) => account.code.toLowerCase()));
+  const range =
+    scheme === null || parent === undefined
+      ? undefined
+      : rangeFor(scheme, { classification: parent.classification, parent: parent.id }, chartIndex(chart));
+  const fits = (code: string): boolean =>
+    (range === undefined || within(range, code)) && (scheme === null || fitsShape(scheme, code));
+  const beside = chart.filter(
+    (account) => account.parent === (parent?.id ?? null) && tail(account.code) !== undefined && fits(account.code),
+  );
+  const highest =
+    [...beside].sort(byCode).at(-1)?.code ??
+    (parent !== undefined && tail(parent.code) !== undefined ? parent.code : range?.from);
+  for (const start of [highest, range?.from])
+    for (const step of [10, 1])
+      for (
+        let next = start === undefined ? undefined : after(start, step), tries = 0;
+        next !== undefined && tries < 1000;
+        next = after(next, step), tries += 1
+      ) {
+        if (!fits(next)) break;
+        if (!taken.has(next.toLowerCase())) return next;
+      }
+  return '';
+};
+
+export interface Renumbered {
+  readonly id: AccountId;
+  readonly name: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/**
+ * New codes for a branch: its accounts in the order in which they stand, from `start` in steps of `step`, passing over codes
+ * that accounts outside the branch hold. Two accounts never get one code, and their order stays.
+ */
+export const renumber = (
+  chart: readonly Account[],
+  branch: AccountId | null,
+  start: string,
+  step: number,
+): Result<readonly Renumbered[]> => {
+  const index = chartIndex(chart);
+  const own = new Set<AccountId>();
+  const gather = (id: AccountId): void => {
+    if (own.has(id)) return;
+    own.add(id);
+    for (const child of index.children.get(id) ?? []) gather(child);
+  };
+  if (branch === null) for (const account of chart) own.add(account.id);
+  else gather(branch);
+  const first = start.trim();
+  if (tail(first) === undefined)
+    return fail(
+      problem(
+        'renumber.start',
+        'The first code has to end in digits, so that the next ones can be counted up.',
+        'start',
+      ),
+    );
+  if (!Number.isInteger(step) || step < 1)
+    return fail(problem('renumber.step', 'The step is a whole number from 1 up.', 'step'));
+  const taken = new Set(chart.filter(({ id }) => !own.has(id)).map(({ code }) => code.toLowerCase()));
+  const renumbered: Renumbered[] = [];
+  let next: string | undefined = first;
+  for (const { account } of inTreeOrder(chart)) {
+    if (!own.has(account.id)) continue;
+    while (next !== undefined && taken.has(next.toLowerCase())) next = after(next, step);
+    if (next === undefined || next.length > LONGEST_CODE)
+      return fail(
+        problem(
+          'renumber.room',
+          `From ${first} in steps of ${step} there is no room for ${own.size} codes: they run out at ${called(account)}. Take a smaller step, or a first code with more digits.`,
+          'step',
+        ),
+      );
+    renumbered.push({ id: account.id, name: account.name, from: account.code, to: next });
+    next = after(next, step);
+  }
+  return ok(renumbered);
+};
+
+/** The edits that a renumbering stands for. */
+export const renumberEdits = (chart: readonly Account[], renumbered: readonly Renumbered[]): readonly ChartEdit[] => {
+  const { byId } = chartIndex(chart);
+  return renumbered.flatMap(({ id, from, to }) => {
+    const account = byId.get(id);
+    return account === undefined || from === to ? [] : [change(account, { code: to })];
+  });
+};

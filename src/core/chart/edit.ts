@@ -1,0 +1,227 @@
+import { type Problem, type Result, fail, ok, problem } from '../result';
+import {
+  type Account,
+  type AccountFields,
+  type AccountId,
+  type CodeRule,
+  accountId,
+  accountProblems,
+  called,
+  chartIndex,
+} from './account';
+import { classFacts, roleFacts } from './classes';
+import { type AccountUse, UNUSED, changeProblems, removalProblems } from './use';
+
+/**
+ * One step of editing a chart. New accounts carry an id below zero until they are stored, so that other steps of the same
+ * batch can stand under them. `was` is what the person saw: a step that meets something else is refused, not carried out.
+ */
+export type ChartEdit =
+  | { readonly kind: 'add'; readonly id: AccountId; readonly account: AccountFields }
+  | {
+      readonly kind: 'change';
+      readonly id: AccountId;
+      readonly is: Partial<AccountFields>;
+      readonly was: Partial<AccountFields>;
+    }
+  | { readonly kind: 'remove'; readonly id: AccountId };
+
+export interface Edited {
+  /** The chart as it stands after all steps. */
+  readonly chart: readonly Account[];
+  readonly added: readonly Account[];
+  readonly changed: readonly { readonly was: Account; readonly is: Account }[];
+  readonly removed: readonly Account[];
+}
+
+export interface EditRules {
+  readonly codes: CodeRule;
+  /** Base currency of the books. */
+  readonly base: string;
+  /** Use of the accounts that are changed or removed; one that is not in it counts as unused. */
+  readonly uses: ReadonlyMap<AccountId, AccountUse>;
+}
+
+/** A problem of one account among many: its `field` is "id/field". */
+const of = (id: AccountId, found: Problem): Problem =>
+  problem(found.code, found.message, `${String(id)}/${found.field ?? ''}`);
+
+const clash = (account: Account, field: keyof AccountFields): Problem =>
+  problem(
+    'account.clash',
+    `${called(account)} was changed by somebody else meanwhile: its ${FIELD_WORDS[field]} is now ${sayField(field, account[field])}. Look at it, then change it again.`,
+    field,
+  );
+
+export const FIELD_WORDS: Readonly<Record<keyof AccountFields, string>> = {
+  code: 'code',
+  name: 'name',
+  classification: 'statement line',
+  heading: 'kind',
+  parent: 'heading',
+  role: 'role',
+  currency: 'currency',
+  contra: 'side',
+  active: 'state',
+  note: 'note',
+  taxCode: 'tax code',
+  origin: 'origin',
+};
+
+/** A field's value in a sentence; a heading is said by its id only where nothing better is known. */
+export const sayField = <F extends keyof AccountFields>(field: F, value: AccountFields[F]): string => {
+  switch (field) {
+    case 'classification':
+      return classFacts(value as AccountFields['classification']).one;
+    case 'role':
+      return value === null ? 'none' : roleFacts(value as NonNullable<AccountFields['role']>).label;
+    case 'contra':
+      return value === true ? 'contra' : 'its type’s side';
+    case 'active':
+      return value === true ? 'active' : 'inactive';
+    case 'heading':
+      return value === true ? 'heading' : 'posting account';
+    case 'currency':
+      return value === null ? 'the base currency' : String(value);
+    default:
+      return value === null || value === '' ? 'empty' : `“${String(value)}”`;
+  }
+};
+
+/**
+ * The chart after some steps, or every reason why it cannot be: then nothing of the batch counts. The rules are looked at
+ * after all steps, so that two accounts can exchange their codes. Only accounts that a step touches, and those that stand
+ * under one, are looked at: a chart that was right stays right.
+ */
+export const applyEdits = (
+  chart: readonly Account[],
+  edits: readonly ChartEdit[],
+  rules: EditRules,
+): Result<Edited> => {
+  const accounts = new Map(chart.map((account) => [account.id, account]));
+  const before = new Map<AccountId, Account>();
+  const added = new Set<AccountId>();
+  const removed = new Map<AccountId, Account>();
+  const problems: Problem[] = [];
+  for (const edit of edits) {
+    if (edit.kind === 'add') {
+      accounts.set(edit.id, { ...edit.account, id: edit.id });
+      added.add(edit.id);
+      continue;
+    }
+    const stands = accounts.get(edit.id);
+    if (stands === undefined) {
+      problems.push(
+        of(edit.id, problem('account.unknown', 'This account is not in the chart any more. Load the page again.')),
+      );
+      continue;
+    }
+    if (edit.kind === 'remove') {
+      accounts.delete(edit.id);
+      if (!added.delete(edit.id)) removed.set(edit.id, before.get(edit.id) ?? stands);
+      before.delete(edit.id);
+      continue;
+    }
+    const differs = (Object.keys(edit.was) as (keyof AccountFields)[]).find(
+      (field) => stands[field] !== edit.was[field] && stands[field] !== edit.is[field],
+    );
+    if (differs !== undefined) problems.push(of(edit.id, clash(stands, differs)));
+    if (!added.has(edit.id) && !before.has(edit.id)) before.set(edit.id, stands);
+    accounts.set(edit.id, { ...stands, ...edit.is });
+  }
+  const index = chartIndex(accounts.values());
+  for (const account of removed.values())
+    problems.push(
+      ...removalProblems(
+        account,
+        rules.uses.get(account.id) ?? UNUSED,
+        index.children.get(account.id)?.length ?? 0,
+      ).map((one) => of(account.id, one)),
+    );
+  const touched = new Set([...added, ...before.keys()]);
+  for (const id of [...touched]) for (const child of index.children.get(id) ?? []) touched.add(child);
+  for (const id of touched) {
+    const account = accounts.get(id);
+    if (account === undefined) continue;
+    problems.push(...accountProblems(account, index, id, rules.codes).map((one) => of(id, one)));
+    const was = before.get(id);
+    if (was === undefined) continue;
+    problems.push(
+      ...changeProblems(was, account, rules.uses.get(id) ?? UNUSED, rules.base).map((one) => of(id, one)),
+      ...headingProblems(was, account, index.children.get(id) ?? [], accounts).map((one) => of(id, one)),
+    );
+  }
+  if (problems.length > 0) return fail(...problems);
+  const same = (a: Account, b: Account): boolean =>
+    (Object.keys(FIELD_WORDS) as (keyof AccountFields)[]).every((field) => a[field] === b[field]);
+  return ok({
+    chart: [...accounts.values()],
+    added: [...added].flatMap((id) => accounts.get(id) ?? []),
+    changed: [...before].flatMap(([id, was]) => {
+      const is = accounts.get(id);
+      return is === undefined || same(was, is) ? [] : [{ was, is }];
+    }),
+    removed: [...removed.values()],
+  });
+};
+
+/** What a heading may not do while accounts stand under it. */
+const headingProblems = (
+  was: Account,
+  is: Account,
+  children: readonly AccountId[],
+  accounts: ReadonlyMap<AccountId, Account>,
+): readonly Problem[] => {
+  if (!was.active || is.active) return [];
+  const standing = children.filter((id) => accounts.get(id)?.active === true).length;
+  return standing === 0
+    ? []
+    : [
+        problem(
+          'account.active-below',
+          `${called(was)} has ${standing} active account${standing === 1 ? '' : 's'} under it; deactivate or move them first.`,
+          'active',
+        ),
+      ];
+};
+
+/** A change of one account, with what it was before. */
+export const change = (account: Account, is: Partial<AccountFields>): ChartEdit => ({
+  kind: 'change',
+  id: account.id,
+  is,
+  was: Object.fromEntries(
+    (Object.keys(is) as (keyof AccountFields)[]).map((field) => [field, account[field]]),
+  ) as Partial<AccountFields>,
+});
+
+/** The steps that take a batch back, seen from the chart on which it was carried out. Accounts that it removed come back under new ids. */
+export const inverse = (chart: readonly Account[], edits: readonly ChartEdit[]): readonly ChartEdit[] => {
+  const accounts = new Map(chart.map((account) => [account.id, account]));
+  const back: ChartEdit[] = [];
+  for (const edit of edits) {
+    const stands = accounts.get(edit.id);
+    if (edit.kind === 'add') {
+      back.unshift({ kind: 'remove', id: edit.id });
+      accounts.set(edit.id, { ...edit.account, id: edit.id });
+    } else if (stands !== undefined && edit.kind === 'change') {
+      const was = Object.fromEntries(
+        (Object.keys(edit.is) as (keyof AccountFields)[]).map((field) => [field, stands[field]]),
+      ) as Partial<AccountFields>;
+      back.unshift({ kind: 'change', id: edit.id, is: was, was: edit.is });
+      accounts.set(edit.id, { ...stands, ...edit.is });
+    } else if (stands !== undefined) {
+      const { id, ...account } = stands;
+      back.unshift({ kind: 'add', id: accountId(-Math.abs(id)), account });
+      accounts.delete(edit.id);
+    }
+  }
+  // What stood under a removed account stands under it again: both come back under their new ids.
+  const renewed = new Map(
+    back.flatMap((edit) => (edit.kind === 'add' ? [[accountId(-edit.id), edit.id] as const] : [])),
+  );
+  return back.map((edit) => {
+    if (edit.kind !== 'add' || edit.account.parent === null) return edit;
+    return { ...edit, account: { ...edit.account, parent: renewed.get(edit.account.parent) ?? edit.account.parent } };
+  });
+};

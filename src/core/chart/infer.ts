@@ -1,0 +1,175 @@
+import { distance } from 'fastest-levenshtein';
+import { folded } from '../papers/cells';
+import { CLASSIFICATIONS, type Classification, classFacts } from './classes';
+import { type CodeScheme, lineByRange } from './scheme';
+
+/** A statement line that an account most likely stands on, and why. */
+export interface Inferred {
+  readonly classification: Classification;
+  readonly why: string;
+}
+
+/** Words for types and statement lines as charts write them, folded; English, German, Czech, French, Spanish, Italian, Dutch, Nordic, and the words of SAF-T. */
+const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
+  [
+    'current-asset',
+    'current asset|current assets|asset|assets|bank|cash|stock|inventory|debtor|debtors|receivable|accounts receivable|other current asset|umlaufvermogen|aktiva|aktivum|aktiv|obezna aktiva|actif|actif circulant|activo|activo corriente|attivo|activa|a|umlaufvermoegen',
+  ],
+  [
+    'fixed-asset',
+    'fixed asset|fixed assets|non current asset|non current assets|property plant and equipment|tangible asset|intangible asset|capital asset|anlagevermogen|dlouhodoby majetek|immobilisation|immobilisations|activo no corriente|vaste activa|anleggsmiddel',
+  ],
+  ['other-asset', 'other asset|other assets|long term asset'],
+  [
+    'current-liability',
+    'current liability|current liabilities|liability|liabilities|creditor|creditors|payable|accounts payable|card|credit card|other current liability|verbindlichkeit|verbindlichkeiten|passiva|passivum|pasiva|zavazek|zavazky|passif|pasivo|pasivo corriente|passivo|passiva kort|gjeld|l',
+  ],
+  [
+    'long-term-liability',
+    'long term liability|long term liabilities|non current liability|non current liabilities|loan|loans|langfristige verbindlichkeit|dlouhodoby zavazek|pasivo no corriente',
+  ],
+  [
+    'equity',
+    'equity|capital|capital and reserves|owners equity|shareholders funds|funds|eigenkapital|vlastni kapital|capitaux propres|patrimonio|patrimonio netto|eigen vermogen|egenkapital|q',
+  ],
+  [
+    'revenue',
+    'revenue|income|sales|sale|turnover|operating revenue|trading income|ertrag|ertrage|erlos|erlose|vynos|vynosy|produit|produits|ingreso|ingresos|ricavo|ricavi|opbrengst|inntekt|i',
+  ],
+  ['other-income', 'other income|non operating income|other revenue|sonstige ertrage|ostatni vynosy|autres produits'],
+  [
+    'cost-of-sales',
+    'cost of sales|cost of goods sold|cogs|direct cost|direct costs|direct expense|purchases|cost of revenue|wareneinsatz|materialaufwand|naklady na prodane zbozi|achats|inkoop',
+  ],
+  [
+    'operating-expense',
+    'expense|expenses|operating expense|operating expenses|overhead|overheads|administrative expense|indirect cost|aufwand|aufwendungen|naklad|naklady|charge|charges|gasto|gastos|costo|costi|kosten|kostnad|e',
+  ],
+  [
+    'other-expense',
+    'other expense|other expenses|finance cost|finance costs|non operating expense|sonstige aufwendungen|ostatni naklady|autres charges',
+  ],
+  [
+    'tax',
+    'tax|income tax|tax on profit|corporation tax|taxation|steuern vom einkommen|dan z prijmu|impot sur les benefices',
+  ],
+];
+
+const WORD_LINE: ReadonlyMap<string, Classification> = new Map([
+  ...TYPE_WORDS.flatMap(([line, words]) => words.split('|').map((word): [string, Classification] => [word, line])),
+  ...CLASSIFICATIONS.flatMap(({ id, label, one }): [string, Classification][] =>
+    [id, label, one].map((word) => [folded(word), id]),
+  ),
+]);
+
+/** A statement line by a word for a type; also when one letter of it is wrong ("Expnse"). */
+export const lineByWord = (word: string): Inferred | undefined => {
+  const plain = folded(word);
+  if (plain === '') return undefined;
+  const exact = WORD_LINE.get(plain);
+  if (exact !== undefined) return { classification: exact, why: `its type says “${word.trim()}”` };
+  if (plain.length < 5) return undefined;
+  const near = new Set(
+    [...WORD_LINE]
+      .filter(([known]) => Math.abs(known.length - plain.length) <= 1 && distance(known, plain) === 1)
+      .map(([, line]) => line),
+  );
+  const [only] = near;
+  return near.size === 1 && only !== undefined
+    ? { classification: only, why: `its type says “${word.trim()}”, read as ${classFacts(only).one.toLowerCase()}` }
+    : undefined;
+};
+
+const NAME_WORDS: readonly (readonly [RegExp, Classification])[] = [
+  [/\b(accum\w*|provision for) (depreciation|amorti[sz]ation)|accumulated/, 'fixed-asset'],
+  [/\b(depreciation|amorti[sz]ation)\b/, 'operating-expense'],
+  [/\binterest (paid|expense|payable on)|exchange (loss|losses|diff\w*)|rounding/, 'other-expense'],
+  [/\binterest (received|income)|other income|rent received|exchange gains?/, 'other-income'],
+  [/\bbank (charges|fees|interest)\b/, 'operating-expense'],
+  [/\bbank loan|\bloans?\b|mortgage|hire purchase/, 'long-term-liability'],
+  [
+    /\bbank\b|\bcash\b|receivable|debtors?\b|prepa\w*|\bstock\b|inventory|work in pro\w+|float\b|current account/,
+    'current-asset',
+  ],
+  [/payable|creditors?\b|accruals?\b|\bvat\b|sales tax|\bcard\b|received in advance|owed\b/, 'current-liability'],
+  [/capital|reserves?\b|retained|drawings|dividends?\b|equity|\bfunds?\b/, 'equity'],
+  [/cost of|purchases|carriage|packaging|materials|subcontract\w*/, 'cost-of-sales'],
+  [/\bsales\b|revenue|fees earned|turnover|income\b|grants?\b|donations?\b|subscriptions received/, 'revenue'],
+  [/corporation tax|income tax|tax on profit/, 'tax'],
+  [
+    /\bcost$|\bat cost\b|equipment\b|machinery|\bboats?\b|premises|vehicles?\b|buildings?\b|\bland\b|goodwill/,
+    'fixed-asset',
+  ],
+  [
+    /wages|salar\w+|rent\b|insurance|repairs|travel|phone|postage|advertis\w+|marketing|fees\b|heat|light|water|fuel|training|cleaning|stationery|charges/,
+    'operating-expense',
+  ],
+];
+
+/** A statement line by the words of an account's name. */
+export const lineByName = (name: string): Inferred | undefined => {
+  const plain = folded(name);
+  const found = NAME_WORDS.find(([words]) => words.test(plain));
+  return found === undefined
+    ? undefined
+    : { classification: found[1], why: `its name says “${found[0].exec(plain)?.[0] ?? ''}”` };
+};
+
+/**
+ * The statement line of an account out of what is known about it, best evidence first: the word for its type, its heading,
+ * the range of its code, its name, and accounts with codes like its own.
+ */
+export const inferLine = (
+  account: {
+    readonly code: string;
+    readonly name: string;
+    readonly type: string;
+    readonly heading?: Classification | undefined;
+  },
+  scheme: CodeScheme | null,
+  neighbours: ReadonlyMap<string, Classification>,
+): Inferred | undefined => {
+  const word = lineByWord(account.type);
+  // "Asset" says the type only; the heading or the name may know which assets.
+  const broad = word !== undefined && BROAD.has(folded(account.type));
+  if (word !== undefined && !broad) return word;
+  const narrower = [
+    account.heading === undefined
+      ? undefined
+      : {
+          classification: account.heading,
+          why: `its heading is of ${classFacts(account.heading).label.toLowerCase()}`,
+        },
+    byRange(account.code, scheme),
+    lineByName(account.name),
+  ].find(
+    (one) =>
+      one !== undefined &&
+      (word === undefined || classFacts(one.classification).type === classFacts(word.classification).type),
+  );
+  if (narrower !== undefined)
+    return word === undefined
+      ? narrower
+      : { classification: narrower.classification, why: `${word.why} and ${narrower.why}` };
+  if (word !== undefined) return word;
+  const near = neighbours.get(account.code.slice(0, 2));
+  return near === undefined || account.code.length < 3
+    ? undefined
+    : {
+        classification: near,
+        why: `accounts with codes like ${account.code.slice(0, 2)}… are ${classFacts(near).label.toLowerCase()}`,
+      };
+};
+
+const BROAD = new Set(
+  'asset|assets|aktiva|aktivum|aktiv|actif|activo|attivo|activa|a|liability|liabilities|passiva|passivum|pasiva|passif|pasivo|passivo|l|income|i|expense|expenses|e|vynos|vynosy|naklad|naklady'.split(
+    '|',
+  ),
+);
+
+const byRange = (code: string, scheme: CodeScheme | null): Inferred | undefined => {
+  const line = lineByRange(scheme, code);
+  return line === undefined
+    ? undefined
+    : { classification: line, why: `its code ${code} lies in the range of ${classFacts(line).label.toLowerCase()}` };
+};

@@ -1,0 +1,130 @@
+import XMLBuilder from 'fast-xml-builder';
+import { XMLParser } from 'fast-xml-parser';
+import { decode } from '../papers/csv';
+import type { Table } from '../papers/cells';
+import { type Result, fail, ok, problem } from '../result';
+import type { Account } from './account';
+import { typeOf } from './classes';
+import { inTreeOrder } from './tree';
+
+/** Whether bytes look like an XML file, by what they begin with. */
+export const isXml = (bytes: Uint8Array): boolean => /^\s*(\ufeff)?\s*</.test(decode(bytes.subarray(0, 400)).text);
+
+const MOST_ACCOUNTS = 100_000;
+
+/**
+ * The general-ledger accounts of a Standard Audit File for Tax (OECD SAF-T 2.0 and the national files built on it), as a
+ * table with one row per account, so that it is previewed like any other list. Namespaces and prefixes do not matter.
+ * Entities and document types are not read at all: such a file is refused.
+ */
+export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
+  const { text } = decode(bytes);
+  if (/<!(DOCTYPE|ENTITY)/i.test(text))
+    return fail(
+      problem(
+        'saft.entities',
+        `${name} declares a document type or entities, which an audit file does not need. It was not read.`,
+      ),
+    );
+  let parsed: unknown;
+  try {
+    parsed = new XMLParser({
+      ignoreAttributes: true,
+      removeNSPrefix: true,
+      parseTagValue: false,
+      processEntities: true,
+      isArray: (tag) => tag === 'Account',
+    }).parse(text, true);
+  } catch {
+    return fail(
+      problem(
+        'saft.broken',
+        `${name} is not well-formed XML: it is damaged or cut off. Export it again and bring that.`,
+      ),
+    );
+  }
+  const accounts = accountsIn(parsed);
+  if (accounts === undefined || accounts.length === 0)
+    return fail(
+      problem(
+        'saft.no-accounts',
+        `${name} is XML, but holds no general-ledger accounts as a Standard Audit File for Tax has them.`,
+      ),
+    );
+  if (accounts.length > MOST_ACCOUNTS)
+    return fail(
+      problem('saft.many', `${name} lists ${accounts.length} accounts; ${MOST_ACCOUNTS} is the most that is read.`),
+    );
+  const field = (account: unknown, tag: string): string => {
+    const value = isRecord(account) ? account[tag] : undefined;
+    return typeof value === 'string' ? value.trim() : '';
+  };
+  const tags = ['AccountID', 'AccountDescription', 'AccountType', 'GroupingCategory', 'GroupingCode'] as const;
+  return ok([{ name, rows: [tags, ...accounts.map((account) => tags.map((tag) => field(account, tag)))] }]);
+};
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
+
+const accountsIn = (parsed: unknown): readonly unknown[] | undefined => {
+  const step = (from: unknown, tag: string): unknown => (isRecord(from) ? from[tag] : undefined);
+  const found = step(step(step(step(parsed, 'AuditFile'), 'MasterFiles'), 'GeneralLedgerAccounts'), 'Account');
+  return Array.isArray(found) ? found : undefined;
+};
+
+const TYPE_NAMES = {
+  asset: 'Asset',
+  liability: 'Liability',
+  equity: 'Equity',
+  income: 'Income',
+  expense: 'Expense',
+} as const;
+
+export interface AuditFileFacts {
+  readonly company: string;
+  readonly registration: string;
+  readonly country: string;
+  readonly currency: string;
+  /** ISO dates. */
+  readonly from: string;
+  readonly to: string;
+  readonly created: string;
+}
+
+/** The chart as the master files of an audit file: type, statement line (as grouping category) and heading (as grouping code). */
+export const writeSaft = (chart: readonly Account[], facts: AuditFileFacts): string => {
+  const byId = new Map(chart.map((account) => [account.id, account]));
+  const builder = new XMLBuilder({ format: true, suppressEmptyNode: false, ignoreAttributes: false });
+  const body = builder.build({
+    AuditFile: {
+      '@_xmlns': 'urn:OECD:StandardAuditFile-Tax:2.00',
+      Header: {
+        AuditFileVersion: '2.00',
+        AuditFileCountry: facts.country,
+        AuditFileDateCreated: facts.created,
+        SoftwareCompanyName: 'Bathron',
+        SoftwareID: 'Bathron',
+        SoftwareVersion: '0.1',
+        Company: { RegistrationNumber: facts.registration, Name: facts.company },
+        DefaultCurrencyCode: facts.currency,
+        SelectionCriteria: { SelectionStartDate: facts.from, SelectionEndDate: facts.to },
+        TaxAccountingBasis: 'Accounting',
+      },
+      MasterFiles: {
+        GeneralLedgerAccounts: {
+          Account: inTreeOrder(chart).map(({ account }) => {
+            const parent = account.parent === null ? undefined : byId.get(account.parent);
+            return {
+              AccountID: account.code === '' ? account.name : account.code,
+              AccountDescription: account.name,
+              AccountType: `${TYPE_NAMES[typeOf(account.classification)]}${account.heading ? ' heading' : ''}`,
+              GroupingCategory: account.classification,
+              GroupingCode: parent === undefined ? '' : parent.code === '' ? parent.name : parent.code,
+              AccountCreationDate: facts.created,
+            };
+          }),
+        },
+      },
+    },
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>\n${String(body)}`;
+};
