@@ -30,7 +30,7 @@ export default tseslint.config(
       // Does not know branded bigints; the compiler refuses a minus before anything else.
       '@typescript-eslint/no-unsafe-unary-minus': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
-      eqeqeq: 'error',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
   {

@@ -6,7 +6,7 @@ import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
 import { changeFact, setLogo } from '@/actions/company';
 import { actor, closeDatabase, database } from '@/actions/context';
 import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
-import { chooseExchangeAccount, saveRate, switchOn } from '@/actions/currencies';
+import { saveRate, switchOn } from '@/actions/currencies';
 import { bringPaper, decideRows, takeOver } from '@/actions/papers';
 import { bringRates } from '@/actions/rates-in';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
@@ -231,7 +231,13 @@ const seaweed = async (): Promise<void> => {
       under: '1500',
       role: 'accumulated-depreciation',
     },
-    { code: '1630', name: 'Drying racks, cost', classification: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
+    {
+      code: '1630',
+      name: 'Drying racks, cost',
+      classification: 'fixed-asset',
+      under: '1500',
+      role: 'fixed-asset-cost',
+    },
     {
       code: '1639',
       name: 'Drying racks, accumulated depreciation',
@@ -241,7 +247,13 @@ const seaweed = async (): Promise<void> => {
     },
     { code: '2210', name: 'VAT payable', classification: 'current-liability', under: '2000', role: 'tax' },
     { code: '2250', name: 'Corporation tax payable', classification: 'current-liability', under: '2000' },
-    { code: '2550', name: 'Tideline Development Bank loan', classification: 'long-term-liability', under: '2500', role: 'loan' },
+    {
+      code: '2550',
+      name: 'Tideline Development Bank loan',
+      classification: 'long-term-liability',
+      under: '2500',
+      role: 'loan',
+    },
     { code: '4021', name: 'Sales of dried kelp, Norway', classification: 'revenue', under: '4000' },
     { code: '4022', name: 'Sales of dried kelp, Britain', classification: 'revenue', under: '4000' },
     { code: '5011', name: 'Cost of dried kelp sold', classification: 'cost-of-sales', under: '5000' },
@@ -252,7 +264,6 @@ const seaweed = async (): Promise<void> => {
     { code: '6410', name: 'Fuel for boats', classification: 'operating-expense', under: '6000' },
     { code: '7110', name: 'Coastal enterprise grant', classification: 'other-income', under: '7000' },
   ]);
-  done(await chooseExchangeAccount({ books, role: 'exchange-realised', account: ids.get('8020') ?? accountId(0) }));
   const { paper: id } = done(
     await bringPaper({
       books,
@@ -328,14 +339,12 @@ const tiles = async (): Promise<void> => {
       currency: 'EUR',
     },
     {
-      code: '8030',
-      name: 'Unrealised exchange differences',
-      classification: 'other-expense',
-      under: '8000',
-      role: 'exchange-unrealised',
+      code: '1530',
+      name: 'Kilns and machines, cost',
+      classification: 'fixed-asset',
+      under: '1500',
+      role: 'fixed-asset-cost',
     },
-    { code: '8040', name: 'Rounding differences', classification: 'other-expense', under: '8000', role: 'rounding' },
-    { code: '1530', name: 'Kilns and machines, cost', classification: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
     {
       code: '1539',
       name: 'Kilns and machines, accumulated depreciation',
@@ -347,7 +356,6 @@ const tiles = async (): Promise<void> => {
   const name = 'tessellate-predvaha-2025-12-31.xlsx';
   const { paper: id } = done(await bringPaper({ books, name, content: paper(name) }));
   const ids = await accountsOf(books);
-  done(await chooseExchangeAccount({ books, role: 'exchange-realised', account: ids.get('8020') ?? accountId(0) }));
   // Old account codes, in the order of the paper's rows from row 5, by the account each goes to here.
   const goesTo = [
     '1050',
@@ -419,7 +427,13 @@ const theatre = async (): Promise<void> => {
   );
   await add(books, [
     { code: 'N1', name: 'Current assets', classification: 'current-asset', under: '', heading: true },
-    { code: 'N100', name: 'Current account, Pennywhistle Bank', classification: 'current-asset', under: 'N1', role: 'bank' },
+    {
+      code: 'N100',
+      name: 'Current account, Pennywhistle Bank',
+      classification: 'current-asset',
+      under: 'N1',
+      role: 'bank',
+    },
     { code: 'N110', name: 'Box office float', classification: 'current-asset', under: 'N1', role: 'cash' },
     { code: 'N5', name: 'Funds', classification: 'equity', under: '', heading: true },
     { code: 'N500', name: 'Restricted fund: young players', classification: 'equity', under: 'N5' },

@@ -45,7 +45,7 @@ export const createBooks = action(
     const { tx, actor, now } = context;
     const yearStart = readDate(input.yearStart, 'yearStart');
     const cutover = readDate(input.cutover, 'cutover');
-    const answers = starterAnswers(input.starter, input.legalForm, vocabularyOf(input.country));
+    const answers = starterAnswers(input.starter, input.legalForm, vocabularyOf(input.country), input.foreign);
     if (!yearStart.ok || !cutover.ok || !answers.ok)
       return fail(...[yearStart, cutover, answers].flatMap((one): readonly Problem[] => (one.ok ? [] : one.problems)));
     const year = firstYear(yearStart.value);

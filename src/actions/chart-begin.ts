@@ -8,7 +8,6 @@ import { copied } from '@/core/chart/copy';
 import { readLines } from '@/core/chart/lines';
 import type { TaxCodeFields } from '@/core/chart/tax-codes';
 import { DEFAULT_FACTS } from '@/core/chart/template';
-import type { CompanyFacts } from '@/core/company/facts';
 import { PART_IDS } from '@/core/company/parts';
 import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { updateChartSettings, updateFact } from '@/store/books';
@@ -176,8 +175,7 @@ export const takeCopy = booksAction(
     if (input.defaults) {
       for (const fact of DEFAULT_FACTS) {
         const value = source.defaults[fact];
-        if (value !== undefined)
-          await updateFact(tx, actor.practice, books.id, fact, value as CompanyFacts[typeof fact]);
+        if (value !== undefined) await updateFact(tx, actor.practice, books.id, fact, value);
       }
       also.push('the defaults for documents');
     }

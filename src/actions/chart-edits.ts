@@ -46,7 +46,7 @@ const said = (was: Account, is: Account, chart: ReadonlyMap<AccountId, Account>)
 /** Currencies and tax codes that accounts name have to be there; the database refuses them otherwise, but without a sentence. */
 const referenceProblems = async (context: BooksContext, edited: Edited): Promise<readonly Problem[]> => {
   const touched = [...edited.added.map((is) => ({ was: undefined, is })), ...edited.changed];
-  const newly = <F extends 'currency' | 'taxCode'>(field: F): readonly Account[] =>
+  const newly = (field: 'currency' | 'taxCode'): readonly Account[] =>
     touched.flatMap(({ was, is }) => (is[field] !== null && is[field] !== was?.[field] ? [is] : []));
   const [inCurrency, taxed] = [newly('currency'), newly('taxCode')];
   const on = inCurrency.length === 0 ? [] : await currenciesOn(context);

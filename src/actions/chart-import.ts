@@ -11,7 +11,7 @@ import { choices, clash, mapping } from './chart-schemas';
 export const accountsLimit = MOST_BYTES;
 
 /** What a person decided in the preview of a file, beside the file itself. */
-export const importWish = z.object({
+const importWish = z.object({
   signature: z.string().max(600),
   mapping,
   choices,

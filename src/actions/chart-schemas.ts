@@ -59,6 +59,7 @@ export const answers = z.object({
   grants: z.boolean(),
   projects: z.boolean(),
   salesTax: z.boolean(),
+  foreign: z.boolean(),
 });
 
 export const clash = z.enum(['keep', 'change', 'new-code']);

@@ -42,7 +42,7 @@ export const readTemplate = (name: string, stored: unknown): ChartSource | undef
     name,
     accounts: accounts.map((one) => ({ ...PLAIN_ACCOUNT, ...one })),
     settings: { ...PLAIN_SETTINGS, ...rest.settings },
-  } as ChartSource;
+  };
 };
 
 /** What the books of a client offer for copying. */

@@ -17,15 +17,7 @@ import {
   undoTakeOver,
 } from '@/actions/papers';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
-import {
-
-
-  openingsView,
-  paperView,
-  proofView,
-  signOffView,
-  statementView,
-} from '@/actions/views';
+import { openingsView, paperView, proofView, signOffView, statementView } from '@/actions/views';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
 const database = withDatabase();
@@ -56,8 +48,7 @@ describe('making books', () => {
     );
     const chart = await chartView(books);
     expect(chart?.rows.find((row) => row.account.code === '1010')).toMatchObject({
-      depth: 1,
-      account: { role: 'bank' },
+      account: { role: 'bank', origin: 'Every company has it' },
     });
     expect((await openingsView(books))?.set).toMatchObject({ version: 1, state: 'draft' });
     expect(chart?.frame).toMatchObject({ openingDate: '2026-07-31', atYearStart: false, digits: 2 });
@@ -199,7 +190,7 @@ describe('the chart', () => {
     expect(codesOf(await removeAccount({ books, id: heading }))).toEqual(['account.used']);
     expect(
       codesOf(await changeAccount({ books, id, change: { classification: 'equity', parent: null, role: null } })),
-    ).toEqual(['account.type-used']);
+    ).toEqual(['account.type-used', 'account.kind-used']);
     valueOf(await changeAccount({ books, id, change: { active: false } }));
     expect(
       (await proofView(books))?.proof.find((one) => one.id === 'openings.on-active-posting-accounts')?.findings,
@@ -302,12 +293,12 @@ describe('a paper', () => {
     const sheet = await openingsView(books);
     const left = first?.row.amount ?? 0n;
     expect((sheet?.frame.totals.debits ?? 0n) - (sheet?.frame.totals.credits ?? 0n)).toBe(36000n - left);
-    const vat = sheet?.rows.find((row) => row.code === '2210');
+    const vat = sheet?.rows.find((row) => row.code === '2200');
     expect(vat).toMatchObject({ amount: -815420n, source: 'paper' });
     expect(sheet?.behind[vat?.id ?? 0]).toMatchObject([{ row: 24, text: '2210 · VAT payable · 8.154,20' }]);
     // Typed over and undone, a figure gets its origin back.
-    valueOf(await type(books, '2210', -1n));
-    const now = (await openingsView(books))?.rows.find((row) => row.code === '2210');
+    valueOf(await type(books, '2200', -1n));
+    const now = (await openingsView(books))?.rows.find((row) => row.code === '2200');
     valueOf(
       await saveFigures({
         books,
@@ -315,7 +306,7 @@ describe('a paper', () => {
         entries: [{ account: vat?.id ?? 0, amount: -815420n, revision: now?.revision ?? 0, restores: true }],
       }),
     );
-    expect((await openingsView(books))?.rows.find((row) => row.code === '2210')?.source).toBe('paper');
+    expect((await openingsView(books))?.rows.find((row) => row.code === '2200')?.source).toBe('paper');
     expect(codesOf(await removePaper({ books, paper }))).toEqual(['paper.taken']);
     expect(valueOf(await undoTakeOver({ books, paper, batch: taken.batch })).undone).toBe(43);
     expect((await openingsView(books))?.frame.totals).toEqual({ debits: 1n, credits: 0n });

@@ -92,6 +92,10 @@ describe('currencies', () => {
     const id = (code: string): number => chart.find((row) => row.account.code === code)?.account.id ?? 0;
     const missing = async () =>
       (await proofView(books))?.proof.find((one) => one.id === 'currencies.exchange-accounts')?.findings.length;
+    expect(await missing()).toBe(0);
+    // Taken away and chosen again.
+    for (const role of ['exchange-realised', 'exchange-unrealised', 'rounding'] as const)
+      valueOf(await chooseExchangeAccount({ books, role, account: null }));
     expect(await missing()).toBe(3);
     valueOf(await chooseExchangeAccount({ books, role: 'exchange-realised', account: id('8020') }));
     expect(codesOf(await chooseExchangeAccount({ books, role: 'rounding', account: id('8020') }))).toEqual([

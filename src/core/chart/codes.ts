@@ -1,5 +1,6 @@
 import { type Result, fail, ok, problem } from '../result';
 import { type Account, type AccountId, LONGEST_CODE, called, chartIndex } from './account';
+import type { Classification } from './classes';
 import { type ChartEdit, change } from './edit';
 import { type CodeScheme, fitsShape, rangeFor, within } from './scheme';
 import { byCode, inTreeOrder } from './tree';
@@ -18,39 +19,61 @@ const after = (code: string, step: number): string | undefined => {
 };
 
 /**
- * A free code for a new account under a heading: after the highest one there in tens, else in ones, inside the range that
- * the scheme has for it; where the range is full, the first free one in it. Empty when there is none to propose.
+ * Proposes free codes for new accounts, one after the other, each time another one: after the highest one under the heading
+ * in tens, else in ones, inside the range that the scheme has for it; where the range is full there, the first free one in
+ * it. Empty when there is none to propose.
  */
+export const codeSource = (
+  chart: readonly Account[],
+  scheme: CodeScheme | null = null,
+): ((parent: Account | undefined, classification?: Classification) => string) => {
+  const index = chartIndex(chart);
+  const taken = new Set(chart.map((account) => account.code.toLowerCase()));
+  const highest = new Map<AccountId | null, string>();
+  const topUnder = (parent: AccountId | null, fits: (code: string) => boolean): string | undefined => {
+    const known = highest.get(parent);
+    if (known !== undefined) return known;
+    const beside =
+      parent === null
+        ? chart.filter((account) => account.parent === null)
+        : (index.children.get(parent) ?? []).flatMap((id) => index.byId.get(id) ?? []);
+    return beside
+      .filter(({ code }) => tail(code) !== undefined && fits(code))
+      .sort(byCode)
+      .at(-1)?.code;
+  };
+  return (parent, classification = parent?.classification) => {
+    const range =
+      scheme === null || classification === undefined
+        ? undefined
+        : rangeFor(scheme, { classification, parent: parent?.id ?? null }, index);
+    const fits = (code: string): boolean =>
+      (range === undefined || within(range, code)) && (scheme === null || fitsShape(scheme, code));
+    const start =
+      topUnder(parent?.id ?? null, fits) ??
+      (parent !== undefined && tail(parent.code) !== undefined ? parent.code : range?.from);
+    for (const from of [start, range?.from])
+      for (const step of [10, 1])
+        for (
+          let next = from === undefined ? undefined : after(from, step), tries = 0;
+          next !== undefined && fits(next) && tries < 1000;
+          next = after(next, step), tries += 1
+        )
+          if (!taken.has(next.toLowerCase())) {
+            taken.add(next.toLowerCase());
+            highest.set(parent?.id ?? null, next);
+            return next;
+          }
+    return '';
+  };
+};
+
+/** A free code for one new account under a heading, or empty when there is none to propose. */
 export const proposeCode = (
   chart: readonly Account[],
   parent: Account | undefined,
   scheme: CodeScheme | null = null,
-): string => {
-  const taken = new Set(chart.map((account) => account.code.toLowerCase()));
-  const range =
-    scheme === null || parent === undefined
-      ? undefined
-      : rangeFor(scheme, { classification: parent.classification, parent: parent.id }, chartIndex(chart));
-  const fits = (code: string): boolean =>
-    (range === undefined || within(range, code)) && (scheme === null || fitsShape(scheme, code));
-  const beside = chart.filter(
-    (account) => account.parent === (parent?.id ?? null) && tail(account.code) !== undefined && fits(account.code),
-  );
-  const highest =
-    [...beside].sort(byCode).at(-1)?.code ??
-    (parent !== undefined && tail(parent.code) !== undefined ? parent.code : range?.from);
-  for (const start of [highest, range?.from])
-    for (const step of [10, 1])
-      for (
-        let next = start === undefined ? undefined : after(start, step), tries = 0;
-        next !== undefined && tries < 1000;
-        next = after(next, step), tries += 1
-      ) {
-        if (!fits(next)) break;
-        if (!taken.has(next.toLowerCase())) return next;
-      }
-  return '';
-};
+): string => codeSource(chart, scheme)(parent);
 
 export interface Renumbered {
   readonly id: AccountId;

@@ -190,9 +190,7 @@ export const change = (account: Account, is: Partial<AccountFields>): ChartEdit 
   kind: 'change',
   id: account.id,
   is,
-  was: Object.fromEntries(
-    (Object.keys(is) as (keyof AccountFields)[]).map((field) => [field, account[field]]),
-  ) as Partial<AccountFields>,
+  was: Object.fromEntries((Object.keys(is) as (keyof AccountFields)[]).map((field) => [field, account[field]])),
 });
 
 /** The steps that take a batch back, seen from the chart on which it was carried out. Accounts that it removed come back under new ids. */

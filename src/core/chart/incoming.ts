@@ -14,6 +14,7 @@ import {
 } from './account';
 import { type BankDetails, NO_BANK_DETAILS } from './bank';
 import { type Classification, typeOf } from './classes';
+import { codeSource } from './codes';
 import { type ChartEdit, change } from './edit';
 import { type Inferred, inferLine } from './infer';
 import type { CodeScheme } from './scheme';
@@ -220,17 +221,16 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
     if (wanted === '' || draft.kept || codes.has(wanted.toLowerCase()) || names.has(folded(wanted))) continue;
     if (/^[\d.\-/ ]+$/.test(wanted)) continue;
     spot += 1;
-    const code = rules.codes === 'optional' ? '' : spotCode(draft, codes);
     const made: Draft = {
       incoming: { row: 1_000_000 + spot, says: { name: wanted, heading: true }, problems: [] },
-      says: { name: wanted, heading: true, code },
+      says: { name: wanted, heading: true, parent: '' },
       target: undefined,
       clash: false,
       kept: false,
       is: {
         ...PLAIN_ACCOUNT,
         id: accountId(-1_000_000 - spot),
-        code,
+        code: '',
         name: wanted,
         heading: true,
         classification: 'current-asset',
@@ -259,6 +259,10 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
     if (below === undefined) children.set(above, [draft]);
     else below.push(draft);
   }
+  const propose = codeSource(
+    [...chart, ...drafts.filter(({ target }) => target === undefined).map(({ is }) => is)],
+    rules.scheme,
+  );
   const place = (draft: Draft, depth: number): void => {
     if (done.has(draft)) return;
     done.add(draft);
@@ -293,6 +297,8 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
       parent = headingFor(chart, classification, draft.is.code);
     if (draft.is.heading || inferred !== undefined)
       if (draft.is.code !== '' && neighbours.size < 5000) neighbours.set(draft.is.code.slice(0, 2), classification);
+    if (draft.is.code === '' && target === undefined && rules.codes === 'required')
+      draft.is = { ...draft.is, code: propose(parent, classification) };
     const fields = Object.fromEntries(
       ownFields.flatMap((field) =>
         says[field] === undefined || field === 'code' || field === 'name' ? [] : [[field, says[field]]],
@@ -335,14 +341,6 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
       );
   };
   for (const draft of drafts) place(draft, 0);
-};
-
-const spotCode = (draft: Draft, codes: ReadonlyMap<string, unknown>): string => {
-  const base = draft.is.code === '' ? 'H' : `H${draft.is.code}`.slice(0, LONGEST_CODE - 3);
-  for (let at = 0; ; at += 1) {
-    const code = at === 0 ? base : `${base}-${at}`;
-    if (!codes.has(code.toLowerCase())) return code;
-  }
 };
 
 const lineOf = (
@@ -481,9 +479,7 @@ const finish = (
     if (status === 'new') edits.push({ kind: 'add', id: draft.is.id, account: fieldsOf(draft.is) });
     if (status === 'changes' && draft.target !== undefined && own.length > 0) {
       const { is } = draft;
-      edits.push(
-        change(draft.target, Object.fromEntries(own.map((field) => [field, is[field]])) as Partial<AccountFields>),
-      );
+      edits.push(change(draft.target, Object.fromEntries(own.map((field) => [field, is[field]]))));
     }
     rows.set(draft.incoming.row, {
       row: draft.incoming.row,

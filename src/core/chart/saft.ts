@@ -26,6 +26,15 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
         `${name} declares a document type or entities, which an audit file does not need. It was not read.`,
       ),
     );
+  const broken = fail(
+    problem(
+      'saft.broken',
+      `${name} is not a whole XML file: it is damaged or cut off. Export it again and bring that.`,
+    ),
+  );
+  // The parser takes what it gets; a file that was cut off lacks the end of what it began with.
+  const root = /<([\w.-]+:)?([A-Za-z][\w.-]*)[\s>]/.exec(text.replace(/<\?[^?]*\?>|<!--[^]*?-->/g, ''));
+  if (root === null || !new RegExp(`</${root[1] ?? ''}${root[2] ?? ''}>\\s*$`).test(text)) return broken;
   let parsed: unknown;
   try {
     parsed = new XMLParser({
@@ -34,14 +43,9 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
       parseTagValue: false,
       processEntities: true,
       isArray: (tag) => tag === 'Account',
-    }).parse(text, true);
+    }).parse(text);
   } catch {
-    return fail(
-      problem(
-        'saft.broken',
-        `${name} is not well-formed XML: it is damaged or cut off. Export it again and bring that.`,
-      ),
-    );
+    return broken;
   }
   const accounts = accountsIn(parsed);
   if (accounts === undefined || accounts.length === 0)
@@ -126,5 +130,5 @@ export const writeSaft = (chart: readonly Account[], facts: AuditFileFacts): str
       },
     },
   });
-  return `<?xml version="1.0" encoding="UTF-8"?>\n${String(body)}`;
+  return `<?xml version="1.0" encoding="UTF-8"?>\n${body}`;
 };

@@ -24,12 +24,13 @@ const USUAL = {
   salesTax: true,
 } as const;
 
-const PRESETS: Readonly<Record<Exclude<StarterId, 'empty'>, Omit<Answers, 'legalForm' | 'vocabulary' | 'currencies'>>> =
-  {
-    trading: { ...USUAL, trades: ['wholesale'], stock: true, grants: false },
-    services: { ...USUAL, trades: ['consulting'], stock: false, grants: false },
-    charity: { ...USUAL, trades: ['charity', 'arts-events'], stock: false, grants: true },
-  };
+const PRESETS: Readonly<
+  Record<Exclude<StarterId, 'empty'>, Omit<Answers, 'legalForm' | 'vocabulary' | 'currencies' | 'foreign'>>
+> = {
+  trading: { ...USUAL, trades: ['wholesale'], stock: true, grants: false },
+  services: { ...USUAL, trades: ['consulting'], stock: false, grants: false },
+  charity: { ...USUAL, trades: ['charity', 'arts-events'], stock: false, grants: true },
+};
 
 /** The starters that suit a legal form: the charity's goes with charities only, and charities get no other. */
 export const startersFor = (form: LegalForm): readonly StarterId[] =>
@@ -40,6 +41,7 @@ export const starterAnswers = (
   starter: StarterId,
   legalForm: LegalForm,
   vocabulary: Vocabulary,
+  foreign = false,
 ): Result<Answers | undefined> => {
   if (!startersFor(legalForm).includes(starter))
     return fail(
@@ -51,7 +53,7 @@ export const starterAnswers = (
         'starter',
       ),
     );
-  return ok(starter === 'empty' ? undefined : { ...PRESETS[starter], legalForm, vocabulary, currencies: [] });
+  return ok(starter === 'empty' ? undefined : { ...PRESETS[starter], legalForm, vocabulary, foreign, currencies: [] });
 };
 
 /** The accounts of a starter, headings before what stands under them; or why starter and legal form do not go together. */

@@ -17,19 +17,17 @@ interface Story {
     readonly at: string;
   }[];
   readonly events: readonly { readonly what: string; readonly by: string; readonly at: string }[];
+  /** Ids of the papers kept with it. */
+  readonly papers: readonly number[];
 }
 
-interface Props {
-  readonly books: number;
-  readonly account: number;
-  /** Changes when something was saved, so that the history is asked for again. */
-  readonly version: number;
-  /** With it, the changes of the opening balance are told too. */
-  readonly money?: Money;
-}
-
-/** What happened to an account and to its figure, newest first; fetched once the selection rests. */
-export const AccountHistory = ({ books, account, version, money }: Props) => {
+/** The story of an account, fetched once the selection rests; undefined while it is on its way. */
+export const useStory = (
+  books: number,
+  account: number,
+  /** Changes when something was saved, so that the story is asked for again. */
+  version: number,
+): Story | 'failed' | undefined => {
   const [story, setStory] = useState<{ readonly of: number; readonly told: Story | 'failed' } | undefined>();
   useEffect(() => {
     const fetching = new AbortController();
@@ -47,12 +45,23 @@ export const AccountHistory = ({ books, account, version, money }: Props) => {
       fetching.abort();
     };
   }, [books, account, version]);
-  if (story?.of !== account) return <p className="note">…</p>;
-  if (story.told === 'failed') return <p className="note">The history could not be read just now.</p>;
+  return story?.of === account ? story.told : undefined;
+};
+
+interface Props {
+  readonly story: Story | 'failed' | undefined;
+  /** With it, the changes of the opening balance are told too. */
+  readonly money?: Money;
+}
+
+/** What happened to an account and to its figure, newest first. */
+export const AccountHistory = ({ story, money }: Props) => {
+  if (story === undefined) return <p className="note">…</p>;
+  if (story === 'failed') return <p className="note">The history could not be read just now.</p>;
   const figures =
     money === undefined
       ? []
-      : story.told.changes.map((change) => {
+      : story.changes.map((change) => {
           const say = (amount: string | null): string =>
             amount === null ? 'empty' : sided(minor(BigInt(amount)), money);
           return {
@@ -61,7 +70,7 @@ export const AccountHistory = ({ books, account, version, money }: Props) => {
             at: change.at,
           };
         });
-  const events = story.told.events.map((event) => ({
+  const events = story.events.map((event) => ({
     what: event.what,
     when: `${event.by}, ${moment(event.at)}`,
     at: event.at,

@@ -1,116 +1,111 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { type KeyboardEvent, useRef, useState } from 'react';
-import type { FrameView } from '@/actions/frame-view';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, useTransition } from 'react';
+import { editChart } from '@/actions/chart';
 import type { ChartRowView } from '@/actions/chart-views';
-import { classFacts, roleFacts, typeOf } from '@/core/chart/classes';
-import { folded } from '@/core/papers/cells';
+import type { FrameView } from '@/actions/frame-view';
+import { type AccountId, chartIndex } from '@/core/chart/account';
+import type { ChartSettings } from '@/core/chart/settings';
 import { plural } from '@/core/result';
-import { Frame } from '../frame/frame';
-import { figure } from '../parts/figures';
+import { Go } from '../parts/go';
+import { Problems } from '../parts/problems';
 import { AccountMargin } from './account-margin';
-import { AddAccount } from './add-account';
+import { AddLines } from './add-lines';
+import { ChartFrame } from './chart-frame';
+import { ChartGrid } from './chart-grid';
+import { chartStore } from './chart-store';
 
 const KEYS = [
-  ['↑ ↓', 'go from account to account'],
-  ['Home End', 'first and last account'],
-  ['Enter', 'edit the account in the margin'],
-  ['N', 'add an account under this heading'],
+  ['↑ ↓ ← →', 'go from cell to cell; with Shift choose rows'],
+  ['Enter, typing', 'edit the cell; Esc puts it back'],
+  ['Space', 'fold or unfold a heading'],
+  ['Alt+→ Alt+←', 'one level down under the heading before, one level up'],
+  ['Ctrl+X, Ctrl+V', 'cut rows, put them under the heading here'],
+  ['Ctrl+C, Ctrl+V', 'copy cells, paste cells'],
+  ['Delete', 'delete unused accounts'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Alt+N', 'add accounts'],
 ] as const;
 
-const ROW = 30;
-const COLUMNS =
-  'grid grid-cols-[5.5rem_minmax(10rem,1fr)_8rem] md:grid-cols-[5.5rem_minmax(12rem,1fr)_9.5rem_10.5rem_9rem]';
-
-/** The chart as a tree; the selected account is edited in the margin, where each field is saved when it is left. */
+/** The chart as a sheet: a tree that is edited in place, with the margin of the account that is chosen. */
 export const ChartPage = ({
   frame,
   rows,
   currencies,
+  settings,
+  taxCodes,
+  papers,
 }: {
   readonly frame: FrameView;
   readonly rows: readonly ChartRowView[];
   readonly currencies: readonly string[];
+  readonly settings: ChartSettings;
+  readonly taxCodes: readonly { readonly code: string; readonly name: string }[];
+  readonly papers: readonly { readonly id: number; readonly name: string }[];
 }) => {
   const router = useRouter();
-  const [wanted, setWanted] = useState('');
-  const [selected, setSelected] = useState<number | undefined>(rows[0]?.account.id);
-  const [adding, setAdding] = useState(rows.length === 0);
-  const scroller = useRef<HTMLDivElement>(null);
-  const shown =
-    wanted.trim() === ''
-      ? rows
-      : rows.filter(({ account }) =>
-          folded(`${account.code} ${account.name} ${account.role ?? ''}`).includes(folded(wanted)),
-        );
-  const at = shown.findIndex((row) => row.account.id === selected);
-  const virtual = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: () => ROW,
-    overscan: 12,
-    initialRect: { width: 900, height: 700 },
-  });
-  const current = rows.find((row) => row.account.id === selected)?.account;
-  const accounts = rows.map((row) => row.account);
-
-  const select = (index: number): void => {
-    const row = shown[Math.max(0, Math.min(shown.length - 1, index))];
-    if (row === undefined) return;
-    setSelected(row.account.id);
-    virtual.scrollToIndex(shown.indexOf(row));
-    requestAnimationFrame(() =>
-      scroller.current?.querySelector<HTMLElement>(`[data-account="${String(row.account.id)}"]`)?.focus(),
-    );
-  };
-  const press = (event: KeyboardEvent): void => {
-    const move = {
-      ArrowDown: at + 1,
-      ArrowUp: at - 1,
-      Home: 0,
-      End: shown.length - 1,
-      PageDown: at + 15,
-      PageUp: at - 15,
-    }[event.key];
-    if (move !== undefined) select(move);
-    else if (event.key === 'Enter' || event.key === 'F2') {
-      setAdding(false);
-      requestAnimationFrame(() => document.querySelector<HTMLElement>('[data-margin-name]')?.focus());
-    } else if (event.key === 'n') setAdding(true);
-    else return;
-    event.preventDefault();
-  };
-
-  const posting = rows.filter((row) => !row.account.heading).length;
+  const [, transit] = useTransition();
+  const accounts = useMemo(() => rows.map(({ account }) => account), [rows]);
+  const amounts = useMemo(() => new Map(rows.map(({ account, amount }) => [account.id, amount])), [rows]);
+  const [store] = useState(() =>
+    chartStore(accounts, { codes: settings.codes, base: frame.currency }, (edits) =>
+      editChart({ books: frame.id, edits: [...edits] }),
+    ),
+  );
+  const state = useSyncExternalStore(store.subscribe, store.get, store.get);
+  useEffect(() => store.reset(accounts), [store, accounts]);
+  const [selected, setSelected] = useState<AccountId | undefined>(accounts[0]?.id);
+  const [adding, setAdding] = useState(false);
+  const { version } = state;
+  // The course above says how much of the chart stands; it is fetched again once the sheet rests.
+  useEffect(() => {
+    if (version === 0) return;
+    const rest = setTimeout(() => transit(() => router.refresh()), 900);
+    return () => clearTimeout(rest);
+  }, [version, router]);
+  const index = useMemo(() => chartIndex(state.accounts), [state.accounts]);
+  const current = selected === undefined ? undefined : index.byId.get(selected);
+  const posting = state.accounts.filter(({ heading }) => !heading).length;
+  const add = useCallback(() => setAdding(true), []);
+  const choose = useCallback((id: AccountId | undefined) => {
+    setSelected(id);
+    setAdding(false);
+  }, []);
+  const empty = state.accounts.length === 0;
   return (
-    <Frame
+    <ChartFrame
       frame={frame}
-      stage="chart"
+      place=""
       title="Chart of accounts"
       about={
-        rows.length === 0 ? 'empty' : `${plural(posting, 'account')} under ${plural(rows.length - posting, 'heading')}`
+        empty ? 'empty' : `${plural(posting, 'account')} under ${plural(state.accounts.length - posting, 'heading')}`
       }
       keys={KEYS}
       fixed
       actions={
-        <button type="button" className="btn btn-sm" onClick={() => setAdding(true)}>
-          <Plus aria-hidden className="size-4" /> Add account
-        </button>
+        <>
+          <span className="note" role="status">
+            {state.saving ? 'Saving …' : version > 0 ? 'Saved' : ''}
+          </span>
+          {!empty && <Downloads books={frame.id} />}
+          <button type="button" className="btn btn-sm" onClick={add}>
+            <Plus aria-hidden className="size-4" /> Add accounts
+          </button>
+        </>
       }
       margin={
-        adding ? (
-          <AddAccount
+        adding || empty ? (
+          <AddLines
             key={selected ?? 0}
             frame={frame}
+            accounts={state.accounts}
             currencies={currencies}
-            chart={accounts}
+            settings={settings}
             beside={current}
-            onDone={(id) => {
-              setAdding(id !== undefined);
-              if (id !== undefined) setSelected(id);
+            onDone={() => {
+              setAdding(false);
               router.refresh();
             }}
           />
@@ -122,117 +117,99 @@ export const ChartPage = ({
             frame={frame}
             currencies={currencies}
             account={current}
-            chart={accounts}
-            onChanged={() => router.refresh()}
+            store={store}
+            index={index}
+            settings={settings}
+            taxCodes={taxCodes}
+            papers={papers}
           />
         )
       }
     >
-      {rows.length === 0 ? (
-        <div className="max-w-prose px-4">
-          <p>
-            There are no accounts yet. Add the first one in the margin, a heading first and accounts under it; or bring
-            the old trial balance under Opening balances and create the accounts from its rows.
-          </p>
+      {state.problems.length > 0 && (
+        <div className="px-4 pt-2">
+          <Problems problems={state.problems.slice(0, 4)} />
         </div>
-      ) : (
-        <>
-          <div className="px-4 pb-2">
-            <input
-              type="search"
-              aria-label="Find in the chart"
-              placeholder="Find a code, name or role"
-              value={wanted}
-              onChange={(event) => setWanted(event.target.value)}
-              className="input input-sm w-64"
-            />
-            <span className="note ml-3" role="status">
-              {wanted.trim() === '' ? '' : `${String(shown.length)} found`}
-            </span>
-          </div>
-          <div
-            ref={scroller}
-            role="treegrid"
-            aria-label="Chart of accounts"
-            aria-rowcount={shown.length + 1}
-            className="min-h-0 flex-1 overflow-auto"
-            onKeyDown={press}
-          >
-            <div
-              role="row"
-              aria-rowindex={1}
-              className={`${COLUMNS} sticky top-0 z-10 border-b border-ink bg-paper px-4 text-[0.78rem] font-semibold text-ink-2`}
-            >
-              <span role="columnheader" className="py-1.5">
-                Code
-              </span>
-              <span role="columnheader" className="py-1.5">
-                Account
-              </span>
-              <span role="columnheader" className="py-1.5 max-md:hidden">
-                Statement line
-              </span>
-              <span role="columnheader" className="py-1.5 max-md:hidden">
-                Role
-              </span>
-              <span role="columnheader" className="py-1.5 text-right">
-                Opens at {frame.currency}
-              </span>
-            </div>
-            <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
-              {virtual.getVirtualItems().map((item) => {
-                const row = shown[item.index];
-                if (row === undefined) return null;
-                const { account, depth, amount } = row;
-                const chosen = account.id === selected;
-                return (
-                  <div
-                    key={account.id}
-                    role="row"
-                    aria-rowindex={item.index + 2}
-                    aria-level={depth + 1}
-                    aria-selected={chosen}
-                    data-account={account.id}
-                    tabIndex={chosen || (at < 0 && item.index === 0) ? 0 : -1}
-                    onClick={() => {
-                      setSelected(account.id);
-                      setAdding(false);
-                    }}
-                    className={`${COLUMNS} absolute inset-x-0 items-center border-b border-hairline px-4 text-[0.8125rem] focus-visible:outline-offset-[-2px] ${account.heading ? 'bg-paper-2 font-semibold' : ''} ${chosen ? 'bg-madder-wash' : ''} ${account.active ? '' : 'text-ink-2'}`}
-                    style={{ height: ROW, transform: `translateY(${String(item.start)}px)` }}
-                  >
-                    <span role="gridcell" className="truncate font-normal text-ink-2">
-                      {account.code}
-                    </span>
-                    <span
-                      role="gridcell"
-                      className="truncate"
-                      style={{ paddingLeft: `${String(depth * 1.1)}rem` }}
-                      title={account.name}
-                    >
-                      {account.name}
-                      {account.currency !== null && (
-                        <span className="ml-2 border border-rule px-1 text-xs font-normal">{account.currency}</span>
-                      )}
-                      {!account.active && ' '}
-                      {!account.active && <span className="ml-2 text-xs font-normal">inactive</span>}
-                    </span>
-                    <span role="gridcell" className="truncate font-normal text-ink-2 max-md:hidden">
-                      {account.heading ? typeOf(account.classification) : classFacts(account.classification).one}
-                    </span>
-                    <span role="gridcell" className="truncate text-ink-2 max-md:hidden">
-                      {account.role === null ? '' : roleFacts(account.role).label}
-                    </span>
-                    <span role="gridcell" className="truncate text-right">
-                      {amount === null || amount === 0n ? '' : `${figure(amount, frame)} ${amount > 0n ? 'Dr' : 'Cr'}`}
-                    </span>
-                  </div>
-                );
-              })}
-            </div>
-          </div>
-        </>
       )}
-    </Frame>
+      {empty ? (
+        <Beginnings books={frame.id} />
+      ) : (
+        <ChartGrid
+          frame={frame}
+          store={store}
+          accounts={state.accounts}
+          amounts={amounts}
+          currencies={currencies}
+          settings={settings}
+          selected={selected}
+          onSelect={choose}
+          onAdd={add}
+        />
+      )}
+    </ChartFrame>
+  );
+};
+
+const Downloads = ({ books }: { readonly books: number }) => (
+  <details className="dropdown dropdown-end">
+    <summary className="btn btn-sm">Take out</summary>
+    <ul className="dropdown-content z-30 mt-1 w-56 border border-rule bg-paper p-1 text-sm">
+      {(
+        [
+          ['csv', 'CSV'],
+          ['xlsx', 'XLSX'],
+          ['xml', 'SAF-T, its accounts'],
+        ] as const
+      ).map(([format, label]) => (
+        <li key={format}>
+          <a
+            className="block px-2 py-1 hover:bg-paper-2"
+            href={`/books/${String(books)}/chart/export?format=${format}`}
+            download
+          >
+            {label}
+          </a>
+        </li>
+      ))}
+      <li>
+        <Go className="block px-2 py-1 hover:bg-paper-2" href={`/books/${String(books)}/chart/print`}>
+          On paper
+        </Go>
+      </li>
+    </ul>
+  </details>
+);
+
+const Beginnings = ({ books }: { readonly books: number }) => {
+  const ways = [
+    [
+      'begin',
+      'From answers',
+      'A few questions about the company give a chart in which every account says why it is there.',
+    ],
+    ['copy', 'Copied', 'All of another client’s chart, or of a template of the practice, or only branches of it.'],
+    ['import', 'Imported', 'A list of accounts as CSV or XLSX, or the accounts of an audit file (SAF-T).'],
+  ] as const;
+  return (
+    <div className="max-w-prose px-4 pt-4">
+      <p>There are no accounts yet. There are four ways to begin:</p>
+      <ul className="mt-3 space-y-3">
+        {ways.map(([at, label, says]) => (
+          <li key={at}>
+            <Go href={`/books/${String(books)}/chart/${at}`} className="font-semibold text-madder underline">
+              {label}
+            </Go>
+            <span className="block text-sm text-ink-2">{says}</span>
+          </li>
+        ))}
+        <li>
+          <span className="font-semibold">Typed or pasted</span>
+          <span className="block text-sm text-ink-2">
+            Write accounts in the margin, one per line; or create them from the rows of the old trial balance under
+            Opening balances.
+          </span>
+        </li>
+      </ul>
+    </div>
   );
 };

@@ -7,7 +7,7 @@ import type { BehindView, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
 import { classFacts } from '@/core/chart/classes';
 import { accountFault } from '@/core/proof/openings';
-import { AccountHistory } from '../chart/account-history';
+import { AccountHistory, useStory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
 import type { Figures } from './figures';
@@ -116,8 +116,18 @@ const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: Open
         )}
       </MarginPart>
       <MarginPart title="What happened">
-        <AccountHistory books={frame.id} account={row.id} version={figure.revision} money={frame} />
+        <History frame={frame} account={row.id} revision={figure.revision} />
       </MarginPart>
     </>
   );
 };
+
+const History = ({
+  frame,
+  account,
+  revision,
+}: {
+  readonly frame: FrameView;
+  readonly account: number;
+  readonly revision: number;
+}) => <AccountHistory story={useStory(frame.id, account, revision)} money={frame} />;

@@ -1,7 +1,7 @@
 import { folded } from '../../papers/cells';
 import { type Account, PLAIN_ACCOUNT, accountId, called } from '../account';
 import { type AccountRole, roleFacts, typeOf } from '../classes';
-import { proposeCode } from '../codes';
+import { codeSource } from '../codes';
 import { GROUPS, WORDING } from '../composition/catalogue';
 import { compose } from '../composition/compose';
 import { type ChartEdit, change } from '../edit';
@@ -68,6 +68,7 @@ export const noPair: Advise = (state) => {
   if (costs.length === 0) return [];
   const tails = new Set(costs.map(({ code }) => code.slice(1)));
   const words = new Set(costs.flatMap(({ name }) => saleWords(name)));
+  const propose = codeSource(state.chart, state.scheme);
   return active(state.chart)
     .filter((one) => !one.heading && one.classification === 'revenue' && !one.contra)
     .filter(
@@ -78,7 +79,7 @@ export const noPair: Advise = (state) => {
       const heading = headingOf(state, 'cost-of-sales');
       const beside = `5${sale.code.slice(1)}`;
       const free = /^4\d+$/.test(sale.code) && !state.index.byCode.has(beside);
-      const code = free ? beside : proposeCode(state.chart, heading, state.scheme);
+      const code = free ? beside : propose(heading);
       const name = `Cost of ${sale.name.replace(/^(sales? of|income from)\s+/i, '').replace(/^\p{Lu}(?=\p{Ll})/u, (letter) => letter.toLowerCase())}`;
       return {
         kind: 'no-pair',
@@ -137,8 +138,9 @@ const ROLE_NAMES: Partial<
 };
 
 /** Roles that the company needs and that no active account has. */
-export const missingEssentials: Advise = (state) =>
-  state.needed
+export const missingEssentials: Advise = (state) => {
+  const propose = codeSource(state.chart, state.scheme);
+  return state.needed
     .filter((role) => !(state.index.byRole.get(role) ?? []).some((id) => state.index.byId.get(id)?.active === true))
     .flatMap((role): readonly Advice[] => {
       const facts = ROLE_NAMES[role];
@@ -154,7 +156,7 @@ export const missingEssentials: Advise = (state) =>
             facts.words.test(folded(one.name)),
         );
       const heading = headingOf(state, facts.line);
-      const code = proposeCode(state.chart, heading, state.scheme);
+      const code = known === undefined ? propose(heading, facts.line) : '';
       const edits: readonly ChartEdit[] =
         known !== undefined
           ? [change(known, { role, active: true })]
@@ -187,17 +189,19 @@ export const missingEssentials: Advise = (state) =>
         },
       ];
     });
+};
 
 /** Codes of another shape than the scheme's, or outside the range of their statement line. */
 export const questionableCodes: Advise = (state) => {
   const questioned = active(state.chart).filter(
     (account) => !account.heading && codeQuestions(state.scheme, account, state.index).length > 0,
   );
+  // One source for all of them, so that doing all at once gives each its own.
+  const propose = codeSource(state.chart, state.scheme);
   return questioned.map((account) => {
     const [question] = codeQuestions(state.scheme, account, state.index);
     const heading = account.parent === null ? undefined : state.index.byId.get(account.parent);
-    // Proposed among as many as will be asked for, so that doing all of them at once gives each its own.
-    const code = proposeCode(state.chart, heading ?? headingOf(state, account.classification), state.scheme);
+    const code = propose(heading ?? headingOf(state, account.classification), account.classification);
     return {
       kind: 'code',
       key: keyOf('code', [account.id], account.code),

@@ -63,6 +63,7 @@ export const QUESTIONS = [
   { id: 'grants', label: 'Receives grants', yes: 'It receives grants' },
   { id: 'projects', label: 'Works in projects over many months', yes: 'It works in projects' },
   { id: 'salesTax', label: 'Registered for sales tax', yes: 'It is registered for sales tax' },
+  { id: 'foreign', label: 'Works in foreign currencies', yes: 'It works in foreign currencies' },
 ] as const;
 export type Question = (typeof QUESTIONS)[number]['id'];
 
@@ -72,7 +73,7 @@ export interface Answers extends Readonly<Record<Question, boolean>> {
   readonly vocabulary: Vocabulary;
   readonly trades: readonly Trade[];
   readonly premises: Premises;
-  /** Foreign currencies, ISO 4217. */
+  /** Foreign currencies that get a bank account each, ISO 4217; none unless it works in them. */
   readonly currencies: readonly string[];
 }
 
@@ -96,6 +97,7 @@ export const answersFrom = (
   grants: facts.legalForm === 'charity',
   projects: false,
   salesTax: facts.taxRegistered === 'yes',
+  foreign: facts.parts.includes('currencies'),
   currencies: facts.parts.includes('currencies') ? currencies : [],
 });
 

@@ -17,8 +17,6 @@ export interface Condition {
   /** Of these questions all are answered yes. */
   readonly yes?: readonly Question[];
   readonly premises?: readonly Premises[];
-  /** Foreign currencies are in use. */
-  readonly foreign?: true;
 }
 
 export type Entry = readonly [code: string, name: string, role?: AccountRole | 'contra' | null];
@@ -119,7 +117,6 @@ export const GROUPS: readonly Group[] = [
       ['6700', 'Bank charges'],
       ['6800', 'Depreciation'],
       ['7010', 'Interest received'],
-      ['8040', 'Rounding differences', 'rounding'],
     ],
   },
   // Equity by legal form: whose the company is, and where its results gather. No form gets another form's accounts.
@@ -290,12 +287,13 @@ export const GROUPS: readonly Group[] = [
     ],
   },
   {
-    when: { foreign: true },
+    when: { yes: ['foreign'] },
     accounts: [
       ['4020', 'Sales abroad'],
       ['5020', 'Cost of sales abroad'],
       ['8020', 'Exchange differences', 'exchange-realised'],
       ['8030', 'Unrealised exchange differences', 'exchange-unrealised'],
+      ['8040', 'Rounding differences', 'rounding'],
     ],
   },
   // What the company does.

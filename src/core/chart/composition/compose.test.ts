@@ -103,19 +103,18 @@ describe('a chart composed from answers', () => {
     for (const legalForm of LEGAL_FORM_IDS)
       for (const trade of [undefined, ...TRADE_IDS])
         for (const { id: premises } of PREMISES)
-          for (const currencies of [[], ['NOK']])
-            for (const yesNo of everyYesNo) {
-              const answers: Answers = {
-                ...yesNo,
-                legalForm,
-                premises,
-                currencies,
-                vocabulary: 'international',
-                trades: trade === undefined ? [] : [trade],
-              };
-              const found = broken(answers, compose(answers));
-              if (found !== undefined) wrong.push(`${found}: ${JSON.stringify(answers)}`);
-            }
+          for (const yesNo of everyYesNo) {
+            const answers: Answers = {
+              ...yesNo,
+              legalForm,
+              premises,
+              currencies: ['NOK'],
+              vocabulary: 'international',
+              trades: trade === undefined ? [] : [trade],
+            };
+            const found = broken(answers, compose(answers));
+            if (found !== undefined) wrong.push(`${found}: ${JSON.stringify(answers)}`);
+          }
     expect(wrong.slice(0, 5)).toEqual([]);
   }, 300_000);
 

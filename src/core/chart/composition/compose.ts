@@ -30,8 +30,7 @@ const holds = (when: Condition, answers: Answers): boolean =>
   (when.forms?.includes(answers.legalForm) ?? true) &&
   (when.trades?.some((trade) => answers.trades.includes(trade)) ?? true) &&
   (when.yes?.every((question) => answers[question]) ?? true) &&
-  (when.premises?.includes(answers.premises) ?? true) &&
-  (when.foreign === undefined || answers.currencies.length > 0);
+  (when.premises?.includes(answers.premises) ?? true);
 
 /** The answer that brought a group, in words. */
 const because = (when: Condition, answers: Answers): string => {
@@ -48,7 +47,6 @@ const because = (when: Condition, answers: Answers): string => {
     ...(when.premises === undefined
       ? []
       : [`Premises: ${PREMISES.find(({ id }) => id === answers.premises)?.label ?? ''}`]),
-    ...(when.foreign === undefined ? [] : ['It works in foreign currencies']),
   ];
   return reasons.length === 0 ? 'Every company has it' : reasons.join('; ');
 };
@@ -78,7 +76,7 @@ export const compose = (answers: Answers): readonly ComposedAccount[] => {
     const origin = because(group.when, answers);
     for (const entry of group.accounts) posting.push({ entry, origin, currency: null });
   }
-  answers.currencies.slice(0, MOST_BANK_CURRENCIES).forEach((currency, at) =>
+  (answers.foreign ? answers.currencies : []).slice(0, MOST_BANK_CURRENCIES).forEach((currency, at) =>
     posting.push({
       entry: [String(FIRST_FOREIGN_BANK + at * FOREIGN_BANK_STEP), `Bank account in ${currency}`, 'bank'],
       origin: `It works in ${currency}`,
@@ -150,10 +148,9 @@ export const neededRoles = (answers: Answers): readonly AccountRole[] => [
   'bank',
   'retained-earnings',
   'current-year-result',
-  'rounding',
   ...(answers.credit ? (['receivables-control', 'payables-control'] as const) : []),
   ...(answers.stock ? (['stock'] as const) : []),
   ...(answers.loans ? (['loan'] as const) : []),
   ...(answers.salesTax ? (['tax'] as const) : []),
-  ...(answers.currencies.length > 0 ? (['exchange-realised', 'exchange-unrealised'] as const) : []),
+  ...(answers.foreign ? (['exchange-realised', 'exchange-unrealised', 'rounding'] as const) : []),
 ];

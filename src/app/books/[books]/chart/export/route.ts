@@ -1,0 +1,15 @@
+import { exportChart, isChartFormat } from '@/actions/chart-views';
+import { download } from '@/app/download';
+import { idFrom } from '@/app/parameters';
+
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ books: string }> },
+): Promise<Response> {
+  const format = new URL(request.url).searchParams.get('format') ?? 'csv';
+  if (!isChartFormat(format)) return new Response('A chart is written as csv, xlsx or xml.', { status: 400 });
+  const file = await exportChart(idFrom((await params).books), format);
+  return file === undefined
+    ? new Response('There are no such books.', { status: 404 })
+    : download(file.name, file.type, file.content);
+}

@@ -1,0 +1,150 @@
+'use client';
+
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { type ReactNode, memo, useEffect, useRef } from 'react';
+import type { FrameView } from '@/actions/frame-view';
+import type { Account, AccountId } from '@/core/chart/account';
+import { type ChartSheetColumn, cellText } from '@/core/chart/sheet';
+import type { Minor } from '@/core/money/minor';
+import { figure } from '../parts/figures';
+
+/** Height of a row in px. */
+export const ROW = 30;
+
+interface Props {
+  readonly account: Account;
+  readonly depth: number;
+  readonly at: number;
+  readonly start: number;
+  readonly columns: readonly ChartSheetColumn[];
+  readonly amount: Minor | null;
+  readonly frame: FrameView;
+  /** Without the column of codes. */
+  readonly bare: boolean;
+  /** What is questionable about its code; empty when nothing is. */
+  readonly question: string;
+  readonly expanded: boolean | undefined;
+  readonly cut: boolean;
+  /** The column in which the focus is, or -1; and the chosen range of columns. */
+  readonly column: number;
+  readonly from: number;
+  readonly to: number;
+  readonly focused: boolean;
+  readonly editor: ReactNode | undefined;
+  readonly onPoint: (row: number, column: number, id: AccountId, extend: boolean) => void;
+  readonly onToggle: (id: AccountId) => void;
+}
+
+const Row = ({
+  account,
+  depth,
+  at,
+  start,
+  columns,
+  amount,
+  frame,
+  bare,
+  question,
+  expanded,
+  cut,
+  column,
+  from,
+  to,
+  focused,
+  editor,
+  onPoint,
+  onToggle,
+}: Props) => {
+  const { setNodeRef: dragRef, listeners, transform, isDragging } = useDraggable({ id: account.id });
+  const { setNodeRef: dropRef, isOver } = useDroppable({ id: account.id });
+  const cells = useRef<HTMLDivElement>(null);
+  const editing = editor !== undefined;
+  useEffect(() => {
+    if (focused && !editing)
+      cells.current?.querySelector<HTMLElement>(`[aria-colindex="${String(column + 1)}"]`)?.focus();
+  }, [focused, editing, column]);
+  const content = (one: ChartSheetColumn): ReactNode => {
+    if (one === 'balance')
+      return amount === null || amount === 0n ? '' : `${figure(amount, frame)} ${amount > 0n ? 'Dr' : 'Cr'}`;
+    const text = cellText(account, one, frame.currency);
+    if (one === 'code')
+      return (
+        <>
+          {text}
+          {question !== '' && (
+            <span className="ml-1 text-ochre" title={question}>
+              <span aria-hidden>?</span>
+              <span className="sr-only">{question}</span>
+            </span>
+          )}
+        </>
+      );
+    if (one !== 'name') return text;
+    return (
+      <>
+        <span style={{ width: `${String(depth * 1.1)}rem` }} className="inline-block shrink-0" />
+        {expanded !== undefined && (
+          <span
+            aria-hidden
+            className="mr-1 inline-block w-3 cursor-pointer text-center text-ink-2"
+            onClick={(event) => {
+              event.stopPropagation();
+              onToggle(account.id);
+            }}
+          >
+            {expanded ? '▾' : '▸'}
+          </span>
+        )}
+        <span className="truncate">{text}</span>
+        {!account.active && <span className="ml-2 shrink-0 text-xs font-normal italic">inactive</span>}
+        {account.note !== '' && (
+          <span className="ml-2 shrink-0 text-xs font-normal text-ink-2" title={account.note}>
+            note
+          </span>
+        )}
+      </>
+    );
+  };
+  return (
+    <div
+      ref={(node) => {
+        cells.current = node;
+        dragRef(node);
+        dropRef(node);
+      }}
+      role="row"
+      aria-rowindex={at + 2}
+      aria-level={depth + 1}
+      {...(expanded === undefined ? {} : { 'aria-expanded': expanded })}
+      aria-selected={from >= 0}
+      data-account={account.id}
+      {...(editing ? {} : listeners)}
+      className={`chart-row ${bare ? 'chart-row-bare' : ''} absolute inset-x-0 items-stretch border-b border-hairline px-4 text-[0.8125rem] ${account.heading ? 'bg-paper-2 font-semibold' : ''} ${account.active ? '' : 'text-ink-2'} ${cut || isDragging ? 'opacity-60' : ''} ${isOver && !isDragging ? 'outline-2 outline-offset-[-2px] outline-madder outline-dashed' : ''} ${isDragging ? 'z-10' : ''}`}
+      style={{
+        height: ROW,
+        transform: `translateY(${String(start + (isDragging ? (transform?.y ?? 0) : 0))}px)`,
+      }}
+    >
+      {columns.map((one, index) => (
+        <span
+          key={one}
+          role="gridcell"
+          aria-colindex={index + 1}
+          tabIndex={column === index ? 0 : -1}
+          onClick={(event) => onPoint(at, index, account.id, event.shiftKey)}
+          className={`flex min-w-0 items-center overflow-hidden outline-offset-[-2px] ${one === 'balance' ? 'justify-end tabular-nums' : ''} ${one === 'name' ? '' : 'font-normal'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'text-ink-2 max-md:hidden'} ${one === 'name' || one === 'code' ? '' : 'pl-2'} ${index >= from && index <= to && from >= 0 ? 'bg-madder-wash' : ''}`}
+        >
+          {column === index && editing ? (
+            editor
+          ) : one === 'name' ? (
+            content(one)
+          ) : (
+            <span className="truncate">{content(one)}</span>
+          )}
+        </span>
+      ))}
+    </div>
+  );
+};
+
+export const ChartRow = memo(Row);

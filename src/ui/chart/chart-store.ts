@@ -1,0 +1,179 @@
+import type { editChart } from '@/actions/chart';
+import { type Account, type AccountId, type CodeRule, accountId } from '@/core/chart/account';
+import { type ChartEdit, applyEdits, inverse } from '@/core/chart/edit';
+import type { Problem, Result } from '@/core/result';
+
+type Save = (edits: readonly ChartEdit[]) => ReturnType<typeof editChart>;
+
+export interface ChartState {
+  readonly accounts: readonly Account[];
+  readonly problems: readonly Problem[];
+  readonly saving: boolean;
+  /** Grows with every batch that was stored. */
+  readonly version: number;
+}
+
+interface Step {
+  readonly forth: readonly ChartEdit[];
+  readonly back: readonly ChartEdit[];
+}
+
+export interface ChartStore {
+  readonly get: () => ChartState;
+  readonly subscribe: (listener: () => void) => () => void;
+  /** Carries a batch out on the sheet at once and stores it; false when the rules refuse it. */
+  readonly edit: (edits: readonly ChartEdit[]) => boolean;
+  readonly say: (problems: readonly Problem[]) => void;
+  readonly undo: () => boolean;
+  readonly redo: () => boolean;
+  /** Takes over what the server shows now, unless something is still on its way there. */
+  readonly reset: (accounts: readonly Account[]) => void;
+  /** An id for an account that is not stored yet. */
+  readonly newId: () => AccountId;
+}
+
+/**
+ * The chart on the sheet: what stands on the server with the edits that are on their way to it. Batches are stored one after
+ * the other; one that the server refuses is taken back, and says why. The rules are the server's own.
+ */
+export const chartStore = (
+  initial: readonly Account[],
+  rules: { readonly codes: CodeRule; readonly base: string },
+  save: Save,
+): ChartStore => {
+  let state: ChartState = { accounts: initial, problems: [], saving: false, version: 0 };
+  const listeners = new Set<() => void>();
+  const put = (change: Partial<ChartState>): void => {
+    state = { ...state, ...change };
+    for (const listener of listeners) listener();
+  };
+  let done: Step[] = [];
+  let undone: Step[] = [];
+  let queue: Promise<unknown> = Promise.resolve();
+  let waiting = 0;
+  let next = -1;
+  const ids = new Map<AccountId, AccountId>();
+  /** The id under which an account stands now: stored ones follow those of the sheet, renewed ones those they had before. */
+  const real = (id: AccountId): AccountId => {
+    let at = id;
+    for (let known = ids.get(at); known !== undefined; known = ids.get(at)) at = known;
+    return at;
+  };
+  const renamed = (edits: readonly ChartEdit[]): readonly ChartEdit[] =>
+    edits.map((edit): ChartEdit => {
+      if (edit.kind === 'remove') return { ...edit, id: real(edit.id) };
+      if (edit.kind === 'add')
+        return {
+          ...edit,
+          account: { ...edit.account, parent: edit.account.parent === null ? null : real(edit.account.parent) },
+        };
+      const parent = (fields: (typeof edit)['is']): (typeof edit)['is'] =>
+        fields.parent == null ? fields : { ...fields, parent: real(fields.parent) };
+      return { ...edit, id: real(edit.id), is: parent(edit.is), was: parent(edit.was) };
+    });
+  const apply = (edits: readonly ChartEdit[]): Result<readonly Account[]> => {
+    const applied = applyEdits(state.accounts, edits, { ...rules, uses: new Map() });
+    return applied.ok ? { ok: true, value: applied.value.chart } : applied;
+  };
+  const settle = (fresh: readonly (readonly [AccountId, AccountId])[]): void => {
+    if (fresh.length === 0) return;
+    for (const [temporary, stored] of fresh) ids.set(temporary, stored);
+    put({
+      accounts: state.accounts.map((account) =>
+        ids.has(account.id) || (account.parent !== null && ids.has(account.parent))
+          ? { ...account, id: real(account.id), parent: account.parent === null ? null : real(account.parent) }
+          : account,
+      ),
+    });
+  };
+  const send = (step: Step, refused: () => void): void => {
+    waiting += 1;
+    put({ saving: true, problems: [] });
+    queue = queue.then(async () => {
+      const stored = await save(renamed(step.forth)).catch(() => undefined);
+      waiting -= 1;
+      if (stored?.ok === true) {
+        settle(stored.value.ids);
+        put({ saving: waiting > 0, version: state.version + 1 });
+        return;
+      }
+      const back = apply(renamed(step.back));
+      refused();
+      put({
+        ...(back.ok ? { accounts: back.value } : {}),
+        saving: waiting > 0,
+        problems: stored?.problems ?? [
+          {
+            code: 'offline',
+            message:
+              'Bathron did not answer, so this was not saved and is taken back. Check that it is running, then try again.',
+          },
+        ],
+      });
+    });
+  };
+  const carry = (step: Step, onto: Step[], refused: (step: Step) => void): boolean => {
+    const applied = apply(step.forth);
+    if (!applied.ok) {
+      put({ problems: applied.problems });
+      return false;
+    }
+    put({ accounts: applied.value });
+    onto.push(step);
+    send(step, () => refused(step));
+    return true;
+  };
+  const without = (list: Step[], step: Step): Step[] => list.filter((one) => one !== step);
+  const drop = (step: Step): void => {
+    done = without(done, step);
+    undone = without(undone, step);
+  };
+  /** The other way round; accounts that come back need ids that no earlier batch had. */
+  const turned = (step: Step): Step => {
+    const forth = renamed(step.back);
+    const fresh = new Map<AccountId, AccountId>();
+    for (const edit of forth)
+      if (edit.kind === 'add') {
+        const renewed = newId();
+        fresh.set(edit.id, renewed);
+        // Earlier steps speak of the account by the id that it had.
+        ids.set(accountId(-edit.id), renewed);
+      }
+    const own = (id: AccountId): AccountId => fresh.get(id) ?? id;
+    const steps = forth.map((edit): ChartEdit => {
+      if (edit.kind !== 'add') return edit;
+      const { parent } = edit.account;
+      return { ...edit, id: own(edit.id), account: { ...edit.account, parent: parent === null ? null : own(parent) } };
+    });
+    return { forth: steps, back: inverse(state.accounts, steps) };
+  };
+  const newId = (): AccountId => {
+    next -= 1;
+    return accountId(next);
+  };
+  return {
+    get: () => state,
+    subscribe: (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    edit: (edits) => {
+      if (edits.length === 0) return true;
+      undone = [];
+      return carry({ forth: edits, back: inverse(state.accounts, edits) }, done, drop);
+    },
+    say: (problems) => put({ problems }),
+    undo: () => {
+      const step = done.pop();
+      return step !== undefined && carry(turned(step), undone, drop);
+    },
+    redo: () => {
+      const step = undone.pop();
+      return step !== undefined && carry(turned(step), done, drop);
+    },
+    reset: (accounts) => {
+      if (waiting === 0 && accounts !== state.accounts) put({ accounts });
+    },
+    newId,
+  };
+};

@@ -1,0 +1,405 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { FrameView } from '@/actions/frame-view';
+import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/tax-codes';
+import { type Account, type AccountId, accountId, called } from '@/core/chart/account';
+import {
+  TAX_DIRECTIONS,
+  type TaxCode,
+  type TaxCodeFields,
+  type TaxDirection,
+  directionFacts,
+  rateOn,
+} from '@/core/chart/tax-codes';
+import { type Problem, plural } from '@/core/result';
+import { MarginPart } from '../frame/frame';
+import { DateInput } from '../parts/date-input';
+import { Field } from '../parts/field';
+import { day } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { ChartFrame } from './chart-frame';
+
+interface Props {
+  readonly frame: FrameView;
+  readonly country: string;
+  /** First day of the first fiscal year, from which proposed rates count. */
+  readonly firstDay: string;
+  readonly codes: readonly TaxCode[];
+  /** Accounts that have the role for sales tax. */
+  readonly accounts: readonly Account[];
+}
+
+/** Tax codes with their rates by date and the accounts they post to. */
+export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) => {
+  const [chosen, setChosen] = useState<number | 'new' | undefined>(codes[0]?.id);
+  const current = codes.find(({ id }) => id === chosen);
+  const name = (id: AccountId | null): string => {
+    const account = accounts.find((one) => one.id === id);
+    return account === undefined ? '' : called(account);
+  };
+  return (
+    <ChartFrame
+      frame={frame}
+      place="/tax"
+      title="Tax codes"
+      about={codes.length === 0 ? 'none yet' : plural(codes.length, 'code')}
+      actions={
+        <button type="button" className="btn btn-sm" onClick={() => setChosen('new')}>
+          Add a code
+        </button>
+      }
+      margin={
+        chosen === 'new' || current !== undefined ? (
+          <TaxForm
+            key={String(chosen)}
+            frame={frame}
+            code={current}
+            firstDay={firstDay}
+            accounts={accounts}
+            onSaved={setChosen}
+          />
+        ) : (
+          <p className="note">Choose a code to see and change it.</p>
+        )
+      }
+    >
+      <div className="px-4 py-3">
+        {codes.length > 0 && (
+          <table className="ledger w-full">
+            <thead>
+              <tr>
+                <th scope="col" className="text-left">
+                  Code
+                </th>
+                <th scope="col" className="text-left">
+                  Name
+                </th>
+                <th scope="col" className="text-left max-md:hidden">
+                  What it does
+                </th>
+                <th scope="col" className="figure">
+                  Rate at {day(frame.openingDate, frame.dates)}
+                </th>
+                <th scope="col" className="text-left max-lg:hidden">
+                  Charged to
+                </th>
+                <th scope="col" className="text-left max-lg:hidden">
+                  Recoverable on
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {codes.map((code) => (
+                <tr key={code.id} className={code.id === chosen ? 'bg-madder-wash' : ''}>
+                  <td>
+                    <button type="button" className="font-medium underline" onClick={() => setChosen(code.id)}>
+                      {code.code}
+                    </button>
+                  </td>
+                  <td className={code.active ? '' : 'italic text-ink-2'}>
+                    {code.name}
+                    {code.active ? '' : ', inactive'}
+                  </td>
+                  <td className="text-ink-2 max-md:hidden">{directionFacts(code.direction).label}</td>
+                  <td className="figure">
+                    {code.rates.length === 0 ? '' : `${rateOn(code, frame.openingDate) ?? 'none yet'} %`}
+                  </td>
+                  <td className="text-ink-2 max-lg:hidden">{name(code.charged)}</td>
+                  <td className="text-ink-2 max-lg:hidden">{name(code.recoverable)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <Starter frame={frame} country={country} firstDay={firstDay} accounts={accounts} some={codes.length > 0} />
+      </div>
+    </ChartFrame>
+  );
+};
+
+const AccountOptions = ({ accounts }: { readonly accounts: readonly Account[] }) => (
+  <>
+    <option value="">choose</option>
+    {accounts.map((account) => (
+      <option key={account.id} value={account.id}>
+        {called(account)}
+      </option>
+    ))}
+  </>
+);
+
+/** The starter set of the country; rates are proposals and can be changed one by one. */
+const Starter = ({ frame, country, firstDay, accounts, some }: Omit<Props, 'codes'> & { readonly some: boolean }) => {
+  const router = useRouter();
+  const guess = (words: RegExp): string =>
+    String((accounts.find(({ name }) => words.test(name)) ?? accounts[0])?.id ?? '');
+  const [charged, setCharged] = useState(guess(/payable|charged|output/i));
+  const [recoverable, setRecoverable] = useState(guess(/recoverable|input|reclaim/i));
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const add = async (): Promise<void> => {
+    const done = await send(
+      addStarterTaxCodes({
+        books: frame.id,
+        from: firstDay,
+        charged: Number(charged),
+        recoverable: Number(recoverable),
+      }),
+    );
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(`${plural(done.value.added, 'tax code')} added`);
+    router.refresh();
+  };
+  return (
+    <section aria-labelledby="starter-codes" className="mt-5 max-w-xl text-sm">
+      <h2 id="starter-codes" className="title mb-1 text-lg">
+        {some ? 'Add what is missing of the starter set' : 'Begin with the starter set'}
+      </h2>
+      {accounts.length === 0 ? (
+        <p>No account has the role Sales tax yet. Give it to the account on which sales tax is owed, on the sheet.</p>
+      ) : (
+        <>
+          <p className="note mb-2">
+            Codes for sales, purchases and services from abroad with the rates proposed for {country}, from{' '}
+            {day(firstDay, frame.dates)}. Check the rates; each can be changed.
+          </p>
+          <Problems problems={problems} />
+          <div className="flex flex-wrap items-end gap-2">
+            <Field label="Tax charged is owed on">
+              {(ids) => (
+                <select
+                  {...ids}
+                  value={charged}
+                  onChange={(event) => setCharged(event.target.value)}
+                  className="select select-sm w-52"
+                >
+                  <AccountOptions accounts={accounts} />
+                </select>
+              )}
+            </Field>
+            <Field label="Tax paid is claimed on">
+              {(ids) => (
+                <select
+                  {...ids}
+                  value={recoverable}
+                  onChange={(event) => setRecoverable(event.target.value)}
+                  className="select select-sm w-52"
+                >
+                  <AccountOptions accounts={accounts} />
+                </select>
+              )}
+            </Field>
+            <button
+              type="button"
+              className="btn btn-sm mb-1"
+              disabled={charged === '' || recoverable === ''}
+              onClick={() => void add()}
+            >
+              Add the set
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+};
+
+const TaxForm = ({
+  frame,
+  code,
+  firstDay,
+  accounts,
+  onSaved,
+}: {
+  readonly frame: FrameView;
+  readonly code: TaxCode | undefined;
+  readonly firstDay: string;
+  readonly accounts: readonly Account[];
+  readonly onSaved: (id: number | undefined) => void;
+}) => {
+  const router = useRouter();
+  const [draft, setDraft] = useState<TaxCodeFields>(
+    code ?? {
+      code: '',
+      name: '',
+      direction: 'charged',
+      rates: [{ from: firstDay, rate: '' }],
+      charged: accounts[0]?.id ?? null,
+      recoverable: null,
+      active: true,
+    },
+  );
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const at = (field: string): string | undefined => problems.find((one) => one.field === field)?.message;
+  const facts = directionFacts(draft.direction);
+  const sides: readonly string[] = facts.sides;
+  const turn = (direction: TaxDirection): void => {
+    const next: readonly string[] = directionFacts(direction).sides;
+    setDraft({
+      ...draft,
+      direction,
+      charged: next.includes('charged') ? (draft.charged ?? accounts[0]?.id ?? null) : null,
+      recoverable: next.includes('recoverable') ? (draft.recoverable ?? accounts[0]?.id ?? null) : null,
+      rates: next.length === 0 ? [] : draft.rates.length === 0 ? [{ from: firstDay, rate: '' }] : draft.rates,
+    });
+  };
+  const save = async (): Promise<void> => {
+    const done = await send(
+      saveTaxCode({ books: frame.id, id: code?.id ?? null, code: { ...draft, rates: [...draft.rates] } }),
+    );
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(`${draft.code} saved`);
+    onSaved(done.value.id);
+    router.refresh();
+  };
+  const remove = async (): Promise<void> => {
+    if (code === undefined) return;
+    const done = await send(removeTaxCode({ books: frame.id, id: code.id }));
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    onSaved(undefined);
+    router.refresh();
+  };
+  const setRate = (index: number, change: Partial<TaxCodeFields['rates'][number]>): void =>
+    setDraft({ ...draft, rates: draft.rates.map((rate, other) => (other === index ? { ...rate, ...change } : rate)) });
+  return (
+    <form
+      className="flex flex-col gap-1.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <h2 className="title text-lg leading-tight">{code === undefined ? 'New tax code' : code.code}</h2>
+      <Problems problems={problems.filter((one) => one.field === undefined)} />
+      <Field label="Code" problem={at('code')}>
+        {(ids) => (
+          <input
+            {...ids}
+            value={draft.code}
+            onChange={(event) => setDraft({ ...draft, code: event.target.value })}
+            className="input input-sm w-full"
+          />
+        )}
+      </Field>
+      <Field label="Name" problem={at('name')}>
+        {(ids) => (
+          <input
+            {...ids}
+            value={draft.name}
+            onChange={(event) => setDraft({ ...draft, name: event.target.value })}
+            className="input input-sm w-full"
+          />
+        )}
+      </Field>
+      <Field label="What it does" hint={facts.means} problem={at('direction')}>
+        {(ids) => (
+          <select
+            {...ids}
+            value={draft.direction}
+            onChange={(event) => turn(event.target.value as TaxDirection)}
+            className="select select-sm w-full"
+          >
+            {TAX_DIRECTIONS.map(({ id, label }) => (
+              <option key={id} value={id}>
+                {label}
+              </option>
+            ))}
+          </select>
+        )}
+      </Field>
+      {(['charged', 'recoverable'] as const)
+        .filter((side) => sides.includes(side))
+        .map((side) => (
+          <Field
+            key={side}
+            label={side === 'charged' ? 'Charged tax is owed on' : 'Recoverable tax is claimed on'}
+            problem={at(side)}
+          >
+            {(ids) => (
+              <select
+                {...ids}
+                value={draft[side] ?? ''}
+                onChange={(event) =>
+                  setDraft({
+                    ...draft,
+                    [side]: event.target.value === '' ? null : accountId(Number(event.target.value)),
+                  })
+                }
+                className="select select-sm w-full"
+              >
+                <AccountOptions accounts={accounts} />
+              </select>
+            )}
+          </Field>
+        ))}
+      {sides.length > 0 && (
+        <MarginPart title="Rates, per cent, from a day on">
+          {draft.rates.map((rate, index) => (
+            <div key={index} className="mb-1 flex items-center gap-1.5">
+              <input
+                aria-label={`Rate ${String(index + 1)}`}
+                inputMode="decimal"
+                value={rate.rate}
+                onChange={(event) => setRate(index, { rate: event.target.value.replace(',', '.') })}
+                className="input input-sm w-20 text-right"
+              />
+              % from
+              <DateInput
+                aria-label={`First day of rate ${String(index + 1)}`}
+                dates={frame.dates}
+                value={rate.from}
+                onDate={(from) => setRate(index, { from })}
+              />
+              {draft.rates.length > 1 && (
+                <button
+                  type="button"
+                  className="btn btn-ghost btn-xs"
+                  onClick={() => setDraft({ ...draft, rates: draft.rates.filter((_, other) => other !== index) })}
+                >
+                  ×<span className="sr-only"> take rate {index + 1} away</span>
+                </button>
+              )}
+            </div>
+          ))}
+          {at('rates') !== undefined && (
+            <p className="text-brick" role="alert">
+              {at('rates')}
+            </p>
+          )}
+          <button
+            type="button"
+            className="btn btn-xs"
+            onClick={() => setDraft({ ...draft, rates: [...draft.rates, { from: '', rate: '' }] })}
+          >
+            Another rate
+          </button>
+        </MarginPart>
+      )}
+      <label className="flex min-h-6 items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-xs"
+          checked={draft.active}
+          onChange={(event) => setDraft({ ...draft, active: event.target.checked })}
+        />
+        Offered for new entries
+      </label>
+      <div className="mt-1 flex gap-2">
+        <button type="submit" className="btn btn-primary btn-sm">
+          Save
+        </button>
+        {code !== undefined && (
+          <button type="button" className="btn btn-sm" onClick={() => void remove()}>
+            Delete if unused
+          </button>
+        )}
+      </div>
+    </form>
+  );
+};

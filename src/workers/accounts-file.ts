@@ -1,0 +1,62 @@
+import { readAccountsFile } from '@/core/chart/accounts-file';
+import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart } from '@/core/chart/chart-file';
+import type { Account } from '@/core/chart/account';
+import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
+import { type Table, textOf } from '@/core/papers/cells';
+import type { Problem } from '@/core/result';
+
+/**
+ * Reads a list of accounts and plans what taking it over would do, away from the page, so that typing never waits for it.
+ * One file at a time: it is sent once, then every change of how it is read or of what was decided.
+ */
+export type ToWorker =
+  | { readonly kind: 'file'; readonly bytes: ArrayBuffer; readonly name: string }
+  | {
+      readonly kind: 'plan';
+      readonly turn: number;
+      readonly mapping: ChartMapping;
+      readonly accounts: readonly Account[];
+      readonly choices: ReadonlyMap<number, RowChoice>;
+      readonly rules: IncomingRules;
+    };
+
+export type FromWorker =
+  | {
+      readonly kind: 'read';
+      readonly recognised: RecognisedChart;
+      readonly sheets: readonly string[];
+      /** The first rows of each sheet, for choosing the header and the columns. */
+      readonly heads: readonly (readonly (readonly string[])[])[];
+    }
+  | { readonly kind: 'planned'; readonly turn: number; readonly plan: IncomingPlan }
+  | { readonly kind: 'refused'; readonly problems: readonly Problem[] };
+
+const HEAD = 12;
+
+let tables: readonly Table[] = [];
+let read: { readonly mapping: string; readonly rows: ReturnType<typeof readChartRows> } | undefined;
+
+const answer = (message: FromWorker): void => postMessage(message);
+
+addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
+  if (data.kind === 'file') {
+    const found = readAccountsFile(new Uint8Array(data.bytes), data.name);
+    if (!found.ok) {
+      answer({ kind: 'refused', problems: found.problems });
+      return;
+    }
+    tables = found.value;
+    read = undefined;
+    answer({
+      kind: 'read',
+      recognised: recogniseChart(tables),
+      sheets: tables.map(({ name }) => name),
+      heads: tables.map(({ rows }) => rows.slice(0, HEAD).map((row) => row.map(textOf))),
+    });
+    return;
+  }
+  const table = tables[data.mapping.sheet] ?? { name: '', rows: [] };
+  const mapping = JSON.stringify(data.mapping);
+  if (read?.mapping !== mapping) read = { mapping, rows: readChartRows(table, data.mapping, data.rules.base) };
+  answer({ kind: 'planned', turn: data.turn, plan: planIncoming(data.accounts, read.rows, data.choices, data.rules) });
+});
