@@ -38,7 +38,7 @@ export const codeSource = (
         ? chart.filter((account) => account.parent === null)
         : (index.children.get(parent) ?? []).flatMap((id) => index.byId.get(id) ?? []);
     return beside
-      .filter(({ code }) => tail(code) !== undefined && fits(code))
+      .filter(({ code }) => code.length <= LONGEST_CODE && tail(code) !== undefined && fits(code))
       .sort(byCode)
       .at(-1)?.code;
   };

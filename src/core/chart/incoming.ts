@@ -197,8 +197,12 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
   const names = new Map<string, { readonly draft?: Draft; readonly account: Account }>();
   const known = (account: Account, draft?: Draft): void => {
     const entry = draft === undefined ? { account } : { draft, account };
-    if (account.code !== '') codes.set(account.code.toLowerCase(), entry);
-    if (account.heading) names.set(folded(account.name), entry);
+    // Of two rows with one code the first is meant; a row for an account that is here stands in its place.
+    const put = (map: typeof codes, key: string): void => {
+      if (map.get(key)?.draft === undefined) map.set(key, entry);
+    };
+    if (account.code !== '') put(codes, account.code.toLowerCase());
+    if (account.heading) put(names, folded(account.name));
   };
   for (const account of chart) known(account);
   // An account that others name as their heading is one, also where the source has no column for it.

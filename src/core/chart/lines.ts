@@ -22,7 +22,13 @@ export const readLines = (text: string, under: string, base: string): readonly I
     if (first === '') return [];
     const row = at + 1;
     if (filled.length === 1 && first.endsWith(':')) {
-      const { code, name } = split(first.slice(0, -1).trim());
+      const named = first.slice(0, -1).trim();
+      // A code alone names a heading that is here.
+      if (CODE.test(named)) {
+        heading = named;
+        return [];
+      }
+      const { code, name } = split(named);
       const outer = under;
       heading = code !== '' ? code : name === '' ? under : name;
       return name === '' ? [] : [incoming(row, { code, name, heading: true, parent: outer })];

@@ -25,7 +25,7 @@ export const ChartFrame = ({
   <Frame {...frame} stage="chart">
     <nav
       aria-label="Views of the chart"
-      className="no-print flex gap-x-4 overflow-x-auto border-b border-hairline px-4 text-sm"
+      className="no-print flex shrink-0 gap-x-4 overflow-x-auto border-b border-hairline px-4 text-sm"
     >
       {VIEWS.filter(({ at }) => at !== '/tax' || frame.frame.parts.includes('sales-tax')).map(({ at, label }) => (
         <Go

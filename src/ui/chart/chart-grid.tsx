@@ -411,7 +411,7 @@ export const ChartGrid = ({
               <span
                 key={one}
                 role="columnheader"
-                className={`py-1.5 ${one === 'balance' ? 'text-right' : ''} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'max-md:hidden'}`}
+                className={`py-1.5 ${one === 'balance' ? 'text-right' : ''} ${one === 'code' || one === 'name' ? '' : 'pl-2'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'max-md:hidden'}`}
               >
                 {CHART_SHEET_LABELS[one]}
                 {one === 'balance' ? ` ${frame.currency}` : ''}

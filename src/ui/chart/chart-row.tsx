@@ -79,6 +79,8 @@ const Row = ({
           )}
         </>
       );
+    // Said only where it is not so, to keep the sheet calm.
+    if (one === 'state' && account.active) return <span className="sr-only">active</span>;
     if (one !== 'name') return text;
     return (
       <>
