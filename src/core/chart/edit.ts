@@ -143,7 +143,14 @@ export const applyEdits = (
   for (const id of touched) {
     const account = accounts.get(id);
     if (account === undefined) continue;
-    problems.push(...accountProblems(account, index, id, rules.codes).map((one) => of(id, one)));
+    problems.push(
+      ...accountProblems(account, index, id, rules.codes)
+        // That its heading goes is said at the heading.
+        .filter(
+          ({ code }) => code !== 'account.parent-missing' || account.parent === null || !removed.has(account.parent),
+        )
+        .map((one) => of(id, one)),
+    );
     const was = before.get(id);
     if (was === undefined) continue;
     problems.push(
