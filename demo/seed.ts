@@ -1,8 +1,9 @@
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { createBooks } from '@/actions/books';
+import { createBooks, removeBooks } from '@/actions/books';
 import { drawCalendar, moveCutover } from '@/actions/calendar';
-import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
+import { addAccount, editChart, saveBank } from '@/actions/chart';
+import { saveTemplate, takeAnswers, takeLines } from '@/actions/chart-begin';
 import { changeFact, setLogo } from '@/actions/company';
 import { actor, closeDatabase, database } from '@/actions/context';
 import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
@@ -10,10 +11,12 @@ import { saveRate, switchOn } from '@/actions/currencies';
 import { bringPaper, decideRows, takeOver } from '@/actions/papers';
 import { bringRates } from '@/actions/rates-in';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
-import { chartView } from '@/actions/chart-views';
+import { beginView, chartView } from '@/actions/chart-views';
+import { addStarterTaxCodes } from '@/actions/tax-codes';
 import { openingsView } from '@/actions/views';
-import { type AccountId, accountId } from '@/core/chart/account';
+import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import type { Classification, AccountRole } from '@/core/chart/classes';
+import type { Answers } from '@/core/chart/composition/answers';
 import { addAfter } from '@/core/calendar/draft';
 import { plainDate } from '@/core/calendar/dates';
 import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
@@ -93,24 +96,40 @@ interface Wanted {
   readonly under: string;
   readonly role?: AccountRole;
   readonly heading?: boolean;
+  readonly contra?: boolean;
+  readonly note?: string;
 }
 
 const add = async (books: number, wanted: readonly Wanted[]): Promise<void> => {
-  for (const one of wanted) {
-    const parent = one.under === '' ? null : ((await accountsOf(books)).get(one.under) ?? null);
-    done(
-      await addAccount({
-        books,
-        code: one.code,
-        name: one.name,
-        classification: one.classification,
-        parent,
-        role: one.role ?? null,
-        currency: one.currency ?? null,
-        heading: one.heading ?? false,
-      }),
-    );
+  for (const { under, ...one } of wanted) {
+    const parent = under === '' ? null : ((await accountsOf(books)).get(under) ?? null);
+    done(await addAccount({ books, parent, role: null, heading: false, ...one }));
   }
+};
+
+/** Begins the chart from what the company's sheet says, with the answers that only a person knows. */
+const answer = async (books: number, more: Partial<Answers>): Promise<void> => {
+  const view = await beginView(books);
+  if (view === undefined) throw new Error('books to begin a chart for');
+  const { trades, currencies, ...rest } = { ...view.answers, ...more };
+  done(await takeAnswers({ books, answers: { ...rest, trades: [...trades], currencies: [...currencies] } }));
+};
+
+/** Changes accounts by their codes: other codes, other names, or away with them. */
+const rework = async (
+  books: number,
+  changes: Readonly<Record<string, Partial<Pick<Account, 'code' | 'name'>> | 'remove'>>,
+): Promise<void> => {
+  const ids = await accountsOf(books);
+  done(
+    await editChart({
+      books,
+      edits: Object.entries(changes).map(([code, what]) => {
+        const id = ids.get(code) ?? accountId(0);
+        return what === 'remove' ? { kind: 'remove' as const, id } : { kind: 'change' as const, id, is: what, was: {} };
+      }),
+    }),
+  );
 };
 
 const seaweed = async (): Promise<void> => {
@@ -124,12 +143,13 @@ const seaweed = async (): Promise<void> => {
       purpose: 'demo',
       yearStart: '2026-02-01',
       cutover: '2026-08-01',
-      starter: 'trading',
+      starter: 'empty',
       foreign: true,
       evenIfSameName: false,
     }),
   );
   await tell(books, {
+    parts: ['currencies', 'sales-tax', 'trade', 'stock', 'fixed-assets', 'loans'],
     tradingName: 'Marram Kelp',
     registeredAddress: 'The Drying Sheds\nCarrowmarsh Pier\nCounty Skerry',
     postalAddress: 'PO Box 7, Carrowmarsh',
@@ -175,95 +195,73 @@ const seaweed = async (): Promise<void> => {
   for (const currency of ['GBP', 'NOK']) done(await switchOn({ books, currency }));
   const rates = 'skerry-bank-rates-2026.csv';
   done(await bringRates({ books, name: rates, content: paper(rates), take: true }));
-  const ids = await accountsOf(books);
-  const rename = {
-    '1010': 'Skerry Bank current account',
-    '1200': 'Stock of dried kelp',
-    '1050': 'Petty cash',
-    '4010': 'Sales of dried kelp, home',
-  };
-  for (const [code, name] of Object.entries(rename))
-    done(await changeAccount({ books, id: ids.get(code) ?? accountId(0), change: { name } }));
-  for (const code of [
-    '1300',
-    '1510',
-    '1519',
-    '1520',
-    '1529',
-    '2200',
-    '2250',
-    '2400',
-    '2510',
-    '3050',
-    '3100',
-    '4020',
-    '5010',
-    '5020',
-    '6200',
-    '6300',
-    '6400',
-    '6750',
-  ])
-    done(await removeAccount({ books, id: ids.get(code) ?? accountId(0) }));
+  await answer(books, { trades: ['farming-fishing'], stock: true, loans: true, premises: 'none', grants: false });
+  await rework(books, {
+    '1010': { name: 'Skerry Bank current account' },
+    '1020': { name: 'Skerry Bank GBP account' },
+    '1025': { code: '1030', name: 'Skerry Bank NOK account' },
+    '1240': 'remove',
+    '1200': { name: 'Stock of dried kelp' },
+    '1300': { code: '1310', name: 'Prepaid mooring fees' },
+    '1570': { code: '1610', name: 'Boats, cost' },
+    '1579': { code: '1619', name: 'Boats, accumulated depreciation' },
+    '1510': { code: '1630', name: 'Drying racks, cost' },
+    '1519': { code: '1639', name: 'Drying racks, accumulated depreciation' },
+    '2200': { code: '2210' },
+    '2310': 'remove',
+    '2350': 'remove',
+    '2400': 'remove',
+    '2510': { code: '2550', name: 'Tideline Development Bank loan' },
+    '3050': 'remove',
+    '3100': 'remove',
+    '4150': { code: '4010', name: 'Sales of dried kelp, home' },
+    '4020': { code: '4021', name: 'Sales of dried kelp, Norway' },
+    '5020': { code: '5011', name: 'Cost of dried kelp sold' },
+    '5150': { code: '5031', name: 'Seed stock and longlines' },
+    '5800': 'remove',
+    '6160': 'remove',
+    '6180': 'remove',
+    '6320': { code: '6210', name: 'Pier rent and harbour dues' },
+    '6340': { code: '6310', name: 'Boat repairs and slipway' },
+    '6410': { name: 'Fuel for boats' },
+    '6500': { name: 'Phone, internet and software' },
+    '6520': 'remove',
+    '6620': 'remove',
+    '6750': 'remove',
+  });
   await add(books, [
-    {
-      code: '1020',
-      name: 'Skerry Bank GBP account',
-      classification: 'current-asset',
-      under: '1000',
-      role: 'bank',
-      currency: 'GBP',
-    },
-    {
-      code: '1030',
-      name: 'Skerry Bank NOK account',
-      classification: 'current-asset',
-      under: '1000',
-      role: 'bank',
-      currency: 'NOK',
-    },
-    { code: '1310', name: 'Prepaid mooring fees', classification: 'current-asset', under: '1000', role: 'prepayments' },
-    { code: '1610', name: 'Boats, cost', classification: 'fixed-asset', under: '1500', role: 'fixed-asset-cost' },
-    {
-      code: '1619',
-      name: 'Boats, accumulated depreciation',
-      classification: 'fixed-asset',
-      under: '1500',
-      role: 'accumulated-depreciation',
-    },
-    {
-      code: '1630',
-      name: 'Drying racks, cost',
-      classification: 'fixed-asset',
-      under: '1500',
-      role: 'fixed-asset-cost',
-    },
-    {
-      code: '1639',
-      name: 'Drying racks, accumulated depreciation',
-      classification: 'fixed-asset',
-      under: '1500',
-      role: 'accumulated-depreciation',
-    },
-    { code: '2210', name: 'VAT payable', classification: 'current-liability', under: '2000', role: 'tax' },
-    { code: '2250', name: 'Corporation tax payable', classification: 'current-liability', under: '2000' },
-    {
-      code: '2550',
-      name: 'Tideline Development Bank loan',
-      classification: 'long-term-liability',
-      under: '2500',
-      role: 'loan',
-    },
-    { code: '4021', name: 'Sales of dried kelp, Norway', classification: 'revenue', under: '4000' },
     { code: '4022', name: 'Sales of dried kelp, Britain', classification: 'revenue', under: '4000' },
-    { code: '5011', name: 'Cost of dried kelp sold', classification: 'cost-of-sales', under: '5000' },
-    { code: '5031', name: 'Seed stock and longlines', classification: 'cost-of-sales', under: '5000' },
+    { code: '4900', name: 'Sales returns and discounts', classification: 'revenue', under: '4000', contra: true },
+    { code: '5200', name: 'Packaging', classification: 'cost-of-sales', under: '5000' },
     { code: '5310', name: 'Samples and tastings', classification: 'cost-of-sales', under: '5000' },
-    { code: '6210', name: 'Pier rent and harbour dues', classification: 'operating-expense', under: '6000' },
-    { code: '6310', name: 'Boat repairs and slipway', classification: 'operating-expense', under: '6000' },
-    { code: '6410', name: 'Fuel for boats', classification: 'operating-expense', under: '6000' },
+    {
+      code: '6250',
+      name: 'Light, heat and water',
+      classification: 'operating-expense',
+      under: '6020',
+      note: 'The drying sheds use nine tenths of it; the meter at the pier is the office.',
+    },
     { code: '7110', name: 'Coastal enterprise grant', classification: 'other-income', under: '7000' },
   ]);
+  const ids = await accountsOf(books);
+  const bank = { number: '', bic: 'SKERIE2D', alertBelow: null, reconciled: true, statementDay: 31 };
+  done(
+    await saveBank({
+      books,
+      account: ids.get('1010') ?? 0,
+      bank: { ...bank, iban: 'IE04SKER70031400000017', alertBelow: 1_000_000n },
+    }),
+  );
+  done(await saveBank({ books, account: ids.get('1020') ?? 0, bank: { ...bank, iban: 'IE74SKER70031400000018' } }));
+  done(await saveBank({ books, account: ids.get('1030') ?? 0, bank: { ...bank, iban: '', number: '7003 14 00019' } }));
+  done(
+    await addStarterTaxCodes({
+      books,
+      from: '2026-02-01',
+      charged: ids.get('2210') ?? 0,
+      recoverable: ids.get('1400') ?? 0,
+    }),
+  );
   const { paper: id } = done(
     await bringPaper({
       books,
@@ -392,6 +390,27 @@ const tiles = async (): Promise<void> => {
   done(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
 };
 
+/** A chart that the practice keeps for its next clients, made from books that are thrown away. */
+const template = async (): Promise<void> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'House chart for arts charities',
+      legalForm: 'charity',
+      country: 'GB',
+      currency: 'GBP',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-09-01',
+      cutover: '2026-09-01',
+      starter: 'empty',
+      evenIfSameName: false,
+    }),
+  );
+  await answer(books, { trades: ['charity', 'arts-events'], staff: true, premises: 'rented' });
+  done(await saveTemplate({ books, name: 'Arts charity' }));
+  done(await removeBooks({ books, typedName: 'House chart for arts charities' }));
+};
+
 const theatre = async (): Promise<void> => {
   const { id: books } = done(
     await createBooks({
@@ -470,6 +489,9 @@ const couriers = async (): Promise<void> => {
       trialBalance: '2026-06-30',
     }),
   );
+  // What the owner's old list of accounts left behind, to be tidied.
+  done(await takeLines({ books, text: 'Share capital\nDividends', under: '3000' }));
+  done(await takeLines({ books, text: 'Sundry expenses\nBank charge\nRider’s phone and Internet', under: '6000' }));
   await type(books, {
     '1010': 842_000n,
     '1050': 36_500n,
@@ -490,6 +512,7 @@ const seed = async (): Promise<void> => {
   await tiles();
   await theatre();
   await couriers();
+  await template();
 };
 
 const main = async (): Promise<void> => {

@@ -94,13 +94,17 @@ test('the chart: add, rename, move, deactivate; a used account is not deleted', 
   await client(page, 'Nightjar Couriers');
   await stage(page, 'Chart').click();
   const tree = page.getByRole('treegrid');
-  await tree.getByRole('row', { name: /^1000 Current assets/ }).click();
-  await page.keyboard.press('n');
-  await expect(page.getByLabel('Code', { exact: true })).toHaveValue('1310');
-  await page.getByLabel('Name', { exact: true }).fill('Fuel card deposit');
-  await page.keyboard.press('Enter');
-  await expect(tree.getByRole('row', { name: /1310 Fuel card deposit/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await tree
+    .getByRole('row', { name: /^1000 Current assets/ })
+    .getByRole('gridcell')
+    .nth(1)
+    .click();
+  await page.keyboard.press('Alt+n');
+  await page.getByLabel('Accounts, one per line').fill('Fuel card deposit');
+  await expect(page.getByLabel('Margin')).toContainText('1310 Fuel card deposit');
+  await page.keyboard.press('Control+Enter');
+  const row = tree.getByRole('row', { name: /1310 Fuel/ });
+  await row.getByRole('gridcell').nth(1).click();
   await page.getByLabel('Name', { exact: true }).fill('Fuel deposit');
   await page.keyboard.press('Enter');
   await expect(tree.getByRole('row', { name: /1310 Fuel deposit/ })).toBeVisible();
@@ -110,9 +114,9 @@ test('the chart: add, rename, move, deactivate; a used account is not deleted', 
   await expect(tree.getByRole('row', { name: /1310 Fuel deposit inactive/ })).toBeVisible();
   await page.getByRole('button', { name: 'Delete if unused' }).click();
   await expect(tree.getByRole('row', { name: /1310/ })).toHaveCount(0);
-  await tree.getByRole('row', { name: /^1010/ }).click();
+  await tree.getByRole('row', { name: /^1010/ }).getByRole('gridcell').nth(1).click();
   await page.getByRole('button', { name: 'Delete if unused' }).click();
-  await expect(page.getByLabel('Margin').getByRole('alert').filter({ hasText: 'cannot be deleted' })).toContainText(
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be deleted' })).toContainText(
     'it has an opening balance',
   );
 });

@@ -4,7 +4,6 @@ import {
   type AccountFields,
   type AccountId,
   type CodeRule,
-  accountId,
   accountProblems,
   called,
   chartIndex,
@@ -200,9 +199,19 @@ export const change = (account: Account, is: Partial<AccountFields>): ChartEdit 
   was: Object.fromEntries((Object.keys(is) as (keyof AccountFields)[]).map((field) => [field, account[field]])),
 });
 
-/** The steps that take a batch back, seen from the chart on which it was carried out. Accounts that it removed come back under new ids. */
-export const inverse = (chart: readonly Account[], edits: readonly ChartEdit[]): readonly ChartEdit[] => {
+export interface Inverse {
+  readonly edits: readonly ChartEdit[];
+  /** Accounts that the batch removed and that come back under another id. */
+  readonly renewed: ReadonlyMap<AccountId, AccountId>;
+}
+
+/**
+ * The steps that take a batch back, seen from the chart on which it was carried out. Accounts that it removed come back
+ * under new ids, which `newId` gives.
+ */
+export const inverse = (chart: readonly Account[], edits: readonly ChartEdit[], newId: () => AccountId): Inverse => {
   const accounts = new Map(chart.map((account) => [account.id, account]));
+  const renewed = new Map<AccountId, AccountId>();
   const back: ChartEdit[] = [];
   for (const edit of edits) {
     const stands = accounts.get(edit.id);
@@ -217,16 +226,25 @@ export const inverse = (chart: readonly Account[], edits: readonly ChartEdit[]):
       accounts.set(edit.id, { ...stands, ...edit.is });
     } else if (stands !== undefined) {
       const { id, ...account } = stands;
-      back.unshift({ kind: 'add', id: accountId(-Math.abs(id)), account });
+      const fresh = newId();
+      renewed.set(id, fresh);
+      back.unshift({ kind: 'add', id: fresh, account });
       accounts.delete(edit.id);
     }
   }
-  // What stood under a removed account stands under it again: both come back under their new ids.
-  const renewed = new Map(
-    back.flatMap((edit) => (edit.kind === 'add' ? [[accountId(-edit.id), edit.id] as const] : [])),
-  );
-  return back.map((edit) => {
-    if (edit.kind !== 'add' || edit.account.parent === null) return edit;
-    return { ...edit, account: { ...edit.account, parent: renewed.get(edit.account.parent) ?? edit.account.parent } };
-  });
+  return { edits: back.map((edit) => readdressed(edit, (id) => renewed.get(id) ?? id)), renewed };
+};
+
+/** An edit that speaks of accounts by other ids. */
+export const readdressed = (edit: ChartEdit, id: (old: AccountId) => AccountId): ChartEdit => {
+  const parent = <F extends Partial<AccountFields>>(fields: F): F =>
+    fields.parent == null ? fields : { ...fields, parent: id(fields.parent) };
+  switch (edit.kind) {
+    case 'remove':
+      return { ...edit, id: id(edit.id) };
+    case 'add':
+      return { ...edit, id: id(edit.id), account: parent(edit.account) };
+    case 'change':
+      return { ...edit, id: id(edit.id), is: parent(edit.is), was: parent(edit.was) };
+  }
 };

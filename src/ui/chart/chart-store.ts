@@ -1,6 +1,6 @@
 import type { editChart } from '@/actions/chart';
 import { type Account, type AccountId, type CodeRule, accountId } from '@/core/chart/account';
-import { type ChartEdit, applyEdits, inverse } from '@/core/chart/edit';
+import { type ChartEdit, type Inverse, applyEdits, inverse, readdressed } from '@/core/chart/edit';
 import type { Problem, Result } from '@/core/result';
 
 type Save = (edits: readonly ChartEdit[]) => ReturnType<typeof editChart>;
@@ -15,7 +15,7 @@ export interface ChartState {
 
 interface Step {
   readonly forth: readonly ChartEdit[];
-  readonly back: readonly ChartEdit[];
+  readonly back: Inverse;
 }
 
 export interface ChartStore {
@@ -53,24 +53,11 @@ export const chartStore = (
   let waiting = 0;
   let next = -1;
   const ids = new Map<AccountId, AccountId>();
-  /** The id under which an account stands now: stored ones follow those of the sheet, renewed ones those they had before. */
-  const real = (id: AccountId): AccountId => {
-    let at = id;
-    for (let known = ids.get(at); known !== undefined; known = ids.get(at)) at = known;
-    return at;
-  };
+  /** The id under which an account stands now: that of the server, once it gave one. */
+  const real = (id: AccountId): AccountId => ids.get(id) ?? id;
+  /** New accounts keep the id they were made with until they are stored. */
   const renamed = (edits: readonly ChartEdit[]): readonly ChartEdit[] =>
-    edits.map((edit): ChartEdit => {
-      if (edit.kind === 'remove') return { ...edit, id: real(edit.id) };
-      if (edit.kind === 'add')
-        return {
-          ...edit,
-          account: { ...edit.account, parent: edit.account.parent === null ? null : real(edit.account.parent) },
-        };
-      const parent = (fields: (typeof edit)['is']): (typeof edit)['is'] =>
-        fields.parent == null ? fields : { ...fields, parent: real(fields.parent) };
-      return { ...edit, id: real(edit.id), is: parent(edit.is), was: parent(edit.was) };
-    });
+    edits.map((edit) => ({ ...readdressed(edit, real), ...(edit.kind === 'add' ? { id: edit.id } : {}) }));
   const apply = (edits: readonly ChartEdit[]): Result<readonly Account[]> => {
     const applied = applyEdits(state.accounts, edits, { ...rules, uses: new Map() });
     return applied.ok ? { ok: true, value: applied.value.chart } : applied;
@@ -97,7 +84,7 @@ export const chartStore = (
         put({ saving: waiting > 0, version: state.version + 1 });
         return;
       }
-      const back = apply(renamed(step.back));
+      const back = apply(renamed(step.back.edits));
       refused();
       put({
         ...(back.ok ? { accounts: back.value } : {}),
@@ -112,14 +99,14 @@ export const chartStore = (
       });
     });
   };
-  const carry = (step: Step, onto: Step[], refused: (step: Step) => void): boolean => {
+  const carry = (step: Step, onto: () => Step[], refused: (step: Step) => void): boolean => {
     const applied = apply(step.forth);
     if (!applied.ok) {
       put({ problems: applied.problems });
       return false;
     }
     put({ accounts: applied.value });
-    onto.push(step);
+    onto().push(step);
     send(step, () => refused(step));
     return true;
   };
@@ -128,24 +115,24 @@ export const chartStore = (
     done = without(done, step);
     undone = without(undone, step);
   };
-  /** The other way round; accounts that come back need ids that no earlier batch had. */
+  /** The other way round. Steps that speak of accounts which come back speak of them by their new ids from now on. */
   const turned = (step: Step): Step => {
-    const forth = renamed(step.back);
-    const fresh = new Map<AccountId, AccountId>();
-    for (const edit of forth)
-      if (edit.kind === 'add') {
-        const renewed = newId();
-        fresh.set(edit.id, renewed);
-        // Earlier steps speak of the account by the id that it had.
-        ids.set(accountId(-edit.id), renewed);
-      }
-    const own = (id: AccountId): AccountId => fresh.get(id) ?? id;
-    const steps = forth.map((edit): ChartEdit => {
-      if (edit.kind !== 'add') return edit;
-      const { parent } = edit.account;
-      return { ...edit, id: own(edit.id), account: { ...edit.account, parent: parent === null ? null : own(parent) } };
+    const forth = renamed(step.back.edits);
+    const renewed = new Map([...step.back.renewed].map(([old, fresh]) => [real(old), fresh]));
+    const follow = (edits: readonly ChartEdit[]): readonly ChartEdit[] =>
+      edits.map((edit) => readdressed(edit, (id) => renewed.get(real(id)) ?? id));
+    const rewrite = ({ forth: steps, back }: Step): Step => ({
+      forth: follow(steps),
+      back: {
+        edits: follow(back.edits),
+        renewed: new Map([...back.renewed].map(([old, fresh]) => [renewed.get(real(old)) ?? old, fresh])),
+      },
     });
-    return { forth: steps, back: inverse(state.accounts, steps) };
+    if (renewed.size > 0) {
+      done = done.map(rewrite);
+      undone = undone.map(rewrite);
+    }
+    return { forth, back: inverse(state.accounts, forth, newId) };
   };
   const newId = (): AccountId => {
     next -= 1;
@@ -160,16 +147,16 @@ export const chartStore = (
     edit: (edits) => {
       if (edits.length === 0) return true;
       undone = [];
-      return carry({ forth: edits, back: inverse(state.accounts, edits) }, done, drop);
+      return carry({ forth: edits, back: inverse(state.accounts, edits, newId) }, () => done, drop);
     },
     say: (problems) => put({ problems }),
     undo: () => {
       const step = done.pop();
-      return step !== undefined && carry(turned(step), undone, drop);
+      return step !== undefined && carry(turned(step), () => undone, drop);
     },
     redo: () => {
       const step = undone.pop();
-      return step !== undefined && carry(turned(step), done, drop);
+      return step !== undefined && carry(turned(step), () => done, drop);
     },
     reset: (accounts) => {
       if (waiting === 0 && accounts !== state.accounts) put({ accounts });

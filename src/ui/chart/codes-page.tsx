@@ -400,7 +400,8 @@ const Renumber = ({ frame, accounts }: { readonly frame: FrameView; readonly acc
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`${plural(done.value.changed, 'account')} renumbered`);
-    setBack(inverse(accounts, done.value.steps));
+    // Renumbering removes nothing, so nothing comes back under another id.
+    setBack(inverse(accounts, done.value.steps, () => accountId(-1)).edits);
     router.refresh();
   };
   const undo = async (): Promise<void> => {

@@ -24,7 +24,7 @@ for (const { accounts } of GROUPS)
     CATALOGUE.set(code, names);
   }
 
-/** Accounts of the catalogue, by code and name, that the company's answers do not bring. */
+/** Accounts that an answer brought, that nothing was put on, and that the answers of today do not bring. What a person typed or filled is theirs. */
 export const misfitAnswers: Advise = (state) => {
   if (state.answers === null) return [];
   const brought = new Set(compose(state.answers).map(({ code }) => code));
@@ -32,13 +32,15 @@ export const misfitAnswers: Advise = (state) => {
     .filter(
       (account) =>
         !account.heading &&
+        account.origin !== '' &&
+        (state.amounts.get(account.id) ?? 0n) === 0n &&
         !brought.has(account.code) &&
         CATALOGUE.get(account.code)?.has(folded(account.name)) === true,
     )
     .map((account) => ({
       kind: 'misfit-answers',
       key: keyOf('misfit-answers', [account.id]),
-      says: `${called(account)} does not fit the answers given: nothing that the company does calls for it${account.origin === '' ? '' : ` (${account.origin.toLowerCase()})`}.`,
+      says: `${called(account)} does not fit the answers given: nothing that the company does calls for it (${account.origin.toLowerCase()}).`,
       accounts: [account.id],
       fix: drop(state, [account]),
     }));
