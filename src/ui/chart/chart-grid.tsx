@@ -1,6 +1,6 @@
 'use client';
 
-import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, type DragEndEvent, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { type ClipboardEvent, type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
@@ -383,6 +383,7 @@ export const ChartGrid = ({
       </div>
       <DndContext
         sensors={sensors}
+        collisionDetection={pointerWithin}
         onDragEnd={drop}
         accessibility={{
           screenReaderInstructions: { draggable: 'Move rows with Alt and the arrow keys, or cut and paste them.' },

@@ -124,7 +124,9 @@ const Row = ({
       className={`chart-row ${bare ? 'chart-row-bare' : ''} absolute inset-x-0 items-stretch border-b border-hairline px-4 text-[0.8125rem] ${account.heading ? 'bg-paper-2 font-semibold' : ''} ${account.active ? '' : 'text-ink-2'} ${cut || isDragging ? 'opacity-60' : ''} ${isOver && !isDragging ? 'outline-2 outline-offset-[-2px] outline-madder outline-dashed' : ''} ${isDragging ? 'z-10' : ''}`}
       style={{
         height: ROW,
-        transform: `translateY(${String(start + (isDragging ? (transform?.y ?? 0) : 0))}px)`,
+        // Not by a transform: what is dragged and dropped on is measured without them.
+        top: start,
+        ...(isDragging ? { transform: `translateY(${String(transform?.y ?? 0)}px)` } : {}),
       }}
     >
       {columns.map((one, index) => (

@@ -82,7 +82,7 @@ export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) =>
                   What it does
                 </th>
                 <th scope="col" className="figure">
-                  Rate at {day(frame.openingDate, frame.dates)}
+                  Rate at {day(frame.cutover, frame.dates)}
                 </th>
                 <th scope="col" className="text-left max-lg:hidden">
                   Charged to
@@ -106,7 +106,7 @@ export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) =>
                   </td>
                   <td className="text-ink-2 max-md:hidden">{directionFacts(code.direction).label}</td>
                   <td className="figure">
-                    {code.rates.length === 0 ? '' : `${rateOn(code, frame.openingDate) ?? 'none yet'} %`}
+                    {code.rates.length === 0 ? '' : `${rateOn(code, frame.cutover) ?? 'none yet'} %`}
                   </td>
                   <td className="text-ink-2 max-lg:hidden">{name(code.charged)}</td>
                   <td className="text-ink-2 max-lg:hidden">{name(code.recoverable)}</td>
