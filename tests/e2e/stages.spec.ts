@@ -244,6 +244,8 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await page.getByRole('button', { name: 'Leave it' }).click();
 
   for (const role of ['Realised exchange differences', 'Unrealised exchange differences', 'Rounding differences']) {
+    // The chart of the starter has one; taken away, one is made on the spot.
+    await field(page, role).selectOption('');
     await page.getByRole('button', { name: 'Make it' }).first().click();
     await expect(field(page, role)).not.toHaveValue('');
   }

@@ -61,7 +61,8 @@ export const starterChart = (
   starter: StarterId,
   form: LegalForm,
   vocabulary: Vocabulary = 'international',
+  foreign = false,
 ): Result<readonly ComposedAccount[]> => {
-  const answers = starterAnswers(starter, form, vocabulary);
+  const answers = starterAnswers(starter, form, vocabulary, foreign);
   return answers.ok ? ok(answers.value === undefined ? [] : compose(answers.value)) : answers;
 };

@@ -9,6 +9,7 @@ import { readDate, writeDate } from '@/core/calendar/dates';
 import { cutoverProblems, openingDate, opensAtYearStart } from '@/core/calendar/cutover';
 import { firstStates } from '@/core/calendar/states';
 import { firstYear } from '@/core/calendar/year';
+import { vocabularyOf } from '@/core/chart/composition/answers';
 import { STARTERS, type StarterId, starterChart, startersFor } from '@/core/chart/starters';
 import type { LegalForm } from '@/core/company/legal-form';
 import { similarNames } from '@/core/company/names';
@@ -252,6 +253,8 @@ export const NewBooks = ({
           <ChartPreview
             starter={answers.starter}
             form={answers.legalForm}
+            country={answers.country}
+            foreign={answers.foreign}
             currency={currencies.find(([code]) => code === answers.currency)?.[1] ?? answers.currency}
           />
         </section>
@@ -295,16 +298,23 @@ const YearPreview = ({ start, cutover }: { readonly start: string; readonly cuto
 const ChartPreview = ({
   starter,
   form,
+  country,
+  foreign,
   currency,
 }: {
   readonly starter: StarterId;
   readonly form: LegalForm;
+  readonly country: string;
+  readonly foreign: boolean;
   readonly currency: string;
 }) => {
-  const chart = starterChart(starter, form);
+  const chart = starterChart(starter, form, vocabularyOf(country), foreign);
   if (!chart.ok || chart.value.length === 0)
     return (
-      <p className="note">None. Accounts are then added on the Chart page or created from the old trial balance.</p>
+      <p className="note">
+        None. On the Chart page the accounts are then composed from answers, copied, imported or typed; or they are
+        created from the old trial balance.
+      </p>
     );
   const headings = chart.value.filter((one) => one.heading);
   return (
