@@ -17,7 +17,9 @@ import { openingsView } from '@/actions/views';
 import { editChart } from '@/actions/chart';
 import { chartView } from '@/actions/chart-views';
 import { PLAIN_ACCOUNT } from '@/core/chart/account';
+import type { Result } from '@/core/result';
 import { openDirectory } from '@/store/open';
+import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 
 const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
@@ -47,7 +49,7 @@ const repeated = async (times: number, work: (at: number) => Promise<unknown>): 
   return median(found);
 };
 
-const done = <T>(result: { ok: true; value: T } | { ok: false; problems: readonly { message: string }[] }): T => {
+const done = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(result.problems.map((one) => one.message).join('\n'));
   return result.value;
 };
@@ -99,7 +101,7 @@ const bareTables = `create table line (set_id int, account_id int, amount int8, 
   create table change (id int generated always as identity primary key, account_id int, from_amount int8, to_amount int8);
   create table journal_line (journal_id int, line_no int, account_id int, amount int8, primary key (journal_id, line_no));`;
 
-const store = async (): Promise<{ readonly books: number; readonly weeks: number }> => {
+const store = async (): Promise<{ readonly books: number; readonly weeks: number; readonly chart: number }> => {
   const directory = join(root, 'data');
   useDatabase(
     await openDirectory(directory, (error) => {
@@ -158,7 +160,9 @@ const store = async (): Promise<{ readonly books: number; readonly weeks: number
       ),
     ),
   );
+  await importFigures(note, bare, done, timed);
   await bare.close();
+  const chart = await bigChart(done);
   const weeks = await weekBooks();
   for (let made = 0; made < 500; made += 1)
     done(
@@ -183,7 +187,7 @@ const store = async (): Promise<{ readonly books: number; readonly weeks: number
     await repeated(5, namesView),
   );
   await closeDatabase();
-  return { books, weeks };
+  return { books, weeks, chart };
 };
 
 /** Books with a hundred fiscal years of twelve periods in whole weeks. */
@@ -255,7 +259,7 @@ const next = (port: string, directory: string): readonly string[] => [
   port,
 ];
 
-const browser = async ({ books, weeks }: Awaited<ReturnType<typeof store>>): Promise<void> => {
+const browser = async ({ books, weeks, chart }: Awaited<ReturnType<typeof store>>): Promise<void> => {
   const app = `http://127.0.0.1:${appPort}`;
   const empty = `http://127.0.0.1:${emptyPort}`;
   const env = { BATHRON_DATA: join(root, 'data'), NEXT_MANUAL_SIG_HANDLE: 'true', LOG_LEVEL: 'error' };
@@ -362,6 +366,10 @@ const browser = async ({ books, weeks }: Awaited<ReturnType<typeof store>>): Pro
     await page.goto(empty, { waitUntil: 'networkidle' });
     const bareTyped = await keystroke(() => page.locator('input').click());
     note('keystroke to paint on that sheet', typed, 'a bare input on an empty page', bareTyped);
+    const sheet = `${app}/books/${String(chart)}/chart`;
+    await get(sheet)();
+    note('chart page, 10,000 accounts, server time', await repeated(5, get(sheet)), 'an empty Next.js page', emptyTime);
+    await chartInBrowser(note, page, sheet, bareTyped);
   } finally {
     await page.context().browser()?.close();
     for (const child of [ours, theirs]) {
@@ -373,6 +381,7 @@ const browser = async ({ books, weeks }: Awaited<ReturnType<typeof store>>): Pro
 
 try {
   coreFigures(note);
+  adviceFigures(note);
   await browser(await store());
   const table = lines.map(({ what, ours, baseline, theirs, unit }) => ({
     measured: what,

@@ -4,6 +4,22 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensurePackages, freePort, root, run, startServer, stop } from './provision.mjs';
 
+/** A list of accounts as an old system writes one, with rows that are new, changed, the same, and wrong. */
+const OLD_LEDGER = `No;Title;Category;Group
+1010;Skerry Bank current account;Asset;1000
+1050;Petty cash, pier office;Asset;1000
+1060;Van float;Asset;1000
+1070;;Asset;1000
+1080;Qx clearing;;
+2310;Pension contributions owed;Liability;2000
+4023;Sales of fresh kelp;Income;4000
+5023;Harvesting fresh kelp;Cost of sales;5000
+6360;Boat insurance;Expnse;6000
+6420;Road tax;Expense;6999
+1010;Skerry Bank, again;Asset;1000
+8050;Bank interest;Other expense;8000
+`;
+
 const VIEWS = [
   ['board', '/'],
   [
@@ -20,6 +36,27 @@ const VIEWS = [
   ['calendar-weeks', '/books/2/calendar'],
   ['currencies', '/books/1/currencies'],
   ['chart', '/books/1/chart', (page) => page.getByRole('row', { name: /VAT payable/ }).click()],
+  [
+    'chart-answers',
+    '/books/3/chart/begin',
+    async (page) => {
+      await page.getByLabel('Keeps stock').click();
+    },
+  ],
+  ['chart-statements', '/books/1/chart/statements'],
+  [
+    'chart-import',
+    '/books/1/chart/import',
+    async (page) => {
+      await page.locator('input[type=file]').setInputFiles({
+        name: 'accounts of the old ledger.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from(OLD_LEDGER),
+      });
+      await page.getByRole('table', { name: 'Rows of the preview' }).waitFor();
+    },
+  ],
+  ['chart-tidying', '/books/4/chart/tidy'],
   [
     'opening-balances',
     '/books/1/openings',

@@ -8,7 +8,7 @@ import { minorDigits } from '@/core/money/currency';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add } from '@/core/money/minor';
 import { type Creation, type DecidedRow, proposeCreations } from '@/core/openings/takeover';
-import { MOST_BYTES } from '@/core/papers/cells';
+import { MOST_BYTES, MOST_ROWS } from '@/core/papers/cells';
 import { COLUMN_ROLES, CONVENTIONS } from '@/core/papers/recognise';
 import { readPaper } from '@/core/papers/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
@@ -156,7 +156,7 @@ const decision = z.discriminatedUnion('kind', [
 /** Decides about rows of a paper, or (null) takes a decision back. */
 export const decideRows = booksAction(
   'decideRows',
-  { paper: paperId, rows: z.array(z.int().positive()).min(1).max(20_000), decision: decision.nullable() },
+  { paper: paperId, rows: z.array(z.int().positive()).min(1).max(MOST_ROWS), decision: decision.nullable() },
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;

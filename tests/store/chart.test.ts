@@ -142,7 +142,7 @@ describe('edits of the sheet', () => {
     const back = before.flatMap((account) => {
       const step = done.steps.find((one) => one.id === account.id);
       return step?.kind === 'change'
-        ? [{ kind: 'change' as const, id: account.id as number, is: step.was, was: step.is }]
+        ? [{ kind: 'change' as const, id: account.id, is: step.was, was: step.is }]
         : [];
     });
     valueOf(await editChart({ books, edits: back }));
@@ -505,7 +505,7 @@ describe('money accounts and tax codes', () => {
       codesOf(
         await editChart({
           books,
-          edits: [change(sales, { taxCode: 'NOPE' })].map((edit) => ({ ...edit, was: {} })) as never,
+          edits: [change(sales, { taxCode: 'NOPE' })].map((edit) => ({ ...edit, was: {} })),
         }),
       ),
     ).toEqual(['account.tax-code-unknown']);

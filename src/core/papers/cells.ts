@@ -22,7 +22,7 @@ export const textOf = (cell: Cell | undefined): string =>
 /** Stated limits of a paper. */
 export const MOST_BYTES = 20 * 1024 * 1024;
 export const MOST_UNPACKED_BYTES = 200 * 1024 * 1024;
-export const MOST_ROWS = 20_000;
+export const MOST_ROWS = 50_000;
 export const MOST_COLUMNS = 60;
 
 /** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */

@@ -7,6 +7,7 @@ import type { FrameView } from '@/actions/frame-view';
 import type { Account } from '@/core/chart/account';
 import { CHART_COLUMNS, type ChartColumn, type ChartMapping, type RecognisedChart } from '@/core/chart/chart-file';
 import type { IncomingPlan, IncomingRules, RowChoice } from '@/core/chart/incoming';
+import { MOST_BYTES, MOST_ROWS } from '@/core/papers/cells';
 import { type Problem, type Result, plural } from '@/core/result';
 import type { FromWorker, ToWorker } from '@/workers/accounts-file';
 import { FileButton } from '../parts/file-button';
@@ -174,7 +175,10 @@ export const ImportPage = ({
               Drop the old system’s list of accounts here, or choose it above. Columns and types are recognised and can
               be corrected; nothing is stored before you take it over.
             </p>
-            <p className="note mt-2">Up to 20 MB and 20,000 rows. Bathron’s own export reads back to the same chart.</p>
+            <p className="note mt-2">
+              Up to {MOST_BYTES / 1024 / 1024} MB and {MOST_ROWS.toLocaleString('en-GB')} rows. Bathron’s own export
+              reads back to the same chart.
+            </p>
           </div>
         )}
         {read !== undefined && mapping !== undefined && (
