@@ -56,9 +56,7 @@ export const AsStatements = ({
                   .map((line) => (
                     <tbody key={line.classification}>
                       <tr className="section">
-                        <th scope="rowgroup" colSpan={2} className="text-left">
-                          {line.label}
-                        </th>
+                        <td colSpan={2}>{line.label}</td>
                         <td className="figure">{line.total === 0n ? '' : sided(line.total, frame)}</td>
                       </tr>
                       {line.accounts.length === 0 && (
