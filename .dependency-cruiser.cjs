@@ -13,7 +13,11 @@ module.exports = {
     only('store', ['core'], 'store is SQL and core types'),
     only('actions', ['core', 'store'], 'use cases join core and store'),
     only('workers', ['core'], 'a worker is a thin shell around core'),
-    only('ui', ['core', 'actions', 'workers'], 'components show; they reach the server through actions and heavy computation through workers'),
+    only(
+      'ui',
+      ['core', 'actions', 'workers'],
+      'components show; they reach the server through actions and heavy computation through workers',
+    ),
     only('app', ['ui', 'actions', 'core', 'simulated'], 'pages are thin: ui and actions (and core types)'),
     only('simulated', [], 'a stand-in for an outside service knows nothing of the application'),
     {

@@ -141,9 +141,7 @@ describe('edits of the sheet', () => {
     expect((await chartOf(books)).find(({ id }) => id === heading.id)?.code).toBe('1400');
     const back = before.flatMap((account) => {
       const step = done.steps.find((one) => one.id === account.id);
-      return step?.kind === 'change'
-        ? [{ kind: 'change' as const, id: account.id, is: step.was, was: step.is }]
-        : [];
+      return step?.kind === 'change' ? [{ kind: 'change' as const, id: account.id, is: step.was, was: step.is }] : [];
     });
     valueOf(await editChart({ books, edits: back }));
     expect(await chartOf(books)).toEqual(before);
