@@ -1,8 +1,7 @@
 import { type Minor, NIL, add } from '../money/minor';
-import type { Account, AccountId } from './account';
+import { type Account, type AccountId, chartIndex } from './account';
 import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification } from './classes';
 import { type CodeScheme, codeQuestions } from './scheme';
-import { chartIndex } from './account';
 import { byCode } from './tree';
 
 export interface Placed {

@@ -7,7 +7,7 @@ import { formatMinor } from '../money/format';
 import { type Minor, minor, sum } from '../money/minor';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { readPaperAmount } from './amount';
-import type { Table } from './cells';
+import { MOST_ROWS, type Table } from './cells';
 import { readPaper } from './read';
 import { type Reading, recognise } from './recognise';
 import { readRows, rowTotals } from './rows';
@@ -246,7 +246,7 @@ describe('hostile and broken files get a code and a sentence', () => {
       zipSync({ 'xl/workbook.xml': strToU8('<x/>'), 'xl/worksheets/sheet1.xml': new Uint8Array(210 * 1024 * 1024) }),
       'paper.bomb',
     ],
-    ['too many rows', bytes('1,2\n'.repeat(20_001)), 'paper.rows'],
+    ['too many rows', bytes('1,2\n'.repeat(MOST_ROWS + 1)), 'paper.rows'],
   ])('%s', (_, content, code) => {
     expect(refusal(content)).toBe(code);
   });
