@@ -11,6 +11,7 @@ import { recogniseChart } from '@/core/chart/chart-file';
 import { CLASSIFICATIONS } from '@/core/chart/classes';
 import { folded } from '@/core/papers/cells';
 import type { Result } from '@/core/result';
+import { fastest } from './core';
 
 export type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
 
@@ -33,16 +34,6 @@ export const manyAccounts = (count: number): readonly Account[] => {
       parent: at < headings ? null : accountId((at % headings) + 1),
     };
   });
-};
-
-const fastest = (times: number, work: () => unknown): number => {
-  let best = Infinity;
-  for (let at = 0; at < times; at += 1) {
-    const start = performance.now();
-    work();
-    best = Math.min(best, performance.now() - start);
-  }
-  return best;
 };
 
 /** All tidying advice for ten thousand accounts, against one pass that folds every name. */

@@ -49,7 +49,7 @@ export interface ChartMapping {
 const WORDS: Readonly<Record<Exclude<ChartColumn, 'ignore'>, string>> = {
   code: 'code|account code|acc code|account no|account number|account id|no|nr|number|nominal|nominal code|gl code|konto|kontonr|konto nr|kontonummer|ucet|cislo uctu|compte|numero|cuenta|conto|rekening|accountid',
   name: 'name|account name|account|title|account title|description|bezeichnung|kontobezeichnung|kontoname|nazev|nazev uctu|libelle|intitule|nombre|descripcion|descrizione|omschrijving|navn|kontonavn|accountdescription',
-  type: 'type|account type|acc type|category|class|account class|typ|kontoart|kontotyp|druh|typ uctu|categorie|tipo|soort|accounttype',
+  type: 'type|account type|acc type|category|class|typ|kontoart|kontotyp|druh|typ uctu|categorie|tipo|soort|accounttype',
   line: 'statement line|line|report line|statement|classification|balance sheet line|gliederung|radek vykazu|rubrique|groupingcategory',
   kind: 'heading or posting|kind|posting|heading|header|level type|posting type',
   parent:

@@ -355,7 +355,7 @@ const lineOf = (
   below: readonly Draft[],
 ): Inferred | undefined => {
   const { says, target } = draft;
-  if (says.classification != null) return { classification: says.classification, why: 'said by the source' };
+  if (says.classification != null) return { classification: says.classification, why: '' };
   if (target !== undefined && (says.type ?? '') === '') return { classification: target.classification, why: '' };
   const found = inferLine(
     { code: draft.is.code, name: draft.is.name, type: says.type ?? '', heading: parent?.classification },

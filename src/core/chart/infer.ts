@@ -13,7 +13,7 @@ export interface Inferred {
 const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
   [
     'current-asset',
-    'current asset|current assets|asset|assets|bank|cash|stock|inventory|debtor|debtors|receivable|accounts receivable|other current asset|umlaufvermogen|aktiva|aktivum|aktiv|obezna aktiva|actif|actif circulant|activo|activo corriente|attivo|activa|a|umlaufvermoegen',
+    'current asset|current assets|asset|assets|bank|cash|stock|inventory|debtor|debtors|receivable|accounts receivable|umlaufvermogen|aktiva|aktivum|aktiv|obezna aktiva|actif|actif circulant|activo|activo corriente|attivo|activa|a|umlaufvermoegen',
   ],
   [
     'fixed-asset',
@@ -22,7 +22,7 @@ const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
   ['other-asset', 'other asset|other assets|long term asset'],
   [
     'current-liability',
-    'current liability|current liabilities|liability|liabilities|creditor|creditors|payable|accounts payable|card|credit card|other current liability|verbindlichkeit|verbindlichkeiten|passiva|passivum|pasiva|zavazek|zavazky|passif|pasivo|pasivo corriente|passivo|passiva kort|gjeld|l',
+    'current liability|current liabilities|liability|liabilities|creditor|creditors|payable|accounts payable|card|credit card|verbindlichkeit|verbindlichkeiten|passiva|passivum|pasiva|zavazek|zavazky|passif|pasivo|pasivo corriente|passivo|passiva kort|gjeld|l',
   ],
   [
     'long-term-liability',
