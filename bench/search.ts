@@ -1,0 +1,77 @@
+// The out-of-balance search: plants errors in random trial balances and prints how often the true one is found, and how
+// long the search takes against one pass over the figures.
+import { type Planted, PLANTED_KINDS, plant, plantable, seeded } from '../src/core/openings/search/planting';
+import { netOf, search } from '../src/core/openings/search/search';
+import type { Hypothesis } from '../src/core/openings/search/types';
+import { fastest } from './core';
+
+const same = (hypothesis: Hypothesis, planted: readonly Planted[]): boolean => {
+  const changes = new Map<number, bigint>();
+  for (const cause of hypothesis.causes) for (const { account, to } of cause.changes) changes.set(account, to);
+  const wanted = planted.flatMap(({ mend }) => mend);
+  return changes.size === wanted.length && wanted.every(({ account, to }) => changes.get(account) === to);
+};
+
+const share = (part: number, whole: number): string => (whole === 0 ? '-' : `${((100 * part) / whole).toFixed(1)} %`);
+
+/** One planted error: the place of the true one, cases in which several rows fit equally counted apart. */
+export const oneError = (cases: number): void => {
+  const all = { clear: 0, first: 0, three: 0, tied: 0, found: 0 };
+  for (const kind of PLANTED_KINDS) {
+    const random = seeded(kind.length * 7919);
+    const own = { clear: 0, first: 0, three: 0, tied: 0, found: 0 };
+    for (let at = 0; at < cases; at += 1) {
+      const planted = plant(plantable(30 + Math.floor(random() * 170), random), kind, random);
+      if (planted === undefined || netOf(planted.input) === 0n) continue;
+      const found = search(planted.input, { pairs: true, most: 20 });
+      const place = found.findIndex((one) => same(one, [planted]));
+      if (place >= 0 && (found[place]?.ties ?? 1) > 1) {
+        own.tied += 1;
+        continue;
+      }
+      own.clear += 1;
+      if (place === 0) own.first += 1;
+      if (place >= 0 && place < 3) own.three += 1;
+      if (place >= 0) own.found += 1;
+    }
+    for (const key of ['clear', 'first', 'three', 'tied', 'found'] as const) all[key] += own[key];
+    console.log(
+      `  ${kind.padEnd(14)} first ${share(own.first, own.clear).padStart(8)}   in three ${share(own.three, own.clear).padStart(8)}   ties ${String(own.tied).padStart(4)} of ${own.tied + own.clear}`,
+    );
+  }
+  console.log(
+    `  ${'all'.padEnd(14)} first ${share(all.first, all.clear).padStart(8)}   in three ${share(all.three, all.clear).padStart(8)}   ties ${String(all.tied).padStart(4)} of ${all.tied + all.clear}`,
+  );
+};
+
+/** Two planted errors of any kinds: whether the true pair is among the first ten. */
+export const twoErrors = (cases: number): void => {
+  const random = seeded(4711);
+  let ten = 0;
+  let done = 0;
+  while (done < cases) {
+    const clean = plantable(30 + Math.floor(random() * 90), random);
+    const kinds = [0, 1].map(() => PLANTED_KINDS[Math.floor(random() * PLANTED_KINDS.length)]);
+    const first = kinds[0] === undefined ? undefined : plant(clean, kinds[0], random);
+    const second = first === undefined || kinds[1] === undefined ? undefined : plant(first.input, kinds[1], random);
+    if (first === undefined || second === undefined || netOf(second.input) === 0n) continue;
+    const touched = first.mend.map(({ account }) => account as number);
+    if (second.mend.some(({ account }) => touched.includes(account))) continue;
+    done += 1;
+    const found = search(second.input, { pairs: true, most: 10 });
+    if (found.some((one) => same(one, [first, second]))) ten += 1;
+  }
+  console.log(`  two errors: the true pair in the first ten in ${share(ten, done)} of ${done}`);
+};
+
+export const searchSpeed = async (): Promise<void> => {
+  const random = seeded(1);
+  const planted = plant(plantable(5000, random), 'transposed', random);
+  if (planted === undefined) throw new Error('nothing planted');
+  const pass = await fastest(5, () => void netOf(planted.input));
+  const singles = await fastest(5, () => void search(planted.input, { pairs: false, most: 12 }));
+  const pairs = await fastest(3, () => void search(planted.input, { pairs: true, most: 12 }));
+  console.log(
+    `  5,000 figures: single errors ${singles.toFixed(0)} ms, pairs ${pairs.toFixed(0)} ms (one addition of all figures: ${pass.toFixed(2)} ms, ratios ${(singles / pass).toFixed(0)} and ${(pairs / pass).toFixed(0)})`,
+  );
+};
