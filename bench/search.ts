@@ -64,13 +64,13 @@ export const twoErrors = (cases: number): void => {
   console.log(`  two errors: the true pair in the first ten in ${share(ten, done)} of ${done}`);
 };
 
-export const searchSpeed = async (): Promise<void> => {
+export const searchSpeed = (): void => {
   const random = seeded(1);
   const planted = plant(plantable(5000, random), 'transposed', random);
   if (planted === undefined) throw new Error('nothing planted');
-  const pass = await fastest(5, () => void netOf(planted.input));
-  const singles = await fastest(5, () => void search(planted.input, { pairs: false, most: 12 }));
-  const pairs = await fastest(3, () => void search(planted.input, { pairs: true, most: 12 }));
+  const pass = fastest(5, () => void netOf(planted.input));
+  const singles = fastest(5, () => void search(planted.input, { pairs: false, most: 12 }));
+  const pairs = fastest(3, () => void search(planted.input, { pairs: true, most: 12 }));
   console.log(
     `  5,000 figures: single errors ${singles.toFixed(0)} ms, pairs ${pairs.toFixed(0)} ms (one addition of all figures: ${pass.toFixed(2)} ms, ratios ${(singles / pass).toFixed(0)} and ${(pairs / pass).toFixed(0)})`,
   );

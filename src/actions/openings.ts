@@ -74,6 +74,13 @@ export const saveFigures = booksAction(
           revision: z.int().min(0),
           /** An undo or redo: the figure gets back the origin it had when it last stood at this amount. */
           restores: z.boolean(),
+          /** For a figure that was calculated: by what. */
+          why: z
+            .string()
+            .trim()
+            .min(3, 'Say in a few words why.')
+            .max(300, 'The reason has more than 300 characters; shorten it.')
+            .optional(),
         }),
       )
       .min(1)
@@ -148,8 +155,9 @@ export const saveFigures = booksAction(
               account: entry.account,
               amount: entry.amount,
               from,
-              source: 'typed',
+              source: entry.why === undefined ? 'typed' : 'calculated',
               paper: null,
+              why: entry.why ?? null,
               ...sources.get(entry.account),
             },
           ];

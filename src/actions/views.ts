@@ -27,6 +27,9 @@ export interface OpeningRowView {
   readonly code: string;
   readonly name: string;
   readonly classification: Account['classification'];
+  readonly contra: boolean;
+  readonly role: Account['role'];
+  readonly currency: string | null;
   readonly heading: boolean;
   readonly active: boolean;
   readonly depth: number;
@@ -67,6 +70,9 @@ export const openingsView = (id: number) =>
             code: account.code,
             name: account.name,
             classification: account.classification,
+            contra: account.contra,
+            role: account.role,
+            currency: account.currency,
             heading: account.heading,
             active: account.active,
             depth,

@@ -2,7 +2,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { type Queryable, one } from './database';
 
-export type Source = 'typed' | 'paper' | 'carried';
+export type Source = 'typed' | 'paper' | 'carried' | 'calculated';
 
 export interface OpeningSet {
   readonly id: number;
@@ -16,6 +16,8 @@ export interface OpeningLine {
   readonly amount: Minor;
   readonly source: Source;
   readonly paper: number | null;
+  /** For a calculated figure: by what. */
+  readonly why: string | null;
   readonly revision: number;
 }
 
@@ -68,7 +70,7 @@ export const copyLines = async (
 
 export const linesOf = async (tx: Queryable, booksId: number, setId: number): Promise<readonly OpeningLine[]> =>
   tx.query<OpeningLine>(
-    'select account_id as account, amount, source, paper_id as paper, revision from opening_line where books_id = $1 and set_id = $2 order by account_id',
+    'select account_id as account, amount, source, paper_id as paper, why, revision from opening_line where books_id = $1 and set_id = $2 order by account_id',
     [booksId, setId],
   );
 
@@ -108,7 +110,7 @@ export const lockLines = async (
   accounts: readonly number[],
 ): Promise<ReadonlyMap<AccountId, OpeningLine & { readonly by: string; readonly at: string }>> => {
   const rows = await tx.query<OpeningLine & { by: string; at: string }>(
-    `select l.account_id as account, l.amount, l.source, l.paper_id as paper, l.revision, p.name as by, l.set_at as at
+    `select l.account_id as account, l.amount, l.source, l.paper_id as paper, l.why, l.revision, p.name as by, l.set_at as at
      from opening_line l join person p on p.id = l.set_by
      where l.books_id = $1 and l.set_id = $2 and l.account_id = any($3::int[]) for update of l`,
     [booksId, setId, accounts],
@@ -123,6 +125,8 @@ export interface Writing {
   readonly from: Minor | null;
   readonly source: Source;
   readonly paper: number | null;
+  /** For a calculated figure: by what. */
+  readonly why?: string | null;
 }
 
 /** Writes figures and what happened to them; returns the new revision per account that still has a figure. */
@@ -147,11 +151,11 @@ export const writeLines = async (
     kept.length === 0
       ? []
       : await tx.query<{ account: AccountId; revision: number }>(
-          `insert into opening_line (books_id, set_id, account_id, amount, source, paper_id, set_by, set_at)
-           select $1, $2, account, amount, source, paper, $7, $8
-           from unnest($3::int[], $4::int8[], $5::text[], $6::int[]) as t (account, amount, source, paper)
+          `insert into opening_line (books_id, set_id, account_id, amount, source, paper_id, why, set_by, set_at)
+           select $1, $2, account, amount, source, paper, why, $8, $9
+           from unnest($3::int[], $4::int8[], $5::text[], $6::int[], $7::text[]) as t (account, amount, source, paper, why)
            on conflict (set_id, account_id) do update set amount = excluded.amount, source = excluded.source,
-             paper_id = excluded.paper_id, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('opening_revision')::int
+             paper_id = excluded.paper_id, why = excluded.why, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('opening_revision')::int
            returning account_id as account, revision`,
           [
             booksId,
@@ -160,15 +164,16 @@ export const writeLines = async (
             kept.map((one) => String(one.amount)),
             kept.map((one) => one.source),
             kept.map((one) => one.paper),
+            kept.map((one) => one.why ?? null),
             person,
             at,
           ],
         );
   if (writings.length > 0)
     await tx.query(
-      `insert into opening_change (books_id, set_id, account_id, batch, from_amount, to_amount, source, paper_id, by_person, at)
-       select $1, $2, account, $3, from_amount, to_amount, source, paper, $9, $10
-       from unnest($4::int[], $5::int8[], $6::int8[], $7::text[], $8::int[]) as t (account, from_amount, to_amount, source, paper)`,
+      `insert into opening_change (books_id, set_id, account_id, batch, from_amount, to_amount, source, paper_id, why, by_person, at)
+       select $1, $2, account, $3, from_amount, to_amount, source, paper, why, $10, $11
+       from unnest($4::int[], $5::int8[], $6::int8[], $7::text[], $8::int[], $9::text[]) as t (account, from_amount, to_amount, source, paper, why)`,
       [
         booksId,
         setId,
@@ -178,6 +183,7 @@ export const writeLines = async (
         writings.map((one) => (one.amount === null ? null : String(one.amount))),
         writings.map((one) => one.source),
         writings.map((one) => one.paper),
+        writings.map((one) => one.why ?? null),
         person,
         at,
       ],
@@ -190,6 +196,7 @@ export interface Change {
   readonly to: Minor | null;
   readonly source: Source;
   readonly paper: string | null;
+  readonly why: string | null;
   readonly version: number;
   readonly by: string;
   readonly at: string;
@@ -203,7 +210,7 @@ export const changesOf = async (
   most = 50,
 ): Promise<readonly Change[]> =>
   tx.query<Change>(
-    `select c.from_amount as "from", c.to_amount as "to", c.source, f.name as paper, s.version, p.name as by, c.at
+    `select c.from_amount as "from", c.to_amount as "to", c.source, f.name as paper, c.why, s.version, p.name as by, c.at
      from opening_change c join opening_set s on s.id = c.set_id join person p on p.id = c.by_person left join paper f on f.id = c.paper_id
      where c.books_id = $1 and c.account_id = $2 order by c.id desc limit $3`,
     [booksId, account, most],
@@ -235,11 +242,13 @@ export const sourcesOf = async (
   booksId: number,
   setId: number,
   wanted: readonly { readonly account: AccountId; readonly amount: Minor | null }[],
-): Promise<ReadonlyMap<AccountId, { readonly source: Source; readonly paper: number | null }>> => {
+): Promise<
+  ReadonlyMap<AccountId, { readonly source: Source; readonly paper: number | null; readonly why: string | null }>
+> => {
   const figures = wanted.filter((one) => one.amount !== null);
   if (figures.length === 0) return new Map();
-  const rows = await tx.query<{ account: AccountId; source: Source; paper: number | null }>(
-    `select distinct on (c.account_id) c.account_id as account, c.source, c.paper_id as paper
+  const rows = await tx.query<{ account: AccountId; source: Source; paper: number | null; why: string | null }>(
+    `select distinct on (c.account_id) c.account_id as account, c.source, c.paper_id as paper, c.why
      from opening_change c join unnest($3::int[], $4::int8[]) as t (account, amount) on t.account = c.account_id and t.amount = c.to_amount
      where c.books_id = $1 and c.set_id = $2 order by c.account_id, c.id desc`,
     [booksId, setId, figures.map((one) => one.account), figures.map((one) => String(one.amount))],

@@ -129,6 +129,17 @@ export const rowsBehind = async (
     [booksId],
   );
 
+/** The rows with an amount that were left out when their paper was taken over. */
+export const rowsLeftOut = async (
+  tx: Queryable,
+  booksId: number,
+): Promise<readonly { paper: number; row: number; text: string; amount: Minor }[]> =>
+  tx.query(
+    `select paper_id as paper, row_no as row, text, amount from paper_row
+     where books_id = $1 and account_id is null and amount <> 0 order by paper_id, row_no`,
+    [booksId],
+  );
+
 /** Rows taken over follow when one account is merged into another. */
 export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query('update paper_row set account_id = $3 where books_id = $1 and account_id = $2', [booksId, from, into]);

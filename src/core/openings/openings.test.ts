@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { type Minor, NIL, minor, sum } from '../money/minor';
 import type { PaperRow } from '../papers/rows';
+import { closeResults } from './closing';
 import { bubble, difference, postingLines, totalsOf, withChange } from './level';
 import { matcher } from './match';
 import { type Decision, guessClass, planTakeOver } from './takeover';
@@ -207,5 +208,31 @@ describe('the plan of a take-over', () => {
     );
     expect(guessClass({ code: '6199', name: 'Whatever', amount: minor(5n) }, chart)).toBe('operating-expense');
     expect(guessClass({ code: '', name: 'Whatever', amount: minor(-5n) }, [])).toBe('current-liability');
+  });
+});
+
+describe('closing the results', () => {
+  const company = [
+    ...chart,
+    account(8, '3200', 'Retained earnings', { classification: 'equity', role: 'retained-earnings' }),
+    account(9, '4000', 'Sales', { classification: 'revenue' }),
+  ];
+  it('keeps the net, clears every result, and touches nothing else', () => {
+    fc.assert(
+      fc.property(positions, (given) => {
+        const stands = new Map([...given].map(([id, amount]) => [accountId(id), amount]));
+        const after = new Map(stands);
+        for (const { account: id, from, to } of closeResults(company, stands) ?? []) {
+          expect(after.get(id) ?? NIL).toBe(from);
+          after.set(id, to);
+        }
+        expect(sum(after.values())).toBe(sum(stands.values()));
+        for (const id of [5, 6, 7, 9]) expect(after.get(accountId(id)) ?? NIL).toBe(NIL);
+        for (const id of [2, 3, 4]) expect(after.get(accountId(id))).toBe(stands.get(accountId(id)));
+      }),
+    );
+  });
+  it('has nowhere to put them without retained earnings', () => {
+    expect(closeResults(chart, new Map())).toBeUndefined();
   });
 });

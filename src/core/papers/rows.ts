@@ -1,5 +1,6 @@
 import { type Minor, NIL, add, minor, negate, onSide, subtract, sum } from '../money/minor';
 import { divideRounded } from '../money/rounding';
+import type { Totals } from '../openings/level';
 import { quoted } from '../result';
 import { readPaperAmount } from './amount';
 import { type Cell, type Row, type Table, folded, textOf } from './cells';
@@ -16,6 +17,8 @@ export interface PaperRow {
   readonly text: string;
   /** Why it is not read as an account, or what to know about the amount. */
   readonly note?: string;
+  /** For a total with an amount in both columns: what each comes to, as positive magnitudes. */
+  readonly columns?: Totals;
 }
 
 const TOTAL_WORD =
@@ -124,12 +127,21 @@ export const readRows = (table: Table, reading: Reading, digits: number): readon
         ...base,
         kind,
         amount: read.amount,
+        ...columnsOf(cells),
         note: TOTAL.test(folded(`${code} ${name}`)) ? 'a total, by its words' : 'the sum of the rows above',
       };
     }
     if (kind === 'unreadable') return { ...base, kind, note: read.bad ?? 'unreadable' };
     return { ...base, kind, note: decided === false ? 'set aside by hand' : 'no amount: a heading or a remark' };
 
+    function columnsOf(row: Row): Pick<PaperRow, 'columns'> {
+      if (!columns.includes('debit') || !columns.includes('credit')) return {};
+      const debit = readCell(pick(row, columns, 'debit'), reading, digits);
+      const credit = readCell(pick(row, columns, 'credit'), reading, digits);
+      return debit.bad !== undefined || credit.bad !== undefined || debit.amount === 0n || credit.amount === 0n
+        ? {}
+        : { columns: { debits: onSide(debit.amount, 'debit'), credits: onSide(credit.amount, 'debit') } };
+    }
     function guess(): 'account' | 'total' | 'heading' | 'unreadable' {
       const sums = all.length > 0 && (read.amount === sum(sinceTotal) || read.amount === sum(all));
       const worded =
@@ -157,6 +169,10 @@ const isHeadingLike = (rows: readonly Row[], at: number, columns: readonly Colum
   const stem = code.replace(/0+$/, '');
   return next !== '' && next !== code && next.startsWith(stem === '' ? code : stem);
 };
+
+/** The old system's own column totals: those of the last total that has both, which is the grand total where there is one. */
+export const statedTotals = (rows: readonly Pick<PaperRow, 'columns'>[]): Totals | undefined =>
+  rows.filter(({ columns }) => columns !== undefined).at(-1)?.columns;
 
 export interface RowTotals {
   readonly accounts: number;

@@ -1,35 +1,55 @@
 import { type Account, called } from '../chart/account';
-import { isResult, typeOf } from '../chart/classes';
+import { isResult, normalSide, typeOf } from '../chart/classes';
 import { opensAtYearStart } from '../calendar/cutover';
-import type { Minor } from '../money/minor';
+import { type Minor, sideOf } from '../money/minor';
 import { difference, totalsOf } from '../openings/level';
 import { resultOf } from '../statements/statements';
 import { type Check, type ProofState, filled, money, yearOfCutover } from './check';
 
-type AmountCheck = 'openings.on-active-posting-accounts' | 'openings.results-nil-at-year-start';
+type AmountCheck =
+  | 'openings.on-active-posting-accounts'
+  | 'openings.results-nil-at-year-start'
+  | 'openings.suspense-nil'
+  | 'openings.bank-not-owed'
+  | 'openings.usual-side';
 
 /**
  * What is wrong with an amount standing on this account, whoever looks: the sheet at the row while it is typed, and the
- * checks below. `atYearStart` tells whether the books open at a year start.
+ * checks below. `yearStart` tells whether the books open at a year start.
  */
 export const accountFault = (
-  account: Pick<Account, 'classification' | 'heading' | 'active'>,
+  account: Pick<Account, 'classification' | 'heading' | 'active' | 'contra' | 'role'>,
   amount: Minor,
-  atYearStart: boolean,
+  yearStart: boolean,
 ): { readonly check: AmountCheck; readonly says: string } | undefined => {
   if (amount === 0n) return undefined;
   if (account.heading) return { check: 'openings.on-active-posting-accounts', says: 'an amount on a heading' };
   if (!account.active) return { check: 'openings.on-active-posting-accounts', says: 'the account is inactive' };
-  if (atYearStart && isResult(typeOf(account.classification)))
+  if (yearStart && isResult(typeOf(account.classification)))
     return { check: 'openings.results-nil-at-year-start', says: 'opens at nil at a year start' };
+  if (account.role === 'opening-suspense')
+    return { check: 'openings.suspense-nil', says: 'a difference that nobody has explained yet' };
+  if (account.role === 'bank' && amount < 0n) return { check: 'openings.bank-not-owed', says: 'a bank in credit' };
+  // Equity and exchange differences change sides in the ordinary course of things.
+  if (
+    typeOf(account.classification) !== 'equity' &&
+    !account.role?.startsWith('exchange') &&
+    account.role !== 'rounding'
+  )
+    if (sideOf(amount) !== normalSide(account))
+      return { check: 'openings.usual-side', says: `a ${sideOf(amount) ?? ''} here is unusual` };
   return undefined;
 };
 
-const faulty = (state: ProofState, check: AmountCheck): readonly (readonly [Account, Minor, string])[] => {
+const atYearStart = (state: ProofState): boolean => {
   const year = yearOfCutover(state);
-  const atYearStart = year !== undefined && opensAtYearStart(year, state.cutover);
+  return year !== undefined && opensAtYearStart(year, state.cutover);
+};
+
+const faulty = (state: ProofState, check: AmountCheck): readonly (readonly [Account, Minor, string])[] => {
+  const fresh = atYearStart(state);
   return filled(state).flatMap(([account, amount]) => {
-    const fault = accountFault(account, amount, atYearStart);
+    const fault = accountFault(account, amount, fresh);
     return fault?.check === check ? [[account, amount, fault.says] as const] : [];
   });
 };
@@ -76,6 +96,51 @@ export const OPENING_CHECKS = {
         place: { stage: 'openings', account: account.id },
       }));
     },
+  },
+  'openings.suspense-nil': {
+    severity: 'warning',
+    title: 'The opening suspense account is at nil',
+    why: 'What stands there is a difference that nobody has explained. It may stay for a while, not for good.',
+    find: (state) =>
+      faulty(state, 'openings.suspense-nil').map(([account, amount]) => ({
+        what: `${called(account)} holds ${money(state, amount)}.`,
+        place: { stage: 'openings', account: account.id },
+      })),
+  },
+  'openings.bank-not-owed': {
+    severity: 'advice',
+    title: 'No bank account opens in credit',
+    why: 'A credit on a bank account means that the bank is owed: an overdraft, or a sign the wrong way round.',
+    find: (state) =>
+      faulty(state, 'openings.bank-not-owed').map(([account, amount]) => ({
+        what: `${called(account)} opens with a credit of ${money(state, amount)}.`,
+        place: { stage: 'openings', account: account.id },
+      })),
+  },
+  'openings.usual-side': {
+    severity: 'advice',
+    title: 'Figures stand on the usual side of their accounts',
+    why: 'A debit on a liability or a credit on an asset may be right, and is often a sign the wrong way round.',
+    find: (state) =>
+      faulty(state, 'openings.usual-side').map(([account, amount, says]) => ({
+        what: `${called(account)}, ${money(state, amount)}: ${says}.`,
+        place: { stage: 'openings', account: account.id },
+      })),
+  },
+  'openings.results-in-mid-year': {
+    severity: 'warning',
+    title: 'A mid-year opening brings its results',
+    why: 'In the middle of a year income and expense open at their year-to-date figures; without them the year’s result is short.',
+    applies: (state) => !atYearStart(state),
+    find: (state) =>
+      filled(state).length === 0 || filled(state).some(([account]) => isResult(typeOf(account.classification)))
+        ? []
+        : [
+            {
+              what: 'The books take over in the middle of a year, and no income or expense account has a figure.',
+              place: { stage: 'openings' },
+            },
+          ],
   },
   'openings.something-stands': {
     severity: 'warning',

@@ -97,7 +97,8 @@ const stateOf = (
       (
         more.amounts ?? [
           [52, 100n],
-          [50, -100n],
+          [50, -90n],
+          [7, -10n],
         ]
       ).map(([id, amount]) => [accountId(id), minor(amount)]),
     ),
@@ -121,13 +122,62 @@ describe('the checks', () => {
     expect(verdict(prove(stateOf()))).toBe('clear');
   });
   it.each<[CheckId, ProofState]>([
-    ['openings.nets-to-zero', stateOf({ amounts: [[52, 100n]] })],
+    [
+      'openings.nets-to-zero',
+      stateOf({
+        amounts: [
+          [52, 100n],
+          [7, -10n],
+        ],
+      }),
+    ],
+    [
+      'openings.results-in-mid-year',
+      stateOf({
+        amounts: [
+          [52, 100n],
+          [50, -100n],
+        ],
+      }),
+    ],
+    [
+      'openings.bank-not-owed',
+      stateOf({
+        amounts: [
+          [52, -100n],
+          [50, 110n],
+          [7, -10n],
+        ],
+      }),
+    ],
+    [
+      'openings.usual-side',
+      stateOf({
+        amounts: [
+          [52, 100n],
+          [50, -110n],
+          [7, 10n],
+        ],
+      }),
+    ],
+    [
+      'openings.suspense-nil',
+      stateOf({
+        accounts: chart.map((one) => (one.id === 1 ? { ...one, role: 'opening-suspense' } : one)),
+        amounts: [
+          [1, 100n],
+          [50, -90n],
+          [7, -10n],
+        ],
+      }),
+    ],
     [
       'openings.on-active-posting-accounts',
       stateOf({
         amounts: [
           [61, 100n],
-          [50, -100n],
+          [50, -90n],
+          [7, -10n],
         ],
       }),
     ],
@@ -136,7 +186,8 @@ describe('the checks', () => {
       stateOf({
         amounts: [
           [60, 100n],
-          [50, -100n],
+          [50, -90n],
+          [7, -10n],
         ],
       }),
     ],
@@ -355,7 +406,7 @@ describe('the course', () => {
     drafting: true,
   };
   it('says what each stage waits for', () => {
-    const off = stageStates({ ...facts, proof: prove(stateOf({ amounts: [[52, 100n]] })) });
+    const off = stageStates({ ...facts, proof: prove(stateOf({ amounts: [[7, -100n]] })) });
     expect(off.map((stage) => stage.note)).toEqual([
       'laid',
       'laid',

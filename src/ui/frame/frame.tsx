@@ -98,7 +98,7 @@ export const Frame = ({
           </aside>
         )}
       </main>
-      {frame.hasChart ? <LevelBar money={frame} href={`/books/${String(frame.id)}/proof`} /> : <span />}
+      {frame.hasChart ? <LevelBar money={frame} books={frame.id} /> : <span />}
       <ReloadOnReturn />
     </div>
   </LevelProvider>

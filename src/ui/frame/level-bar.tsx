@@ -6,14 +6,14 @@ import { bubble, difference } from '@/core/openings/level';
 import { type Money, figure } from '../parts/figures';
 import { useTotals } from './level-context';
 
-/** The Level: a spirit level whose bubble rises to the lighter side. Pressing it leads to why. */
-export const LevelBar = ({ money, href }: { readonly money: Money; readonly href: string }) => {
+/** The Level: a spirit level whose bubble rises to the lighter side. Pressing it leads to why, or, when level, to Proof. */
+export const LevelBar = ({ money, books }: { readonly money: Money; readonly books: number }) => {
   const totals = useTotals();
   const net = difference(totals);
   const says = net === 0n ? 'Nets to zero' : `Out of balance, ${net > 0n ? 'debits' : 'credits'} heavier`;
   return (
     <Go
-      href={href}
+      href={`/books/${String(books)}/${net === 0n ? 'proof' : 'openings/why'}`}
       title="The Level: press to see why debits and credits differ"
       className="no-print grid grid-cols-[1fr_auto_1fr] items-center gap-x-4 border-t border-rule bg-paper-2 px-4 py-2 md:grid-cols-[9rem_minmax(6rem,1fr)_9rem_12rem]"
     >

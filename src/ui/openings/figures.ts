@@ -29,6 +29,8 @@ export interface Entry {
   readonly amount: Minor | null;
   readonly revision: number;
   readonly restores: boolean;
+  /** By what the figure was calculated, where nobody typed it. */
+  readonly why?: string;
 }
 
 export type Save = (entries: readonly Entry[]) => Promise<Result<Saved>>;
@@ -50,7 +52,7 @@ export const makeFigures = (
   const figures = new Map<AccountId, Figure>();
   const listeners = new Map<AccountId, Set<() => void>>();
   const watchers = new Set<() => void>();
-  const queued = new Map<AccountId, boolean>();
+  const queued = new Map<AccountId, { readonly restores: boolean; readonly why?: string }>();
   let totals: Totals = totalsOf([]);
   let shownTotals = totals;
   let drafted: { readonly account: AccountId; readonly amount: Minor | null } | undefined;
@@ -93,9 +95,9 @@ export const makeFigures = (
     if (running) return;
     running = true;
     while (queued.size > 0) {
-      const sent = [...queued].map(([account, restores]): Entry => ({
+      const sent = [...queued].map(([account, how]): Entry => ({
         account,
-        restores,
+        ...how,
         amount: get(account).amount,
         revision: get(account).revision,
       }));
@@ -120,7 +122,11 @@ export const makeFigures = (
         for (const entry of sent) {
           const theirs = clashes.get(entry.account);
           // Nothing of the batch was stored; what does not clash goes again without the rest.
-          if (theirs === undefined) queued.set(entry.account, entry.restores);
+          if (theirs === undefined)
+            queued.set(entry.account, {
+              restores: entry.restores,
+              ...(entry.why === undefined ? {} : { why: entry.why }),
+            });
           else
             set(entry.account, {
               ...plain(get(entry.account)),
@@ -140,11 +146,16 @@ export const makeFigures = (
     running = false;
   };
 
-  const write = (changes: readonly Edit[], restores: boolean): void => {
+  const write = (changes: readonly Edit[], how: { readonly restores: boolean; readonly why?: string }): void => {
     drafted = undefined;
     for (const { account, to } of changes) {
-      set(account, { ...plain(get(account)), amount: to, source: to === null ? null : 'typed', state: 'saving' });
-      queued.set(account, restores);
+      set(account, {
+        ...plain(get(account)),
+        amount: to,
+        source: to === null ? null : how.why === undefined ? 'typed' : 'calculated',
+        state: 'saving',
+      });
+      queued.set(account, how);
     }
     edits += 1;
     announce();
@@ -178,8 +189,8 @@ export const makeFigures = (
       addUp();
       for (const listener of watchers) listener();
     },
-    /** One edit by hand, of one or many figures, undone as one. Figures that stay the same are left out. */
-    put: (changes: readonly { readonly account: AccountId; readonly amount: Minor | null }[]): void => {
+    /** One edit, of one or many figures, undone as one; by hand, or calculated (`why`). Figures that stay the same are left out. */
+    put: (changes: readonly { readonly account: AccountId; readonly amount: Minor | null }[], why?: string): void => {
       const edit = changes.flatMap(({ account, amount }): Edit[] => {
         const now = get(account);
         return now.amount === amount && now.state !== 'unreadable' && now.state !== 'failed'
@@ -193,7 +204,7 @@ export const makeFigures = (
       }
       done = [...done, edit];
       undone = [];
-      write(edit, false);
+      write(edit, { restores: false, ...(why === undefined ? {} : { why }) });
     },
     /** Keeps a text that does not read as an amount in its cell, with the reason; the figure below it stays as it was. */
     reject: (account: AccountId, typed: { readonly text: string; readonly column: Side }, says: string): void => {
@@ -210,7 +221,7 @@ export const makeFigures = (
       const failed = [...figures].filter(([, figure]) => figure.state === 'failed');
       for (const [account, figure] of failed) {
         set(account, { ...plain(figure), state: 'saving' });
-        queued.set(account, false);
+        queued.set(account, { restores: false });
       }
       announce();
       void run();
@@ -225,7 +236,7 @@ export const makeFigures = (
       const now = get(account);
       if (now.theirs === undefined) return;
       set(account, { ...plain(now), revision: now.theirs.revision, state: 'saving' });
-      queued.set(account, false);
+      queued.set(account, { restores: false });
       announce();
       void run();
     },
@@ -236,7 +247,7 @@ export const makeFigures = (
       undone = [...undone, last];
       write(
         last.map(({ account, from, to }) => ({ account, from: to, to: from })),
-        true,
+        { restores: true },
       );
       return last;
     },
@@ -245,7 +256,7 @@ export const makeFigures = (
       if (next === undefined) return [];
       undone = undone.slice(0, -1);
       done = [...done, next];
-      write(next, true);
+      write(next, { restores: true });
       return next;
     },
     /** The server's newer state, for figures that nobody is changing here. */

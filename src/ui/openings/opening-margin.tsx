@@ -99,7 +99,9 @@ const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: Open
             <p>
               {figure.source === 'carried'
                 ? 'Carried from the version before.'
-                : 'Typed; by whom and when stands below.'}
+                : figure.source === 'calculated'
+                  ? 'Calculated; by what stands below.'
+                  : 'Typed; by whom and when stands below.'}
             </p>
             {behind.map((one) => (
               <p key={`${String(one.paper)}/${String(one.row)}`} className="note mt-1">

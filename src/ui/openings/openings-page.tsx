@@ -17,6 +17,7 @@ import { day } from '../parts/names';
 import { DropPaper } from '../papers/drop-paper';
 import { type Figures, makeFigures } from './figures';
 import { type Landing, OpeningsGrid } from './grid';
+import { CloseResults } from './close-results';
 import { OpeningMargin } from './opening-margin';
 
 type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
@@ -129,6 +130,7 @@ export const OpeningsPage = ({
           .
         </p>
       )}
+      {editable && frame.atYearStart && <CloseResults frame={frame} rows={rows} figures={figures} />}
       {rows.length === 0 ? (
         <div className="max-w-prose px-4">
           <p>Opening balances stand on accounts, and there are none yet. Two ways to begin:</p>

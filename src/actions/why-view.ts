@@ -1,0 +1,122 @@
+import { openingDate } from '@/core/calendar/cutover';
+import type { AccountId } from '@/core/chart/account';
+import { normalSide } from '@/core/chart/classes';
+import { minorDigits } from '@/core/money/currency';
+import { NIL } from '@/core/money/minor';
+import { ratioOf } from '@/core/money/rate';
+import { lookUp } from '@/core/money/rate-book';
+import type { Ratio } from '@/core/money/ratio';
+import type { SearchFigure, SearchInput, UntakenRow } from '@/core/openings/search/types';
+import { statedTotals } from '@/core/papers/rows';
+import { pairRates } from '@/store/currencies';
+import { currentSet, linesOf } from '@/store/openings';
+import { findPaper, papersOf, rowsBehind, rowsLeftOut } from '@/store/papers';
+import { page } from './frame-view';
+import { readStored } from './paper-reading';
+
+/** An account of the search page: what names it, and what its figure is saved against. */
+export interface WhyAccount {
+  readonly id: AccountId;
+  readonly code: string;
+  readonly name: string;
+  readonly revision: number;
+  /** The paper and the row that the figure came from first. */
+  readonly behind: { readonly paper: number; readonly name: string; readonly row: number } | null;
+}
+
+const MOST_RATES = 40;
+
+const minorRatio = (ratio: Ratio, fromDigits: number, toDigits: number): Ratio => ({
+  n: ratio.n * 10n ** BigInt(toDigits),
+  d: ratio.d * 10n ** BigInt(fromDigits),
+});
+
+/** Everything that the out-of-balance search weighs, and what its page needs to name and to try its findings. */
+export const whyView = (id: number) =>
+  page(id, async ({ tx, books }, state) => {
+    const set = await currentSet(tx, books.id);
+    const lines = new Map(
+      (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
+    );
+    const papers = await papersOf(tx, books.id);
+    const names = new Map(papers.map((paper) => [paper.id, paper.name]));
+    const behind = new Map<AccountId, { paper: number; row: number; amount: SearchFigure['amount'] }[]>();
+    for (const { account, ...row } of await rowsBehind(tx, books.id)) {
+      const known = behind.get(account);
+      if (known === undefined) behind.set(account, [row]);
+      else known.push(row);
+    }
+
+    const date = openingDate(books.cutover).toString();
+    const rates = new Map<string, NonNullable<SearchFigure['rates']>>();
+    for (const currency of state.currencies) {
+      const now = lookUp(state.rates, { from: currency, to: books.currency, date, mostDays: books.rateDays });
+      if (now.kind === 'missing') continue;
+      const digits = minorDigits(currency);
+      const others = await pairRates(tx, books.id, [currency, books.currency], MOST_RATES, true);
+      rates.set(currency, {
+        now: minorRatio(now.ratio, digits, state.digits),
+        others: others.flatMap((rate) => {
+          const ratio = rate.date === date ? undefined : ratioOf(rate, currency, books.currency);
+          return ratio === undefined ? [] : [{ date: rate.date, ratio: minorRatio(ratio, digits, state.digits) }];
+        }),
+      });
+    }
+
+    // What the papers have that no figure took, and what the old system itself came to.
+    const taken = papers.filter((paper) => paper.takenAt !== null);
+    const untaken: UntakenRow[] = (await rowsLeftOut(tx, books.id)).map((row) => ({ ...row, account: null }));
+    let totals: SearchInput['totals'] = null;
+    for (const { id: paperId } of taken) {
+      const paper = await findPaper(tx, books.id, paperId);
+      if (paper === undefined) continue;
+      const { rows } = readStored(books.id, paper, state.accounts, state.amounts, state.digits);
+      untaken.push(
+        ...rows.flatMap((row) =>
+          row.kind === 'total' && row.code !== '' && row.amount !== 0n
+            ? [{ paper: paperId, row: row.row, text: row.text, amount: row.amount, account: null }]
+            : [],
+        ),
+      );
+      if (taken.length === 1) totals = statedTotals(rows) ?? null;
+    }
+
+    const posting = state.accounts.filter((account) => !account.heading);
+    return {
+      set: set === undefined ? null : { id: set.id, state: set.state },
+      papers: [...names].map(([paper, name]) => ({ id: paper, name })),
+      suspense: state.accounts.find(({ role, active }) => role === 'opening-suspense' && active)?.id ?? null,
+      rounding: state.accounts.find(({ role, active }) => role === 'rounding' && active)?.id ?? null,
+      accounts: posting.map((account): WhyAccount => {
+        const [first] = behind.get(account.id) ?? [];
+        return {
+          id: account.id,
+          code: account.code,
+          name: account.name,
+          revision: lines.get(account.id)?.revision ?? 0,
+          behind:
+            first === undefined ? null : { paper: first.paper, name: names.get(first.paper) ?? '', row: first.row },
+        };
+      }),
+      input: {
+        atYearStart: state.atYearStart,
+        untaken,
+        totals,
+        figures: posting.map((account): SearchFigure => {
+          const rows = behind.get(account.id) ?? [];
+          const ratio = account.currency === null ? undefined : rates.get(account.currency);
+          return {
+            account: account.id,
+            code: account.code,
+            amount: lines.get(account.id)?.amount ?? NIL,
+            classification: account.classification,
+            normal: normalSide(account),
+            role: account.role,
+            rows: rows.map(({ amount }) => amount),
+            ...(rows[0] === undefined ? {} : { order: rows[0].row }),
+            ...(ratio === undefined ? {} : { rates: ratio }),
+          };
+        }),
+      } satisfies SearchInput,
+    };
+  });
