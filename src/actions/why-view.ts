@@ -1,6 +1,7 @@
 import { openingDate } from '@/core/calendar/cutover';
-import type { AccountId } from '@/core/chart/account';
+import type { Account, AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/chart/classes';
+import { proposeCode } from '@/core/chart/codes';
 import { minorDigits } from '@/core/money/currency';
 import { NIL } from '@/core/money/minor';
 import { ratioOf } from '@/core/money/rate';
@@ -30,6 +31,16 @@ const minorRatio = (ratio: Ratio, fromDigits: number, toDigits: number): Ratio =
   n: ratio.n * 10n ** BigInt(toDigits),
   d: ratio.d * 10n ** BigInt(fromDigits),
 });
+
+const suspenseFor = (accounts: readonly Account[]) => {
+  const heading = accounts.find((account) => account.heading && account.classification === 'equity');
+  return {
+    code: proposeCode(accounts, heading),
+    name: 'Opening suspense',
+    classification: 'equity' as const,
+    parent: heading?.id ?? null,
+  };
+};
 
 /** Everything that the out-of-balance search weighs, and what its page needs to name and to try its findings. */
 export const whyView = (id: number) =>
@@ -66,7 +77,7 @@ export const whyView = (id: number) =>
     // What the papers have that no figure took, and what the old system itself came to.
     const taken = papers.filter((paper) => paper.takenAt !== null);
     const untaken: UntakenRow[] = (await rowsLeftOut(tx, books.id)).map((row) => ({ ...row, account: null }));
-    let totals: SearchInput['totals'] = null;
+    let stated: SearchInput['totals'] = null;
     for (const { id: paperId } of taken) {
       const paper = await findPaper(tx, books.id, paperId);
       if (paper === undefined) continue;
@@ -78,7 +89,7 @@ export const whyView = (id: number) =>
             : [],
         ),
       );
-      if (taken.length === 1) totals = statedTotals(rows) ?? null;
+      if (taken.length === 1) stated = statedTotals(rows) ?? null;
     }
 
     const posting = state.accounts.filter((account) => !account.heading);
@@ -86,7 +97,10 @@ export const whyView = (id: number) =>
       set: set === undefined ? null : { id: set.id, state: set.state },
       papers: [...names].map(([paper, name]) => ({ id: paper, name })),
       suspense: state.accounts.find(({ role, active }) => role === 'opening-suspense' && active)?.id ?? null,
+      /** The account that would be made for the difference, where there is none yet. */
+      suspenseToMake: suspenseFor(state.accounts),
       rounding: state.accounts.find(({ role, active }) => role === 'rounding' && active)?.id ?? null,
+      stated,
       accounts: posting.map((account): WhyAccount => {
         const [first] = behind.get(account.id) ?? [];
         return {
@@ -101,7 +115,8 @@ export const whyView = (id: number) =>
       input: {
         atYearStart: state.atYearStart,
         untaken,
-        totals,
+        // Totals that differ are no aim: then the mistake is in the paper already.
+        totals: stated !== null && stated.debits === stated.credits ? stated : null,
         figures: posting.map((account): SearchFigure => {
           const rows = behind.get(account.id) ?? [];
           const ratio = account.currency === null ? undefined : rates.get(account.currency);

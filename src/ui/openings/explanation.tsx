@@ -39,7 +39,7 @@ export const Explanation = ({ place, hypothesis, frame, account, editable, onTry
       </span>
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline gap-x-3">
-          <h2 className="font-semibold">{causes.map((cause) => headline(cause)).join(', and ')}</h2>
+          <h2 className="font-semibold">{headlines(causes)}</h2>
           <span className={weight > 0.2 ? 'font-medium text-madder' : 'note'}>{trust(weight)}</span>
           {ties > 1 && <span className="note">one of {ties} that fit equally</span>}
         </div>
@@ -96,6 +96,15 @@ const HEADLINES: Readonly<Partial<Record<Cause['kind'], string>>> = {
 
 const headline = ({ kind, date }: Cause): string =>
   `${HEADLINES[kind] ?? labelOf(kind)}${date === undefined ? '' : ` (${/^\d{4}-/.test(date) ? day(date) : date})`}`;
+
+const headlines = (causes: readonly Cause[]): string => {
+  const [first, second] = causes.map(headline);
+  return second === undefined
+    ? (first ?? '')
+    : first === second
+      ? `${first}, in two places`
+      : `${first ?? ''}; and ${second[0]?.toLowerCase() ?? ''}${second.slice(1)}`;
+};
 
 const Changes = ({ cause, frame, account }: Pick<Props, 'frame' | 'account'> & { readonly cause: Cause }) => (
   <>

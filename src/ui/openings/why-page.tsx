@@ -2,19 +2,22 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { addAccount } from '@/actions/chart';
 import { saveFigures } from '@/actions/openings';
 import type { WhyAccount, whyView } from '@/actions/why-view';
 import { called } from '@/core/chart/account';
-import { type Minor, NIL, add, minor, sum } from '@/core/money/minor';
+import { type Minor, NIL, abs, add, minor, sum } from '@/core/money/minor';
 import { difference } from '@/core/openings/level';
 import { labelOf } from '@/core/openings/search/kinds';
 import type { Hypothesis, SearchInput } from '@/core/openings/search/types';
-import { plural } from '@/core/result';
+import { type Problem, plural } from '@/core/result';
 import { Frame, MarginPart } from '../frame/frame';
 import { useSetTotals } from '../frame/level-context';
 import { Field } from '../parts/field';
 import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';
 import { makeFigures } from './figures';
 import { Explanation } from './explanation';
@@ -27,12 +30,16 @@ const KEYS = [
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo what was tried'],
 ] as const;
 
+/** Below this share an explanation is shown only when asked for, unless it is among the first. */
+const WORTH_SHOWING = 0.03;
+const FIRST = 3;
+
 /** What an explanation says in a figure's history. */
 const because = (hypothesis: Hypothesis): string =>
   `out-of-balance search: ${hypothesis.causes.map(({ kind }) => labelOf(kind)).join(' and ')}`;
 
 /** Why debits and credits differ: ranked explanations, each of which can be tried and undone. */
-export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, input }: View) => {
+export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding, stated, accounts, input }: View) => {
   const router = useRouter();
   const editable = set?.state === 'draft';
   const byId = useMemo(() => new Map(accounts.map((account) => [account.id, account])), [accounts]);
@@ -63,6 +70,8 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
   );
   const net = sum(asked.figures.map(({ amount }) => amount));
   const { found, state } = useSearch(asked);
+  const [all, setAll] = useState(false);
+  const shown = all ? found : found.filter(({ weight }, at) => at < FIRST || weight > WORTH_SHOWING);
 
   const change = (
     changes: readonly { readonly account: WhyAccount['id']; readonly to: Minor }[],
@@ -92,7 +101,7 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
   useEffect(() => {
     const press = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey || document.activeElement instanceof HTMLInputElement) return;
-      const hypothesis = /^[1-9]$/.test(event.key) ? found[Number(event.key) - 1] : undefined;
+      const hypothesis = /^[1-9]$/.test(event.key) ? shown[Number(event.key) - 1] : undefined;
       if (hypothesis !== undefined) attempt(hypothesis);
     };
     addEventListener('keydown', press);
@@ -107,7 +116,7 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
       about={
         net === 0n
           ? 'debits and credits are equal'
-          : `${sided(net, frame)} more on the ${net > 0n ? 'debit' : 'credit'} side, over ${plural(asked.figures.filter(({ amount }) => amount !== 0n).length, 'figure')}`
+          : `${figure(abs(net), frame)} more on the ${net > 0n ? 'debit' : 'credit'} side, over ${plural(asked.figures.filter(({ amount }) => amount !== 0n).length, 'figure')}`
       }
       keys={KEYS}
       actions={
@@ -122,12 +131,15 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
               How usual the kind of error is, times how exactly it explains the difference, divided by how many other
               figures could explain it by chance. A fit that only one row gives weighs more than one that forty give.
             </p>
-            {input.totals !== null && (
+            {stated !== null && (
               <p className="mt-2">
-                The paper itself totals {figure(input.totals.debits, frame)} in debits and{' '}
-                {figure(input.totals.credits, frame)} in credits
-                {input.totals.debits === input.totals.credits ? '' : ', which differ in the paper already'}.
-                Explanations that reach both totals come first.
+                The paper itself totals {figure(stated.debits, frame)} in debits and {figure(stated.credits, frame)} in
+                credits.{' '}
+                {input.totals !== null
+                  ? 'Explanations that reach both totals come first.'
+                  : stated.debits - stated.credits === net
+                    ? 'They differ by the same amount, so the mistake is in the paper already: the old system’s figures, or the hand that typed them.'
+                    : 'They differ in the paper already.'}
               </p>
             )}
           </MarginPart>
@@ -144,6 +156,7 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
             <Suspense
               frame={frame}
               account={suspense === null ? undefined : byId.get(suspense)}
+              make={suspenseToMake}
               onPut={(reason, account) =>
                 change(
                   [{ account: account.id, to: add(figures.get(account.id).amount ?? NIL, minor(-net)) }],
@@ -194,7 +207,7 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
           </p>
         ) : (
           <ol className="border-t border-ink">
-            {found.map((hypothesis, at) => (
+            {shown.map((hypothesis, at) => (
               <Explanation
                 key={at}
                 place={at + 1}
@@ -225,6 +238,11 @@ export const WhyPage = ({ frame, set, papers, suspense, rounding, accounts, inpu
             )}
           </ol>
         )}
+        {net !== 0n && shown.length < found.length && (
+          <button type="button" className="btn btn-xs mt-2" onClick={() => setAll(true)}>
+            Show {found.length - shown.length} that are less likely
+          </button>
+        )}
         {!editable && net !== 0n && (
           <p className="note mt-3">This version is posted; open a correction under Sign-off to try an explanation.</p>
         )}
@@ -248,23 +266,35 @@ const LevelFollows = ({ figures }: { readonly figures: ReturnType<typeof makeFig
 const Suspense = ({
   frame,
   account,
+  make,
   onPut,
 }: {
   readonly frame: View['frame'];
+  readonly make: View['suspenseToMake'];
   readonly account: WhyAccount | undefined;
   readonly onPut: (reason: string, account: WhyAccount) => void;
 }) => {
+  const router = useRouter();
   const [reason, setReason] = useState('');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const create = async (): Promise<void> => {
+    const made = await send(addAccount({ books: frame.id, ...make, role: 'opening-suspense', heading: false }));
+    if (made.ok) router.refresh();
+    else setProblems(made.problems);
+  };
   return (
     <MarginPart title="Go on without an explanation">
       {account === undefined ? (
-        <p>
-          There is no opening suspense account yet. Give an account that role on the{' '}
-          <Go className="link" href={`/books/${String(frame.id)}/chart/roles`}>
-            Chart
-          </Go>{' '}
-          page; the difference can then stand there, and Proof keeps asking for it.
-        </p>
+        <>
+          <p>
+            The difference can stand on an opening suspense account, with a reason; Proof keeps asking for it. There is
+            no such account yet.
+          </p>
+          <Problems problems={problems} />
+          <button type="button" className="btn btn-xs mt-1.5" onClick={() => void create()}>
+            Create {called(make)}
+          </button>
+        </>
       ) : (
         <form
           className="flex flex-col gap-1.5"
