@@ -6,7 +6,7 @@ import { takeAccounts } from '@/actions/chart-import';
 import { editChart } from '@/actions/chart';
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { tidy } from '@/core/chart/advice/advise';
-import { readAccountsFile } from '@/core/chart/accounts-file';
+import { readPaper } from '@/core/papers/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { CLASSIFICATIONS } from '@/core/chart/classes';
 import { folded } from '@/core/papers/cells';
@@ -88,7 +88,7 @@ export const importFigures = async (
     .join('\n')}\n`;
   const content = new TextEncoder().encode(text);
   const ours = await timed(async () => {
-    const tables = readAccountsFile(content, 'many.csv');
+    const tables = readPaper(content, 'many.csv');
     if (!tables.ok) throw new Error(tables.problems[0]?.message);
     const { mapping, signature } = recogniseChart(tables.value);
     const taken = done(

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { readChartRows } from '@/core/chart/chart-file';
-import { readAccountsFile } from '@/core/chart/accounts-file';
+import { readPaper } from '@/core/papers/read';
 import { MOST_BYTES } from '@/core/papers/cells';
 import { fail, problem } from '@/core/result';
 import { findMapping, putMapping } from '@/store/chart-library';
@@ -28,7 +28,7 @@ export const takeAccounts = booksAction(
     wish: importWish,
   },
   async (context, { name, content, wish }) => {
-    const tables = readAccountsFile(content, name);
+    const tables = readPaper(content, name);
     if (!tables.ok) return tables;
     const table = tables.value[wish.mapping.sheet];
     if (table === undefined)

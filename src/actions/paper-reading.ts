@@ -1,23 +1,40 @@
+import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
-import { type Minor } from '@/core/money/minor';
+import { normalSide } from '@/core/chart/classes';
+import { minorDigits } from '@/core/money/currency';
+import type { Minor } from '@/core/money/minor';
 import { matcher } from '@/core/openings/match';
 import { type Decision, type Plan, planTakeOver } from '@/core/openings/takeover';
-import type { Table } from '@/core/papers/cells';
+import type { Table, TextFormat } from '@/core/papers/cells';
+import type { PaperRow } from '@/core/papers/paper-row';
 import { readPaper } from '@/core/papers/read';
-import { type Reading, type Recognition, recognise, recogniseFrom } from '@/core/papers/recognise';
-import { type PaperRow, readRows } from '@/core/papers/rows';
-import type { OpenPaper } from '@/store/papers';
+import type { Reading } from '@/core/papers/reading';
+import {
+  type Circumstances,
+  type Recognition,
+  explained,
+  recognise,
+  recogniseFrom,
+  shapeOf,
+} from '@/core/papers/recognise';
+import { readRows } from '@/core/papers/rows';
+import { type OpenPaper, matchMemory, shapeReading } from '@/store/papers';
+import type { BooksContext } from './action';
 
 /** Papers never change, so the last few read are kept; each change of a reading then costs no second parse. */
 const cache = new Map<string, readonly Table[]>();
 const KEPT = 4;
 
-/** The tables of a stored paper; it was readable when it was brought. */
-export const tablesOf = (booksId: number, paper: Pick<OpenPaper, 'id' | 'content' | 'name'>): readonly Table[] => {
-  const key = `${booksId}/${paper.id}`;
+/** The tables of a stored paper, taken apart as a person said or as its bytes suggest; it was readable when it was brought. */
+export const tablesOf = (
+  booksId: number,
+  paper: Pick<OpenPaper, 'id' | 'content' | 'name'>,
+  format: Partial<TextFormat> = {},
+): readonly Table[] => {
+  const key = `${String(booksId)}/${String(paper.id)}/${JSON.stringify(format)}`;
   const known = cache.get(key);
   if (known !== undefined) return known;
-  const read = readPaper(paper.content, paper.name);
+  const read = readPaper(paper.content, paper.name, format);
   if (!read.ok) throw new Error(`paper ${key} was stored but does not read: ${read.problems[0]?.code ?? ''}`);
   cache.set(key, read.value);
   for (const oldest of cache.keys()) {
@@ -32,36 +49,67 @@ export interface ReadPaper {
   readonly recognition: Recognition;
   readonly rows: readonly PaperRow[];
   readonly plan: Plan;
+  /** The paper whose reading is used again, while nobody changed it for this one. */
+  readonly likePaper: string | null;
 }
 
+const circumstancesOf = ({ books }: BooksContext, hint?: Circumstances['hint']): Circumstances => ({
+  digits: minorDigits(books.currency),
+  date: openingDate(books.cutover).toString(),
+  ...(hint === undefined ? {} : { hint }),
+});
+
 /** A stored paper under its reading, its rows matched and decided: what the page shows and the take-over carries out. */
-export const readStored = (
-  booksId: number,
+export const readStored = async (
+  context: BooksContext,
   paper: OpenPaper,
   chart: readonly Account[],
   stands: ReadonlyMap<AccountId, Minor>,
-  digits: number,
-): ReadPaper => {
-  const tables = tablesOf(booksId, paper);
-  const proposed = recognise(tables, digits);
+): Promise<ReadPaper> => {
+  const { tx, books, actor } = context;
+  const match = matcher(chart, await matchMemory(tx, books.id));
+  const byId = new Map(chart.map((account) => [account.id, account]));
+  const circumstances = circumstancesOf(context, (row) => {
+    const found = match(row);
+    const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
+    return account === undefined ? undefined : normalSide(account);
+  });
   const own = paper.reading;
-  const recognition: Recognition =
-    own === null
-      ? proposed
-      : {
-          reading: own,
-          reasons:
-            own.sheet === proposed.reading.sheet && own.header === proposed.reading.header
-              ? proposed.reasons
-              : recogniseFrom(tables, own.sheet, own.header, digits).reasons,
-        };
+  const tables = tablesOf(books.id, paper, own?.format);
+  let recognition: Recognition;
+  let likePaper: string | null = null;
+  if (own === null) {
+    recognition = recognise(tables, circumstances);
+    const like = await shapeReading(tx, actor.practice, shapeOf(tables, recognition.reading));
+    if (like !== undefined) {
+      likePaper = like.from;
+      const reading = {
+        ...recognition.reading,
+        ...like.reading,
+        sheet: recognition.reading.sheet,
+        header: recognition.reading.header,
+        asAccount: {},
+      };
+      recognition = explained(tables, reading, circumstances);
+    }
+  } else recognition = explained(tables, own, circumstances);
   const table = tables[recognition.reading.sheet];
-  const rows = table === undefined ? [] : readRows(table, recognition.reading, digits);
+  const rows =
+    table === undefined ? [] : readRows(table, recognition.reading, circumstances.digits, circumstances.hint);
   const decisions = new Map(
     Object.entries(paper.decisions).map(([row, decision]): [number, Decision] => [Number(row), decision]),
   );
-  return { tables, recognition, rows, plan: planTakeOver(rows, matcher(chart), decisions, chart, stands) };
+  return { tables, recognition, rows, likePaper, plan: planTakeOver(rows, match, decisions, chart, stands) };
 };
 
-export const proposalFor = (tables: readonly Table[], sheet: number, header: number, digits: number): Reading =>
-  recogniseFrom(tables, sheet, header, digits).reading;
+/** The proposal from another sheet or header row on, or with the text taken apart in another way. */
+export const proposalFor = (
+  context: BooksContext,
+  tables: readonly Table[],
+  sheet: number,
+  header: number | undefined,
+): Reading =>
+  (header === undefined
+    ? recognise(tables, circumstancesOf(context))
+    : recogniseFrom(tables, sheet, header, circumstancesOf(context))
+  ).reading;

@@ -4,12 +4,15 @@ import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { type Account, PLAIN_ACCOUNT, accountId, accountProblems, called, chartIndex } from '@/core/chart/account';
 import { CLASS_IDS, typeOf } from '@/core/chart/classes';
-import { minorDigits } from '@/core/money/currency';
 import { NUMBER_STYLES } from '@/core/money/number-style';
-import { type Minor, NIL, add } from '@/core/money/minor';
-import { type Creation, type DecidedRow, proposeCreations } from '@/core/openings/takeover';
-import { MOST_BYTES, MOST_ROWS } from '@/core/papers/cells';
-import { COLUMN_ROLES, CONVENTIONS } from '@/core/papers/recognise';
+import { type Minor, NIL, add, minor, sum } from '@/core/money/minor';
+import { type Creation, type Decision, partsOf, proposeCreations } from '@/core/openings/takeover';
+import type { Remembered } from '@/core/openings/match';
+import { MOST_BYTES, MOST_ROWS, type TextFormat } from '@/core/papers/cells';
+import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/papers/csv';
+import { COLUMN_ROLES } from '@/core/papers/header';
+import { CONVENTIONS } from '@/core/papers/reading';
+import { shapeOf } from '@/core/papers/recognise';
 import { readPaper } from '@/core/papers/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
@@ -17,17 +20,20 @@ import { record } from '@/store/history';
 import { type Writing, batchChanges, currentSet, linesOf, lockLines, sourcesOf, writeLines } from '@/store/openings';
 import {
   type OpenPaper,
+  type TakenRow,
   deletePaper,
   findPaper,
   insertPaper,
   paperWithHash,
+  remember,
+  rememberShape,
   saveReading,
   untake,
   writeRows,
 } from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
 import { carryOut } from './chart-edits';
-import { proposalFor, readStored, tablesOf } from './paper-reading';
+import { proposalFor, readStored } from './paper-reading';
 
 /** What a file is called, without a path that a browser or a person put before it. */
 const fileName = z
@@ -74,19 +80,35 @@ const findOpen = async ({ tx, books }: BooksContext, id: number): Promise<Result
   return paper === undefined ? unknownPaper : ok(paper);
 };
 
-/** Another sheet or header row: the columns are recognised anew from there. */
+/** Another sheet, header row, or way to take the text apart: everything after it is recognised anew. */
 export const readFrom = booksAction(
   'readFrom',
-  { paper: paperId, sheet: z.int().min(0), header: z.int().min(-1) },
+  {
+    paper: paperId,
+    sheet: z.int().min(0),
+    header: z.int().min(-1).optional(),
+    format: z
+      .object({ encoding: z.enum(ENCODINGS), delimiter: z.enum(DELIMITERS), quote: z.enum(QUOTES) })
+      .partial()
+      .optional(),
+  },
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
-    const tables = tablesOf(context.books.id, paper.value);
-    const table = tables[input.sheet];
-    if (table === undefined || input.header >= table.rows.length)
+    const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said(input.format ?? {}) };
+    const read = readPaper(paper.value.content, paper.value.name, format);
+    if (!read.ok) return read;
+    const table = read.value[input.sheet];
+    if (table === undefined || (input.header ?? 0) >= table.rows.length)
       return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
-    const reading = proposalFor(tables, input.sheet, input.header, minorDigits(context.books.currency));
-    await saveReading(context.tx, context.books.id, input.paper, reading, {});
+    const reading = proposalFor(context, read.value, input.sheet, input.header);
+    await saveReading(
+      context.tx,
+      context.books.id,
+      input.paper,
+      Object.keys(format).length === 0 ? reading : { ...reading, format },
+      {},
+    );
     return ok({});
   },
 );
@@ -108,13 +130,7 @@ export const readAs = booksAction(
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
-    const { reading } = readStored(
-      context.books.id,
-      paper.value,
-      [],
-      new Map(),
-      minorDigits(context.books.currency),
-    ).recognition;
+    const { reading } = (await readStored(context, paper.value, [], new Map())).recognition;
     const { columns, style, convention, asAccount } = input.change;
     const next = {
       ...reading,
@@ -148,6 +164,14 @@ const decision = z.discriminatedUnion('kind', [
     parent: id.nullable(),
   }),
   z.object({
+    kind: z.literal('split'),
+    parts: z
+      .array(z.object({ account: id, amount: z.bigint().transform(minor) }))
+      .min(2, 'A row is divided among at least two accounts.')
+      .max(50, 'A row is divided among at most 50 accounts.')
+      .readonly(),
+  }),
+  z.object({
     kind: z.literal('leave-out'),
     reason: z.string().trim().min(3, 'Say in a few words why the row is left out.').max(300),
   }),
@@ -162,7 +186,14 @@ export const decideRows = booksAction(
     if (!paper.ok) return paper;
     const { tx, books } = context;
     const chart = await chartOf(tx, books.id);
-    const { recognition } = readStored(books.id, paper.value, chart, new Map(), minorDigits(books.currency));
+    const { recognition, rows } = await readStored(context, paper.value, chart, new Map());
+    if (input.decision?.kind === 'split') {
+      const wrong = splitProblems(
+        input.decision,
+        rows.filter(({ row }) => input.rows.includes(row)).map(({ amount }) => amount),
+      );
+      if (wrong.length > 0) return fail(...wrong);
+    }
     const decisions = { ...paper.value.decisions };
     for (const row of input.rows) {
       // Taking a decision back leaves the proposal standing, also when there is none.
@@ -183,6 +214,26 @@ export const decideRows = booksAction(
     return ok({});
   },
 );
+
+/** The parts of one row, on different accounts, come to its amount. */
+const splitProblems = (
+  { parts }: Extract<Decision, { kind: 'split' }>,
+  amounts: readonly Minor[],
+): readonly Problem[] => {
+  const [whole] = amounts;
+  if (whole === undefined || amounts.length > 1)
+    return [problem('paper.split-one', 'Only one row is divided at a time.', 'parts')];
+  if (new Set(parts.map(({ account }) => account)).size < parts.length)
+    return [problem('paper.split-same', 'Two parts go to the same account; put them together.', 'parts')];
+  const total = sum(parts.map(({ amount }) => amount));
+  return total === whole
+    ? []
+    : [problem('paper.split-differs', 'The parts do not come to the amount of the row.', 'parts')];
+};
+
+/** Only what was said: an optional field of an input may be there as undefined. */
+const said = (given: { readonly [K in keyof TextFormat]?: TextFormat[K] | undefined }): Partial<TextFormat> =>
+  Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
 
 const newAccountProblems = (
   made: Creation,
@@ -207,7 +258,7 @@ export const createUndecided = booksAction('createUndecided', { paper: paperId }
   if (!paper.ok) return paper;
   const { tx, books } = context;
   const chart = await chartOf(tx, books.id);
-  const { recognition, plan } = readStored(books.id, paper.value, chart, new Map(), minorDigits(books.currency));
+  const { recognition, plan } = await readStored(context, paper.value, chart, new Map());
   const proposals = proposeCreations(plan, chart);
   const decisions = { ...paper.value.decisions };
   for (const { row } of plan.undecided) {
@@ -233,7 +284,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     );
   const chart = await chartOf(tx, books.id);
   const stands = new Map((await linesOf(tx, books.id, set.id)).map((line) => [line.account, line.amount]));
-  const { plan } = readStored(books.id, paper.value, chart, stands, minorDigits(books.currency));
+  const { plan, tables, recognition } = await readStored(context, paper.value, chart, stands);
   if (plan.rows.length === 0)
     return fail(
       problem('paper.no-accounts', 'No row of this paper is read as an account. Check the header row and the columns.'),
@@ -273,8 +324,6 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
   if (!made.ok) return made;
   const createdAt = new Map(added.map(({ row, edit }) => [row, made.value.ids.get(edit.id)]));
 
-  const target = (decided: DecidedRow) =>
-    decided.decision?.kind === 'account' ? decided.decision.account : createdAt.get(decided.row.row);
   const amounts = new Map<Account['id'], Minor>(plan.amounts);
   for (const decided of plan.rows) {
     const account = createdAt.get(decided.row.row);
@@ -294,23 +343,38 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     tx,
     books.id,
     paper.value.id,
-    plan.rows.flatMap((decided) => {
+    plan.rows.flatMap((decided): TakenRow[] => {
+      const { row, text, amount } = decided.row;
       const reason =
         decided.decision?.kind === 'leave-out'
           ? decided.decision.reason
           : decided.decision === undefined
             ? 'nil, and no account for it'
             : null;
-      return [
-        {
-          row: decided.row.row,
-          text: decided.row.text,
-          amount: decided.row.amount,
-          account: reason === null ? (target(decided) ?? null) : null,
-          reason,
-        },
-      ];
+      if (reason !== null) return [{ row, text, amount, part: 0, account: null, reason }];
+      const created = createdAt.get(row);
+      const parts = created === undefined ? partsOf(decided) : [{ account: created, amount }];
+      return parts.map((one, part) => ({ row, text, amount: one.amount, part, account: one.account, reason: null }));
     }),
+    now,
+  );
+  await remember(
+    tx,
+    books.id,
+    plan.rows.flatMap(({ row: { row, code, name }, decision }): Remembered[] => {
+      const account = decision?.kind === 'account' ? decision.account : createdAt.get(row);
+      if (account !== undefined) return [{ code, name, account, reason: null }];
+      return decision?.kind === 'leave-out' ? [{ code, name, account: null, reason: decision.reason }] : [];
+    }),
+    now,
+  );
+  const { columns, style, convention } = recognition.reading;
+  await rememberShape(
+    tx,
+    actor.practice,
+    shapeOf(tables, recognition.reading),
+    { columns, style, convention },
+    paper.value.name,
     now,
   );
   await record(

@@ -4,6 +4,8 @@ import { inTreeOrder } from '@/core/chart/tree';
 import type { Minor } from '@/core/money/minor';
 import { postingLines, standing } from '@/core/openings/level';
 import { type Creation, proposeCreations } from '@/core/openings/takeover';
+import type { TextFormat } from '@/core/papers/cells';
+import { statedDate } from '@/core/papers/stated-date';
 import type { CheckResult } from '@/core/proof/checks';
 import {
   type Statement,
@@ -86,7 +88,11 @@ export const openingsView = (id: number) =>
 
 export const papersView = (id: number) => page(id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
 
-export interface PaperView extends Pick<ReadPaper, 'recognition' | 'rows'> {
+export interface PaperView extends Pick<ReadPaper, 'recognition' | 'rows' | 'likePaper'> {
+  /** How the text was taken apart; null for a workbook or an audit file. */
+  readonly format: TextFormat | null;
+  /** The day that the paper says its balances are of, ISO; null when it says none. */
+  readonly stated: string | null;
   readonly id: number;
   readonly name: string;
   readonly bytes: number;
@@ -104,15 +110,15 @@ export interface PaperView extends Pick<ReadPaper, 'recognition' | 'rows'> {
 }
 
 export const paperView = (id: number, paperId: number) =>
-  page(id, async ({ tx, books }, state) => {
+  page(id, async (context, state) => {
+    const { tx, books } = context;
     const paper = await findPaper(tx, books.id, paperId);
     if (paper === undefined) return { paper: null, accounts: [] };
-    const { tables, recognition, rows, plan } = readStored(
-      books.id,
+    const { tables, recognition, rows, plan, likePaper } = await readStored(
+      context,
       paper,
       state.accounts,
       state.amounts,
-      state.digits,
     );
     const table = tables[recognition.reading.sheet];
     const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
@@ -132,6 +138,9 @@ export const paperView = (id: number, paperId: number) =>
         width: Math.max(0, ...(table?.rows.map((row) => row.length) ?? [])),
         recognition,
         rows,
+        likePaper,
+        format: table?.format ?? null,
+        stated: statedDate(tables, recognition.reading, paper.name) ?? null,
         batch: paper.takenAt === null ? null : await lastBatch(tx, books.id, paper.id),
         plan: { ...shown, proposals: Object.fromEntries(proposeCreations(plan, state.accounts)) },
       } satisfies PaperView,

@@ -44,7 +44,8 @@ const suspenseFor = (accounts: readonly Account[]) => {
 
 /** Everything that the out-of-balance search weighs, and what its page needs to name and to try its findings. */
 export const whyView = (id: number) =>
-  page(id, async ({ tx, books }, state) => {
+  page(id, async (context, state) => {
+    const { tx, books } = context;
     const set = await currentSet(tx, books.id);
     const lines = new Map(
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
@@ -81,7 +82,7 @@ export const whyView = (id: number) =>
     for (const { id: paperId } of taken) {
       const paper = await findPaper(tx, books.id, paperId);
       if (paper === undefined) continue;
-      const { rows } = readStored(books.id, paper, state.accounts, state.amounts, state.digits);
+      const { rows } = await readStored(context, paper, state.accounts, state.amounts);
       untaken.push(
         ...rows.flatMap((row) =>
           row.kind === 'total' && row.code !== '' && row.amount !== 0n

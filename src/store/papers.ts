@@ -1,7 +1,8 @@
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
+import type { Remembered } from '@/core/openings/match';
 import type { Decision } from '@/core/openings/takeover';
-import type { Reading } from '@/core/papers/recognise';
+import type { Reading } from '@/core/papers/reading';
 import { type Queryable, one } from './database';
 
 export interface Paper {
@@ -27,13 +28,27 @@ export interface OpenPaper extends Paper {
   readonly decisions: Readonly<Record<string, Decision>>;
 }
 
-export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> =>
-  (
-    await tx.query<OpenPaper>(
-      `select ${LISTED}, f.content, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
-      [booksId, id],
-    )
-  )[0];
+/** JSON has no exact integers of any size; amounts in decisions are kept as text. */
+const packed = (decisions: Readonly<Record<string, Decision>>): string =>
+  JSON.stringify(decisions, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value));
+
+const unpacked = (decisions: OpenPaper['decisions']): OpenPaper['decisions'] =>
+  Object.fromEntries(
+    Object.entries(decisions).map(([row, decision]) => [
+      row,
+      decision.kind === 'split'
+        ? { ...decision, parts: decision.parts.map((part) => ({ ...part, amount: BigInt(part.amount) as Minor })) }
+        : decision,
+    ]),
+  );
+
+export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> => {
+  const [found] = await tx.query<OpenPaper>(
+    `select ${LISTED}, f.content, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
+    [booksId, id],
+  );
+  return found === undefined ? undefined : { ...found, decisions: unpacked(found.decisions) };
+};
 
 export const paperWithHash = async (tx: Queryable, booksId: number, sha256: string): Promise<number | undefined> =>
   (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
@@ -66,12 +81,14 @@ export const saveReading = async (
     booksId,
     id,
     JSON.stringify(reading),
-    JSON.stringify(decisions),
+    packed(decisions),
   ]);
 };
 
 export interface TakenRow {
   readonly row: number;
+  /** Nought for a row that goes to one account; counted from nought where it is divided. */
+  readonly part: number;
   readonly text: string;
   readonly amount: Minor;
   readonly account: AccountId | null;
@@ -88,9 +105,9 @@ export const writeRows = async (
 ): Promise<void> => {
   await tx.query('delete from paper_row where books_id = $1 and paper_id = $2', [booksId, paper]);
   await tx.query(
-    `insert into paper_row (books_id, paper_id, row_no, text, amount, account_id, reason)
-     select $1, $2, row_no, text, amount, account, reason
-     from unnest($3::int[], $4::text[], $5::int8[], $6::int[], $7::text[]) as t (row_no, text, amount, account, reason)`,
+    `insert into paper_row (books_id, paper_id, row_no, text, amount, account_id, reason, part)
+     select $1, $2, row_no, text, amount, account, reason, part
+     from unnest($3::int[], $4::text[], $5::int8[], $6::int[], $7::text[], $8::int[]) as t (row_no, text, amount, account, reason, part)`,
     [
       booksId,
       paper,
@@ -99,6 +116,7 @@ export const writeRows = async (
       rows.map((row) => String(row.amount)),
       rows.map((row) => row.account),
       rows.map((row) => row.reason),
+      rows.map((row) => row.part),
     ],
   );
   await tx.query('update paper set taken_at = $3 where books_id = $1 and id = $2', [booksId, paper, at]);
@@ -143,6 +161,11 @@ export const rowsLeftOut = async (
 /** Rows taken over follow when one account is merged into another. */
 export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query('update paper_row set account_id = $3 where books_id = $1 and account_id = $2', [booksId, from, into]);
+  await tx.query('update match_memory set account_id = $3 where books_id = $1 and account_id = $2', [
+    booksId,
+    from,
+    into,
+  ]);
 };
 
 /** Decisions about rows that name an account name the one it was merged into. */
@@ -159,5 +182,65 @@ export const moveDecisions = async (
      where books_id = $1 and exists (
        select from jsonb_each(p.decisions) d where d.value->>'kind' = 'account' and (d.value->>'account')::int = $2)`,
     [booksId, from, into],
+  );
+};
+
+/** What was decided about old accounts before, in these books. */
+export const matchMemory = async (tx: Queryable, booksId: number): Promise<readonly Remembered[]> =>
+  tx.query<Remembered>(
+    'select code, name, account_id as account, reason from match_memory where books_id = $1 order by code, name',
+    [booksId],
+  );
+
+/** Remembers where old accounts went; what was remembered about the same ones before is replaced. */
+export const remember = async (
+  tx: Queryable,
+  booksId: number,
+  decided: readonly Remembered[],
+  at: string,
+): Promise<void> => {
+  if (decided.length === 0) return;
+  await tx.query(
+    `insert into match_memory (books_id, code, name, account_id, reason, set_at)
+     select distinct on (code, name) $1, code, name, account, reason, $2::timestamptz
+     from unnest($3::text[], $4::text[], $5::int[], $6::text[]) with ordinality as t (code, name, account, reason, at)
+     order by code, name, at desc
+     on conflict (books_id, code, name) do update set account_id = excluded.account_id, reason = excluded.reason, set_at = excluded.set_at`,
+    [
+      booksId,
+      at,
+      decided.map((one) => one.code.slice(0, 200)),
+      decided.map((one) => one.name.slice(0, 400)),
+      decided.map((one) => one.account),
+      decided.map((one) => one.reason),
+    ],
+  );
+};
+
+/** How a paper of this shape was last read in the practice, and which paper that was. */
+export const shapeReading = async (
+  tx: Queryable,
+  practice: number,
+  shape: string,
+): Promise<{ readonly reading: Partial<Reading>; readonly from: string } | undefined> =>
+  (
+    await tx.query<{ reading: Partial<Reading>; from: string }>(
+      'select reading, from_name as "from" from paper_shape where practice_id = $1 and shape = $2',
+      [practice, shape],
+    )
+  )[0];
+
+export const rememberShape = async (
+  tx: Queryable,
+  practice: number,
+  shape: string,
+  reading: Pick<Reading, 'columns' | 'style' | 'convention'>,
+  from: string,
+  at: string,
+): Promise<void> => {
+  await tx.query(
+    `insert into paper_shape (practice_id, shape, reading, from_name, set_at) values ($1, $2, $3::jsonb, $4, $5)
+     on conflict (practice_id, shape) do update set reading = excluded.reading, from_name = excluded.from_name, set_at = excluded.set_at`,
+    [practice, shape, JSON.stringify(reading), from, at],
   );
 };

@@ -1,4 +1,4 @@
-import { readAccountsFile } from '@/core/chart/accounts-file';
+import { readPaper } from '@/core/papers/read';
 import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
@@ -40,7 +40,7 @@ const answer = (message: FromWorker): void => postMessage(message);
 
 addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
   if (data.kind === 'file') {
-    const found = readAccountsFile(new Uint8Array(data.bytes), data.name);
+    const found = readPaper(new Uint8Array(data.bytes), data.name);
     if (!found.ok) {
       answer({ kind: 'refused', problems: found.problems });
       return;

@@ -32,7 +32,7 @@ import { calendarView, companyView, currenciesView } from '@/actions/stage-views
 import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/tax-codes';
 import { openingsView } from '@/actions/views';
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
-import { readAccountsFile } from '@/core/chart/accounts-file';
+import { readPaper } from '@/core/papers/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { change } from '@/core/chart/edit';
 import { COMPOSED_SCHEME } from '@/core/chart/scheme';
@@ -62,7 +62,7 @@ const type = async (books: number, account: number, amount: bigint): Promise<voi
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const bring = async (books: number, text: string, name = 'list.csv') => {
   const content = bytes(text);
-  const tables = readAccountsFile(content, name);
+  const tables = readPaper(content, name);
   if (!tables.ok) throw new Error(tables.problems[0]?.message);
   const { mapping, signature } = recogniseChart(tables.value);
   return takeAccounts({
@@ -385,7 +385,7 @@ describe('beginning a chart', () => {
       changes: 1,
       same: 3,
     });
-    const tables = readAccountsFile(bytes(list), 'x.csv');
+    const tables = readPaper(bytes(list), 'x.csv');
     const signature = tables.ok ? recogniseChart(tables.value).signature : '';
     expect(await rememberedMapping(signature)).toMatchObject({ columns: ['code', 'name', 'type', 'parent'] });
     expect(await rememberedMapping('other')).toBeUndefined();
@@ -402,7 +402,7 @@ describe('beginning a chart', () => {
       const file = await exportChart(first, format);
       const second = await newBooks({ starter: 'empty' });
       const content = typeof file?.content === 'string' ? bytes(file.content) : (file?.content ?? bytes(''));
-      const tables = readAccountsFile(content, 'chart');
+      const tables = readPaper(content, 'chart');
       if (!tables.ok) throw new Error(tables.problems[0]?.message);
       const { mapping, signature } = recogniseChart(tables.value);
       valueOf(

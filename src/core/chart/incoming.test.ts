@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readPaper } from '../papers/read';
 import { toCsv, toXlsx } from '../papers/write';
 import { type Account, PLAIN_ACCOUNT, accountId } from './account';
-import { readAccountsFile } from './accounts-file';
+import { readPaper } from '../papers/read';
 import { type BankDetails, NO_BANK_DETAILS } from './bank';
 import { chartRows, readChartRows, recogniseChart } from './chart-file';
 import { copied } from './copy';
@@ -30,7 +29,7 @@ const NONE: ReadonlyMap<number, RowChoice> = new Map();
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const rowsOf = (content: Uint8Array, name = 'chart.csv'): readonly Incoming[] => {
-  const tables = readAccountsFile(content, name);
+  const tables = readPaper(content, name);
   if (!tables.ok) throw new Error(tables.problems[0]?.message);
   const { mapping } = recogniseChart(tables.value);
   return readChartRows(tables.value[mapping.sheet] ?? { name: '', rows: [] }, mapping, 'EUR');
@@ -244,7 +243,7 @@ describe('a list of accounts', () => {
 
   it('refuses a file with entities, a broken one, and one without accounts, with a sentence', () => {
     const code = (text: string) => {
-      const read = readAccountsFile(bytes(text), 'x.xml');
+      const read = readPaper(bytes(text), 'x.xml');
       return read.ok ? '' : read.problems[0]?.code;
     };
     expect(code('<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "c">]><a/>')).toBe('saft.entities');

@@ -43,7 +43,7 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
       parseTagValue: false,
       processEntities: true,
       isArray: (tag) => tag === 'Account',
-    }).parse(text);
+    }).parse(mastersOf(text));
   } catch {
     return broken;
   }
@@ -63,9 +63,23 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
     const value = isRecord(account) ? account[tag] : undefined;
     return typeof value === 'string' ? value.trim() : '';
   };
-  const tags = ['AccountID', 'AccountDescription', 'AccountType', 'GroupingCategory', 'GroupingCode'] as const;
-  return ok([{ name, rows: [tags, ...accounts.map((account) => tags.map((tag) => field(account, tag)))] }]);
+  const given = TAGS.filter((tag) => !BALANCES.has(tag) || accounts.some((account) => field(account, tag) !== ''));
+  return ok([{ name, rows: [given, ...accounts.map((account) => given.map((tag) => field(account, tag)))] }]);
 };
+
+const TAGS = [
+  'AccountID',
+  'AccountDescription',
+  'AccountType',
+  'GroupingCategory',
+  'GroupingCode',
+  'OpeningDebitBalance',
+  'OpeningCreditBalance',
+  'ClosingDebitBalance',
+  'ClosingCreditBalance',
+] as const;
+/** Columns that a list of accounts without balances does not get. */
+const BALANCES: ReadonlySet<string> = new Set(TAGS.slice(5));
 
 const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
 
@@ -74,6 +88,9 @@ const accountsIn = (parsed: unknown): readonly unknown[] | undefined => {
   const found = step(step(step(step(parsed, 'AuditFile'), 'MasterFiles'), 'GeneralLedgerAccounts'), 'Account');
   return Array.isArray(found) ? found : undefined;
 };
+
+/** The file without its entries, which may be a hundred times as long as what is read here. */
+const mastersOf = (text: string): string => text.replace(/<((?:[\w.-]+:)?GeneralLedgerEntries)\b[^]*<\/\1\s*>/, '');
 
 const TYPE_NAMES = {
   asset: 'Asset',

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { type Minor, NIL, minor, sum } from '../money/minor';
-import type { PaperRow } from '../papers/rows';
+import type { PaperRow } from '../papers/paper-row';
 import { closeResults } from './closing';
 import { bubble, difference, postingLines, totalsOf, withChange } from './level';
 import { matcher } from './match';
@@ -128,7 +128,7 @@ describe('the plan of a take-over', () => {
     name: string,
     amount: bigint,
     kind: PaperRow['kind'] = 'account',
-  ): PaperRow => ({ row: at, kind, code, name, amount: minor(amount), text: name });
+  ): PaperRow => ({ row: at, kind, code, name, amount: minor(amount), text: name, indent: 0 });
   const rows = [
     row(2, '1010', 'Bank', 500n),
     row(3, '1011', 'Second bank', 250n),

@@ -3,8 +3,8 @@ import type { Classification } from '../chart/classes';
 import { proposeCode } from '../chart/codes';
 import { lineByName } from '../chart/infer';
 import { byCode } from '../chart/tree';
-import { type Minor, NIL, add } from '../money/minor';
-import type { PaperRow } from '../papers/rows';
+import { type Minor, NIL, add, sum } from '../money/minor';
+import type { PaperRow } from '../papers/paper-row';
 import { type Problem, plural, problem } from '../result';
 import { type Totals, totalsOf } from './level';
 import type { Match } from './match';
@@ -22,7 +22,14 @@ export interface Creation {
 export type Decision =
   | { readonly kind: 'account'; readonly account: AccountId }
   | Creation
+  | { readonly kind: 'split'; readonly parts: readonly SplitPart[] }
   | { readonly kind: 'leave-out'; readonly reason: string };
+
+/** A part of a row's amount that goes to one account; the parts of a row come to its amount. */
+export interface SplitPart {
+  readonly account: AccountId;
+  readonly amount: Minor;
+}
 
 /** An account row with what will happen to it: its own decision, else its match, else nothing yet. */
 export interface DecidedRow {
@@ -44,6 +51,22 @@ export interface Plan {
   readonly totals: Totals;
   readonly problems: readonly Problem[];
 }
+
+/** What happens to a row about which nobody decided: a certain match is taken, anything less waits for a person. */
+const byItself = (match: Match): Decision | undefined =>
+  match.kind === 'matched' && match.sure
+    ? { kind: 'account', account: match.account }
+    : match.kind === 'left-out'
+      ? { kind: 'leave-out', reason: match.reason }
+      : undefined;
+
+/** The accounts that a decided row goes to, each with its part of the amount; none for a row to be created or left out. */
+export const partsOf = ({ row, decision }: DecidedRow): readonly SplitPart[] =>
+  decision?.kind === 'account'
+    ? [{ account: decision.account, amount: row.amount }]
+    : decision?.kind === 'split'
+      ? decision.parts
+      : [];
 
 /**
  * What taking a paper over would do. Pure: the preview shows it and the action carries out the same plan.
@@ -67,35 +90,46 @@ export const planTakeOver = (
       return {
         row,
         match: found,
-        decision: own ?? (found.kind === 'matched' ? { kind: 'account', account: found.account } : undefined),
+        decision: own ?? byItself(found),
       };
     });
   const amounts = new Map<AccountId, Minor>();
   const create: { row: number; decision: Creation }[] = [];
   const taken: Minor[] = [];
   let merged = 0;
-  for (const { row, decision } of decided) {
+  for (const one of decided) {
+    const { row, decision } = one;
     if (decision === undefined || decision.kind === 'leave-out') continue;
     if (decision.kind === 'create') {
       create.push({ row: row.row, decision });
       taken.push(row.amount);
       continue;
     }
-    const account = known.get(decision.account);
-    if (account === undefined || account.heading || !account.active) {
+    const parts = partsOf(one);
+    if (sum(parts.map(({ amount }) => amount)) !== row.amount)
       problems.push(
         problem(
-          'paper.account-unusable',
-          `Row ${row.row} goes to ${account === undefined ? 'an account that is gone' : `${called(account)}, which is ${account.heading ? 'a heading' : 'inactive'}`}. Choose another account.`,
+          'paper.split-differs',
+          `The parts of row ${row.row} do not come to its amount any more. Divide it again.`,
           `row-${row.row}`,
         ),
       );
-      continue;
+    for (const part of parts) {
+      const account = known.get(part.account);
+      if (account === undefined || account.heading || !account.active)
+        problems.push(
+          problem(
+            'paper.account-unusable',
+            `Row ${row.row} goes to ${account === undefined ? 'an account that is gone' : `${called(account)}, which is ${account.heading ? 'a heading' : 'inactive'}`}. Choose another account.`,
+            `row-${row.row}`,
+          ),
+        );
+      else if (part.amount !== 0n) {
+        if (amounts.has(account.id)) merged += 1;
+        amounts.set(account.id, add(amounts.get(account.id) ?? NIL, part.amount));
+        taken.push(part.amount);
+      }
     }
-    if (row.amount === 0n) continue;
-    if (amounts.has(account.id)) merged += 1;
-    amounts.set(account.id, add(amounts.get(account.id) ?? NIL, row.amount));
-    taken.push(row.amount);
   }
   const undecided = decided.filter(({ row, decision }) => decision === undefined && row.amount !== 0n);
   for (const row of rows.filter((one) => one.kind === 'unreadable'))
@@ -165,7 +199,7 @@ export const proposeCreations = (
   const headings = chart.filter((account) => account.heading).sort(byCode);
   let grown = chart;
   for (const { row, match } of plan.rows) {
-    if (match.kind === 'matched') continue;
+    if (match.kind !== 'unmatched' && !(match.kind === 'matched' && !match.sure)) continue;
     const guessed = guessClass(row, chart);
     const heading = headings.find((account) => account.classification === guessed);
     const own = row.code.trim();

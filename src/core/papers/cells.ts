@@ -10,19 +10,32 @@ export interface NumberCell {
 export type Cell = string | NumberCell;
 export type Row = readonly Cell[];
 
-/** One sheet of a paper: a CSV file is one table, a workbook has one per worksheet. */
+/** How the bytes of a text file were taken apart. */
+export interface TextFormat {
+  readonly encoding: string;
+  readonly delimiter: string;
+  readonly quote: string;
+}
+
+/** One sheet of a paper: a CSV file is one table, a workbook has one per worksheet. Text may be indented; see `indentOf`. */
 export interface Table {
   readonly name: string;
   readonly rows: readonly Row[];
+  /** For a text file: how it was taken apart. */
+  readonly format?: TextFormat;
 }
 
 export const textOf = (cell: Cell | undefined): string =>
-  cell === undefined ? '' : typeof cell === 'string' ? cell : cell.shown;
+  cell === undefined ? '' : typeof cell === 'string' ? cell.trim() : cell.shown;
+
+/** How far a cell's text is indented, in characters: old systems show the levels of their chart so. */
+export const indentOf = (cell: Cell | undefined): number =>
+  typeof cell === 'string' ? cell.length - cell.trimStart().length : 0;
 
 /** Stated limits of a paper. */
-export const MOST_BYTES = 20 * 1024 * 1024;
-export const MOST_UNPACKED_BYTES = 200 * 1024 * 1024;
-export const MOST_ROWS = 50_000;
+export const MOST_BYTES = 50 * 1024 * 1024;
+export const MOST_UNPACKED_BYTES = 300 * 1024 * 1024;
+export const MOST_ROWS = 1_000_000;
 export const MOST_COLUMNS = 60;
 
 /** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */

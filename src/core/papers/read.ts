@@ -1,10 +1,18 @@
 import { type Result, fail, problem } from '../result';
-import { MOST_BYTES, type Table } from './cells';
+import { isXml, readSaft } from '../chart/saft';
+import { MOST_BYTES, type Table, type TextFormat } from './cells';
 import { readCsv } from './csv';
 import { readXlsx } from './xlsx';
 
-/** Reads a paper by what its bytes are, not by what its ending claims. */
-export const readPaper = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
+/**
+ * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, or an audit file
+ * (SAF-T). `format` overrules how a text file is taken apart.
+ */
+export const readPaper = (
+  bytes: Uint8Array,
+  name: string,
+  format: Partial<TextFormat> = {},
+): Result<readonly Table[]> => {
   if (bytes.length === 0) return fail(problem('paper.empty', `${name} is empty: it has no bytes at all.`));
   if (bytes.length > MOST_BYTES)
     return fail(
@@ -22,5 +30,5 @@ export const readPaper = (bytes: Uint8Array, name: string): Result<readonly Tabl
         `${name} is a PDF, whose figures cannot be read reliably. Ask the old system for CSV or XLSX.`,
       ),
     );
-  return readCsv(bytes, name);
+  return isXml(bytes) ? readSaft(bytes, name) : readCsv(bytes, name, format);
 };

@@ -1,25 +1,16 @@
-import { type Minor, NIL, add, minor, negate, onSide, subtract, sum } from '../money/minor';
+import { isCurrency, minorDigits } from '../money/currency';
+import { type Minor, NIL, type Side, add, minor, negate, onSide, subtract, sum } from '../money/minor';
 import { divideRounded } from '../money/rounding';
 import type { Totals } from '../openings/level';
 import { quoted } from '../result';
 import { readPaperAmount } from './amount';
-import { type Cell, type Row, type Table, folded, textOf } from './cells';
-import { AMOUNT_ROLES, type ColumnRole, type Reading } from './recognise';
-
-/** A row of a paper under a reading. `row` counts from 1 as spreadsheets do. Amounts are debit-positive minor units. */
-export interface PaperRow {
-  readonly row: number;
-  readonly kind: 'account' | 'title' | 'header' | 'heading' | 'total' | 'blank' | 'unreadable';
-  readonly code: string;
-  readonly name: string;
-  readonly amount: Minor;
-  /** The row as it stands in the paper, cells joined, for provenance. */
-  readonly text: string;
-  /** Why it is not read as an account, or what to know about the amount. */
-  readonly note?: string;
-  /** For a total with an amount in both columns: what each comes to, as positive magnitudes. */
-  readonly columns?: Totals;
-}
+import { type Cell, type Row, type Table, folded, indentOf, textOf } from './cells';
+import { splitCodeName } from './columns';
+import { AMOUNT_ROLES, type ColumnRole } from './header';
+import type { Reading } from './reading';
+import type { PaperRow } from './paper-row';
+import { type Hint, sectionOf, sideByWords } from './sign';
+import { markTotals } from './totals';
 
 const TOTAL_WORD =
   '(?:(?:grand |sub ?|zwischen)?totals?|sum|sums|summen?|gesamt\\w*|celkem|(?:mezi)?soucet|totaal|totale|totaux|suma|sommes?|i alt|sumsaldo)';
@@ -35,26 +26,21 @@ interface Read {
   readonly bad?: string;
 }
 
+const NOTHING: Read = { amount: NIL, rounded: false, sided: false };
+
 /** One cell as minor units. A spreadsheet's own number is rounded half away from zero (it was computed); a typed text with too many decimals is not read. */
 const readCell = (cell: Cell, reading: Reading, digits: number): Read => {
   const found =
     typeof cell === 'string' ? readPaperAmount(cell, reading.style) : readPaperAmount(cell.decimal, '1234.56');
   if (found === undefined)
-    return {
-      amount: NIL,
-      rounded: false,
-      sided: false,
-      bad: `${quoted(textOf(cell))} does not read as an amount like ${reading.style}`,
-    };
+    return { ...NOTHING, bad: `${quoted(textOf(cell))} does not read as an amount like ${reading.style}` };
   const numerator = found.coefficient * 10n ** BigInt(digits);
   const denominator = 10n ** BigInt(found.scale);
   const exact = numerator % denominator === 0n;
   if (!exact && typeof cell === 'string')
     return {
-      amount: NIL,
-      rounded: false,
-      sided: false,
-      bad: `${quoted(cell)} has ${found.scale} decimals where the currency has ${digits}; is the number style right?`,
+      ...NOTHING,
+      bad: `${quoted(textOf(cell))} has ${found.scale} decimals where the currency has ${digits}; is the number style right?`,
     };
   const amount = minor(divideRounded(numerator, denominator));
   return {
@@ -64,115 +50,141 @@ const readCell = (cell: Cell, reading: Reading, digits: number): Read => {
   };
 };
 
+/** The amount of a row before the sign convention: what its side, if any, and its columns say. */
 const amountOf = (row: Row, reading: Reading, digits: number): Read => {
-  const { columns } = reading;
+  const { columns, convention } = reading;
   if (columns.includes('debit') || columns.includes('credit')) {
     const debit = readCell(pick(row, columns, 'debit'), reading, digits);
     const credit = readCell(pick(row, columns, 'credit'), reading, digits);
     const bad = debit.bad ?? credit.bad;
-    const amount = add(debit.amount, credit.sided ? credit.amount : negate(credit.amount));
-    return { amount, rounded: debit.rounded || credit.rounded, sided: true, ...(bad === undefined ? {} : { bad }) };
+    const credited = credit.sided || convention === 'columns-signed' ? credit.amount : negate(credit.amount);
+    return {
+      amount: add(debit.amount, credited),
+      rounded: debit.rounded || credit.rounded,
+      sided: true,
+      ...(bad === undefined ? {} : { bad }),
+    };
   }
   const balance = readCell(pick(row, columns, 'balance'), reading, digits);
-  if (columns.includes('side')) {
-    const side = folded(textOf(pick(row, columns, 'side')));
-    if (balance.amount === 0n || balance.bad !== undefined) return balance;
-    if (/^(d|dr|debit|s|soll|md|debet)$/.test(side)) return balance;
-    if (/^(c|cr|credit|h|haben|dal|k|kredit)$/.test(side)) return { ...balance, amount: negate(balance.amount) };
-    return { ...balance, bad: `the side ${quoted(side)} is neither debit nor credit` };
-  }
-  return reading.convention === 'credit-positive' ? { ...balance, amount: negate(balance.amount) } : balance;
+  if (!columns.includes('side')) return balance;
+  const side = folded(textOf(pick(row, columns, 'side')));
+  if (balance.amount === 0n || balance.bad !== undefined) return { ...balance, sided: true };
+  if (/^(d|dr|debit|s|soll|md|debet)$/.test(side)) return { ...balance, sided: true };
+  if (/^(c|cr|credit|h|haben|dal|k|kredit)$/.test(side))
+    return { ...balance, amount: negate(balance.amount), sided: true };
+  return { ...balance, bad: `the side ${quoted(side)} is neither debit nor credit` };
+};
+
+const signed = (read: Read, reading: Reading, normal: () => Side | undefined): Minor => {
+  if (read.sided) return read.amount;
+  if (reading.convention === 'credit-positive') return negate(read.amount);
+  if (reading.convention === 'normal-side' && normal() === 'credit') return negate(read.amount);
+  return read.amount;
+};
+
+/** The balance in a foreign currency, where the row has both the currency and the amount. */
+const foreignOf = (row: Row, reading: Reading): PaperRow['foreign'] => {
+  const currency = textOf(pick(row, reading.columns, 'currency')).toUpperCase();
+  const cell = pick(row, reading.columns, 'foreign');
+  if (!isCurrency(currency) || textOf(cell) === '') return undefined;
+  const read = readCell(cell, reading, minorDigits(currency));
+  return read.bad === undefined ? { currency, amount: read.amount } : undefined;
 };
 
 /**
  * Every row of the table, told apart: accounts, headings, totals, the title block. Nothing is dropped; what is not an
- * account says why. A total is told by its words, or by having no code (where other rows have one) and being exactly the
- * sum of the account rows above it since the last total or from the top.
+ * account says why. Totals are told by their words, by being the sum of the rows above them or under them; see `markTotals`.
+ * `hint` knows the normal side of accounts that the chart has; without it the sections and names of the paper are asked.
  */
-export const readRows = (table: Table, reading: Reading, digits: number): readonly PaperRow[] => {
+export const readRows = (table: Table, reading: Reading, digits: number, hint?: Hint): readonly PaperRow[] => {
   const { columns } = reading;
-  const coded = columns.includes('code');
-  let sinceTotal: Minor[] = [];
-  const all: Minor[] = [];
-  return table.rows.map((cells, at): PaperRow => {
-    const code = textOf(pick(cells, columns, 'code')).trim();
-    const name = textOf(pick(cells, columns, 'name')).trim();
+  const coded = columns.includes('code') || columns.includes('code-name');
+  const joined = columns.indexOf('code-name');
+  const amountColumns = columns.flatMap((role, at) => (AMOUNT_ROLES.has(role) ? [at] : []));
+  const top = reading.header - (reading.height ?? 1) + 1;
+  let section: ReturnType<typeof sectionOf>;
+
+  const rows = table.rows.map((cells, at): PaperRow => {
+    const split =
+      joined < 0
+        ? { code: textOf(pick(cells, columns, 'code')), name: textOf(pick(cells, columns, 'name')) }
+        : splitCodeName(textOf(cells[joined]));
+    const { code, name } = split;
     const text = cells
       .map(textOf)
       .filter((cell) => cell !== '')
       .join(' · ')
       .slice(0, 300);
-    const base = { row: at + 1, code, name, amount: NIL, text };
+    const indent = indentOf(joined < 0 ? pick(cells, columns, 'name') : cells[joined]);
+    const base = { row: at + 1, code, name, amount: NIL, text, indent };
     if (text === '') return { ...base, kind: 'blank' };
-    if (at === reading.header) return { ...base, kind: 'header' };
+    if (at >= top && at <= reading.header) return { ...base, kind: 'header' };
     if (at < reading.header) return { ...base, kind: 'title', note: 'above the header' };
-    const filled = cells.some((cell, column) => AMOUNT_ROLES.has(columns[column] ?? 'ignore') && textOf(cell) !== '');
+    const filled = amountColumns.some((column) => textOf(cells[column]) !== '');
     const read = amountOf(cells, reading, digits);
+    const amount = signed(read, reading, () => hint?.({ code, name }) ?? sideByWords(name, section));
     const decided = reading.asAccount[String(at)];
-    const kind =
-      decided === undefined ? guess() : decided ? (read.bad === undefined ? 'account' : 'unreadable') : 'heading';
-    if (kind === 'account') {
-      sinceTotal.push(read.amount);
-      all.push(read.amount);
+    if (decided === false) return { ...base, kind: 'heading', note: 'set aside by hand' };
+    if (decided === true) return read.bad === undefined ? account() : { ...base, kind: 'unreadable', note: read.bad };
+    const worded =
+      TOTAL.test(folded(code)) || TOTAL.test(folded(name)) || (code === '' && name === '' && TOTAL.test(folded(text)));
+    // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
+    if (worded && (!coded || !/\d/.test(code)))
+      return { ...base, kind: 'total', amount, ...both(), note: 'a total, by its words' };
+    if (!filled) {
+      section = sectionOf(name === '' ? text : name) ?? section;
+      return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, reading)
+        ? account()
+        : { ...base, kind: 'heading', note: 'no amount: a heading or a remark' };
+    }
+    if (read.bad !== undefined) return { ...base, kind: 'unreadable', note: read.bad };
+    if (code === '' && name === '')
+      return { ...base, kind: 'total', amount, ...both(), note: 'an amount without an account' };
+    return account();
+
+    function account(): PaperRow {
+      const foreign = foreignOf(cells, reading);
       return {
         ...base,
-        kind,
-        amount: read.amount,
+        kind: 'account',
+        amount,
+        ...both(),
+        ...(foreign === undefined ? {} : { foreign }),
         ...(read.rounded ? { note: 'rounded to the currency’s decimals' } : {}),
       };
     }
-    if (kind === 'total') {
-      sinceTotal = [];
-      return {
-        ...base,
-        kind,
-        amount: read.amount,
-        ...columnsOf(cells),
-        note: TOTAL.test(folded(`${code} ${name}`)) ? 'a total, by its words' : 'the sum of the rows above',
-      };
-    }
-    if (kind === 'unreadable') return { ...base, kind, note: read.bad ?? 'unreadable' };
-    return { ...base, kind, note: decided === false ? 'set aside by hand' : 'no amount: a heading or a remark' };
-
-    function columnsOf(row: Row): Pick<PaperRow, 'columns'> {
+    function both(): Pick<PaperRow, 'columns'> {
       if (!columns.includes('debit') || !columns.includes('credit')) return {};
-      const debit = readCell(pick(row, columns, 'debit'), reading, digits);
-      const credit = readCell(pick(row, columns, 'credit'), reading, digits);
+      const debit = readCell(pick(cells, columns, 'debit'), reading, digits);
+      const credit = readCell(pick(cells, columns, 'credit'), reading, digits);
       return debit.bad !== undefined || credit.bad !== undefined || debit.amount === 0n || credit.amount === 0n
         ? {}
         : { columns: { debits: onSide(debit.amount, 'debit'), credits: onSide(credit.amount, 'debit') } };
     }
-    function guess(): 'account' | 'total' | 'heading' | 'unreadable' {
-      const sums = all.length > 0 && (read.amount === sum(sinceTotal) || read.amount === sum(all));
-      const worded =
-        TOTAL.test(folded(code)) ||
-        TOTAL.test(folded(name)) ||
-        (code === '' && name === '' && TOTAL.test(folded(text)));
-      // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
-      if (worded && (!coded || !/\d/.test(code) || sums)) return 'total';
-      if (!filled)
-        return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, columns)
-          ? 'account'
-          : 'heading';
-      if (read.bad !== undefined) return 'unreadable';
-      if (coded && code === '' && all.length > 1 && read.amount !== 0n && sums) return 'total';
-      if (code === '' && name === '') return 'total';
-      return 'account';
-    }
+  });
+  return markTotals(rows, {
+    coded,
+    decided: reading.asAccount,
+    worded: (row) => TOTAL.test(folded(row.name)) || TOTAL.test(folded(row.code)),
   });
 };
 
 /** A coded row without an amount is a heading when rows with longer codes that begin with it follow ("10" before "1010"). */
-const isHeadingLike = (rows: readonly Row[], at: number, columns: readonly ColumnRole[]): boolean => {
-  const code = textOf(pick(rows[at] ?? [], columns, 'code')).trim();
-  const next = textOf(pick(rows[at + 1] ?? [], columns, 'code')).trim();
+const isHeadingLike = (rows: readonly Row[], at: number, { columns }: Reading): boolean => {
+  const joined = columns.indexOf('code-name');
+  const codeAt = (index: number): string => {
+    const cells = rows[index] ?? [];
+    return joined < 0 ? textOf(pick(cells, columns, 'code')) : splitCodeName(textOf(cells[joined])).code;
+  };
+  const code = codeAt(at);
+  const next = codeAt(at + 1);
   const stem = code.replace(/0+$/, '');
   return next !== '' && next !== code && next.startsWith(stem === '' ? code : stem);
 };
 
 /** The old system's own column totals: those of the last total that has both, which is the grand total where there is one. */
-export const statedTotals = (rows: readonly Pick<PaperRow, 'columns'>[]): Totals | undefined =>
-  rows.filter(({ columns }) => columns !== undefined).at(-1)?.columns;
+export const statedTotals = (rows: readonly Pick<PaperRow, 'columns' | 'kind'>[]): Totals | undefined =>
+  rows.filter(({ kind, columns }) => kind === 'total' && columns !== undefined).at(-1)?.columns;
 
 export interface RowTotals {
   readonly accounts: number;

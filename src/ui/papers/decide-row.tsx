@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { changeAccount } from '@/actions/chart';
 import { decideRows } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/views';
@@ -14,6 +15,8 @@ import { Field } from '../parts/field';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { Candidates } from './candidates';
+import { SplitRow } from './split-row';
 
 interface DecideProps {
   readonly frame: FrameView;
@@ -44,7 +47,7 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
   const [reason, setReason] = useState(own?.kind === 'leave-out' ? own.reason : '');
   const at = (field: string): string | undefined =>
     problems.find((one) => one.field === field || one.field?.endsWith(`.${field}`))?.message;
-  const fields = ['code', 'name', 'parent', 'classification', 'reason', 'account'];
+  const fields = ['code', 'name', 'parent', 'classification', 'reason', 'account', 'parts'];
 
   const decide = async (decision: Decision | null): Promise<void> => {
     const done = await send(decideRows({ books: frame.id, paper: paper.id, rows: [row.row], decision }));
@@ -108,6 +111,16 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
           />
           <MarginPart title="Goes to an account that is there">
             <p className="note mb-1">{decided.match.why}</p>
+            <Candidates
+              candidates={decided.match.candidates}
+              accounts={accounts}
+              onChoose={(account) => void decide({ kind: 'account', account })}
+              onReactivate={(account) =>
+                void send(changeAccount({ books: frame.id, id: account, change: { active: true } })).then((done) =>
+                  done.ok ? decide({ kind: 'account', account }) : setProblems(done.problems),
+                )
+              }
+            />
             <form
               className="flex flex-col gap-1.5"
               onSubmit={(event) => {
@@ -206,6 +219,17 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
               </Field>
               <button className="btn btn-xs self-start">Create with the take-over</button>
             </form>
+          </MarginPart>
+          <MarginPart title="Or is divided among several">
+            <SplitRow
+              key={String(row.amount)}
+              frame={frame}
+              amount={row.amount}
+              accounts={accounts}
+              parts={own?.kind === 'split' ? own.parts : []}
+              problem={at('parts')}
+              onSplit={(parts) => void decide({ kind: 'split', parts })}
+            />
           </MarginPart>
           <MarginPart title="Or is left out">
             <form

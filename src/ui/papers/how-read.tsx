@@ -5,20 +5,43 @@ import { readAs, readFrom } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/views';
 import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
-import { COLUMN_ROLES, type ColumnRole, type Convention } from '@/core/papers/recognise';
+import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';
+import { DELIMITERS, type Delimiter, ENCODINGS, QUOTES } from '@/core/papers/csv';
+import type { Convention } from '@/core/papers/reading';
 import type { Problem, Result } from '@/core/result';
+import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 
 const ROLE_LABELS: Readonly<Record<ColumnRole, string>> = {
   code: 'code',
   name: 'name',
+  'code-name': 'code and name',
   debit: 'debit',
   credit: 'credit',
   balance: 'balance',
   side: 'side (Dr/Cr)',
+  currency: 'currency',
+  foreign: 'amount in currency',
   ignore: 'not used',
 };
+
+const SIDES: Readonly<Record<Convention, string>> = {
+  written: 'as the paper writes them',
+  'columns-signed': 'two columns, credits with a minus',
+  'debit-positive': 'a plus is a debit',
+  'credit-positive': 'a plus is a credit',
+  'normal-side': 'a plus is the account’s normal side',
+};
+
+const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
+  ',': 'commas',
+  ';': 'semicolons',
+  '\t': 'tabs',
+  '|': 'bars',
+};
+
+type Encoding = (typeof ENCODINGS)[number];
 
 /** How the paper is read, guess by guess with its reason, each to be corrected by hand on the first rows as they stand. */
 export const HowRead = ({
@@ -48,7 +71,11 @@ export const HowRead = ({
   return (
     <details open={!reading.columns.some((role) => role === 'debit' || role === 'credit' || role === 'balance')}>
       <summary className="text-sm">
-        <span className="font-medium">How it is read:</span> <span className="text-ink-2">{reasons.join(' ')}</span>
+        <span className="font-medium">How it is read:</span>{' '}
+        <span className="text-ink-2">
+          {paper.likePaper !== null && `As ${paper.likePaper} was read the last time. `}
+          {reasons.join(' ')}
+        </span>
       </summary>
       <div className="mt-2 flex flex-col gap-2">
         <Problems problems={problems} />
@@ -98,9 +125,9 @@ export const HowRead = ({
               ))}
             </select>
           </label>
-          {reading.columns.includes('balance') && !reading.columns.includes('side') && (
+          {paper.recognition.nets.length > 1 && (
             <label className="flex items-center gap-2">
-              A plain balance is
+              Sides
               <select
                 className="select select-xs"
                 value={reading.convention}
@@ -108,10 +135,63 @@ export const HowRead = ({
                   void change(readAs({ ...to, change: { convention: event.target.value as Convention } }))
                 }
               >
-                <option value="debit-positive">a debit, a negative one a credit</option>
-                <option value="credit-positive">a credit, a negative one a debit</option>
+                {paper.recognition.nets.map(({ convention, net }) => (
+                  <option key={convention} value={convention}>
+                    {SIDES[convention]} (net {net === 0n ? 'nil' : sided(net, frame)})
+                  </option>
+                ))}
               </select>
             </label>
+          )}
+          {paper.format !== null && (
+            <>
+              <label className="flex items-center gap-2">
+                Encoding
+                <select
+                  className="select select-xs"
+                  value={paper.format.encoding}
+                  onChange={(event) =>
+                    void change(readFrom({ ...to, sheet: 0, format: { encoding: event.target.value as Encoding } }))
+                  }
+                >
+                  {ENCODINGS.map((encoding) => (
+                    <option key={encoding}>{encoding}</option>
+                  ))}
+                </select>
+              </label>
+              <label className="flex items-center gap-2">
+                Cells parted by
+                <select
+                  className="select select-xs"
+                  value={paper.format.delimiter}
+                  onChange={(event) =>
+                    void change(readFrom({ ...to, sheet: 0, format: { delimiter: event.target.value as Delimiter } }))
+                  }
+                >
+                  {DELIMITERS.map((delimiter) => (
+                    <option key={delimiter} value={delimiter}>
+                      {DELIMITER_LABELS[delimiter]}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <label className="flex items-center gap-2">
+                Quoted with
+                <select
+                  className="select select-xs"
+                  value={paper.format.quote}
+                  onChange={(event) =>
+                    void change(
+                      readFrom({ ...to, sheet: 0, format: { quote: event.target.value as (typeof QUOTES)[number] } }),
+                    )
+                  }
+                >
+                  {QUOTES.map((quote) => (
+                    <option key={quote}>{quote}</option>
+                  ))}
+                </select>
+              </label>
+            </>
           )}
         </div>
         <div

@@ -4,15 +4,16 @@ import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { createUndecided, readAs, removePaper, takeOver, undoTakeOver } from '@/actions/papers';
+import { createUndecided, decideRows, readAs, removePaper, takeOver, undoTakeOver } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/views';
 import type { Account } from '@/core/chart/account';
 import { difference } from '@/core/openings/level';
+import type { Decision } from '@/core/openings/takeover';
 import { type Problem, type Result, plural } from '@/core/result';
 import { Frame } from '../frame/frame';
 import { figure, sided } from '../parts/figures';
-import { moment } from '../parts/names';
+import { day, moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { DecideRow } from './decide-row';
@@ -22,6 +23,8 @@ import { size } from './papers-sheet';
 
 const KEYS = [
   ['↑ ↓', 'go from row to row'],
+  ['1 to 5', 'take the candidate with that number'],
+  ['n', 'create the account as proposed'],
   ['Enter', 'decide about the row, in the margin'],
 ] as const;
 
@@ -62,6 +65,17 @@ export const PaperPage = ({
       `${plural(taken.figures, 'figure')} taken over${taken.created > 0 ? `, ${plural(taken.created, 'account')} created` : ''}. It can be undone on the paper’s page.`,
     );
     router.push(`/books/${String(frame.id)}/openings`);
+  };
+  /** To the next row that waits. */
+  const goOn = (from: number): void => {
+    const waiting = plan.undecided.filter((one) => one.row.row !== from);
+    const next = waiting.find((one) => one.row.row > from) ?? waiting[0];
+    if (next !== undefined) setSelected(next.row.row);
+  };
+  const decide = (at: number, decision: Decision): void => {
+    void act(decideRows({ books: frame.id, paper: paper.id, rows: [at], decision })).then((done) => {
+      if (done !== undefined) goOn(at);
+    });
   };
   const net = difference(plan.totals);
   const others = rows.filter((row) => row.kind === 'heading' || row.kind === 'total').length;
@@ -134,17 +148,14 @@ export const PaperPage = ({
           <p className="note">Choose a row to see what becomes of it.</p>
         ) : (
           <DecideRow
-            key={`${String(row.row)} ${JSON.stringify(decided?.decision ?? null)}`}
+            key={`${String(row.row)} ${decisionKey(decided?.decision)}`}
             frame={frame}
             paper={paper}
             row={row}
             decided={decided}
             accounts={accounts}
             onDecided={() => {
-              const next =
-                plan.undecided.find((one) => one.row.row !== row.row && one.row.row > row.row) ??
-                plan.undecided.find((one) => one.row.row !== row.row);
-              if (next !== undefined) setSelected(next.row.row);
+              goOn(row.row);
               router.refresh();
             }}
             onAsAccount={(as) =>
@@ -163,6 +174,16 @@ export const PaperPage = ({
             <Go className="link" href={`/books/${String(frame.id)}/openings`}>
               See the opening balances
             </Go>
+          </p>
+        )}
+        {paper.stated !== null && paper.stated !== frame.openingDate && (
+          <p className="border-l-4 border-ochre bg-paper-2 px-3 py-1.5 text-sm">
+            The paper says {day(paper.stated)}, and these books open at the close of {day(frame.openingDate)}. Is it the
+            right paper? If the cutover date is another one, change it on the{' '}
+            <Go className="link" href={`/books/${String(frame.id)}/calendar`}>
+              Calendar
+            </Go>
+            .
           </p>
         )}
         <Problems problems={problems} />
@@ -207,10 +228,19 @@ export const PaperPage = ({
         undecided={undecided}
         selected={selected}
         onSelect={setSelected}
+        onDecide={decide}
       />
     </Frame>
   );
 };
+
+/** Tells one decision from another, so that the margin begins anew with each. */
+const decisionKey = (decision: Decision | undefined): string =>
+  decision === undefined
+    ? ''
+    : decision.kind === 'split'
+      ? decision.parts.map(({ account, amount }) => `${String(account)}:${String(amount)}`).join()
+      : JSON.stringify(decision);
 
 const Fact = ({
   label,

@@ -5,7 +5,8 @@ import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/views';
 import { type Account, called } from '@/core/chart/account';
-import type { DecidedRow } from '@/core/openings/takeover';
+import type { DecidedRow, Decision } from '@/core/openings/takeover';
+import type { Match } from '@/core/openings/match';
 import { figure } from '../parts/figures';
 
 const ROW = 30;
@@ -22,10 +23,12 @@ interface RowsProps {
   readonly undecided: ReadonlySet<number>;
   readonly selected: number | undefined;
   readonly onSelect: (row: number) => void;
+  /** A decision taken by one key. */
+  readonly onDecide: (row: number, decision: Decision) => void;
 }
 
 /** Every row of the paper with what becomes of it. */
-export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, onSelect }: RowsProps) => {
+export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, onSelect, onDecide }: RowsProps) => {
   const [filter, setFilter] = useState<Filter>('accounts');
   const scroller = useRef<HTMLDivElement>(null);
   const decided = useMemo(() => new Map(plan.rows.map((one) => [one.row.row, one])), [plan]);
@@ -54,6 +57,15 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
     // eslint-disable-next-line react-hooks/exhaustive-deps -- follow the selection only
   }, [at]);
 
+  /** What a key decides about the selected row: a digit takes that candidate, n creates the account as proposed. */
+  const byKey = (key: string): Decision | undefined => {
+    const one = selected === undefined ? undefined : decided.get(selected);
+    if (one === undefined) return undefined;
+    const candidate = /^[1-5]$/.test(key) ? one.match.candidates[Number(key) - 1] : undefined;
+    if (candidate?.active === true) return { kind: 'account', account: candidate.account };
+    return key === 'n' ? plan.proposals[one.row.row] : undefined;
+  };
+
   const press = (event: KeyboardEvent): void => {
     const move = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: shown.length - 1 }[event.key];
     if (move !== undefined) {
@@ -63,6 +75,15 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
       requestAnimationFrame(() =>
         scroller.current?.querySelector<HTMLElement>(`[data-row="${String(row.row)}"]`)?.focus(),
       );
+    } else if (
+      !event.ctrlKey &&
+      !event.metaKey &&
+      !event.altKey &&
+      selected !== undefined &&
+      byKey(event.key) !== undefined
+    ) {
+      const decision = byKey(event.key);
+      if (decision !== undefined) onDecide(selected, decision);
     } else if (event.key === 'Enter') document.querySelector<HTMLElement>('[data-decide]')?.focus();
     else return;
     event.preventDefault();
@@ -76,7 +97,7 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
       return row.amount === 0n ? (
         <span className="text-ink-2">nil, not taken</span>
       ) : (
-        <span className="font-medium text-ochre">▲ {match.why}</span>
+        <Doubtful match={match} named={(id) => byId.get(id)} />
       );
     switch (decision.kind) {
       case 'account': {
@@ -85,9 +106,7 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
         return (
           <>
             {account === undefined ? 'an account that is gone' : called(account)}{' '}
-            <span className={proposed && !match.sure ? 'font-medium text-ochre' : 'text-ink-2'}>
-              {proposed ? `${match.sure ? '' : '▲ '}${match.why}` : 'chosen'}
-            </span>
+            <span className="text-ink-2">{proposed ? match.why : 'chosen'}</span>
           </>
         );
       }
@@ -95,6 +114,15 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
         return (
           <>
             create {decision.code} {decision.name}
+          </>
+        );
+      case 'split':
+        return (
+          <>
+            divided:{' '}
+            {decision.parts
+              .map(({ account, amount }) => `${figure(amount, frame)} to ${byId.get(account)?.code ?? '?'}`)
+              .join(', ')}
           </>
         );
       case 'leave-out':
@@ -195,6 +223,31 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
           })}
         </div>
       </div>
+    </>
+  );
+};
+
+/** A row that waits for a person: the likeliest account with how much speaks for it, or why there is none. */
+const Doubtful = ({
+  match,
+  named,
+}: {
+  readonly match: Match;
+  readonly named: (id: Account['id']) => Account | undefined;
+}) => {
+  const [best] = match.candidates;
+  const account = best === undefined ? undefined : named(best.account);
+  return (
+    <>
+      <span className="font-medium text-ochre">
+        ▲ {account === undefined ? (match.kind === 'left-out' ? match.reason : match.why) : `${called(account)}?`}
+      </span>
+      {best !== undefined && (
+        <span className="text-ink-2">
+          {' '}
+          {Math.round(best.confidence * 100)} %, {best.why}
+        </span>
+      )}
     </>
   );
 };

@@ -1,0 +1,78 @@
+import { type Minor, abs, negate, sum } from '../money/minor';
+import type { Table } from './cells';
+import type { Convention, Reading } from './reading';
+import type { PaperRow } from './paper-row';
+import { readRows } from './rows';
+import { type Hint, sideByWords } from './sign';
+
+/** What the account rows come to under one convention, debit positive. */
+export interface Net {
+  readonly convention: Convention;
+  readonly net: Minor;
+  /** Accounts whose amount lands on the side where such an account usually stands, less those that do not. */
+  readonly usual: number;
+}
+
+/** The conventions that the columns leave open. */
+const openTo = ({ columns }: Reading): readonly Convention[] =>
+  columns.includes('side')
+    ? ['written']
+    : columns.includes('debit') && columns.includes('credit')
+      ? ['written', 'columns-signed']
+      : columns.includes('balance')
+        ? ['debit-positive', 'credit-positive', 'normal-side']
+        : ['written'];
+
+/** The net under every convention that the columns allow. */
+export const netsOf = (table: Table, reading: Reading, digits: number, hint: Hint | undefined): readonly Net[] =>
+  openTo(reading).map((convention) => {
+    const rows = readRows(table, { ...reading, convention }, digits, hint).filter(({ kind }) => kind === 'account');
+    return { convention, net: sum(rows.map(({ amount }) => amount)), usual: usualOf(rows, hint) };
+  });
+
+const usualOf = (rows: readonly PaperRow[], hint: Hint | undefined): number =>
+  rows.reduce((votes, { code, name, amount }) => {
+    const side = hint?.({ code, name }) ?? sideByWords(name, undefined);
+    return side === undefined || amount === 0n ? votes : votes + (amount > 0n === (side === 'debit') ? 1 : -1);
+  }, 0);
+
+/**
+ * The convention under which the accounts net to zero; of several, the one with the most accounts on their usual side; if
+ * none nets to zero, the one that comes closest, by the same rule.
+ */
+export const proposed = (nets: readonly Net[], standing: Convention): Convention => {
+  const order = [...nets].sort((a, b) => {
+    const [left, right] = [abs(a.net), abs(b.net)];
+    return left < right ? -1 : left > right ? 1 : b.usual - a.usual || rank(a, standing) - rank(b, standing);
+  });
+  return order[0]?.convention ?? standing;
+};
+
+/** Among equals, what the columns suggest, then the plainer convention. */
+const rank = ({ convention }: Net, standing: Convention): number => (convention === standing ? 0 : 1);
+
+const MEANS: Readonly<Record<Convention, string>> = {
+  written: 'The side of each amount is written in the paper',
+  'columns-signed': 'Two columns, in which credits carry a minus of their own',
+  'debit-positive': 'One balance column: a plain amount is taken as a debit, a negative one as a credit',
+  'credit-positive': 'One balance column: a plain amount is taken as a credit, a negative one as a debit',
+  'normal-side': 'One balance column: a plain amount is taken on the normal side of its account',
+};
+
+export const sayNets = (convention: Convention, nets: readonly Net[]): string => {
+  const own = nets.find((one) => one.convention === convention);
+  const others = nets.filter(
+    (one) => one.convention !== convention && one.net !== own?.net && one.net !== negate(own?.net ?? one.net),
+  );
+  return `${MEANS[convention]}${
+    own === undefined
+      ? ''
+      : own.net === 0n
+        ? others.length > 0
+          ? ': so it nets to zero, and otherwise it would not'
+          : ': so it nets to zero'
+        : nets.length > 1
+          ? ': it comes closest to zero so'
+          : ''
+  }.`;
+};

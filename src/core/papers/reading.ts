@@ -1,0 +1,27 @@
+import type { NumberStyle } from '../money/number-style';
+import type { TextFormat } from './cells';
+import type { ColumnRole } from './header';
+
+/**
+ * What the plus of an amount means. `written`: debit and credit columns, or a side column, say it. `columns-signed`: two
+ * columns, credits with a minus in theirs. With one balance column: a plus is a debit, or a credit, or the normal side of
+ * the account.
+ */
+export const CONVENTIONS = ['written', 'columns-signed', 'debit-positive', 'credit-positive', 'normal-side'] as const;
+export type Convention = (typeof CONVENTIONS)[number];
+
+/** How a paper is read. Proposed by `recognise`, changed by a person, stored beside the paper. */
+export interface Reading {
+  readonly sheet: number;
+  /** Index of the header row (of its lower row, where it has two), or -1 when the table has none. */
+  readonly header: number;
+  /** Rows of the header: one where not said. */
+  readonly height?: 1 | 2;
+  readonly columns: readonly ColumnRole[];
+  readonly style: NumberStyle;
+  readonly convention: Convention;
+  /** How a text file is taken apart, where a person said so. */
+  readonly format?: Partial<TextFormat>;
+  /** Rows (by index) that a person decided about: read them as accounts although they look like something else, or not. */
+  readonly asAccount: Readonly<Record<string, boolean>>;
+}
