@@ -41,7 +41,7 @@ export const columnsOf = (rows: readonly Row[], header: FoundHeader, wanted: str
   const body = rows.slice(header.at + 1, header.at + SAMPLE);
   const width = Math.max(0, ...rows.slice(0, header.at + SAMPLE).map((row) => row.length));
   const texts = headerTexts(rows, header.at, header.height, width);
-  const heads = texts.map(readHeader);
+  const heads = lettered(texts, texts.map(readHeader));
   const cells = Array.from({ length: width }, (_, column) => columnCells(body, column));
   const { kept, reasons } = closingOnly(heads, texts);
 
@@ -49,7 +49,6 @@ export const columnsOf = (rows: readonly Row[], header: FoundHeader, wanted: str
   kept.forEach((role, column) => {
     roles[column] = role !== undefined && role !== 'ignore' && roles.includes(role) ? 'ignore' : (role ?? 'ignore');
   });
-  lettered(roles, texts);
   const free = (column: number): boolean => roles[column] === 'ignore' && heads[column]?.phase === undefined;
   const codes = (column: number): number => share(cells[column] ?? [], (cell) => isCodeLike(textOf(cell)));
   const words = (column: number): number => share(cells[column] ?? [], (cell) => /\p{L}{3}/u.test(textOf(cell)));
@@ -95,14 +94,17 @@ const LETTERS = [
   ['s', 'h'],
 ] as const;
 
-const lettered = (roles: ColumnRole[], texts: readonly string[]): void => {
-  const heads = texts.map(folded);
-  for (const [debit, credit] of LETTERS) {
-    const [dr, cr] = [heads.indexOf(debit), heads.indexOf(credit)];
-    if (dr < 0 || cr < 0 || roles.includes('credit')) continue;
-    roles[dr] = 'debit';
-    roles[cr] = 'credit';
-  }
+const lettered = (texts: readonly string[], heads: readonly HeaderCell[]): readonly HeaderCell[] => {
+  const last = texts.map((text) => folded(text).split(' ').at(-1) ?? '');
+  const found = [...heads];
+  last.forEach((letter, at) => {
+    const pair = LETTERS.find(([debit, credit]) => debit === letter && credit === last[at + 1]);
+    const [dr, cr] = [heads[at], heads[at + 1]];
+    if (pair === undefined || dr === undefined || cr === undefined) return;
+    found[at] = { ...dr, role: 'debit' };
+    found[at + 1] = { ...cr, role: 'credit' };
+  });
+  return found;
 };
 
 /** A running number beside the rows is no account code. */

@@ -63,6 +63,7 @@ const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole, 'ignore' | 'code-name'>, r
     'accountdescription',
     'description',
     'details',
+    'particulars',
     'title',
     'ledger',
     'bezeichnung',
@@ -173,6 +174,9 @@ const PHASES: readonly (readonly [Phase, RegExp])[] = [
   ],
 ];
 
+/** Stands beside the word for a column's side: "closing balance debit". */
+const BALANCE_WORD = /\b(balance|stav|saldo|solde|zustatek)\b/;
+
 export interface HeaderCell {
   readonly role: ColumnRole | undefined;
   readonly phase: Phase | undefined;
@@ -196,7 +200,10 @@ export const readHeader = (text: string): HeaderCell => {
     .replace(/\b(in|of|at|the|per|zum|am|k|ke|dni|kc)\b/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  const role = WORD_ROLE.get(rest) ?? (rest === '' && phase !== undefined ? 'balance' : undefined);
+  const role =
+    WORD_ROLE.get(rest) ??
+    WORD_ROLE.get(rest.replace(BALANCE_WORD, '').trim()) ??
+    (rest === '' && phase !== undefined ? 'balance' : undefined);
   return { role, phase, dated };
 };
 
@@ -212,7 +219,7 @@ export const headerTexts = (rows: readonly Row[], header: number, height: number
     const above = textOf(upper?.[column]);
     if (above !== '') over = above;
     const own = textOf(lower?.[column]);
-    return upper === undefined ? own : own === '' ? above : `${over} ${own}`;
+    return upper === undefined ? own : own === '' ? above : `${over} ${own}`.trim();
   });
 };
 
