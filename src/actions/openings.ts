@@ -6,13 +6,14 @@ import { openingDate } from '@/core/calendar/cutover';
 import { writeDate } from '@/core/calendar/dates';
 import { accountId, called } from '@/core/chart/account';
 import { formatMinor } from '@/core/money/format';
-import { LARGEST, type Minor, abs, minor } from '@/core/money/minor';
-import { postingLines, standing } from '@/core/openings/level';
+import { LARGEST, type Minor, minor } from '@/core/money/minor';
+import { postingLines } from '@/core/openings/foreign';
+import { totalsOf } from '@/core/openings/level';
 import { blockers } from '@/core/proof/checks';
 import { type Problem, fail, ok, plural, problem } from '@/core/result';
 import { accountsOf } from '@/store/chart';
 import { record } from '@/store/history';
-import { ledgerBalances, postJournal } from '@/store/journals';
+import { ledgerPositions, postJournal } from '@/store/journals';
 import {
   type Writing,
   copyLines,
@@ -21,11 +22,12 @@ import {
   insertSet,
   lockLines,
   markPosted,
+  partsOfSet,
   sourcesOf,
   writeLines,
 } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
-import { stateOf } from './state';
+import { positionsOf, stateOf } from './state';
 
 /** The draft, or why there is none to write into. */
 const draftOf = async ({ tx, books }: BooksContext) => {
@@ -195,7 +197,10 @@ export const postOpenings = booksAction(
       return fail(
         ...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)),
       );
-    const lines = postingLines(standing(state.amounts), await ledgerBalances(tx, books.id));
+    const lines = postingLines(
+      positionsOf(state.amounts, await partsOfSet(tx, books.id, set.id)),
+      await ledgerPositions(tx, books.id),
+    );
     const date = openingDate(books.cutover);
     const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(
       state.years.flatMap((year) => year.periods),
@@ -220,17 +225,17 @@ export const postOpenings = booksAction(
       actor.person,
       now,
     );
-    const total = [...lines.values()].reduce((sum, line) => (line > 0n ? sum + line : sum), 0n);
+    const { debits } = totalsOf(lines.map((line) => line.amount));
     await record(
       tx,
       books.id,
       'openings',
       [set.id],
-      `version ${set.version} posted as journal ${number}: ${plural(lines.size, 'line')}, ${formatMinor(abs(minor(total)), state.digits, books.style)} ${books.currency} on each side`,
+      `version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${formatMinor(debits, state.digits, books.style)} ${books.currency} on each side`,
       actor.person,
       now,
     );
-    return ok({ number, lines: lines.size });
+    return ok({ number, lines: lines.length });
   },
 );
 

@@ -2,11 +2,20 @@
 
 import { createHash } from 'node:crypto';
 import { z } from 'zod';
-import { type Account, PLAIN_ACCOUNT, accountId, accountProblems, called, chartIndex } from '@/core/chart/account';
+import {
+  type Account,
+  type AccountId,
+  PLAIN_ACCOUNT,
+  accountId,
+  accountProblems,
+  called,
+  chartIndex,
+} from '@/core/chart/account';
 import { CLASS_IDS, typeOf } from '@/core/chart/classes';
 import { NUMBER_STYLES } from '@/core/money/number-style';
-import { type Minor, NIL, add, minor, sum } from '@/core/money/minor';
+import { type Minor, NIL, add, minor, onSide, sideOf, sum } from '@/core/money/minor';
 import { type Creation, type Decision, partsOf, proposeCreations } from '@/core/openings/takeover';
+import type { Part } from '@/core/openings/foreign';
 import type { Remembered } from '@/core/openings/match';
 import { MOST_BYTES, MOST_ROWS, type TextFormat } from '@/core/papers/cells';
 import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/papers/csv';
@@ -17,7 +26,16 @@ import { readPaper } from '@/core/papers/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
-import { type Writing, batchChanges, currentSet, linesOf, lockLines, sourcesOf, writeLines } from '@/store/openings';
+import {
+  type Writing,
+  batchChanges,
+  currentSet,
+  linesOf,
+  lockLines,
+  sourcesOf,
+  writeLines,
+  writeParts,
+} from '@/store/openings';
 import {
   type OpenPaper,
   type TakenRow,
@@ -339,6 +357,26 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
   }));
   const batch = newId();
   await writeLines(tx, books.id, set.id, writings, batch, actor.person, now);
+  // Amounts in currency that the paper has beside the base amounts.
+  const parts = new Map<AccountId, Part[]>();
+  for (const decided of plan.rows) {
+    const { row, amount, foreign } = decided.row;
+    const account = createdAt.get(row) ?? (decided.decision?.kind === 'account' ? decided.decision.account : undefined);
+    if (account === undefined || foreign === undefined || foreign.currency === books.currency || !amounts.has(account))
+      continue;
+    const own = parts.get(account) ?? [];
+    const known = own.find(({ currency }) => currency === foreign.currency);
+    parts.set(account, [
+      ...own.filter((one) => one !== known),
+      {
+        currency: foreign.currency,
+        // The paper writes amounts in currency without a side of their own; they stand where the base amount does.
+        amount: add(known?.amount ?? NIL, onSide(foreign.amount, sideOf(amount) ?? 'debit')),
+        base: add(known?.base ?? NIL, amount),
+      },
+    ]);
+  }
+  await writeParts(tx, books.id, set.id, parts);
   await writeRows(
     tx,
     books.id,

@@ -5,6 +5,7 @@ import { companyChecklist } from '@/core/company/facts';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import { type RateBook, rateBook } from '@/core/money/rate-book';
+import type { Part, Position } from '@/core/openings/foreign';
 import { type CheckResult, prove } from '@/core/proof/checks';
 import { type StageState, stageStates } from '@/core/stages';
 import type { Books } from '@/store/books';
@@ -96,6 +97,13 @@ export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<r
     };
   });
 };
+
+/** Figures with their parts in foreign currencies, for posting. */
+export const positionsOf = (
+  amounts: ReadonlyMap<AccountId, Minor>,
+  parts: ReadonlyMap<AccountId, readonly Part[]>,
+): ReadonlyMap<AccountId, Position> =>
+  new Map([...amounts].map(([account, base]) => [account, { base, parts: parts.get(account) ?? [] }]));
 
 export const stateOf = async (tx: Queryable, books: Books): Promise<BooksState> => {
   const [state] = await statesOf(tx, [books]);

@@ -1,8 +1,12 @@
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
+import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
-import { postingLines, standing } from '@/core/openings/level';
+import { lookUp } from '@/core/money/rate-book';
+import type { Ratio } from '@/core/money/ratio';
+import { type Part, postingLines } from '@/core/openings/foreign';
+import { standing } from '@/core/openings/level';
 import { type Creation, proposeCreations } from '@/core/openings/takeover';
 import type { TextFormat } from '@/core/papers/cells';
 import { statedDate } from '@/core/papers/stated-date';
@@ -15,14 +19,14 @@ import {
   trialBalance,
 } from '@/core/statements/statements';
 import { happenings } from '@/store/history';
-import { hasPosted, journalsOf, ledgerBalances } from '@/store/journals';
-import { type Source, currentSet, lastBatch, linesOf, setsOf } from '@/store/openings';
+import { hasPosted, journalsOf, ledgerBalances, ledgerPositions } from '@/store/journals';
+import { type Source, currentSet, lastBatch, linesOf, partsOfSet, setsOf } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from './action';
 import { page } from './frame-view';
 import { type ReadPaper, readStored } from './paper-reading';
 import { letterheadOf } from './stage-views';
-import { stateOf } from './state';
+import { positionsOf, stateOf } from './state';
 
 export interface OpeningRowView {
   readonly id: AccountId;
@@ -48,6 +52,15 @@ export interface BehindView {
   readonly amount: Minor;
 }
 
+/** The rate of a foreign currency on the opening date, in base currency; null where none is near enough. */
+export interface OpeningRate {
+  readonly currency: string;
+  readonly digits: number;
+  readonly ratio: Ratio | null;
+  /** The day that the rate is of. */
+  readonly of: string | null;
+}
+
 export const openingsView = (id: number) =>
   page(id, async ({ tx, books }, state) => {
     const set = await currentSet(tx, books.id);
@@ -58,7 +71,22 @@ export const openingsView = (id: number) =>
     const behind: Partial<Record<number, BehindView[]>> = {};
     for (const { account, ...row } of await rowsBehind(tx, books.id))
       (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
+    const date = openingDate(books.cutover).toString();
     return {
+      parts: set === undefined ? {} : Object.fromEntries(await partsOfSet(tx, books.id, set.id)),
+      rates: state.currencies.map((currency): OpeningRate => {
+        const found = lookUp(state.rates, { from: currency, to: books.currency, date, mostDays: books.rateDays });
+        return {
+          currency,
+          digits: minorDigits(currency),
+          ratio: found.kind === 'found' ? found.ratio : null,
+          of: found.kind === 'found' ? (found.legs[0]?.rate.date ?? date) : null,
+        };
+      }),
+      rounding: books.rounding,
+      exchange: state.accounts
+        .filter(({ role, active }) => active && (role === 'rounding' || role?.startsWith('exchange') === true))
+        .map(({ id: account, code, name }) => ({ id: account, code, name })),
       set: set === undefined ? null : { id: set.id, version: set.version, state: set.state },
       papers: [...names].map(([paper, name]) => ({ id: paper, name })),
       behind,
@@ -160,16 +188,17 @@ export const proofView = (id: number) =>
 export const signOffView = (id: number) =>
   page(id, async ({ tx, books }, state) => {
     const set = await currentSet(tx, books.id);
-    const lines = postingLines(standing(state.amounts), await ledgerBalances(tx, books.id));
+    const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
+    const lines = postingLines(positionsOf(state.amounts, parts), await ledgerPositions(tx, books.id));
     const byId = new Map(state.accounts.map((account) => [account.id, account]));
     return {
       proof: state.proof,
       set: set === undefined ? null : set,
       versions: await setsOf(tx, books.id),
       lines: [...lines]
-        .flatMap(([account, amount]) => {
+        .flatMap(({ account, amount, currency, foreign }) => {
           const found = byId.get(account);
-          return found === undefined ? [] : [{ code: found.code, name: found.name, amount }];
+          return found === undefined ? [] : [{ code: found.code, name: found.name, amount, currency, foreign }];
         })
         .sort((a, b) => (a.code < b.code ? -1 : 1)),
       period:

@@ -10,7 +10,8 @@ import type { Ratio } from '@/core/money/ratio';
 import type { SearchFigure, SearchInput, UntakenRow } from '@/core/openings/search/types';
 import { statedTotals } from '@/core/papers/rows';
 import { pairRates } from '@/store/currencies';
-import { currentSet, linesOf } from '@/store/openings';
+import type { Part } from '@/core/openings/foreign';
+import { currentSet, linesOf, partsOfSet } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind, rowsLeftOut } from '@/store/papers';
 import { page } from './frame-view';
 import { readStored } from './paper-reading';
@@ -50,6 +51,7 @@ export const whyView = (id: number) =>
     const lines = new Map(
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
     );
+    const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
     const papers = await papersOf(tx, books.id);
     const names = new Map(papers.map((paper) => [paper.id, paper.name]));
     const behind = new Map<AccountId, { paper: number; row: number; amount: SearchFigure['amount'] }[]>();
@@ -120,6 +122,7 @@ export const whyView = (id: number) =>
         totals: stated !== null && stated.debits === stated.credits ? stated : null,
         figures: posting.map((account): SearchFigure => {
           const rows = behind.get(account.id) ?? [];
+          const [part, ...others] = parts.get(account.id) ?? [];
           const ratio = account.currency === null ? undefined : rates.get(account.currency);
           return {
             account: account.id,
@@ -131,6 +134,7 @@ export const whyView = (id: number) =>
             rows: rows.map(({ amount }) => amount),
             ...(rows[0] === undefined ? {} : { order: rows[0].row }),
             ...(ratio === undefined ? {} : { rates: ratio }),
+            ...(part === undefined || others.length > 0 ? {} : { foreign: part.amount }),
           };
         }),
       } satisfies SearchInput,

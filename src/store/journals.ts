@@ -1,6 +1,7 @@
 import type { AccountId } from '@/core/chart/account';
 import { type PlainDate, plainDate } from '@/core/calendar/dates';
-import type { Minor } from '@/core/money/minor';
+import { type Minor, NIL, add } from '@/core/money/minor';
+import type { Part, Position, PostingLine } from '@/core/openings/foreign';
 import { type Queryable, one } from './database';
 
 export interface Journal {
@@ -11,7 +12,13 @@ export interface Journal {
   readonly description: string;
   readonly by: string;
   readonly at: string;
-  readonly lines: readonly { readonly account: AccountId; readonly amount: Minor }[];
+  readonly lines: readonly {
+    readonly account: AccountId;
+    readonly amount: Minor;
+    /** Null for base currency. */
+    readonly currency: string | null;
+    readonly foreign: Minor | null;
+  }[];
 }
 
 /** Writes and posts a journal. The books must be locked by the caller, since the number is the next one. */
@@ -24,7 +31,7 @@ export const postJournal = async (
     readonly description: string;
     readonly openingSetId: number;
   },
-  lines: ReadonlyMap<AccountId, Minor>,
+  lines: readonly PostingLine<AccountId>[],
   person: number,
   at: string,
 ): Promise<number> => {
@@ -36,11 +43,18 @@ export const postJournal = async (
       [booksId, journal.date.toString(), journal.periodId, journal.description, journal.openingSetId],
     ),
   );
-  const entries = [...lines];
   await tx.query(
-    `insert into journal_line (books_id, journal_id, line_no, account_id, amount)
-     select $1, $2, line_no, account, amount from unnest($3::int[], $4::int8[]) with ordinality as t (account, amount, line_no)`,
-    [booksId, id, entries.map(([account]) => account), entries.map(([, amount]) => String(amount))],
+    `insert into journal_line (books_id, journal_id, line_no, account_id, amount, currency, foreign_amount)
+     select $1, $2, line_no, account, amount, currency, case when currency is not null then foreign_amount end
+     from unnest($3::int[], $4::int8[], $5::text[], $6::int8[]) with ordinality as t (account, amount, currency, foreign_amount, line_no)`,
+    [
+      booksId,
+      id,
+      lines.map((line) => line.account),
+      lines.map((line) => String(line.amount)),
+      lines.map((line) => line.currency),
+      lines.map((line) => String(line.foreign)),
+    ],
   );
   await tx.query('update journal set posted_at = $3, posted_by = $4 where books_id = $1 and id = $2', [
     booksId,
@@ -62,6 +76,24 @@ export const ledgerBalances = async (tx: Queryable, booksId: number): Promise<Re
   return new Map(rows.map((row) => [row.account, row.amount]));
 };
 
+/** What stands on each account by posted journals, with its parts in foreign currencies. */
+export const ledgerPositions = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, Position>> => {
+  const rows = await tx.query<{ account: AccountId; currency: string | null; amount: Minor; foreign: Minor | null }>(
+    `select l.account_id as account, l.currency, sum(l.amount)::int8 as amount, sum(l.foreign_amount)::int8 as "foreign"
+     from journal_line l join journal j on j.id = l.journal_id
+     where l.books_id = $1 and j.posted_at is not null group by l.account_id, l.currency`,
+    [booksId],
+  );
+  const found = new Map<AccountId, { base: Minor; parts: Part[] }>();
+  for (const { account, currency, amount, foreign } of rows) {
+    const position = found.get(account) ?? { base: NIL, parts: [] };
+    found.set(account, position);
+    position.base = add(position.base, amount);
+    if (currency !== null) position.parts.push({ currency, amount: foreign ?? NIL, base: amount });
+  }
+  return found;
+};
+
 export const journalsOf = async (tx: Queryable, booksId: number): Promise<readonly Journal[]> => {
   const heads = await tx.query<Omit<Journal, 'lines' | 'date'> & { date: string }>(
     `select j.id, j.number, j.date, p.name as period, j.description, w.name as by, j.posted_at as at
@@ -69,11 +101,11 @@ export const journalsOf = async (tx: Queryable, booksId: number): Promise<readon
      where j.books_id = $1 and j.posted_at is not null order by j.number`,
     [booksId],
   );
-  const lines = await tx.query<{ journal: number; account: AccountId; amount: Minor }>(
-    'select journal_id as journal, account_id as account, amount from journal_line where books_id = $1 order by journal_id, line_no',
+  const lines = await tx.query<{ journal: number } & Journal['lines'][number]>(
+    'select journal_id as journal, account_id as account, amount, currency, foreign_amount as "foreign" from journal_line where books_id = $1 order by journal_id, line_no',
     [booksId],
   );
-  const byJournal = new Map<number, { account: AccountId; amount: Minor }[]>();
+  const byJournal = new Map<number, Journal['lines'][number][]>();
   for (const { journal, ...line } of lines) {
     const list = byJournal.get(journal);
     if (list === undefined) byJournal.set(journal, [line]);

@@ -1,5 +1,6 @@
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
+import type { Part } from '@/core/openings/foreign';
 import { type Queryable, one } from './database';
 
 export type Source = 'typed' | 'paper' | 'carried' | 'calculated';
@@ -65,6 +66,59 @@ export const copyLines = async (
      select books_id, $3, account_id, amount, case when source = 'paper' then 'paper' else 'carried' end, paper_id, $4, $5
      from opening_line where books_id = $1 and set_id = $2`,
     [booksId, from, to, person, at],
+  );
+  await tx.query(
+    `insert into opening_part (books_id, set_id, account_id, currency, amount, base)
+     select books_id, $3, account_id, currency, amount, base from opening_part where books_id = $1 and set_id = $2`,
+    [booksId, from, to],
+  );
+};
+
+/** The parts in foreign currencies of a set's figures. */
+export const partsOfSet = async (
+  tx: Queryable,
+  booksId: number,
+  setId: number,
+): Promise<ReadonlyMap<AccountId, readonly Part[]>> => {
+  const rows = await tx.query<Part & { account: AccountId }>(
+    'select account_id as account, currency, amount, base from opening_part where books_id = $1 and set_id = $2 order by account_id, currency',
+    [booksId, setId],
+  );
+  const found = new Map<AccountId, Part[]>();
+  for (const { account, ...part } of rows) {
+    const known = found.get(account);
+    if (known === undefined) found.set(account, [part]);
+    else known.push(part);
+  }
+  return found;
+};
+
+/** Replaces the parts of some figures; the figures themselves are there already. */
+export const writeParts = async (
+  tx: Queryable,
+  booksId: number,
+  setId: number,
+  parts: ReadonlyMap<AccountId, readonly Part[]>,
+): Promise<void> => {
+  const accounts = [...parts.keys()];
+  await tx.query('delete from opening_part where books_id = $1 and set_id = $2 and account_id = any($3::int[])', [
+    booksId,
+    setId,
+    accounts,
+  ]);
+  const rows = [...parts].flatMap(([account, own]) => own.map((part) => ({ account, ...part })));
+  await tx.query(
+    `insert into opening_part (books_id, set_id, account_id, currency, amount, base)
+     select $1, $2, account, currency, amount, base
+     from unnest($3::int[], $4::text[], $5::int8[], $6::int8[]) as t (account, currency, amount, base)`,
+    [
+      booksId,
+      setId,
+      rows.map((row) => row.account),
+      rows.map((row) => row.currency),
+      rows.map((row) => String(row.amount)),
+      rows.map((row) => String(row.base)),
+    ],
   );
 };
 

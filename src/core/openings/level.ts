@@ -46,16 +46,3 @@ export const bubble = (net: Minor): number => {
 /** The opening position without the accounts that stand at nil. */
 export const standing = <K>(amounts: ReadonlyMap<K, Minor>): ReadonlyMap<K, Minor> =>
   new Map([...amounts].filter(([, amount]) => amount !== 0n));
-
-/**
- * The lines that bring the ledger from what stands to the target: *target minus what stands*, account by account, without
- * nil lines. Posting them makes every account stand exactly at its target.
- */
-export const postingLines = <K>(
-  target: ReadonlyMap<K, Minor>,
-  stands: ReadonlyMap<K, Minor>,
-): ReadonlyMap<K, Minor> => {
-  const lines = new Map(target);
-  for (const [key, amount] of stands) lines.set(key, subtract(lines.get(key) ?? NIL, amount));
-  return standing(lines);
-};

@@ -4,7 +4,8 @@ import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { type Minor, NIL, minor, sum } from '../money/minor';
 import type { PaperRow } from '../papers/paper-row';
 import { closeResults } from './closing';
-import { bubble, difference, postingLines, totalsOf, withChange } from './level';
+import { type Position, type PostingLine, compared, impliedRate, postingLines } from './foreign';
+import { bubble, difference, totalsOf, withChange } from './level';
 import { matcher } from './match';
 import { type Decision, guessClass, planTakeOver } from './takeover';
 
@@ -43,24 +44,80 @@ describe('the Level', () => {
   });
 });
 
+const anyPosition: fc.Arbitrary<Position> = fc.record({
+  base: amounts,
+  parts: fc.uniqueArray(fc.record({ currency: fc.constantFrom('NOK', 'GBP', 'JPY'), amount: amounts, base: amounts }), {
+    selector: ({ currency }) => currency,
+    maxLength: 3,
+  }),
+});
+const anyPositions = fc
+  .array(fc.tuple(fc.integer({ min: 1, max: 12 }), anyPosition), { maxLength: 12 })
+  .map((pairs) => new Map(pairs));
+
 describe('posting', () => {
-  it('brings what stands exactly to the target, whatever stood before', () => {
+  /** What each account stands at per currency after journals: base by currency, and the amount in it. */
+  const ledger = (
+    journals: readonly (readonly PostingLine<number>[])[],
+  ): ReadonlyMap<string, readonly [bigint, bigint]> => {
+    const stands = new Map<string, readonly [bigint, bigint]>();
+    for (const { account: id, currency, amount, foreign } of journals.flat()) {
+      const key = `${String(id)}/${currency ?? ''}`;
+      const [base, own] = stands.get(key) ?? [0n, 0n];
+      stands.set(key, [base + amount, own + foreign]);
+    }
+    return new Map([...stands].filter(([, [base, own]]) => base !== 0n || own !== 0n));
+  };
+  it('brings the ledger to the last target, in base and in every currency, for any chain of versions', () => {
     fc.assert(
-      fc.property(positions, positions, (target, stands) => {
-        const lines = postingLines(target, stands);
-        const after = new Map(stands);
-        for (const [key, amount] of lines) after.set(key, minor((after.get(key) ?? 0n) + amount));
-        for (const key of new Set([...after.keys(), ...target.keys()]))
-          expect(after.get(key) ?? 0n).toBe(target.get(key) ?? 0n);
-        expect([...lines.values()].every((amount) => amount !== 0n)).toBe(true);
-        expect(sum(lines.values())).toBe(sum(target.values()) - sum(stands.values()));
+      fc.property(fc.array(anyPositions, { minLength: 1, maxLength: 5 }), (versions) => {
+        const journals: (readonly PostingLine<number>[])[] = [];
+        let stands: ReadonlyMap<number, Position> = new Map();
+        for (const target of versions) {
+          const lines = postingLines(target, stands);
+          expect(lines.every(({ amount, foreign }) => amount !== 0n || foreign !== 0n)).toBe(true);
+          expect(sum(lines.map(({ amount }) => amount))).toBe(
+            sum([...target.values()].map(({ base }) => base)) - sum([...stands.values()].map(({ base }) => base)),
+          );
+          journals.push(lines);
+          stands = target;
+        }
+        expect(ledger(journals)).toEqual(ledger([postingLines(versions.at(-1) ?? new Map(), new Map())]));
       }),
     );
   });
   it('posts nothing twice', () => {
     fc.assert(
-      fc.property(positions, (target) => {
-        expect(postingLines(target, target).size).toBe(0);
+      fc.property(anyPositions, (target) => {
+        expect(postingLines(target, target)).toEqual([]);
+      }),
+    );
+  });
+});
+
+describe('amounts in currency', () => {
+  const how = {
+    ratio: { n: 11_550n, d: 10_000n },
+    fromDigits: 2,
+    toDigits: 2,
+    rounding: 'half-away-from-zero',
+  } as const;
+  it('are compared with the rate of the day to the cent', () => {
+    expect(compared({ amount: minor(1_117_231n), base: minor(1_290_418n) }, how)).toEqual({
+      translated: 1_290_402n,
+      difference: 16n,
+    });
+  });
+  it('imply the rate at which they were translated', () => {
+    expect(impliedRate({ amount: minor(1_000_00n), base: minor(1_155_00n) }, how)).toBe('1.155000');
+    expect(impliedRate({ amount: minor(100_00n), base: minor(64n) }, how)).toBe('0.006400');
+    expect(impliedRate({ amount: minor(1000n), base: minor(-64n) }, how)).toBeUndefined();
+  });
+  it('translated by the rate differ from it by nothing', () => {
+    fc.assert(
+      fc.property(amounts, (amount) => {
+        const { translated } = compared({ amount, base: NIL }, how);
+        expect(compared({ amount, base: translated }, how).difference).toBe(NIL);
       }),
     );
   });

@@ -225,7 +225,7 @@ describe('reading what was written', () => {
     ].join('\n');
     if (encoding === 'utf-8') return bytes(text);
     const wide = new Uint8Array(text.length * 2);
-    [...text].forEach((mark, at) => wide.set([mark.charCodeAt(0) & 255, mark.charCodeAt(0) >> 8], at * 2));
+    for (let at = 0; at < text.length; at += 1) wide.set([text.charCodeAt(at) & 255, text.charCodeAt(at) >> 8], at * 2);
     return wide;
   };
   it('finds every account and amount of any generated layout', () => {

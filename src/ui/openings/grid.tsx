@@ -47,6 +47,8 @@ interface GridProps {
   readonly figures: Figures;
   readonly editable: boolean;
   readonly where: (row: OpeningRowView) => string;
+  /** Amounts in currency, written, by account. */
+  readonly inCurrency: ReadonlyMap<number, string>;
   readonly selected: AccountId | undefined;
   readonly onSelect: (account: AccountId | undefined) => void;
   readonly landing: Landing | undefined;
@@ -61,7 +63,17 @@ const sideAt = (column: number): Side | undefined =>
   column === DEBIT ? 'debit' : column === CREDIT ? 'credit' : undefined;
 
 /** The keyboard grid (W3C grid pattern) of accounts by debit and credit, with only the rows in sight in the page. */
-export const OpeningsGrid = ({ frame, rows, figures, editable, where, selected, onSelect, landing }: GridProps) => {
+export const OpeningsGrid = ({
+  frame,
+  rows,
+  figures,
+  editable,
+  where,
+  inCurrency,
+  selected,
+  onSelect,
+  landing,
+}: GridProps) => {
   const scroller = useRef<HTMLDivElement>(null);
   const [focused, setFocused] = useState(false);
   const [editing, setEditing] = useState<{ readonly cell: Cell; readonly text: string } | undefined>();
@@ -330,6 +342,7 @@ export const OpeningsGrid = ({ frame, rows, figures, editable, where, selected, 
               figures={figures}
               frame={frame}
               where={where}
+              inCurrency={inCurrency.get(row.id)}
               column={here ? active.column : -1}
               from={chosen ? left : -1}
               to={chosen ? right : -1}
@@ -379,6 +392,7 @@ interface RowProps {
   readonly figures: Figures;
   readonly frame: FrameView;
   readonly where: (row: OpeningRowView) => string;
+  readonly inCurrency: string | undefined;
   readonly column: number;
   readonly from: number;
   readonly to: number;
@@ -398,6 +412,7 @@ const sameRow = (a: RowProps, b: RowProps): boolean =>
   a.start === b.start &&
   a.from === b.from &&
   a.to === b.to &&
+  a.inCurrency === b.inCurrency &&
   a.frame === b.frame &&
   a.figures === b.figures;
 
@@ -409,6 +424,7 @@ const GridRow = memo(
     figures,
     frame,
     where,
+    inCurrency,
     column,
     from,
     to,
@@ -491,6 +507,9 @@ const GridRow = memo(
                   style={index === 1 ? { paddingLeft: `${String(row.depth * 0.9)}rem` } : undefined}
                 >
                   {text}
+                  {index === 1 && inCurrency !== undefined && (
+                    <span className="ml-2 text-xs font-normal text-ink-2">{inCurrency}</span>
+                  )}
                   {index === 1 && !row.active && <span className="ml-2 text-xs font-normal text-ink-2">inactive</span>}
                   {index === 1 && (wrong || fault !== undefined) && (
                     <span className="ml-1.5 text-ochre md:hidden" aria-hidden>

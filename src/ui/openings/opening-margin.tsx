@@ -3,24 +3,38 @@
 import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
 import type { FrameView } from '@/actions/frame-view';
-import type { BehindView, OpeningRowView } from '@/actions/views';
+import type { BehindView, OpeningRate, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
 import { classFacts } from '@/core/chart/classes';
 import { accountFault } from '@/core/proof/openings';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
+import type { Rounding } from '@/core/money/rounding';
+import type { Part } from '@/core/openings/foreign';
 import type { Figures } from './figures';
+import { InCurrency } from './in-currency';
 
 interface Props {
   readonly frame: FrameView;
   readonly row: OpeningRowView | undefined;
   readonly figures: Figures;
   readonly behind: readonly BehindView[];
+  readonly foreign: Foreign;
+}
+
+/** What the margin needs for amounts in currency. */
+export interface Foreign {
+  /** The draft, or null when figures stay as they are. */
+  readonly set: number | null;
+  readonly parts: readonly Part[];
+  readonly rates: readonly OpeningRate[];
+  readonly rounding: Rounding;
+  readonly exchange: Parameters<typeof InCurrency>[0]['exchange'];
 }
 
 /** The margin of the chosen account: where its figure came from, what is wrong with it, what happened to it. */
-export const OpeningMargin = ({ frame, row, figures, behind }: Props) =>
+export const OpeningMargin = ({ frame, row, figures, behind, foreign }: Props) =>
   row === undefined ? (
     <p className="note">Choose an account, and the margin tells where its figure came from.</p>
   ) : row.heading ? (
@@ -29,10 +43,10 @@ export const OpeningMargin = ({ frame, row, figures, behind }: Props) =>
       <p className="note mt-1">A heading; amounts stand on the accounts under it.</p>
     </>
   ) : (
-    <OfAccount frame={frame} row={row} figures={figures} behind={behind} />
+    <OfAccount frame={frame} row={row} figures={figures} behind={behind} foreign={foreign} />
   );
 
-const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: OpeningRowView }) => {
+const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly row: OpeningRowView }) => {
   const figure = useSyncExternalStore(
     (listener) => figures.subscribe(row.id, listener),
     () => figures.get(row.id),
@@ -117,12 +131,42 @@ const OfAccount = ({ frame, row, figures, behind }: Props & { readonly row: Open
           </>
         )}
       </MarginPart>
+      {foreign.set !== null && foreign.rates.length > 0 && takesCurrency(row, frame.currency) && (
+        <InCurrency
+          key={`${String(row.id)} ${String(figure.revision)} ${String(foreign.parts.length)}`}
+          frame={frame}
+          row={row}
+          amount={figure.amount}
+          revision={figure.revision}
+          {...foreign}
+          set={foreign.set}
+        />
+      )}
+      {foreign.set === null && foreign.parts.length > 0 && (
+        <MarginPart title="In currency">
+          {foreign.parts.map((part) => (
+            <p key={part.currency}>
+              {part.currency}{' '}
+              {sided(part.amount, {
+                ...frame,
+                digits: foreign.rates.find(({ currency }) => currency === part.currency)?.digits ?? 2,
+              })}
+              , worth {sided(part.base, frame)}
+            </p>
+          ))}
+        </MarginPart>
+      )}
       <MarginPart title="What happened">
         <History frame={frame} account={row.id} revision={figure.revision} />
       </MarginPart>
     </>
   );
 };
+
+/** Accounts of a foreign currency, and control accounts, which may hold several. */
+const takesCurrency = ({ currency, role }: OpeningRowView, base: string): boolean =>
+  (currency !== null && currency !== base) ||
+  (currency === null && (role === 'receivables-control' || role === 'payables-control'));
 
 const History = ({
   frame,

@@ -13,6 +13,8 @@ import { plural } from '@/core/result';
 import { onAccountAsked } from '../frame/account-asked';
 import { Frame } from '../frame/frame';
 import { useSetTotals } from '../frame/level-context';
+import { minorDigits } from '@/core/money/currency';
+import { sided } from '../parts/figures';
 import { day } from '../parts/names';
 import { DropPaper } from '../papers/drop-paper';
 import { type Figures, makeFigures } from './figures';
@@ -42,6 +44,10 @@ export const OpeningsPage = ({
   papers,
   behind,
   rows,
+  parts,
+  rates,
+  rounding,
+  exchange,
   account,
 }: View & { readonly account: number | undefined }) => {
   const [bringing, setBringing] = useState(false);
@@ -113,6 +119,13 @@ export const OpeningsPage = ({
           row={chosen}
           figures={figures}
           behind={chosen === undefined ? [] : (behind[chosen.id] ?? [])}
+          foreign={{
+            set: editable ? set.id : null,
+            parts: chosen === undefined ? [] : (parts[chosen.id] ?? []),
+            rates,
+            rounding,
+            exchange,
+          }}
         />
       }
     >
@@ -154,6 +167,7 @@ export const OpeningsPage = ({
           rows={rows}
           figures={figures}
           behind={behind}
+          parts={parts}
           editable={editable}
           selected={selected}
           onSelect={setSelected}
@@ -169,6 +183,7 @@ interface SheetProps {
   readonly rows: readonly OpeningRowView[];
   readonly figures: Figures;
   readonly behind: Readonly<Partial<Record<number, readonly BehindView[]>>>;
+  readonly parts: View['parts'];
   readonly editable: boolean;
   readonly selected: AccountId | undefined;
   readonly onSelect: (account: AccountId | undefined) => void;
@@ -184,7 +199,7 @@ const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindVi
   return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
 };
 
-const Sheet = ({ frame, rows, figures, behind, editable, selected, onSelect, jumpTo }: SheetProps) => {
+const Sheet = ({ frame, rows, figures, behind, parts, editable, selected, onSelect, jumpTo }: SheetProps) => {
   const router = useRouter();
   const setTotals = useSetTotals();
   const standing = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
@@ -222,6 +237,18 @@ const Sheet = ({ frame, rows, figures, behind, editable, selected, onSelect, jum
     return () => clearTimeout(resting);
   }, [standing, router]);
 
+  const inCurrency = useMemo(
+    () =>
+      new Map(
+        Object.entries(parts).map(([account, own]) => [
+          Number(account),
+          own
+            .map(({ currency, amount }) => `${currency} ${sided(amount, { ...frame, digits: minorDigits(currency) })}`)
+            .join(', '),
+        ]),
+      ),
+    [parts, frame],
+  );
   const looks = (row: OpeningRowView): boolean => {
     const figure = figures.get(row.id);
     return (
@@ -300,6 +327,7 @@ const Sheet = ({ frame, rows, figures, behind, editable, selected, onSelect, jum
         figures={figures}
         editable={editable}
         where={(row) => whereFrom(figures.get(row.id), behind[row.id])}
+        inCurrency={inCurrency}
         selected={selected}
         onSelect={onSelect}
         landing={landing}

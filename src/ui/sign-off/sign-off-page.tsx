@@ -5,7 +5,8 @@ import { totalsOf } from '@/core/openings/level';
 import { STATEMENT_KINDS, STATEMENT_TITLES } from '@/core/statements/statements';
 import { plural } from '@/core/result';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
-import { figure } from '../parts/figures';
+import { minorDigits } from '@/core/money/currency';
+import { figure, sided } from '../parts/figures';
 import { day, moment } from '../parts/names';
 import { CorrectionForm, DiscardCorrection, PostButton } from './posting';
 
@@ -97,9 +98,16 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
                 </thead>
                 <tbody>
                   {lines.map((line) => (
-                    <tr key={line.code}>
+                    <tr key={`${line.code} ${line.currency ?? ''}`}>
                       <td className="text-ink-2">{line.code}</td>
-                      <td>{line.name}</td>
+                      <td>
+                        {line.name}
+                        {line.currency !== null && (
+                          <span className="note ml-2">
+                            {line.currency} {sided(line.foreign, { ...frame, digits: minorDigits(line.currency) })}
+                          </span>
+                        )}
+                      </td>
                       <td className="figure">{line.amount > 0n ? figure(line.amount, frame) : ''}</td>
                       <td className="figure">{line.amount < 0n ? figure(line.amount, frame) : ''}</td>
                     </tr>
