@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['@electric-sql/pglite', 'pg', 'pino', 'proper-lockfile'],
+  serverExternalPackages: ['@electric-sql/pglite', 'pg', 'pdfmake', 'pino', 'proper-lockfile'],
   poweredByHeader: false,
   reactStrictMode: true,
   // `npm test` checks the types, of everything and once.

@@ -5,6 +5,7 @@ import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import { lookUp } from '@/core/money/rate-book';
 import type { Ratio } from '@/core/money/ratio';
+import { compareVersions } from '@/core/openings/compare';
 import { type Part, postingLines } from '@/core/openings/foreign';
 import { standing } from '@/core/openings/level';
 import { type Creation, proposeCreations } from '@/core/openings/takeover';
@@ -212,6 +213,40 @@ export const signOffView = (id: number) =>
         count: own.length,
       })),
       history: await happenings(tx, books.id, 'openings'),
+    };
+  });
+
+/** Two versions of the opening position, account by account, with where the later figure came from. */
+export const compareView = (id: number, from: number | undefined, to: number | undefined) =>
+  page(id, async ({ tx, books }, state) => {
+    const versions = await setsOf(tx, books.id);
+    const newer = versions.find(({ version }) => version === to) ?? versions[0];
+    const older =
+      versions.find(({ version }) => version === from) ??
+      versions.find(({ version }) => version < (newer?.version ?? 0)) ??
+      newer;
+    const figures = async (set: typeof newer) => (set === undefined ? [] : linesOf(tx, books.id, set.id));
+    const [was, is] = [await figures(older), await figures(newer)];
+    const names = new Map((await papersOf(tx, books.id)).map((paper) => [paper.id, paper.name]));
+    const sources = new Map(is.map((line) => [line.account, line]));
+    return {
+      versions,
+      from: older ?? null,
+      to: newer ?? null,
+      rows: compareVersions(
+        state.accounts,
+        new Map(was.map(({ account, amount }) => [account, amount])),
+        new Map(is.map(({ account, amount }) => [account, amount])),
+      ).map((row) => {
+        const line = sources.get(row.account.id);
+        return {
+          ...row,
+          why:
+            line === undefined
+              ? 'taken away'
+              : (line.why ?? (line.paper === null ? line.source : `from ${names.get(line.paper) ?? 'a paper'}`)),
+        };
+      }),
     };
   });
 

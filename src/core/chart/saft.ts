@@ -3,7 +3,9 @@ import { XMLParser } from 'fast-xml-parser';
 import { decode } from '../papers/csv';
 import type { Table } from '../papers/cells';
 import { type Result, fail, ok, problem } from '../result';
-import type { Account } from './account';
+import { plainDecimal } from '../money/format';
+import { type Minor, NIL, abs } from '../money/minor';
+import type { Account, AccountId } from './account';
 import { typeOf } from './classes';
 import { inTreeOrder } from './tree';
 
@@ -111,8 +113,23 @@ export interface AuditFileFacts {
   readonly created: string;
 }
 
-/** The chart as the master files of an audit file: type, statement line (as grouping category) and heading (as grouping code). */
-export const writeSaft = (chart: readonly Account[], facts: AuditFileFacts): string => {
+/**
+ * The chart as the master files of an audit file: type, statement line (as grouping category) and heading (as grouping
+ * code); with opening balances, debit positive in minor units, where they are given.
+ */
+export const writeSaft = (
+  chart: readonly Account[],
+  facts: AuditFileFacts,
+  openings?: { readonly amounts: ReadonlyMap<AccountId, Minor>; readonly digits: number },
+): string => {
+  /** Nothing is entered yet, so accounts close as they open. */
+  const balances = (account: Account): Readonly<Record<string, string>> => {
+    if (openings === undefined || account.heading) return {};
+    const amount = openings.amounts.get(account.id) ?? NIL;
+    const side = amount < 0n ? 'Credit' : 'Debit';
+    const written = plainDecimal(abs(amount), openings.digits);
+    return { [`Opening${side}Balance`]: written, [`Closing${side}Balance`]: written };
+  };
   const byId = new Map(chart.map((account) => [account.id, account]));
   const builder = new XMLBuilder({ format: true, suppressEmptyNode: false, ignoreAttributes: false });
   const body = builder.build({
@@ -141,6 +158,7 @@ export const writeSaft = (chart: readonly Account[], facts: AuditFileFacts): str
               GroupingCategory: account.classification,
               GroupingCode: parent === undefined ? '' : parent.code === '' ? parent.name : parent.code,
               AccountCreationDate: facts.created,
+              ...balances(account),
             };
           }),
         },

@@ -95,7 +95,19 @@ export const PaperPage = ({
           {size(paper.bytes)}, brought by {paper.by}, {moment(paper.at)} ·{' '}
           <a className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}/file`}>
             as it was brought
-          </a>
+          </a>{' '}
+          · matching as{' '}
+          {(['csv', 'xlsx', 'pdf'] as const).map((format, at) => (
+            <span key={format}>
+              {at > 0 && ', '}
+              <a
+                className="link"
+                href={`/books/${String(frame.id)}/papers/${String(paper.id)}/matching?format=${format}`}
+              >
+                {format.toUpperCase()}
+              </a>
+            </span>
+          ))}
         </>
       }
       actions={

@@ -51,6 +51,13 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
                 </li>
               ))}
             </ol>
+            {versions.length > 1 && (
+              <p className="mt-2">
+                <Go className="link" href={`/books/${String(frame.id)}/openings/compare`}>
+                  Compare two versions
+                </Go>
+              </p>
+            )}
           </MarginPart>
           <MarginPart title="What happened">
             <Happenings events={history.map((one) => ({ what: one.what, when: `${one.by}, ${moment(one.at)}` }))} />

@@ -45,6 +45,9 @@ export const StatementSheet = ({ frame, posted, yearStart, letterhead, paperSize
           <a className="btn btn-sm" href={`${base}/${statement.kind}/export?format=xlsx`} download>
             XLSX
           </a>
+          <a className="btn btn-sm" href={`${base}/${statement.kind}/export?format=pdf`} download>
+            PDF
+          </a>
           <PrintButton />
         </>
       }

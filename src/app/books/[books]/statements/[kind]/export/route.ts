@@ -1,4 +1,4 @@
-import { exportStatement, isStatementKind } from '@/actions/export';
+import { exportStatement, isFileFormat, isStatementKind } from '@/actions/export';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
@@ -8,8 +8,7 @@ export async function GET(
 ): Promise<Response> {
   const { books, kind } = await params;
   const format = new URL(request.url).searchParams.get('format');
-  if (!isStatementKind(kind) || (format !== 'csv' && format !== 'xlsx'))
-    return new Response('There is no such export.', { status: 404 });
+  if (!isStatementKind(kind) || !isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
   const file = await exportStatement(idFrom(books), kind, format);
   return file === undefined
     ? new Response('There are no such books.', { status: 404 })

@@ -1,0 +1,16 @@
+import { exportMatching, isFileFormat } from '@/actions/export';
+import { download } from '@/app/download';
+import { idFrom } from '@/app/parameters';
+
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ books: string; paper: string }> },
+): Promise<Response> {
+  const { books, paper } = await params;
+  const format = new URL(request.url).searchParams.get('format');
+  if (!isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
+  const file = await exportMatching(idFrom(books), idFrom(paper), format);
+  return file === undefined
+    ? new Response('There is no such paper.', { status: 404 })
+    : download(file.name, file.type, file.content);
+}
