@@ -11,7 +11,7 @@ import {
   called,
   chartIndex,
 } from '@/core/chart/account';
-import { CLASS_IDS, typeOf } from '@/core/chart/classes';
+import { CLASS_IDS, normalSide, typeOf } from '@/core/chart/classes';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add, minor, onSide, sideOf, sum } from '@/core/money/minor';
 import { type Creation, type Decision, partsOf, proposeCreations } from '@/core/openings/takeover';
@@ -22,6 +22,7 @@ import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/papers/csv';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';
 import { shapeOf } from '@/core/papers/recognise';
+import { sideByWords } from '@/core/papers/sign';
 import { readPaper } from '@/core/papers/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
@@ -330,6 +331,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
         name,
         classification,
         parent,
+        contra: sideByWords(name, classification) !== normalSide({ classification, contra: false }),
         role: typeOf(classification) === 'asset' && /\bbank\b/i.test(name) ? ('bank' as const) : null,
         origin: paper.value.name.slice(0, 300),
       },

@@ -73,7 +73,15 @@ export const openingsView = (id: number) =>
     for (const { account, ...row } of await rowsBehind(tx, books.id))
       (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
     const date = openingDate(books.cutover).toString();
+    const before = (await setsOf(tx, books.id)).find(({ version }) => version < (set?.version ?? 0));
     return {
+      /** What stood in the version before, by account; null for the first version. */
+      before:
+        before === undefined
+          ? null
+          : Object.fromEntries(
+              (await linesOf(tx, books.id, before.id)).map(({ account, amount }) => [account, amount]),
+            ),
       parts: set === undefined ? {} : Object.fromEntries(await partsOfSet(tx, books.id, set.id)),
       rates: state.currencies.map((currency): OpeningRate => {
         const found = lookUp(state.rates, { from: currency, to: books.currency, date, mostDays: books.rateDays });

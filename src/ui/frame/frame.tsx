@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { FrameView } from '@/actions/frame-view';
 import type { StageId } from '@/core/stage-ids';
 import { day } from '../parts/names';
+import { DropAnywhere } from '../papers/drop-anywhere';
 import { ColourMark } from './colour-mark';
 import { Commands } from './commands';
 import { Course } from './course';
@@ -100,6 +101,7 @@ export const Frame = ({
       </main>
       {frame.hasChart ? <LevelBar money={frame} books={frame.id} /> : <span />}
       <ReloadOnReturn />
+      <DropAnywhere books={frame.id} />
     </div>
   </LevelProvider>
 );

@@ -60,6 +60,7 @@ export const makeFigures = (
   let undone: readonly Edit[][] = [];
   let running = false;
   let edits = 0;
+  let version = 0;
   let standing: Standing = { waiting: 0, wrong: 0, edits: 0 };
 
   const empty: Figure = { amount: null, revision: 0, source: null, state: 'saved' };
@@ -83,6 +84,7 @@ export const makeFigures = (
   const set = (account: AccountId, figure: Figure): void => {
     totals = withChange(totals, get(account).amount ?? NIL, figure.amount ?? NIL);
     figures.set(account, figure);
+    version += 1;
     for (const listener of listeners.get(account) ?? []) listener();
   };
   const plain = ({ amount, revision, source }: Figure): Pick<Figure, 'amount' | 'revision' | 'source'> => ({
@@ -172,6 +174,8 @@ export const makeFigures = (
   return {
     get,
     standing: (): Standing => standing,
+    /** Another number after every change of a kept figure, whoever made it. */
+    version: (): number => version,
     /** Column totals, with what is being typed in place of its figure. */
     totals: (): Totals => shownTotals,
     subscribe: (account: AccountId, listener: () => void): (() => void) => {

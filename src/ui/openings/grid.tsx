@@ -7,6 +7,7 @@ import {
   memo,
   useCallback,
   useEffect,
+  useMemo,
   useRef,
   useState,
   useSyncExternalStore,
@@ -16,7 +17,8 @@ import type { FrameView } from '@/actions/frame-view';
 import type { OpeningRowView } from '@/actions/views';
 import type { AccountId } from '@/core/chart/account';
 import { readEntry } from '@/core/money/entry';
-import type { Minor, Side } from '@/core/money/minor';
+import { type Minor, NIL, type Side } from '@/core/money/minor';
+import { type Totals, totalsOf } from '@/core/openings/level';
 import { SHEET_COLUMNS, applyEntry, columnOf, copiedRow, readClipboard, readPastedRow } from '@/core/openings/sheet';
 import { accountFault } from '@/core/proof/openings';
 import { plural } from '@/core/result';
@@ -113,6 +115,7 @@ export const OpeningsGrid = ({
         .sort((a, b) => a - b),
   });
 
+  const under = useMemo(() => accountsUnder(rows), [rows]);
   const currency = { code: frame.currency, digits: frame.digits };
 
   const go = (to: Cell, extend = false): void => {
@@ -337,6 +340,7 @@ export const OpeningsGrid = ({
             <GridRow
               key={row.id}
               row={row}
+              under={under.get(row.id) ?? NOBODY}
               at={item.index}
               start={item.start}
               figures={figures}
@@ -387,6 +391,8 @@ export const OpeningsGrid = ({
 
 interface RowProps {
   readonly row: OpeningRowView;
+  /** The posting accounts under a heading, at any depth. */
+  readonly under: readonly AccountId[];
   readonly at: number;
   readonly start: number;
   readonly figures: Figures;
@@ -403,11 +409,38 @@ interface RowProps {
   readonly onEdit: () => void;
 }
 
+const NOBODY: readonly AccountId[] = [];
+
+/** The posting accounts under each heading, at any depth, of rows in the order of the chart. */
+const accountsUnder = (rows: readonly OpeningRowView[]): ReadonlyMap<AccountId, readonly AccountId[]> => {
+  const found = new Map<AccountId, AccountId[]>();
+  const above: OpeningRowView[] = [];
+  for (const row of rows) {
+    while ((above.at(-1)?.depth ?? -1) >= row.depth) above.pop();
+    if (row.heading) {
+      above.push(row);
+      found.set(row.id, []);
+    } else for (const heading of above) found.get(heading.id)?.push(row.id);
+  }
+  return found;
+};
+
+/** What the accounts come to on each side; anew after each kept change, not while somebody types. */
+const useSubtotal = (figures: Figures, accounts: readonly AccountId[]): Totals | undefined => {
+  const version = useSyncExternalStore(figures.watch, figures.version, figures.version);
+  return useMemo(
+    () => (accounts.length === 0 ? undefined : totalsOf(accounts.map((id) => figures.get(id).amount ?? NIL))),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the version tells of changed figures
+    [figures, accounts, version],
+  );
+};
+
 /** Rows are equal while nothing of theirs changed; the callbacks that differ each time matter only to the active row. */
 const sameRow = (a: RowProps, b: RowProps): boolean =>
   a.column < 0 &&
   b.column < 0 &&
   a.row === b.row &&
+  a.under === b.under &&
   a.at === b.at &&
   a.start === b.start &&
   a.from === b.from &&
@@ -419,6 +452,7 @@ const sameRow = (a: RowProps, b: RowProps): boolean =>
 const GridRow = memo(
   ({
     row,
+    under,
     at,
     start,
     figures,
@@ -449,6 +483,7 @@ const GridRow = memo(
       return figure.amount !== null && columnOf(figure.amount) === side ? write(figure.amount, frame) : '';
     };
     const cells = [row.code, row.name, row.heading ? '' : shows('debit'), row.heading ? '' : shows('credit'), ''];
+    const subtotal = useSubtotal(figures, row.heading ? under : NOBODY);
     const wrong = figure.state === 'failed' || figure.state === 'clash' || figure.state === 'unreadable';
     return (
       <div
@@ -506,7 +541,14 @@ const GridRow = memo(
                   title={index === 1 ? text : undefined}
                   style={index === 1 ? { paddingLeft: `${String(row.depth * 0.9)}rem` } : undefined}
                 >
-                  {text}
+                  {row.heading && amount && subtotal !== undefined ? (
+                    <span className="font-normal text-ink-2">
+                      {index === DEBIT && subtotal.debits !== 0n ? write(subtotal.debits, frame) : ''}
+                      {index === CREDIT && subtotal.credits !== 0n ? write(subtotal.credits, frame) : ''}
+                    </span>
+                  ) : (
+                    text
+                  )}
                   {index === 1 && inCurrency !== undefined && (
                     <span className="ml-2 text-xs font-normal text-ink-2">{inCurrency}</span>
                   )}

@@ -15,6 +15,7 @@ import { Frame } from '../frame/frame';
 import { useSetTotals } from '../frame/level-context';
 import { minorDigits } from '@/core/money/currency';
 import { sided } from '../parts/figures';
+import { type Minor, NIL } from '@/core/money/minor';
 import { day } from '../parts/names';
 import { DropPaper } from '../papers/drop-paper';
 import { type Figures, makeFigures } from './figures';
@@ -34,7 +35,7 @@ const KEYS = [
   ['Ctrl ↑, Ctrl ↓', 'first and last account'],
 ] as const;
 
-const FILTERS = ['all', 'filled', 'empty', 'to look at'] as const;
+const FILTERS = ['all', 'filled', 'empty', 'to look at', 'different', 'from a paper'] as const;
 type Filter = (typeof FILTERS)[number];
 
 /** The opening balances: the grid, its filters, and the margin of the chosen account. */
@@ -44,6 +45,7 @@ export const OpeningsPage = ({
   papers,
   behind,
   rows,
+  before,
   parts,
   rates,
   rounding,
@@ -168,6 +170,8 @@ export const OpeningsPage = ({
           figures={figures}
           behind={behind}
           parts={parts}
+          before={before}
+          papers={papers}
           editable={editable}
           selected={selected}
           onSelect={setSelected}
@@ -184,6 +188,8 @@ interface SheetProps {
   readonly figures: Figures;
   readonly behind: Readonly<Partial<Record<number, readonly BehindView[]>>>;
   readonly parts: View['parts'];
+  readonly before: View['before'];
+  readonly papers: View['papers'];
   readonly editable: boolean;
   readonly selected: AccountId | undefined;
   readonly onSelect: (account: AccountId | undefined) => void;
@@ -199,12 +205,25 @@ const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindVi
   return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
 };
 
-const Sheet = ({ frame, rows, figures, behind, parts, editable, selected, onSelect, jumpTo }: SheetProps) => {
+const Sheet = ({
+  frame,
+  rows,
+  figures,
+  behind,
+  parts,
+  before,
+  papers,
+  editable,
+  selected,
+  onSelect,
+  jumpTo,
+}: SheetProps) => {
   const router = useRouter();
   const setTotals = useSetTotals();
   const standing = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
   const [filter, setFilter] = useState<Filter>('all');
   const [wanted, setWanted] = useState('');
+  const [paper, setPaper] = useState(0);
   const [landing, setLanding] = useState<Landing | undefined>();
   // Somebody asked for an account: by an address, or from the command list while this page is open.
   useEffect(() => {
@@ -258,11 +277,16 @@ const Sheet = ({ frame, rows, figures, behind, parts, editable, selected, onSele
       (figure.amount !== null && accountFault(row, figure.amount, frame.atYearStart) !== undefined)
     );
   };
+  const was = (row: OpeningRowView): Minor => before?.[row.id] ?? NIL;
   const test: Readonly<Record<Filter, (row: OpeningRowView) => boolean>> = {
     all: () => true,
     filled: (row) => figures.get(row.id).amount !== null,
     empty: (row) => figures.get(row.id).amount === null,
     'to look at': looks,
+    different: (row) => before !== null && (figures.get(row.id).amount ?? NIL) !== was(row),
+    'from a paper': (row) =>
+      figures.get(row.id).source === 'paper' &&
+      (paper === 0 || behind[row.id]?.some((one) => one.paper === paper) === true),
   };
   const posting = rows.filter((row) => !row.heading);
   // What a filter shows is settled when it is chosen, so that a row does not vanish from under the hand that fills it.
@@ -297,7 +321,7 @@ const Sheet = ({ frame, rows, figures, behind, parts, editable, selected, onSele
     <>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
         <div role="group" aria-label="Show" className="flex flex-wrap gap-x-4">
-          {FILTERS.map((one) => (
+          {FILTERS.filter((one) => one !== 'different' || before !== null).map((one) => (
             <button
               key={one}
               type="button"
@@ -310,6 +334,35 @@ const Sheet = ({ frame, rows, figures, behind, parts, editable, selected, onSele
             </button>
           ))}
         </div>
+        {filter === 'from a paper' && (
+          <select
+            aria-label="Which paper"
+            className="select select-xs max-w-48"
+            value={paper}
+            onChange={(event) => {
+              const next = Number(event.target.value);
+              setPaper(next);
+              setShownIds(
+                new Set(
+                  posting
+                    .filter(
+                      (row) =>
+                        figures.get(row.id).source === 'paper' &&
+                        (next === 0 || behind[row.id]?.some((one) => one.paper === next) === true),
+                    )
+                    .map((row) => row.id),
+                ),
+              );
+            }}
+          >
+            <option value={0}>any paper</option>
+            {papers.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        )}
         <input
           type="search"
           aria-label="Find on the sheet"
@@ -326,7 +379,12 @@ const Sheet = ({ frame, rows, figures, behind, parts, editable, selected, onSele
         rows={shown}
         figures={figures}
         editable={editable}
-        where={(row) => whereFrom(figures.get(row.id), behind[row.id])}
+        where={(row) => {
+          const from = whereFrom(figures.get(row.id), behind[row.id]);
+          return before !== null && was(row) !== (figures.get(row.id).amount ?? NIL)
+            ? `was ${sided(was(row), frame)}${from === '' ? '' : ` · ${from}`}`
+            : from;
+        }}
         inCurrency={inCurrency}
         selected={selected}
         onSelect={onSelect}

@@ -1,0 +1,144 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import type { bringPaper } from '@/actions/papers';
+import { MOST_BYTES } from '@/core/papers/cells';
+import { type Problem, plural } from '@/core/result';
+import type { FromPaperWorker, ToPaperWorker } from '@/workers/paper';
+
+type Brought = Awaited<ReturnType<typeof bringPaper>>;
+type Read = FromPaperWorker | 'cancelled';
+
+const refused = (code: string, message: string): Brought => ({ ok: false, problems: [{ code, message }] });
+
+/** A reading or a sending under way, which can be given up. */
+interface Running<T> {
+  readonly done: Promise<T>;
+  readonly cancel: () => void;
+}
+
+const reading = (name: string, content: Blob): Running<Read> => {
+  const worker = new Worker(new URL('../../workers/paper.ts', import.meta.url), { type: 'module' });
+  let settle: (read: Read) => void = () => undefined;
+  const done = new Promise<Read>((resolve) => {
+    settle = resolve;
+    worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => resolve(data));
+    worker.addEventListener('error', () =>
+      resolve({ ok: false, problems: [{ code: 'paper.unread', message: `${name} could not be read here.` }] }),
+    );
+    content.arrayBuffer().then(
+      (bytes) => worker.postMessage({ bytes, name } satisfies ToPaperWorker, [bytes]),
+      () => resolve({ ok: false, problems: [{ code: 'paper.gone', message: `${name} is not there any more.` }] }),
+    );
+  }).finally(() => worker.terminate());
+  return { done, cancel: () => settle('cancelled') };
+};
+
+/** Sends a file; unlike fetch, this tells how much of it has gone. */
+const sending = (
+  books: number,
+  name: string,
+  content: Blob,
+  onSent: (share: number) => void,
+): Running<Brought | 'cancelled'> => {
+  const request = new XMLHttpRequest();
+  const offline = refused('offline', `${name} did not arrive: Bathron did not answer. Bring it again.`);
+  const done = new Promise<Brought | 'cancelled'>((resolve) => {
+    request.open('POST', `/books/${String(books)}/papers/bring`);
+    request.setRequestHeader('x-paper-name', encodeURIComponent(name));
+    request.setRequestHeader('content-type', 'application/octet-stream');
+    request.upload.addEventListener('progress', ({ loaded, total }) => onSent(total === 0 ? 0 : loaded / total));
+    request.addEventListener('load', () => {
+      try {
+        resolve(JSON.parse(request.responseText) as Brought);
+      } catch {
+        resolve(offline);
+      }
+    });
+    request.addEventListener('error', () => resolve(offline));
+    request.addEventListener('abort', () => resolve('cancelled'));
+    request.send(content);
+  });
+  return { done, cancel: () => request.abort() };
+};
+
+export interface Bringing {
+  /** What is going on, or nothing. */
+  readonly busy: string;
+  readonly problems: readonly Problem[];
+  readonly take: (files: readonly (readonly [name: string, content: Blob])[]) => Promise<void>;
+  /** Gives up the file under way and those behind it; what was stored before stays. */
+  readonly cancel: () => void;
+}
+
+/** Brings papers: each is read in a worker, then sent and stored. One paper opens at once; several are listed. */
+export const useBring = (books: number): Bringing => {
+  const router = useRouter();
+  const [busy, setBusy] = useState('');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const running = useRef<{ readonly cancel: () => void } | undefined>(undefined);
+  useEffect(() => () => running.current?.cancel(), []);
+
+  const one = async (name: string, content: Blob, place: string): Promise<Brought | 'cancelled'> => {
+    if (content.size > MOST_BYTES)
+      return refused(
+        'paper.large',
+        `${name} has ${String(Math.ceil(content.size / 1024 / 1024))} MB; ${String(MOST_BYTES / 1024 / 1024)} MB is the most that is taken.`,
+      );
+    setBusy(`reading ${name}${place}…`);
+    const read = reading(name, content);
+    running.current = read;
+    const found = await read.done;
+    if (found === 'cancelled' || !found.ok) return found;
+    const rows = found.rows.toLocaleString('en-GB');
+    const sent = sending(books, name, content, (share) =>
+      setBusy(
+        `${name}${place}: ${rows} rows read, ${share < 1 ? `${String(Math.round(share * 100))} % sent` : 'being stored'}…`,
+      ),
+    );
+    running.current = sent;
+    return sent.done;
+  };
+
+  const take: Bringing['take'] = async (files) => {
+    const wrong: Problem[] = [];
+    const papers: number[] = [];
+    let cancelled = false;
+    setProblems([]);
+    for (const [at, [name, content]] of files.entries()) {
+      const brought = await one(
+        name,
+        content,
+        files.length > 1 ? `, ${String(at + 1)} of ${String(files.length)}` : '',
+      );
+      if (brought === 'cancelled') {
+        cancelled = true;
+        break;
+      }
+      if (brought.ok) {
+        papers.push(brought.value.paper);
+        if (brought.value.known) toast(`${name} was here already`);
+      } else wrong.push(...brought.problems);
+    }
+    running.current = undefined;
+    setBusy('');
+    setProblems(wrong);
+    if (cancelled)
+      toast(
+        papers.length === 0
+          ? 'Cancelled; nothing was stored'
+          : `Cancelled; ${plural(papers.length, 'paper')} before it stayed`,
+      );
+    const [only] = papers;
+    if (files.length === 1 && wrong.length === 0 && only !== undefined)
+      router.push(`/books/${String(books)}/papers/${String(only)}`);
+    else if (papers.length > 0) {
+      if (!cancelled) toast(`${plural(papers.length, 'paper')} brought`);
+      router.push(`/books/${String(books)}/papers`);
+      router.refresh();
+    }
+  };
+  return { busy, problems, take, cancel: () => running.current?.cancel() };
+};
