@@ -4,6 +4,7 @@ import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { type Minor, NIL, minor, sum } from '../money/minor';
 import type { PaperRow } from '../papers/paper-row';
 import { closeResults } from './closing';
+import { compareVersions } from './compare';
 import { type Position, type PostingLine, compared, impliedRate, postingLines } from './foreign';
 import { bubble, difference, totalsOf, withChange } from './level';
 import { matcher } from './match';
@@ -236,6 +237,31 @@ describe('the plan of a take-over', () => {
       ]).problems.map((one) => one.field),
     ).toEqual(['row-3', 'row-5']);
   });
+  it('divides a row among accounts, and refuses parts that do not come to its amount', () => {
+    const split = (amount: bigint): readonly (readonly [number, Decision])[] => [
+      [
+        3,
+        {
+          kind: 'split',
+          parts: [
+            { account: accountId(2), amount: minor(200n) },
+            { account: accountId(6), amount: minor(amount) },
+          ],
+        },
+      ],
+      [5, { kind: 'leave-out', reason: 'belongs to another company' }],
+    ];
+    const done = plan(split(50n));
+    expect(done.problems).toEqual([]);
+    expect(done.amounts).toEqual(
+      new Map([
+        [2, 700n],
+        [6, 50n],
+        [4, -700n],
+      ]),
+    );
+    expect(plan(split(49n)).problems.map((one) => one.code)).toEqual(['paper.split-differs']);
+  });
   it('conserves: what is taken plus what is left out is what the paper has', () => {
     fc.assert(
       fc.property(
@@ -291,5 +317,32 @@ describe('closing the results', () => {
   });
   it('has nowhere to put them without retained earnings', () => {
     expect(closeResults(chart, new Map())).toBeUndefined();
+  });
+});
+
+describe('comparing versions', () => {
+  const company = chart.filter(({ heading }) => !heading);
+  const ofCompany = fc
+    .array(fc.tuple(fc.constantFrom(...company.map(({ id }) => id)), amounts))
+    .map((pairs) => new Map(pairs));
+  it('has differences that lead from one version to the other and add up to how their nets differ', () => {
+    fc.assert(
+      fc.property(ofCompany, ofCompany, (from, to) => {
+        const rows = compareVersions(company, from, to);
+        const after = new Map(from);
+        for (const { account: one, difference: by } of rows) after.set(one.id, minor((after.get(one.id) ?? 0n) + by));
+        for (const { id } of company) expect(after.get(id) ?? 0n).toBe(to.get(id) ?? 0n);
+        expect(sum(rows.map((row) => row.difference))).toBe(sum(to.values()) - sum(from.values()));
+      }),
+    );
+  });
+  it('is the same seen from the other side, turned round', () => {
+    fc.assert(
+      fc.property(ofCompany, ofCompany, (from, to) => {
+        expect(compareVersions(company, to, from).map((row) => [row.account.id, -row.difference])).toEqual(
+          compareVersions(company, from, to).map((row) => [row.account.id, row.difference]),
+        );
+      }),
+    );
   });
 });

@@ -51,7 +51,7 @@ const CANONICAL: ReadonlyMap<string, string> = new Map(
 
 /** Words that say nothing about which account is meant. */
 const EMPTY: ReadonlySet<string> = new Set(
-  'account accounts acc a c the of and for at in on to other current general misc sundry from with und der die das fur aus a v na z de la le les et du des og van y ltd limited'.split(
+  'account accounts acc trade control a c the of and for at in on to other current general misc sundry from with und der die das fur aus a v na z de la le les et du des og van y ltd limited'.split(
     ' ',
   ),
 );

@@ -110,6 +110,9 @@ export const OpeningsPage = ({
               Bring papers
             </button>
           )}
+          <Go href={`/books/${String(frame.id)}/openings/comparatives`} className="btn btn-sm">
+            Comparatives
+          </Go>
           <Go href={`/books/${String(frame.id)}/proof`} className="btn btn-primary btn-sm">
             Go to Proof
           </Go>

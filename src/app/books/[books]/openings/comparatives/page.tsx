@@ -1,0 +1,9 @@
+import { notFound } from 'next/navigation';
+import { comparativesView } from '@/actions/comparatives-view';
+import { idFrom } from '@/app/parameters';
+import { ComparativesPage } from '@/ui/openings/comparatives-page';
+
+export default async function Page({ params }: { readonly params: Promise<{ books: string }> }) {
+  const view = await comparativesView(idFrom((await params).books));
+  return view === undefined ? notFound() : <ComparativesPage {...view} />;
+}

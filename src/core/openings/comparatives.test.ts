@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { accountId } from '../chart/account';
+import { anyChart } from '../chart/testing';
+import { isResult, typeOf } from '../chart/classes';
+import { type Minor, add, minor, negate, sum } from '../money/minor';
+import { LAST_YEAR, comparativeFaults } from './comparatives';
+
+const amount = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
+
+describe('comparatives', () => {
+  const scene = fc
+    .tuple(anyChart(15), fc.array(fc.array(amount, { minLength: 4, maxLength: 4 }), { minLength: 15, maxLength: 15 }))
+    .map(([chart, grid]) => {
+      const comparatives = new Map(
+        chart
+          .filter(({ heading }) => !heading)
+          .map(({ id }, at) => [id, new Map((grid[at] ?? []).map((one, column) => [column, one]))]),
+      );
+      const figures = new Map(
+        chart
+          .filter(({ heading }) => !heading)
+          .map(({ id, classification }, at): [typeof id, Minor] => {
+            const [last = minor(0n), ...months] = grid[at] ?? [];
+            return [id, isResult(typeOf(classification)) ? sum(months) : add(last, sum(months))];
+          }),
+      );
+      return { chart, comparatives, figures };
+    });
+  it('find nothing apart where the periods lead to the figures, and exactly the change where one does not', () => {
+    fc.assert(
+      fc.property(scene, fc.nat(), amount, ({ chart, comparatives, figures }, pick, by) => {
+        expect(comparativeFaults(chart, figures, comparatives).apart.size).toBe(0);
+        const ids = [...figures.keys()];
+        const id = ids[pick % Math.max(1, ids.length)];
+        if (id === undefined || by === 0n) return;
+        const changed = new Map(figures).set(id, add(figures.get(id) ?? minor(0n), by));
+        expect(comparativeFaults(chart, changed, comparatives).apart).toEqual(new Map([[id, by]]));
+      }),
+    );
+  });
+  it('net each column by itself', () => {
+    const chart = [1, 2].map((id) => ({ id: accountId(id), classification: 'current-asset' as const, heading: false }));
+    fc.assert(
+      fc.property(amount, amount, (a, b) => {
+        const columns = (one: Minor, two: Minor) =>
+          new Map([
+            [LAST_YEAR, one],
+            [1, two],
+          ]);
+        const { nets } = comparativeFaults(
+          chart,
+          new Map(),
+          new Map([
+            [accountId(1), columns(a, b)],
+            [accountId(2), columns(negate(a), b)],
+          ]),
+        );
+        expect([nets.get(LAST_YEAR), nets.get(1)]).toEqual([0n, 2n * b]);
+      }),
+    );
+  });
+  it('let last year stand alone', () => {
+    const chart = [{ id: accountId(1), classification: 'equity' as const, heading: false }];
+    const found = comparativeFaults(
+      chart,
+      new Map([[accountId(1), minor(5n)]]),
+      new Map([[accountId(1), new Map([[LAST_YEAR, minor(7n)]])]]),
+    );
+    expect(found.apart.size).toBe(0);
+    expect(found.nets.get(LAST_YEAR)).toBe(7n);
+  });
+});
