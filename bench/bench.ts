@@ -21,6 +21,8 @@ import type { Result } from '@/core/result';
 import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
+import { paperFigures } from './papers';
+import { oneError, searchSpeed, twoErrors } from './search';
 
 const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
 const [, , appPort = '', emptyPort = ''] = process.argv;
@@ -161,6 +163,7 @@ const store = async (): Promise<{ readonly books: number; readonly weeks: number
     ),
   );
   await importFigures(note, bare, done, timed);
+  await paperFigures(note, bare);
   await bare.close();
   const chart = await bigChart(done);
   const weeks = await weekBooks();
@@ -382,6 +385,7 @@ const browser = async ({ books, weeks, chart }: Awaited<ReturnType<typeof store>
 try {
   coreFigures(note);
   adviceFigures(note);
+  searchSpeed(note);
   await browser(await store());
   const table = lines.map(({ what, ours, baseline, theirs, unit }) => ({
     measured: what,
@@ -391,6 +395,9 @@ try {
     ratio: (ours / theirs).toFixed(2),
   }));
   console.table(table);
+  console.log('The search, errors planted in random trial balances:');
+  oneError(200);
+  twoErrors(300);
 } finally {
   rmSync(root, { recursive: true, force: true });
 }

@@ -17,7 +17,6 @@ import {
   recogniseFrom,
   shapeOf,
 } from '@/core/papers/recognise';
-import { readRows } from '@/core/papers/rows';
 import { type OpenPaper, matchMemory, shapeReading } from '@/store/papers';
 import type { BooksContext } from './action';
 
@@ -25,22 +24,33 @@ import type { BooksContext } from './action';
 const cache = new Map<string, readonly Table[]>();
 const KEPT = 4;
 
-/** The tables of a stored paper, taken apart as a person said or as its bytes suggest; it was readable when it was brought. */
-export const tablesOf = (
-  booksId: number,
-  paper: Pick<OpenPaper, 'id' | 'content' | 'name'>,
-  format: Partial<TextFormat> = {},
-): readonly Table[] => {
-  const key = `${String(booksId)}/${String(paper.id)}/${JSON.stringify(format)}`;
-  const known = cache.get(key);
-  if (known !== undefined) return known;
-  const read = readPaper(paper.content, paper.name, format);
-  if (!read.ok) throw new Error(`paper ${key} was stored but does not read: ${read.problems[0]?.code ?? ''}`);
-  cache.set(key, read.value);
+const keyOf = (booksId: number, paper: number, format: Partial<TextFormat> = {}): string =>
+  `${String(booksId)}/${String(paper)}/${JSON.stringify(format)}`;
+
+/** Keeps the tables of a paper that was just read, since it is looked at next. */
+export const keepTables = (booksId: number, paper: number, tables: readonly Table[]): void =>
+  keep(keyOf(booksId, paper), tables);
+
+const keep = (key: string, tables: readonly Table[]): void => {
+  cache.set(key, tables);
   for (const oldest of cache.keys()) {
     if (cache.size <= KEPT) break;
     cache.delete(oldest);
   }
+};
+
+/** The tables of a stored paper, taken apart as a person said or as its bytes suggest; it was readable when it was brought. */
+const tablesOf = (
+  booksId: number,
+  paper: Pick<OpenPaper, 'id' | 'content' | 'name'>,
+  format: Partial<TextFormat> = {},
+): readonly Table[] => {
+  const key = keyOf(booksId, paper.id, format);
+  const known = cache.get(key);
+  if (known !== undefined) return known;
+  const read = readPaper(paper.content, paper.name, format);
+  if (!read.ok) throw new Error(`paper ${key} was stored but does not read: ${read.problems[0]?.code ?? ''}`);
+  keep(key, read.value);
   return read.value;
 };
 
@@ -93,9 +103,7 @@ export const readStored = async (
       recognition = explained(tables, reading, circumstances);
     }
   } else recognition = explained(tables, own, circumstances);
-  const table = tables[recognition.reading.sheet];
-  const rows =
-    table === undefined ? [] : readRows(table, recognition.reading, circumstances.digits, circumstances.hint);
+  const { rows } = recognition;
   const decisions = new Map(
     Object.entries(paper.decisions).map(([row, decision]): [number, Decision] => [Number(row), decision]),
   );

@@ -52,7 +52,7 @@ import {
 } from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
 import { carryOut } from './chart-edits';
-import { proposalFor, readStored } from './paper-reading';
+import { keepTables, proposalFor, readStored } from './paper-reading';
 
 /** What a file is called, without a path that a browser or a person put before it. */
 const fileName = z
@@ -84,6 +84,7 @@ export const bringPaper = booksAction(
     const known = await paperWithHash(tx, books.id, sha256);
     if (known !== undefined) return ok({ paper: known, known: true });
     const paper = await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now);
+    keepTables(books.id, paper, read.value);
     await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
     return ok({ paper, known: false });
   },

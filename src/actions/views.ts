@@ -125,7 +125,8 @@ export const openingsView = (id: number) =>
 
 export const papersView = (id: number) => page(id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
 
-export interface PaperView extends Pick<ReadPaper, 'recognition' | 'rows' | 'likePaper'> {
+export interface PaperView extends Pick<ReadPaper, 'rows' | 'likePaper'> {
+  readonly recognition: Omit<ReadPaper['recognition'], 'rows'>;
   /** How the text was taken apart; null for a workbook or an audit file. */
   readonly format: TextFormat | null;
   /** The day that the paper says its balances are of, ISO; null when it says none. */
@@ -173,7 +174,7 @@ export const paperView = (id: number, paperId: number) =>
         sheets: tables.map((one) => one.name),
         head: top.map((row) => row.map((cell) => (typeof cell === 'string' ? cell : cell.shown))),
         width: Math.max(0, ...(table?.rows.map((row) => row.length) ?? [])),
-        recognition,
+        recognition: { reading: recognition.reading, reasons: recognition.reasons, nets: recognition.nets },
         rows,
         likePaper,
         format: table?.format ?? null,

@@ -17,7 +17,7 @@ export interface Candidate {
 
 /**
  * What an old account was matched to, and why. Only a `sure` match is taken without a person; any other waits, with the
- * candidates in the order of their confidence.
+ * candidates in the order of their confidence; a certain match has no need of any.
  */
 export type Match = { readonly candidates: readonly Candidate[] } & (
   | { readonly kind: 'matched'; readonly account: AccountId; readonly sure: boolean; readonly why: string }
@@ -138,7 +138,18 @@ export const matcher = (
     return { account: account.id, confidence, why: reasons.join(', '), active: account.active };
   };
 
+  const matched = new Map<string, Match>();
   return (row) => {
+    // Rows of one old account are many in a large paper, and each is asked about more than once.
+    const address = `${memoryKey(row)}\u0000${row.amount === undefined ? '' : (sideOf(row.amount) ?? '')}`;
+    const before = matched.get(address);
+    if (before !== undefined) return before;
+    const found = matchOf(row);
+    matched.set(address, found);
+    return found;
+  };
+
+  function matchOf(row: OldAccount): Match {
     const { code, name } = row;
     const key = code.trim().toLowerCase();
     const known = remembered.get(memoryKey(row));
@@ -151,8 +162,12 @@ export const matcher = (
     }
     const words = meaning(name);
     const plainName = folded(name);
-    const pool = new Set<Account>();
     const coded = key === '' ? undefined : byCode.get(key);
+    const sure = certain(row, coded, byName.get(plainName) ?? [], words, meanings);
+    const account = sure === undefined ? undefined : byId.get(sure.account);
+    if (sure !== undefined && account?.active === true)
+      return { kind: 'matched', account: sure.account, sure: true, why: sure.why, candidates: [] };
+    const pool = new Set<Account>();
     if (coded !== undefined) pool.add(coded);
     for (const account of byName.get(plainName) ?? []) pool.add(account);
     for (const word of [...words, `^${plainName.slice(0, 4)}`]) {
@@ -164,10 +179,6 @@ export const matcher = (
       .filter(({ confidence }) => confidence >= WORTH)
       .sort((a, b) => b.confidence - a.confidence || a.account - b.account)
       .slice(0, MOST_CANDIDATES);
-    const sure = certain(row, coded, byName.get(plainName) ?? [], words, meanings);
-    const account = sure === undefined ? undefined : byId.get(sure.account);
-    if (sure !== undefined && account?.active === true)
-      return { kind: 'matched', account: sure.account, sure: true, why: sure.why, candidates };
     if (account !== undefined)
       return { kind: 'unmatched', why: `${called(account)} is inactive; reactivate it or choose another`, candidates };
     const heading = key === '' ? undefined : headings.get(key);
@@ -193,7 +204,7 @@ export const matcher = (
               : 'no account here has this code or name',
       candidates,
     };
-  };
+  }
 };
 
 /** The account that an old one is without a doubt: same code with a like name, or the only one of its name. */

@@ -23,12 +23,35 @@ const openTo = ({ columns }: Reading): readonly Convention[] =>
         ? ['debit-positive', 'credit-positive', 'normal-side']
         : ['written'];
 
-/** The net under every convention that the columns allow. */
-export const netsOf = (table: Table, reading: Reading, digits: number, hint: Hint | undefined): readonly Net[] =>
-  openTo(reading).map((convention) => {
-    const rows = readRows(table, { ...reading, convention }, digits, hint).filter(({ kind }) => kind === 'account');
-    return { convention, net: sum(rows.map(({ amount }) => amount)), usual: usualOf(rows, hint) };
-  });
+/** A paper's rows under one convention, with what its accounts come to. */
+export interface Tried extends Net {
+  readonly rows: readonly PaperRow[];
+}
+
+const turned = (rows: readonly PaperRow[]): readonly PaperRow[] =>
+  rows.map((row) => (row.amount === 0n ? row : { ...row, amount: negate(row.amount) }));
+
+/** The rows and their net under every convention that the columns allow. */
+export const tryConventions = (
+  table: Table,
+  reading: Reading,
+  digits: number,
+  hint: Hint | undefined,
+): readonly Tried[] => {
+  const tried: Tried[] = [];
+  for (const convention of openTo(reading)) {
+    const [plain] = tried;
+    // One is the other turned round, row by row, and reading a large paper takes its time.
+    if (convention === 'credit-positive' && plain !== undefined)
+      tried.push({ convention, rows: turned(plain.rows), net: negate(plain.net), usual: -plain.usual });
+    else {
+      const rows = readRows(table, { ...reading, convention }, digits, hint);
+      const accounts = rows.filter(({ kind }) => kind === 'account');
+      tried.push({ convention, rows, net: sum(accounts.map(({ amount }) => amount)), usual: usualOf(accounts, hint) });
+    }
+  }
+  return tried;
+};
 
 const usualOf = (rows: readonly PaperRow[], hint: Hint | undefined): number =>
   rows.reduce((votes, { code, name, amount }) => {

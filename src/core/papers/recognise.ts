@@ -3,8 +3,10 @@ import { isNil, readPaperAmount } from './amount';
 import { type Row, type Table, textOf } from './cells';
 import { columnsOf } from './columns';
 import { AMOUNT_ROLES, COLUMN_ROLES, type ColumnRole, type FoundHeader, headerOf, headerTexts } from './header';
-import { type Net, netsOf, proposed, sayNets } from './nets';
+import { type Net, proposed, sayNets, tryConventions } from './nets';
+import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';
+import { readRows } from './rows';
 import type { Hint } from './sign';
 
 export interface Recognition {
@@ -13,6 +15,8 @@ export interface Recognition {
   readonly reasons: readonly string[];
   /** What the accounts come to under each sign convention that the columns allow. */
   readonly nets: readonly Net[];
+  /** The rows under the reading. */
+  readonly rows: readonly PaperRow[];
 }
 
 export interface Circumstances {
@@ -130,7 +134,8 @@ export const explained = (
   infer = false,
 ): Recognition => {
   const table = tables[given.sheet];
-  const nets = table === undefined ? [] : netsOf(table, given, digits, hint);
+  const tried = table === undefined ? [] : tryConventions(table, given, digits, hint);
+  const nets = tried.map(({ convention, net, usual }): Net => ({ convention, net, usual }));
   const reading = infer && nets.length > 0 ? { ...given, convention: proposed(nets, given.convention) } : given;
   const texts = headerTexts(table?.rows ?? [], reading.header, reading.height ?? 1, reading.columns.length);
   const found = COLUMN_ROLES.flatMap((role) => {
@@ -145,6 +150,9 @@ export const explained = (
   return {
     reading,
     nets,
+    rows:
+      tried.find(({ convention }) => convention === reading.convention)?.rows ??
+      (table === undefined ? [] : readRows(table, reading, digits, hint)),
     reasons: [
       ...(tables.length > 1 && table !== undefined
         ? [`Sheet “${table.name}” of ${String(tables.length)}: it is the one with account and amount columns.`]

@@ -16,6 +16,9 @@ const TOTAL_WORD =
   '(?:(?:grand |sub ?|zwischen)?totals?|sum|sums|summen?|gesamt\\w*|celkem|(?:mezi)?soucet|totaal|totale|totaux|suma|sommes?|i alt|sumsaldo)';
 const TOTAL = new RegExp(`^${TOTAL_WORD}\\b|\\b${TOTAL_WORD}$`);
 
+/** Whether a text says that it is a total. Few do, so it is folded only when some letters of such a word are there. */
+const isWorded = (text: string): boolean => /tot|sum|celk|sou|ges|alt|zwi|mez/i.test(text) && TOTAL.test(folded(text));
+
 const pick = (row: Row, columns: readonly ColumnRole[], role: ColumnRole): Cell => row[columns.indexOf(role)] ?? '';
 
 interface Read {
@@ -126,8 +129,7 @@ export const readRows = (table: Table, reading: Reading, digits: number, hint?: 
     const decided = reading.asAccount[String(at)];
     if (decided === false) return { ...base, kind: 'heading', note: 'set aside by hand' };
     if (decided === true) return read.bad === undefined ? account() : { ...base, kind: 'unreadable', note: read.bad };
-    const worded =
-      TOTAL.test(folded(code)) || TOTAL.test(folded(name)) || (code === '' && name === '' && TOTAL.test(folded(text)));
+    const worded = isWorded(code) || isWorded(name) || (code === '' && name === '' && isWorded(text));
     // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
     if (worded && (!coded || !/\d/.test(code)))
       return { ...base, kind: 'total', amount, ...both(), note: 'a total, by its words' };
@@ -165,7 +167,7 @@ export const readRows = (table: Table, reading: Reading, digits: number, hint?: 
   return markTotals(rows, {
     coded,
     decided: reading.asAccount,
-    worded: (row) => TOTAL.test(folded(row.name)) || TOTAL.test(folded(row.code)),
+    worded: (row) => isWorded(row.name) || isWorded(row.code),
   });
 };
 

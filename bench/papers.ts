@@ -1,0 +1,118 @@
+// Large papers: brought, recognised, matched and taken over through the actions, against bare parsing plus a bare insert.
+import { PGlite } from '@electric-sql/pglite';
+import * as XLSX from '@e965/xlsx';
+import Papa from 'papaparse';
+import { createBooks } from '../src/actions/books';
+import { bringPaper, takeOver } from '../src/actions/papers';
+import { editChart } from '../src/actions/chart';
+import { paperView } from '../src/actions/views';
+import { PLAIN_ACCOUNT } from '../src/core/chart/account';
+import type { Result } from '../src/core/result';
+import { toXlsx } from '../src/core/papers/write';
+import { minor } from '../src/core/money/minor';
+
+type Note = (what: string, ours: number, baseline: string, theirs: number) => void;
+
+const done = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problems[0]?.message);
+  return result.value;
+};
+
+const timed = async (work: () => Promise<unknown>): Promise<number> => {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+};
+
+const cents = (at: number): bigint => (at % 2 === 0 ? 1n : -1n) * BigInt(100 + (((at - (at % 2)) * 37) % 900_000));
+
+const ACCOUNTS = 5000;
+const codeOf = (at: number): string => String(100_000 + (at % ACCOUNTS));
+const nameOf = (at: number): string => `Ledger ${String(at % ACCOUNTS)}`;
+
+/** Many old accounts become one: every row goes to one of 5,000 accounts, by its code and name. */
+const csvOf = (rows: number): Uint8Array =>
+  new TextEncoder().encode(
+    `Code;Account;Balance\n${Array.from({ length: rows }, (_, at) => `${codeOf(at)};${nameOf(at)};${(Number(cents(at)) / 100).toFixed(2)}`).join('\n')}\n`,
+  );
+
+const xlsxOf = (rows: number): Uint8Array =>
+  toXlsx('Balances', [
+    ['Code', 'Account', 'Balance'],
+    ...Array.from(
+      { length: rows },
+      (_, at) => [codeOf(at), nameOf(at), { amount: minor(cents(at)), digits: 2 }] as const,
+    ),
+  ]);
+
+const bareInsert = async (bare: PGlite, rows: readonly (readonly string[])[]): Promise<void> => {
+  await bare.exec('create table if not exists bare_row (code text, name text, amount numeric); truncate bare_row');
+  await bare.query('insert into bare_row select * from unnest($1::text[], $2::text[], $3::numeric[])', [
+    rows.map((row) => row[0]),
+    rows.map((row) => row[1]),
+    rows.map((row) => row[2]),
+  ]);
+};
+
+export const paperFigures = async (note: Note, bare: PGlite): Promise<void> => {
+  for (const [what, content, parse] of [
+    [
+      '100,000 rows of CSV',
+      csvOf(100_000),
+      (bytes: Uint8Array) =>
+        Papa.parse<string[]>(new TextDecoder().decode(bytes), { delimiter: ';', skipEmptyLines: true }).data.slice(1),
+    ],
+    [
+      '50,000 rows of XLSX',
+      xlsxOf(50_000),
+      (bytes: Uint8Array) => {
+        const book = XLSX.read(bytes, { type: 'array', dense: true });
+        const sheet = book.Sheets[book.SheetNames[0] ?? ''];
+        return sheet === undefined
+          ? []
+          : XLSX.utils
+              .sheet_to_json<string[]>(sheet, { header: 1 })
+              .slice(1)
+              .map((row) => row.map(String));
+      },
+    ],
+  ] as const) {
+    const theirs = await timed(() => bareInsert(bare, parse(content)));
+    const { id: books } = done(
+      await createBooks({
+        name: what,
+        legalForm: 'limited-company',
+        country: 'IE',
+        currency: 'EUR',
+        style: '1,234.56',
+        purpose: 'trial',
+        yearStart: '2026-02-01',
+        cutover: '2026-08-01',
+        starter: 'empty',
+        evenIfSameName: true,
+      }),
+    );
+    done(
+      await editChart({
+        books,
+        edits: Array.from({ length: ACCOUNTS }, (_, at) => ({
+          kind: 'add' as const,
+          id: -1 - at,
+          account: { ...PLAIN_ACCOUNT, code: codeOf(at), name: nameOf(at), classification: 'current-asset' as const },
+        })),
+      }),
+    );
+    let paper = 0;
+    const brought = await timed(async () => {
+      paper = done(
+        await bringPaper({ books, name: `${what}.${what.endsWith('CSV') ? 'csv' : 'xlsx'}`, content }),
+      ).paper;
+    });
+    const seen = await timed(() => paperView(books, paper));
+    const taken = await timed(async () => done(await takeOver({ books, paper })));
+    const baseline = 'bare parsing plus a bare insert';
+    note(`${what}: brought (read, stored)`, brought, baseline, theirs);
+    note(`${what}: recognised and matched for the screen`, seen, baseline, theirs);
+    note(`${what}: taken over (figures and rows written)`, taken, baseline, theirs);
+  }
+};

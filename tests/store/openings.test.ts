@@ -1,0 +1,305 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { addAccount } from '@/actions/chart';
+import { chartView } from '@/actions/chart-views';
+import { changeFact } from '@/actions/company';
+import { saveComparatives } from '@/actions/comparatives';
+import { comparativesView } from '@/actions/comparatives-view';
+import { saveRate, switchOn } from '@/actions/currencies';
+import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
+import { saveForeign } from '@/actions/foreign';
+import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { bringPaper, createUndecided, decideRows, readAs, readFrom, takeOver } from '@/actions/papers';
+import { companyView } from '@/actions/stage-views';
+import { compareView, openingsView, paperView, proofView } from '@/actions/views';
+import { whyView } from '@/actions/why-view';
+import { minor } from '@/core/money/minor';
+import { search } from '@/core/openings/search/search';
+import { textOf } from '@/core/papers/cells';
+import { readPaper } from '@/core/papers/read';
+import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
+
+const database = withDatabase();
+
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const demo = (name: string): Uint8Array =>
+  new Uint8Array(readFileSync(new URL(`../../demo/papers/${name}`, import.meta.url)));
+const idOf = async (books: number, code: string): Promise<number> =>
+  (await chartView(books))?.rows.find((row) => row.account.code === code)?.account.id ?? 0;
+const rowOf = async (books: number, code: string) => (await openingsView(books))?.rows.find((row) => row.code === code);
+const setOf = async (books: number): Promise<number> => (await openingsView(books))?.set?.id ?? 0;
+const bring = async (books: number, name: string, content: Uint8Array): Promise<number> =>
+  valueOf(await bringPaper({ books, name, content })).paper;
+const type = async (books: number, code: string, amount: bigint): Promise<void> => {
+  const row = await rowOf(books, code);
+  valueOf(
+    await saveFigures({
+      books,
+      set: await setOf(books),
+      entries: [{ account: row?.id ?? 0, amount, revision: row?.revision ?? 0, restores: false }],
+    }),
+  );
+};
+
+/** Books with currencies on and a NOK bank account, 1 NOK being 0.087 EUR on the opening date. */
+const foreignBooks = async (): Promise<{ readonly books: number; readonly bank: number }> => {
+  const books = await newBooks({ foreign: true });
+  valueOf(await switchOn({ books, currency: 'NOK' }));
+  valueOf(
+    await saveRate({ books, date: '2026-07-31', unit: 'NOK', quote: 'EUR', typed: '0.087', evenIfDoubtful: false }),
+  );
+  const parent = await idOf(books, '1000');
+  const { id } = valueOf(
+    await addAccount({
+      books,
+      code: '1031',
+      name: 'Bank in Bergen',
+      classification: 'current-asset',
+      parent: parent === 0 ? null : parent,
+      role: 'bank',
+      heading: false,
+      currency: 'NOK',
+    }),
+  );
+  return { books, bank: id };
+};
+
+describe('rows of a paper', () => {
+  const tb = 'Code,Account,Debit,Credit\nX1,Till and bank,300.00,\nX2,Owners,,300.00\n';
+  it('are divided among accounts, each part traced to its row, and taken back whole', async () => {
+    const books = await newBooks();
+    const paper = await bring(books, 'tb.csv', bytes(tb));
+    const [bank, petty, capital] = [await idOf(books, '1010'), await idOf(books, '1050'), await idOf(books, '3010')];
+    const divide = (a: bigint, b: bigint) =>
+      decideRows({
+        books,
+        paper,
+        rows: [2],
+        decision: {
+          kind: 'split',
+          parts: [
+            { account: bank, amount: a },
+            { account: petty, amount: b },
+          ],
+        },
+      });
+    expect(codesOf(await divide(20_000n, 9_999n))).toEqual(['paper.split-differs']);
+    valueOf(await divide(20_000n, 10_000n));
+    valueOf(await decideRows({ books, paper, rows: [3], decision: { kind: 'account', account: capital } }));
+    expect(valueOf(await takeOver({ books, paper })).figures).toBe(3);
+    expect([(await rowOf(books, '1010'))?.amount, (await rowOf(books, '1050'))?.amount]).toEqual([20_000n, 10_000n]);
+    expect((await openingsView(books))?.behind[petty]).toMatchObject([{ row: 2, amount: 10_000n }]);
+    const matching = await exportMatching(books, paper, 'csv');
+    expect(String(matching?.content)).toContain('2,X1,Till and bank,100.00,,1050,Petty cash,divided');
+  });
+  it('go where they went the last time, or are left out for the same reason', async () => {
+    const books = await newBooks();
+    const first = await bring(books, 'first.csv', bytes(`${tb}X3,Odd,5.00,\nX4,Even,,5.00\n`));
+    for (const [row, code] of [
+      [2, '1010'],
+      [3, '3010'],
+    ] as const)
+      valueOf(
+        await decideRows({
+          books,
+          paper: first,
+          rows: [row],
+          decision: { kind: 'account', account: await idOf(books, code) },
+        }),
+      );
+    valueOf(
+      await decideRows({
+        books,
+        paper: first,
+        rows: [4, 5],
+        decision: { kind: 'leave-out', reason: 'of another company' },
+      }),
+    );
+    valueOf(await takeOver({ books, paper: first }));
+    const second = await bring(books, 'second.csv', bytes(`${tb.replaceAll('300.00', '310.00')}X3,Odd,7.00,\n`));
+    const plan = (await paperView(books, second))?.paper?.plan;
+    expect(plan?.undecided).toEqual([]);
+    expect(plan?.rows.map(({ match }) => match.why)).toEqual([
+      'as the last time',
+      'as the last time',
+      'left out the last time',
+    ]);
+    valueOf(await takeOver({ books, paper: second }));
+    expect((await rowOf(books, '1010'))?.amount).toBe(31_000n);
+  });
+  it('are read as papers of their shape were read the last time', async () => {
+    const books = await newBooks({ starter: 'empty' });
+    const content = new TextDecoder().decode(demo('person-two-years-unnamed.csv'));
+    const first = await bring(books, 'first.csv', bytes(content));
+    valueOf(await readFrom({ books, paper: first, sheet: 0, header: 0 }));
+    valueOf(
+      await readAs({
+        books,
+        paper: first,
+        change: { columns: ['code', 'name', 'ignore', 'balance'], style: '1.234,56', convention: 'debit-positive' },
+      }),
+    );
+    valueOf(await createUndecided({ books, paper: first }));
+    valueOf(await takeOver({ books, paper: first }));
+    // The shape is known by its header, so the next file needs the header row only.
+    const second = await bring(books, 'second.csv', bytes(content.replace('1010', '1011')));
+    const view = (await paperView(books, second))?.paper;
+    expect(view?.recognition.reading.header).toBe(-1);
+    const named = content.replace('Figures A;Figures B', 'Last;Balance');
+    const third = await bring(books, 'third.csv', bytes(named));
+    expect((await paperView(books, third))?.paper?.likePaper).toBeNull();
+    valueOf(await createUndecided({ books, paper: third }));
+    valueOf(await takeOver({ books, paper: third }));
+    const fourth = await bring(books, 'fourth.csv', bytes(named.replace('48.210,55', '48.210,56')));
+    expect((await paperView(books, fourth))?.paper?.likePaper).toBe('third.csv');
+  });
+  it('keep their amounts in currency', async () => {
+    const { books, bank } = await foreignBooks();
+    const content = bytes(
+      'Code,Account,Ccy,Amount in currency,Balance\n1031,Bank in Bergen,NOK,"1,000.00",87.10\n9,Rest,,,-87.10\n',
+    );
+    const paper = await bring(books, 'in currency.csv', content);
+    valueOf(
+      await decideRows({ books, paper, rows: [3], decision: { kind: 'account', account: await idOf(books, '3010') } }),
+    );
+    valueOf(await takeOver({ books, paper }));
+    expect((await openingsView(books))?.parts[bank]).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8710n }]);
+  });
+});
+
+describe('amounts in currency', () => {
+  const save = async (books: number, account: number, parts: readonly object[], more: object = {}) =>
+    saveForeign({
+      books,
+      set: await setOf(books),
+      account,
+      revision: (await openingsView(books))?.rows.find(({ id }) => id === account)?.revision ?? 0,
+      parts: parts as { currency: string; amount: bigint; base: bigint | null }[],
+      rest: 0n,
+      settleOn: null,
+      ...more,
+    });
+  it('are translated at the rate of the opening date, or kept as given, or settled on a named account', async () => {
+    const { books, bank } = await foreignBooks();
+    expect(valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: null }]))).toEqual({
+      base: 8700n,
+      settled: 0n,
+    });
+    expect(valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }])).base).toBe(8710n);
+    const rounding = (await openingsView(books))?.exchange[0];
+    if (rounding === undefined) throw new Error('an exchange account in the starter chart');
+    const settled = await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }], {
+      settleOn: rounding.id,
+    });
+    expect(valueOf(settled)).toEqual({ base: 8700n, settled: 10n });
+    expect((await rowOf(books, rounding.code))?.amount).toBe(10n);
+  });
+  it('refuse a currency that is off, another than the account’s, and a figure that changed meanwhile', async () => {
+    const { books, bank } = await foreignBooks();
+    expect(codesOf(await save(books, bank, [{ currency: 'GBP', amount: 1n, base: 1n }]))).toEqual(['foreign.other']);
+    const receivables =
+      (await chartView(books))?.rows.find(({ account }) => account.role === 'receivables-control')?.account.id ?? 0;
+    expect(codesOf(await save(books, receivables, [{ currency: 'JPY', amount: 1n, base: 1n }]))).toEqual([
+      'foreign.off',
+    ]);
+    await type(books, '1031', 5n);
+    expect(codesOf(await save(books, bank, [{ currency: 'NOK', amount: 1n, base: 1n }], { revision: 0 }))).toEqual([
+      'openings.changed',
+    ]);
+  });
+  it('are posted beside the base amounts, and a correction of the rate moves base only', async () => {
+    const { books, bank } = await foreignBooks();
+    for (const field of ['taxRegistered'] as const) {
+      const was = (await companyView(books))?.facts[field];
+      valueOf(await changeFact({ books, field, was, now: 'no' }));
+    }
+    valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }]));
+    await type(books, '3010', -8710n);
+    expect(
+      (await proofView(books))?.proof.filter(({ severity, findings }) => severity === 'blocker' && findings.length > 0),
+    ).toEqual([]);
+    valueOf(await postOpenings({ books, set: await setOf(books) }));
+    valueOf(await openCorrection({ books, reason: 'the bank’s own rate' }));
+    expect((await openingsView(books))?.parts[bank]).toHaveLength(1);
+    valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: null }]));
+    await type(books, '3010', -8700n);
+    valueOf(await postOpenings({ books, set: await setOf(books) }));
+    const lines = await database.current.query<{ amount: bigint; currency: string | null; foreign: bigint | null }>(
+      'select amount, currency, foreign_amount as "foreign" from journal_line where books_id = $1 and account_id = $2 order by journal_id',
+      [books, bank],
+    );
+    expect(lines).toEqual([
+      { amount: 8710n, currency: 'NOK', foreign: 100_000n },
+      { amount: -10n, currency: 'NOK', foreign: 0n },
+    ]);
+    // What is posted stays, whoever writes.
+    await refused(
+      database.current.query('update opening_part set base = 1 where books_id = $1', [books]),
+      /posted opening set cannot be changed/,
+    );
+    const comparison = await compareView(books, 1, 2);
+    expect(comparison?.rows.find(({ account }) => account.id === bank)).toMatchObject({
+      from: 8710n,
+      to: 8700n,
+      difference: -10n,
+    });
+    expect(String((await exportComparison(books, 1, 2, 'csv'))?.content)).toContain(
+      'Bank in Bergen,87.10,,87.00,,,0.10,',
+    );
+  });
+});
+
+describe('what explains a difference', () => {
+  it('is asked with the paper’s rows and totals, and finds a figure that is not the paper’s', async () => {
+    const books = await newBooks({ starter: 'empty' });
+    const paper = await bring(books, 'harbour.txt', demo('harbour-lane-ledger-2026-07-31.txt'));
+    valueOf(await createUndecided({ books, paper }));
+    valueOf(await takeOver({ books, paper }));
+    const rent = await rowOf(books, '6210');
+    await type(books, '6210', (rent?.amount ?? 0n) + 123_457n);
+    const view = await whyView(books);
+    if (view === undefined) throw new Error('books');
+    expect(view.input.totals).toEqual({ debits: 59402987n, credits: 59402987n });
+    const [first] = search(view.input, { pairs: true, most: 5 });
+    expect(first?.causes[0]).toMatchObject({ kind: 'differs', changes: [{ account: rent?.id, to: rent?.amount }] });
+    expect(first?.weight).toBeGreaterThan(0.9);
+  });
+});
+
+describe('comparatives', () => {
+  it('are kept per column and leave the figures alone; a period that has not elapsed is refused', async () => {
+    const books = await newBooks();
+    const [bank, capital] = [await idOf(books, '1010'), await idOf(books, '3010')];
+    valueOf(
+      await saveComparatives({
+        books,
+        entries: [
+          { account: bank, column: 0, amount: 500n },
+          { account: capital, column: 0, amount: -500n },
+          { account: bank, column: 6, amount: 20n },
+        ],
+      }),
+    );
+    valueOf(await saveComparatives({ books, entries: [{ account: bank, column: 6, amount: null }] }));
+    expect(codesOf(await saveComparatives({ books, entries: [{ account: bank, column: 7, amount: 1n }] }))).toEqual([
+      'comparatives.no-period',
+    ]);
+    const view = await comparativesView(books);
+    expect(view?.columns).toHaveLength(7);
+    expect(view?.rows.find(({ id }) => id === bank)).toMatchObject({ figure: minor(0n), entered: { 0: 500n } });
+  });
+});
+
+describe('the audit file', () => {
+  it('carries the opening balances, and is read back as a paper with the same figures', async () => {
+    const books = await newBooks();
+    await type(books, '1010', 12_345n);
+    await type(books, '3010', -12_345n);
+    const file = await exportAuditFile(books);
+    const read = valueOf(readPaper(bytes(String(file?.content)), 'back.xml'));
+    const texts = read[0]?.rows.map((row) => row.map(textOf).join('|')) ?? [];
+    expect(texts[0]).toContain('ClosingDebitBalance|ClosingCreditBalance');
+    expect(texts.some((row) => row.startsWith('1010|') && row.endsWith('|123.45|'))).toBe(true);
+    expect(texts.some((row) => row.startsWith('3010|') && row.endsWith('|123.45'))).toBe(true);
+  });
+});
