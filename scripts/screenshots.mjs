@@ -20,17 +20,13 @@ const OLD_LEDGER = `No;Title;Category;Group
 8050;Bank interest;Other expense;8000
 `;
 
+const bring = async (page, name) => {
+  await page.locator('input[type=file]').setInputFiles(join(root, 'demo', 'papers', name));
+  await page.getByRole('heading', { name }).waitFor();
+};
+
 const VIEWS = [
   ['board', '/'],
-  [
-    'new-books',
-    '/new',
-    async (page) => {
-      await page.getByLabel('Company name').fill('Dulse & Daughters Ltd');
-      await page.getByLabel('Fiscal year starts').fill('2026-02-01');
-      await page.getByLabel('Cutover date').fill('2026-08-01');
-    },
-  ],
   ['company', '/books/1'],
   ['calendar', '/books/1/calendar'],
   ['calendar-weeks', '/books/2/calendar'],
@@ -78,10 +74,27 @@ const VIEWS = [
         .click(),
     'dark',
   ],
-  ['paper', '/books/1/papers/1?row=24', (page) => page.getByText('How it is read:').click()],
+  ['paper', '/books/4/papers', (page) => bring(page, 'nightjar-balances-2026-03-31.csv')],
   ['proof', '/books/1/proof'],
   ['sign-off', '/books/4/sign-off'],
-  ['balance-sheet', '/books/1/statements/balance-sheet'],
+  [
+    'reading',
+    '/books/3/papers',
+    async (page) => {
+      await bring(page, 'lantern-balances-by-section-2026-08-31.csv');
+      await page.getByText('How it is read:').click();
+    },
+  ],
+  [
+    'papers',
+    '/books/3/papers',
+    async (page) => {
+      await bring(page, 'juniper-trial-balance-2026-08-31.csv');
+      await page.goto(new URL('/books/3/papers', page.url()).href, { waitUntil: 'networkidle' });
+    },
+  ],
+  ['search', '/books/1/openings/why', (page) => page.getByText(/^\d+ explanations$/).waitFor()],
+  ['comparison', '/books/2/openings/compare'],
 ];
 
 ensurePackages();

@@ -42,7 +42,9 @@ const unpacked = (decisions: OpenPaper['decisions']): OpenPaper['decisions'] =>
     ]),
   );
 
+/** `undefined` also for an address that is no number. */
 export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> => {
+  if (!Number.isSafeInteger(id)) return undefined;
   const [found] = await tx.query<OpenPaper>(
     `select ${LISTED}, f.content, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
     [booksId, id],

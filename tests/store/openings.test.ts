@@ -92,6 +92,9 @@ describe('rows of a paper', () => {
     const matching = await exportMatching(books, paper, 'csv');
     expect(String(matching?.content)).toContain('2,X1,Till and bank,100.00,,1050,Petty cash,divided');
   });
+  it('are not looked for under an address that is no number', async () => {
+    expect((await paperView(await newBooks(), Number.NaN))?.paper).toBeNull();
+  });
   it('go where they went the last time, or are left out for the same reason', async () => {
     const books = await newBooks();
     const first = await bring(books, 'first.csv', bytes(`${tb}X3,Odd,5.00,\nX4,Even,,5.00\n`));

@@ -81,7 +81,7 @@ export const HowRead = ({
         <Problems problems={problems} />
         <div className="flex flex-wrap gap-x-4 gap-y-2 text-sm">
           {paper.sheets.length > 1 && (
-            <label className="flex items-center gap-2">
+            <label className="flex items-center gap-2 whitespace-nowrap">
               Sheet
               <select
                 className="select select-xs"
@@ -96,7 +96,7 @@ export const HowRead = ({
               </select>
             </label>
           )}
-          <label className="flex items-center gap-2">
+          <label className="flex items-center gap-2 whitespace-nowrap">
             Header row
             <select
               className="select select-xs"
@@ -113,7 +113,7 @@ export const HowRead = ({
               ))}
             </select>
           </label>
-          <label className="flex items-center gap-2">
+          <label className="flex items-center gap-2 whitespace-nowrap">
             Amounts written
             <select
               className="select select-xs"
@@ -126,7 +126,7 @@ export const HowRead = ({
             </select>
           </label>
           {paper.recognition.nets.length > 1 && (
-            <label className="flex items-center gap-2">
+            <label className="flex items-center gap-2 whitespace-nowrap">
               Sides
               <select
                 className="select select-xs"
@@ -145,7 +145,7 @@ export const HowRead = ({
           )}
           {paper.format !== null && (
             <>
-              <label className="flex items-center gap-2">
+              <label className="flex items-center gap-2 whitespace-nowrap">
                 Encoding
                 <select
                   className="select select-xs"
@@ -159,7 +159,7 @@ export const HowRead = ({
                   ))}
                 </select>
               </label>
-              <label className="flex items-center gap-2">
+              <label className="flex items-center gap-2 whitespace-nowrap">
                 Cells parted by
                 <select
                   className="select select-xs"
@@ -175,7 +175,7 @@ export const HowRead = ({
                   ))}
                 </select>
               </label>
-              <label className="flex items-center gap-2">
+              <label className="flex items-center gap-2 whitespace-nowrap">
                 Quoted with
                 <select
                   className="select select-xs"
