@@ -5,6 +5,7 @@ import { openingDate } from '@/core/calendar/cutover';
 import { writeDate } from '@/core/calendar/dates';
 import { accountId, called } from '@/core/chart/account';
 import { minorDigits } from '@/core/money/currency';
+import { formatMinor } from '@/core/money/format';
 import { LARGEST, type Minor, NIL, add, minor, sum } from '@/core/money/minor';
 import { lookUp } from '@/core/money/rate-book';
 import { type Part, compared } from '@/core/openings/foreign';
@@ -134,15 +135,22 @@ export const saveForeign = booksAction(
         ),
       );
     const to = add(sum(parts.map(({ base }) => base)), input.rest);
+    const written = parts.map(
+      ({ currency, amount: part }) => `${currency} ${formatMinor(part, minorDigits(currency), books.style)}`,
+    );
     const calculated = by.length > 0;
+    // A base amount that stays where it was still comes from where it came from.
+    const origin: Pick<Writing, 'source' | 'paper'> =
+      line !== undefined && line.amount === to
+        ? { source: line.source, paper: line.paper }
+        : { source: calculated ? 'calculated' : 'typed', paper: null };
     const writings: Writing[] = [
       {
         account: own.id,
         amount: to,
         from: line?.amount ?? null,
-        source: calculated ? 'calculated' : 'typed',
-        paper: null,
-        why: calculated ? by.join(', ') : null,
+        ...origin,
+        why: (calculated ? by : written).join(', ').slice(0, 300) || null,
       },
       ...(other === undefined || left === 0n
         ? []

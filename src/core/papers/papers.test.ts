@@ -239,7 +239,7 @@ describe('reading what was written', () => {
         expect(accounts.map((row) => row.amount * turned)).toEqual(layout.list);
         expect(accounts.map((row) => row.code)).toEqual(layout.list.map((_, at) => String(1000 + at * 7)));
       }),
-      { numRuns: 150 },
+      { numRuns: 150, endOnFailure: true },
     );
   });
   it('reads every way to write amounts in all shapes the same: the shape changes no figure', () => {
@@ -253,7 +253,7 @@ describe('reading what was written', () => {
         };
         expect(figures({ ...layout, shape: other })).toEqual(figures(layout));
       }),
-      { numRuns: 60 },
+      { numRuns: 60, endOnFailure: true },
     );
   });
 

@@ -125,7 +125,7 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
         ?.focus(),
     );
   };
-  const template = `5rem minmax(11rem,1fr) repeat(${String(columns.length)}, 8.5rem) 9rem 9rem`;
+  const template = `5rem minmax(10rem,1fr) repeat(${String(columns.length)}, 6.6rem) 7.5rem 7rem`;
   return (
     <Frame
       frame={frame}

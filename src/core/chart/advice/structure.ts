@@ -75,7 +75,10 @@ export const noPair: Advise = (state) => {
     .filter((one) => !one.heading && one.classification === 'revenue' && !one.contra)
     .filter(
       ({ code, name }) =>
-        !(code.length > 2 && tails.has(code.slice(1))) && !saleWords(name).some((word) => words.has(word)),
+        // A name that says nothing has no words by which its costs could be told.
+        saleWords(name).length > 0 &&
+        !(code.length > 2 && tails.has(code.slice(1))) &&
+        !saleWords(name).some((word) => words.has(word)),
     )
     .map((sale): Advice => {
       const heading = headingOf(state, 'cost-of-sales');
