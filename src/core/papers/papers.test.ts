@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import fc from 'fast-check';
-import { zipSync, strToU8 } from 'fflate';
+import { strToU8, unzipSync, zipSync } from 'fflate';
 import * as XLSX from '@e965/xlsx';
 import { describe, expect, it } from 'vitest';
 import { formatMinor } from '../money/format';
@@ -358,6 +358,14 @@ describe('hostile and broken files get a code and a sentence', () => {
     ['too many rows', bytes('1,2\n'.repeat(MOST_ROWS + 1)), 'paper.rows'],
   ])('%s', (_, content, code) => {
     expect(refusal(content)).toBe(code);
+  });
+  it('are never read with a damaged part: one changed byte of a stored figure is noticed', () => {
+    const whole = zipSync(unzipSync(toXlsx('TB', [['Code', { amount: minor(123_456n), digits: 2 }]])), { level: 0 });
+    const text = new TextDecoder('latin1').decode(whole);
+    const at = text.indexOf('1234.56');
+    expect(at).toBeGreaterThan(0);
+    expect(refusal(whole)).toBeUndefined();
+    expect(refusal(whole.map((byte, index) => (index === at ? 0x39 : byte)))).toBe('paper.broken');
   });
   it('are a result or a sentence, whatever was done to them: 10,000 mutated papers', () => {
     const light = PAPERS.filter((name) => !name.endsWith('.xlsx')).map(demo);

@@ -1,37 +1,7 @@
-import { Unzip, UnzipInflate } from 'fflate';
 import * as XLSX from '@e965/xlsx';
 import { type Result, fail, ok, problem } from '../result';
 import { type Cell, MOST_COLUMNS, MOST_ROWS, MOST_UNPACKED_BYTES, type Row, type Table } from './cells';
-
-/**
- * What a packed file really unpacks to, counted while inflating and given up beyond the limit: sizes written in a zip
- * are claims, and a bomb lies about them. `undefined` when the file is no zip.
- */
-const unpackedBytes = (
-  bytes: Uint8Array,
-  limit: number,
-): { readonly total: number; readonly names: readonly string[] } | undefined => {
-  let total = 0;
-  const names: string[] = [];
-  let broken = false;
-  const unzip = new Unzip((file) => {
-    names.push(file.name);
-    file.ondata = (error, data) => {
-      if (error !== null) broken = true;
-      else total += data.length;
-      if (total > limit) file.terminate();
-    };
-    if (total <= limit && names.length < 5000) file.start();
-  });
-  unzip.register(UnzipInflate);
-  try {
-    for (let at = 0; at < bytes.length && total <= limit; at += 65_536)
-      unzip.push(bytes.subarray(at, at + 65_536), at + 65_536 >= bytes.length);
-  } catch {
-    broken = true;
-  }
-  return broken || names.length === 0 ? undefined : { total, names };
-};
+import { sound, unpackedBytes } from './zip';
 
 /**
  * The exact decimal text of a spreadsheet's number. Spreadsheets compute in binary and keep 15 significant digits, so
@@ -109,9 +79,17 @@ export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table
         `${name} contains macros. Save it as a workbook without macros, or as CSV, and bring that.`,
       ),
     );
+  const whole = sound(bytes);
+  if (whole === undefined)
+    return fail(
+      problem(
+        'paper.broken',
+        `${name} is damaged: a part of it does not agree with its checksum. Open it in a spreadsheet, save it again, and bring that.`,
+      ),
+    );
   let tables: readonly Table[];
   try {
-    const book = XLSX.read(bytes, {
+    const book = XLSX.read(whole, {
       type: 'array',
       dense: true,
       cellFormula: false,
