@@ -14,7 +14,7 @@ import {
 import { CLASS_IDS, normalSide, typeOf } from '@/core/chart/classes';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add, minor, onSide, sideOf, sum } from '@/core/money/minor';
-import { type Creation, type Decision, partsOf, proposeCreations } from '@/core/openings/takeover';
+import { type Creation, type Decision, headingsFor, partsOf, proposeCreations } from '@/core/openings/takeover';
 import type { Part } from '@/core/openings/foreign';
 import type { Remembered } from '@/core/openings/match';
 import { MOST_BYTES, MOST_ROWS, type TextFormat } from '@/core/papers/cells';
@@ -321,6 +321,16 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
   ];
   if (problems.length > 0) return fail(...problems);
 
+  const origin = paper.value.name.slice(0, 300);
+  const headings = headingsFor(
+    plan.create.map(({ decision: one }) => one),
+    chart,
+  ).map((heading, at) => ({
+    kind: 'add' as const,
+    id: accountId(-MOST_ROWS - 1 - at),
+    account: { ...PLAIN_ACCOUNT, ...heading, heading: true, origin },
+  }));
+  const madeUnder = new Map(headings.map(({ id: heading, account }) => [account.classification, heading]));
   const added = plan.create.map(({ row, decision: { code, name, classification, parent } }) => ({
     row,
     edit: {
@@ -331,17 +341,14 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
         code,
         name,
         classification,
-        parent,
+        parent: parent ?? madeUnder.get(classification) ?? null,
         contra: sideByWords(name, classification) !== normalSide({ classification, contra: false }),
         role: typeOf(classification) === 'asset' && /\bbank\b/i.test(name) ? ('bank' as const) : null,
-        origin: paper.value.name.slice(0, 300),
+        origin,
       },
     },
   }));
-  const made = await carryOut(
-    context,
-    added.map(({ edit }) => edit),
-  );
+  const made = await carryOut(context, [...headings, ...added.map(({ edit }) => edit)]);
   if (!made.ok) return made;
   const createdAt = new Map(added.map(({ row, edit }) => [row, made.value.ids.get(edit.id)]));
 

@@ -16,6 +16,7 @@ import { pairRates, pairsOf } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
 import { happenings } from '@/store/history';
 import { hasPosted } from '@/store/journals';
+import { currentSet, partsOfSet } from '@/store/openings';
 import { view } from './action';
 import { type FrameView, frameOf, page } from './frame-view';
 import { statesOf } from './state';
@@ -204,6 +205,8 @@ export const currenciesView = (id: number, wanted: string | undefined) =>
         : { currency, ratio: null, legs: [], stale: found.stale === undefined ? null : leg(found.stale) };
     });
     const pair: readonly [string, string] | undefined = chosen === undefined ? undefined : [chosen, books.currency];
+    const set = await currentSet(tx, books.id);
+    const parts = set === undefined ? [] : [...(await partsOfSet(tx, books.id, set.id)).values()].flat();
     return {
       rounding: books.rounding,
       rateDays: books.rateDays,
@@ -216,6 +219,8 @@ export const currenciesView = (id: number, wanted: string | undefined) =>
           .map((account) => `${account.code} ${account.name}`),
       })),
       used,
+      /** The parts of the opening figures that are in the chosen currency. */
+      parts: parts.filter(({ currency }) => currency === chosen),
       pairs,
       chosen: chosen ?? null,
       listed: pair === undefined ? [] : (await pairRates(tx, books.id, pair, MOST_LISTED, false)).map(rateView),

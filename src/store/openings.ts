@@ -223,6 +223,13 @@ export const writeLines = async (
             at,
           ],
         );
+  // All of a figure on an account of a foreign currency is in that currency, so its part is worth what the figure is.
+  await tx.query(
+    `update opening_part p set base = l.amount from opening_line l, account a
+     where p.books_id = $1 and p.set_id = $2 and p.account_id = any($3::int[]) and p.base <> l.amount
+       and l.set_id = p.set_id and l.account_id = p.account_id and a.id = p.account_id and a.currency = p.currency`,
+    [booksId, setId, kept.map((one) => one.account)],
+  );
   if (writings.length > 0)
     await tx.query(
       `insert into opening_change (books_id, set_id, account_id, batch, from_amount, to_amount, source, paper_id, why, by_person, at)

@@ -126,6 +126,11 @@ test('a foreign bank: amount, rate of the opening date, implied rate, and the di
   await expect(page.getByText(/^Differs by/)).toBeHidden();
   await expect(page.getByTestId('difference')).toHaveText(before ?? '');
   await expect(page.getByLabel('Margin')).toContainText('NOK at the rate of');
+
+  // Another rate tells what it would do before it is kept.
+  await page.goto(`${page.url().split('/openings')[0] ?? ''}/currencies?currency=NOK`);
+  await page.getByLabel('Rate', { exact: true }).fill('0.09');
+  await expect(page.getByText('With this rate 1 opening figure in NOK would be worth 32,058.84 Dr')).toBeVisible();
 });
 
 test('a revised trial balance: matched by memory, compared, posted as differences, once from two tabs', async ({

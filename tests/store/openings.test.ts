@@ -189,6 +189,9 @@ describe('amounts in currency', () => {
       settled: 0n,
     });
     expect(valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }])).base).toBe(8710n);
+    // A base amount typed on the sheet is what the amount in currency is worth from then on.
+    await type(books, '1031', 8712n);
+    expect((await openingsView(books))?.parts[bank]).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8712n }]);
     const rounding = (await openingsView(books))?.exchange[0];
     if (rounding === undefined) throw new Error('an exchange account in the starter chart');
     const settled = await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }], {

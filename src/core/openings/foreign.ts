@@ -22,6 +22,16 @@ export const compared = (part: Pick<Part, 'amount' | 'base'>, how: Conversion): 
   return { translated, difference: subtract(part.base, translated) };
 };
 
+/** What figures of one currency stand at in base currency, and what another rate would make of them. */
+export const underRate = (
+  parts: readonly Pick<Part, 'amount' | 'base'>[],
+  how: Conversion,
+): { readonly stand: Minor; readonly worth: Minor; readonly difference: Minor } => {
+  const stand = sum(parts.map(({ base }) => base));
+  const worth = sum(parts.map((part) => compared(part, how).translated));
+  return { stand, worth, difference: subtract(worth, stand) };
+};
+
 /** Decimals of an implied rate; enough to tell it from the rate of the day. */
 const RATE_DIGITS = 6;
 

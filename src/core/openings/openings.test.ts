@@ -5,10 +5,10 @@ import { type Minor, NIL, minor, sum } from '../money/minor';
 import type { PaperRow } from '../papers/paper-row';
 import { closeResults } from './closing';
 import { compareVersions } from './compare';
-import { type Position, type PostingLine, compared, impliedRate, postingLines } from './foreign';
+import { type Position, type PostingLine, compared, impliedRate, postingLines, underRate } from './foreign';
 import { bubble, difference, totalsOf, withChange } from './level';
 import { matcher } from './match';
-import { type Decision, guessClass, planTakeOver } from './takeover';
+import { type Decision, guessClass, headingsFor, planTakeOver } from './takeover';
 
 const amounts = fc.bigInt({ min: -(10n ** 15n), max: 10n ** 15n }).map(minor);
 const positions = fc.array(fc.tuple(fc.integer({ min: 1, max: 30 }), amounts)).map((pairs) => new Map(pairs));
@@ -113,6 +113,15 @@ describe('amounts in currency', () => {
     expect(impliedRate({ amount: minor(1_000_00n), base: minor(1_155_00n) }, how)).toBe('1.155000');
     expect(impliedRate({ amount: minor(100_00n), base: minor(64n) }, how)).toBe('0.006400');
     expect(impliedRate({ amount: minor(1000n), base: minor(-64n) }, how)).toBeUndefined();
+  });
+  it('under another rate are apart by what each of them is', () => {
+    fc.assert(
+      fc.property(fc.array(fc.record({ amount: amounts, base: amounts }), { maxLength: 8 }), (parts) => {
+        const { stand, worth, difference: apart } = underRate(parts, how);
+        expect(apart).toBe(worth - stand);
+        expect(apart).toBe(-sum(parts.map((part) => compared(part, how).difference)));
+      }),
+    );
   });
   it('translated by the rate differ from it by nothing', () => {
     fc.assert(
@@ -317,6 +326,47 @@ describe('closing the results', () => {
   });
   it('has nowhere to put them without retained earnings', () => {
     expect(closeResults(chart, new Map())).toBeUndefined();
+  });
+});
+
+describe('a chart made from the trial balance', () => {
+  const lines = ['current-asset', 'fixed-asset', 'current-liability', 'equity', 'revenue'] as const;
+  const creations = fc.uniqueArray(
+    fc.record({
+      code: fc.integer({ min: 1, max: 99_999 }).map(String),
+      classification: fc.constantFrom(...lines),
+      parent: fc.constant(null),
+    }),
+    { selector: ({ code }) => code, maxLength: 30 },
+  );
+  it('has one heading per statement line, with a code that nothing else has', () => {
+    fc.assert(
+      fc.property(creations, (create) => {
+        const made = headingsFor(create, chart);
+        const codes = [...chart, ...create, ...made].map(({ code }) => code.toLowerCase());
+        expect(new Set(codes).size).toBeGreaterThanOrEqual(
+          new Set([...chart, ...create].map(({ code }) => code)).size + made.length,
+        );
+        // The chart has a heading of current assets already.
+        const wanted = new Set(
+          create.map(({ classification }) => classification).filter((one) => one !== 'current-asset'),
+        );
+        expect(new Set(made.map(({ classification }) => classification))).toEqual(wanted);
+      }),
+    );
+  });
+  it('numbers a heading by what its accounts begin with', () => {
+    const of = (...codes: string[]) =>
+      headingsFor(
+        codes.map((code) => ({ code, classification: 'equity' as const, parent: null })),
+        [],
+      )[0]?.code;
+    expect([of('3010', '3200'), of('3000', '3100'), of('31', '4105')]).toEqual(['3000', '3', 'H1']);
+  });
+  it('takes the section of the paper over a name that says another kind', () => {
+    const row = { code: '', name: 'Bank overdraft', amount: minor(-5n) };
+    expect(guessClass({ ...row, section: 'current-liability' }, [])).toBe('current-liability');
+    expect(guessClass({ ...row, name: 'Bank loan', section: 'current-liability' }, [])).toBe('long-term-liability');
   });
 });
 

@@ -1,5 +1,5 @@
 import { type Account, type AccountId, LONGEST_CODE, LONGEST_NAME, called } from '../chart/account';
-import type { Classification } from '../chart/classes';
+import { type Classification, classFacts, typeOf } from '../chart/classes';
 import { proposeCode } from '../chart/codes';
 import { lineByName } from '../chart/infer';
 import { byCode } from '../chart/tree';
@@ -163,12 +163,17 @@ export const planTakeOver = (
   };
 };
 
-/** The statement line a new account most likely has, by the words of its name and else by the side of its amount. A proposal only. */
+/**
+ * The statement line a new account most likely has: by the words of its name where they agree with the section of the
+ * paper it stands in, else by the section, else by its neighbours in the chart and the side of its amount. A proposal only.
+ */
 export const guessClass = (
-  row: Pick<PaperRow, 'code' | 'name' | 'amount'>,
+  row: Pick<PaperRow, 'code' | 'name' | 'amount' | 'section'>,
   chart: readonly Account[],
 ): Classification => {
   const word = lineByName(row.name);
+  const { section } = row;
+  if (section !== undefined && (word === undefined || typeOf(word.classification) !== typeOf(section))) return section;
   if (word !== undefined) return word.classification;
   const neighbour = chart
     .filter(
@@ -216,4 +221,44 @@ export const proposeCreations = (
     });
   }
   return proposals;
+};
+
+/** A heading that is made so that accounts made from a paper do not stand bare at the top of the chart. */
+export interface NewHeading {
+  readonly code: string;
+  readonly name: string;
+  readonly classification: Classification;
+}
+
+/**
+ * The headings that accounts to be created without one need: one per statement line for which the chart has no heading,
+ * called after the line, with the code that its accounts' codes begin with (filled up with noughts) where that is free.
+ */
+export const headingsFor = (
+  create: readonly Pick<Creation, 'code' | 'classification' | 'parent'>[],
+  chart: readonly Account[],
+): readonly NewHeading[] => {
+  const taken = new Set([...chart, ...create].map(({ code }) => code.toLowerCase()));
+  const there = new Set(chart.filter(({ heading }) => heading).map(({ classification }) => classification));
+  const lines = new Map<Classification, string[]>();
+  for (const { code, classification, parent } of create)
+    if (parent === null && !there.has(classification))
+      lines.set(classification, [...(lines.get(classification) ?? []), code]);
+  return [...lines].map(([classification, codes]): NewHeading => {
+    const stem = codes.reduce((common, code) => {
+      let length = 0;
+      while (length < common.length && common[length] === code[length]) length += 1;
+      return common.slice(0, length);
+    });
+    const width = Math.max(...codes.map(({ length }) => length));
+    const wished = stem === '' ? [] : [stem.padEnd(width, '0'), stem, `${stem.slice(0, 1)}0`];
+    const code =
+      wished.find((one) => !taken.has(one.toLowerCase())) ??
+      Array.from({ length: taken.size + 1 }, (_, at) => `H${String(at + 1)}`).find(
+        (one) => !taken.has(one.toLowerCase()),
+      ) ??
+      '';
+    taken.add(code.toLowerCase());
+    return { code: code.slice(0, LONGEST_CODE), name: classFacts(classification).label, classification };
+  });
 };

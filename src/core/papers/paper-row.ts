@@ -1,3 +1,4 @@
+import type { Classification } from '../chart/classes';
 import type { Minor } from '../money/minor';
 import type { Totals } from '../openings/level';
 
@@ -10,6 +11,8 @@ export interface PaperRow {
   readonly amount: Minor;
   /** The row as it stands in the paper, cells joined, for provenance. */
   readonly text: string;
+  /** The statement line that the heading above it stands for, where its words name one. */
+  readonly section?: Classification;
   /** How far its name is indented, in characters. */
   readonly indent: number;
   /** Why it is not read as an account, or what to know about the amount. */

@@ -152,6 +152,7 @@ export const readRows = (table: Table, reading: Reading, digits: number, hint?: 
         amount,
         ...both(),
         ...(foreign === undefined ? {} : { foreign }),
+        ...(section === undefined ? {} : { section }),
         ...(read.rounded ? { note: 'rounded to the currency’s decimals' } : {}),
       };
     }

@@ -7,10 +7,13 @@ import { toast } from 'sonner';
 import { removeRate, saveRate } from '@/actions/currencies';
 import type { RateView } from '@/actions/stage-views';
 import { plainDate } from '@/core/calendar/dates';
-import { type Rate, called, decimalOf, ratioOf, shownRatio, writeRate } from '@/core/money/rate';
+import { minorDigits } from '@/core/money/currency';
+import { type Rate, called, decimalOf, ratioOf, readRate, shownRatio, writeRate } from '@/core/money/rate';
 import { inverse } from '@/core/money/ratio';
+import { underRate } from '@/core/openings/foreign';
 import { type Problem, plural } from '@/core/result';
 import { DateInput } from '../parts/date-input';
+import { sided } from '../parts/figures';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
@@ -155,6 +158,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
         {currencySelect('quote', 'Currency in which')}
         <button className="btn btn-sm">Keep the rate</button>
       </div>
+      <Effect view={view} chosen={chosen} rate={rate} />
       <Problems problems={problems} />
       {doubt !== undefined && (
         <div className="mt-1.5 flex flex-wrap gap-2">
@@ -173,6 +177,36 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
         </div>
       )}
     </form>
+  );
+};
+
+/** What a typed rate would make of the opening figures in its currency, told before it is kept. */
+const Effect = ({
+  view: { frame, used, parts, rounding },
+  chosen,
+  rate,
+}: {
+  readonly view: CurrenciesView;
+  readonly chosen: string;
+  readonly rate: { readonly date: string; readonly unit: string; readonly quote: string; readonly typed: string };
+}) => {
+  const read = readRate(rate.typed, frame.style);
+  const counts = used.find(({ currency }) => currency === chosen)?.legs[0]?.rate.date ?? '';
+  const ratio = read.ok ? ratioOf({ ...rate, rate: read.value }, chosen, frame.currency) : undefined;
+  // Only a rate that would become the one of the opening date changes anything.
+  if (ratio === undefined || parts.length === 0 || rate.date > frame.openingDate || rate.date < counts) return null;
+  const { stand, worth, difference } = underRate(parts, {
+    ratio,
+    fromDigits: minorDigits(chosen),
+    toDigits: frame.digits,
+    rounding,
+  });
+  return (
+    <p className="note mt-1.5" role="status">
+      {difference === 0n
+        ? `${plural(parts.length, 'opening figure')} in ${chosen} would stay at ${sided(stand, frame)}.`
+        : `With this rate ${plural(parts.length, 'opening figure')} in ${chosen} would be worth ${sided(worth, frame)}; ${parts.length === 1 ? 'it stands' : 'they stand'} at ${sided(stand, frame)}, ${sided(difference, frame)} apart. Figures stay as they are until somebody uses the rate on the sheet.`}
+    </p>
   );
 };
 
