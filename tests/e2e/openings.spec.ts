@@ -209,7 +209,8 @@ test('papers dropped on any page; a reading cancelled half-way leaves nothing; a
   await drop('small.csv', 'Code,Account,Debit,Credit\n1,Bank,10.00,\n2,Capital,,10.00\n');
   await expect(page.getByRole('heading', { name: 'small.csv' })).toBeVisible();
 
-  await page.getByRole('link', { name: 'Opening balances' }).first().click();
+  await stage(page, 'Opening balances').click();
+  await expect(page.getByRole('heading', { name: 'Opening balances' })).toBeVisible();
   await drop('entity.xml', '<!DOCTYPE a [<!ENTITY x "y">]><AuditFile>&x;</AuditFile>');
   await expect(page.getByText('declares a document type or entities')).toBeVisible();
 

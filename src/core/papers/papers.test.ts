@@ -111,6 +111,18 @@ describe('papers of many shapes', () => {
     expect(rowTotals(rows)).toMatchObject({ accounts: 8, net: 0n, debits: 2368700n });
     expect(rows.filter(({ kind }) => kind === 'total').map(({ code }) => code)).toEqual(['100', '110', '200', '300']);
   });
+  it('knows the section of a row until its total, and no longer under a heading that says nothing', () => {
+    const tables = open(
+      bytes(
+        'Code,Name,Debit,Credit\n,Expenses,,\n1,Odd,5.00,\n,Premises,,\n2,Even,6.00,\n,Total expenses,11.00,\n,Beyond,,\n3,Grant,,11.00',
+      ),
+    );
+    expect(
+      rowsOf(tables, recognise(tables, { digits: 2 }).reading)
+        .filter(({ kind }) => kind === 'account')
+        .map(({ section }) => section),
+    ).toEqual(['operating-expense', 'operating-expense', undefined]);
+  });
   it('keeps amounts in currency beside those in base currency', () => {
     const { rows } = read('marram-balances-in-currency-2026-07-31.xlsx');
     expect(rows.flatMap(({ foreign }) => (foreign === undefined ? [] : [foreign]))).toEqual([

@@ -106,6 +106,8 @@ export const readRows = (table: Table, reading: Reading, digits: number, hint?: 
   const amountColumns = columns.flatMap((role, at) => (AMOUNT_ROLES.has(role) ? [at] : []));
   const top = reading.header - (reading.height ?? 1) + 1;
   let section: ReturnType<typeof sectionOf>;
+  // After its total a section is over: a heading that says nothing then begins another one.
+  let over = false;
 
   const rows = table.rows.map((cells, at): PaperRow => {
     const split =
@@ -131,10 +133,13 @@ export const readRows = (table: Table, reading: Reading, digits: number, hint?: 
     if (decided === true) return read.bad === undefined ? account() : { ...base, kind: 'unreadable', note: read.bad };
     const worded = isWorded(code) || isWorded(name) || (code === '' && name === '' && isWorded(text));
     // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
-    if (worded && (!coded || !/\d/.test(code)))
+    if (worded && (!coded || !/\d/.test(code))) {
+      over = true;
       return { ...base, kind: 'total', amount, ...both(), note: 'a total, by its words' };
+    }
     if (!filled) {
-      section = sectionOf(name === '' ? text : name) ?? section;
+      section = sectionOf(name === '' ? text : name) ?? (over ? undefined : section);
+      over = false;
       return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, reading)
         ? account()
         : { ...base, kind: 'heading', note: 'no amount: a heading or a remark' };
