@@ -1,3 +1,4 @@
+import { elapsedPeriods } from '@/core/calendar/cutover';
 import { periodOf } from '@/core/calendar/year';
 import { inTreeOrder } from '@/core/chart/tree';
 import { NIL } from '@/core/money/minor';
@@ -9,7 +10,7 @@ import { page } from './frame-view';
 export const comparativesView = (id: number) =>
   page(id, async ({ tx, books }, state) => {
     const year = periodOf(state.years, books.cutover);
-    const elapsed = (year?.periods ?? []).filter((period) => period.end.until(books.cutover).sign > 0);
+    const elapsed = elapsedPeriods(year, books.cutover);
     const entered = await comparativesOf(tx, books.id);
     return {
       columns: [

@@ -1,6 +1,7 @@
 'use server';
 
 import { z } from 'zod';
+import { elapsedPeriods } from '@/core/calendar/cutover';
 import { periodOf } from '@/core/calendar/year';
 import { accountId, called } from '@/core/chart/account';
 import { LARGEST, minor } from '@/core/money/minor';
@@ -42,7 +43,7 @@ export const saveComparatives = booksAction(
       ).map((one) => [one.id, one]),
     );
     const year = periodOf((await yearsOf(tx, [books.id])).get(books.id) ?? [], books.cutover);
-    const elapsed = (year?.periods ?? []).filter((period) => period.end.until(books.cutover).sign > 0).length;
+    const elapsed = elapsedPeriods(year, books.cutover).length;
     for (const { account, column } of entries) {
       const found = named.get(account);
       if (found === undefined)

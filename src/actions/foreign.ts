@@ -7,13 +7,12 @@ import { accountId, called } from '@/core/chart/account';
 import { minorDigits } from '@/core/money/currency';
 import { formatMinor } from '@/core/money/format';
 import { LARGEST, type Minor, NIL, add, minor, sum } from '@/core/money/minor';
-import { lookUp } from '@/core/money/rate-book';
 import { type Part, compared } from '@/core/openings/foreign';
 import { type Result, fail, ok, problem } from '@/core/result';
 import { accountsOf } from '@/store/chart';
 import { type Writing, currentSet, lockLines, writeLines, writeParts } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
-import { type BooksState, stateOf } from './state';
+import { type BooksState, openingRate, stateOf } from './state';
 
 const amount = z
   .bigint()
@@ -39,12 +38,7 @@ const translate = (
   const by: string[] = [];
   let left: Minor = NIL;
   for (const { currency, amount: own, base } of wanted) {
-    const found = lookUp(state.rates, {
-      from: currency,
-      to: books.currency,
-      date: date.toString(),
-      mostDays: books.rateDays,
-    });
+    const found = openingRate(state, currency);
     if (found.kind === 'missing' && (base === null || settle))
       return fail(
         problem(

@@ -1,11 +1,9 @@
-import { openingDate } from '@/core/calendar/cutover';
 import type { PeriodState } from '@/core/calendar/states';
 import type { PeriodKind, YearPlan } from '@/core/calendar/year';
 import { isResult, typeOf } from '@/core/chart/classes';
 import { companyChecklist, letterhead } from '@/core/company/facts';
 import { type DatedRate, plainRate } from '@/core/money/rate';
 import type { Minor } from '@/core/money/minor';
-import { lookUp } from '@/core/money/rate-book';
 import type { Ratio } from '@/core/money/ratio';
 import { difference } from '@/core/openings/level';
 import { blockers, verdict } from '@/core/proof/checks';
@@ -19,7 +17,7 @@ import { hasPosted } from '@/store/journals';
 import { currentSet, partsOfSet } from '@/store/openings';
 import { view } from './action';
 import { type FrameView, frameOf, page } from './frame-view';
-import { statesOf } from './state';
+import { openingRate, statesOf } from './state';
 
 /** One set of books on the board: no more than it shows, since a practice has hundreds. */
 export interface BoardBooks extends Pick<
@@ -193,12 +191,7 @@ export const currenciesView = (id: number, wanted: string | undefined) =>
       state.currencies.find((currency) => pairs.some((pair) => [pair.low, pair.high].includes(currency))) ??
       state.currencies[0];
     const used = state.currencies.map((currency): UsedRate => {
-      const found = lookUp(state.rates, {
-        from: currency,
-        to: books.currency,
-        date: openingDate(books.cutover).toString(),
-        mostDays: books.rateDays,
-      });
+      const found = openingRate(state, currency);
       const leg = ({ rate, age }: { rate: DatedRate; age: number }) => ({ rate: rateView(rate), age });
       return found.kind === 'found'
         ? { currency, ratio: found.ratio, legs: found.legs.map(leg), stale: null }

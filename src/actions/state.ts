@@ -4,7 +4,7 @@ import type { Account, AccountId } from '@/core/chart/account';
 import { companyChecklist } from '@/core/company/facts';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
-import { type RateBook, rateBook } from '@/core/money/rate-book';
+import { type Lookup, type RateBook, lookUp, rateBook } from '@/core/money/rate-book';
 import type { Part, Position } from '@/core/openings/foreign';
 import { type CheckResult, prove } from '@/core/proof/checks';
 import { type StageState, stageStates } from '@/core/stages';
@@ -97,6 +97,15 @@ export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<r
     };
   });
 };
+
+/** The rate of a foreign currency in base currency that counts on the opening date. */
+export const openingRate = ({ books, rates }: Pick<BooksState, 'books' | 'rates'>, currency: string): Lookup =>
+  lookUp(rates, {
+    from: currency,
+    to: books.currency,
+    date: openingDate(books.cutover).toString(),
+    mostDays: books.rateDays,
+  });
 
 /** Figures with their parts in foreign currencies, for posting. */
 export const positionsOf = (

@@ -3,7 +3,6 @@ import type { Account, AccountId } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
-import { lookUp } from '@/core/money/rate-book';
 import type { Ratio } from '@/core/money/ratio';
 import { compareVersions } from '@/core/openings/compare';
 import { type Part, postingLines } from '@/core/openings/foreign';
@@ -27,7 +26,7 @@ import { booksView } from './action';
 import { page } from './frame-view';
 import { type ReadPaper, readStored } from './paper-reading';
 import { letterheadOf } from './stage-views';
-import { positionsOf, stateOf } from './state';
+import { openingRate, positionsOf, stateOf } from './state';
 
 export interface OpeningRowView {
   readonly id: AccountId;
@@ -84,7 +83,7 @@ export const openingsView = (id: number) =>
             ),
       parts: set === undefined ? {} : Object.fromEntries(await partsOfSet(tx, books.id, set.id)),
       rates: state.currencies.map((currency): OpeningRate => {
-        const found = lookUp(state.rates, { from: currency, to: books.currency, date, mostDays: books.rateDays });
+        const found = openingRate(state, currency);
         return {
           currency,
           digits: minorDigits(currency),

@@ -5,8 +5,7 @@ import { proposeCode } from '@/core/chart/codes';
 import { minorDigits } from '@/core/money/currency';
 import { NIL } from '@/core/money/minor';
 import { ratioOf } from '@/core/money/rate';
-import { lookUp } from '@/core/money/rate-book';
-import type { Ratio } from '@/core/money/ratio';
+import { minorRatio } from '@/core/money/convert';
 import type { SearchFigure, SearchInput, UntakenRow } from '@/core/openings/search/types';
 import { statedTotals } from '@/core/papers/rows';
 import { pairRates } from '@/store/currencies';
@@ -15,6 +14,7 @@ import { currentSet, linesOf, partsOfSet } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind, rowsLeftOut } from '@/store/papers';
 import { page } from './frame-view';
 import { readStored } from './paper-reading';
+import { openingRate } from './state';
 
 /** An account of the search page: what names it, and what its figure is saved against. */
 export interface WhyAccount {
@@ -27,11 +27,6 @@ export interface WhyAccount {
 }
 
 const MOST_RATES = 40;
-
-const minorRatio = (ratio: Ratio, fromDigits: number, toDigits: number): Ratio => ({
-  n: ratio.n * 10n ** BigInt(toDigits),
-  d: ratio.d * 10n ** BigInt(fromDigits),
-});
 
 const suspenseFor = (accounts: readonly Account[]) => {
   const heading = accounts.find((account) => account.heading && account.classification === 'equity');
@@ -64,15 +59,17 @@ export const whyView = (id: number) =>
     const date = openingDate(books.cutover).toString();
     const rates = new Map<string, NonNullable<SearchFigure['rates']>>();
     for (const currency of state.currencies) {
-      const now = lookUp(state.rates, { from: currency, to: books.currency, date, mostDays: books.rateDays });
+      const now = openingRate(state, currency);
       if (now.kind === 'missing') continue;
       const digits = minorDigits(currency);
       const others = await pairRates(tx, books.id, [currency, books.currency], MOST_RATES, true);
       rates.set(currency, {
-        now: minorRatio(now.ratio, digits, state.digits),
+        now: minorRatio({ ratio: now.ratio, fromDigits: digits, toDigits: state.digits }),
         others: others.flatMap((rate) => {
           const ratio = rate.date === date ? undefined : ratioOf(rate, currency, books.currency);
-          return ratio === undefined ? [] : [{ date: rate.date, ratio: minorRatio(ratio, digits, state.digits) }];
+          return ratio === undefined
+            ? []
+            : [{ date: rate.date, ratio: minorRatio({ ratio, fromDigits: digits, toDigits: state.digits }) }];
         }),
       });
     }

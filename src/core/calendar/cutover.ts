@@ -101,3 +101,9 @@ export const cutoverEffects = (from: PlainDate, to: PlainDate, facts: CutoverFac
       : `Periods from ${writeDate(to)} on can be opened: these books record them.`,
   ];
 };
+
+/** The periods of a year that have ended before the cutover date, in their order: those a mid-year opening can bring month by month. */
+export const elapsedPeriods = <P extends Pick<Period, 'end'>>(
+  year: { readonly periods: readonly P[] } | undefined,
+  cutover: PlainDate,
+): readonly P[] => (year?.periods ?? []).filter((period) => before(period.end, cutover));

@@ -11,11 +11,17 @@ export interface Conversion {
   readonly rounding: Rounding;
 }
 
-/** The worth in minor units of the target, as an exact fraction; the one rounding is still to come. */
-const exactly = (amount: bigint, { ratio, fromDigits, toDigits }: Conversion): Ratio => ({
-  n: amount * ratio.n * 10n ** BigInt(toDigits),
+/** How many minor units of the target one minor unit is worth, exactly. */
+export const minorRatio = ({ ratio, fromDigits, toDigits }: Omit<Conversion, 'rounding'>): Ratio => ({
+  n: ratio.n * 10n ** BigInt(toDigits),
   d: ratio.d * 10n ** BigInt(fromDigits),
 });
+
+/** The worth in minor units of the target, as an exact fraction; the one rounding is still to come. */
+const exactly = (amount: bigint, how: Conversion): Ratio => {
+  const { n, d } = minorRatio(how);
+  return { n: amount * n, d };
+};
 
 /** One amount converted: exact until the one rounding to the target's minor unit. The side (sign) stays. */
 export const convert = (amount: Minor, how: Conversion): Minor => {

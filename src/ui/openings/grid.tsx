@@ -46,6 +46,8 @@ interface Selection {
 interface GridProps {
   readonly frame: FrameView;
   readonly rows: readonly OpeningRowView[];
+  /** All rows, also those that a filter hides: a heading's subtotal is that of the chart. */
+  readonly tree: readonly OpeningRowView[];
   readonly figures: Figures;
   readonly editable: boolean;
   readonly where: (row: OpeningRowView) => string;
@@ -68,6 +70,7 @@ const sideAt = (column: number): Side | undefined =>
 export const OpeningsGrid = ({
   frame,
   rows,
+  tree,
   figures,
   editable,
   where,
@@ -115,7 +118,7 @@ export const OpeningsGrid = ({
         .sort((a, b) => a - b),
   });
 
-  const under = useMemo(() => accountsUnder(rows), [rows]);
+  const under = useMemo(() => accountsUnder(tree), [tree]);
   const currency = { code: frame.currency, digits: frame.digits };
 
   const go = (to: Cell, extend = false): void => {

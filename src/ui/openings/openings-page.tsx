@@ -380,6 +380,7 @@ const Sheet = ({
         key={filter}
         frame={frame}
         rows={shown}
+        tree={rows}
         figures={figures}
         editable={editable}
         where={(row) => {
