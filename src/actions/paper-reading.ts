@@ -79,8 +79,8 @@ export const readStored = async (
   const { tx, books, actor } = context;
   const match = matcher(chart, await matchMemory(tx, books.id));
   const byId = new Map(chart.map((account) => [account.id, account]));
-  const circumstances = circumstancesOf(context, (row) => {
-    const found = match(row);
+  const circumstances = circumstancesOf(context, ({ code, name }) => {
+    const found = match({ code, name });
     const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
     return account === undefined ? undefined : normalSide(account);
   });

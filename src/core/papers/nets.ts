@@ -1,8 +1,8 @@
-import { type Minor, abs, negate, sum } from '../money/minor';
+import { type Minor, abs, minor, negate } from '../money/minor';
 import type { Table } from './cells';
 import type { Convention, Reading } from './reading';
 import type { PaperRow } from './paper-row';
-import { readRows } from './rows';
+import { underConvention, unsignedRows } from './rows';
 import { type Hint, sideByWords } from './sign';
 
 /** What the account rows come to under one convention, debit positive. */
@@ -31,32 +31,34 @@ export interface Tried extends Net {
 const turned = (rows: readonly PaperRow[]): readonly PaperRow[] =>
   rows.map((row) => (row.amount === 0n ? row : { ...row, amount: negate(row.amount) }));
 
-/** The rows and their net under every convention that the columns allow. */
+/** The rows and their net under every convention that the columns allow. The paper is taken apart once for all of them. */
 export const tryConventions = (
   table: Table,
   reading: Reading,
   digits: number,
   hint: Hint | undefined,
 ): readonly Tried[] => {
+  const unsigned = unsignedRows(table, reading, digits);
   const tried: Tried[] = [];
   for (const convention of openTo(reading)) {
     const [plain] = tried;
-    // One is the other turned round, row by row, and reading a large paper takes its time.
     if (convention === 'credit-positive' && plain !== undefined)
       tried.push({ convention, rows: turned(plain.rows), net: negate(plain.net), usual: -plain.usual });
     else {
-      const rows = readRows(table, { ...reading, convention }, digits, hint);
-      const accounts = rows.filter(({ kind }) => kind === 'account');
-      tried.push({ convention, rows, net: sum(accounts.map(({ amount }) => amount)), usual: usualOf(accounts, hint) });
+      const rows = underConvention(unsigned, convention, hint);
+      let net = 0n;
+      for (const row of rows) if (row.kind === 'account') net += row.amount;
+      tried.push({ convention, rows, net: minor(net), usual: usualOf(rows, hint) });
     }
   }
   return tried;
 };
 
 const usualOf = (rows: readonly PaperRow[], hint: Hint | undefined): number =>
-  rows.reduce((votes, { code, name, amount }) => {
-    const side = hint?.({ code, name }) ?? sideByWords(name, undefined);
-    return side === undefined || amount === 0n ? votes : votes + (amount > 0n === (side === 'debit') ? 1 : -1);
+  rows.reduce((votes, row) => {
+    if (row.kind !== 'account' || row.amount === 0n) return votes;
+    const side = hint?.(row) ?? sideByWords(row.name, undefined);
+    return side === undefined ? votes : votes + (row.amount > 0n === (side === 'debit') ? 1 : -1);
   }, 0);
 
 /**

@@ -1,14 +1,19 @@
-import { isCurrency, minorDigits } from '../money/currency';
-import { type Minor, NIL, type Side, add, minor, negate, onSide, subtract, sum } from '../money/minor';
-import { divideRounded } from '../money/rounding';
+import { type Minor, NIL, onSide, subtract, sum } from '../money/minor';
 import type { Totals } from '../openings/level';
-import { quoted } from '../result';
-import { readPaperAmount } from './amount';
-import { type Cell, type Row, type Table, folded, indentOf, textOf } from './cells';
+import { type Row, type Table, folded, indentOf, textOf } from './cells';
 import { splitCodeName } from './columns';
-import { AMOUNT_ROLES, type ColumnRole } from './header';
-import type { Reading } from './reading';
+import { AMOUNT_ROLES } from './header';
 import type { PaperRow } from './paper-row';
+import type { Convention, Reading } from './reading';
+import {
+  type Places,
+  type WrittenAmount,
+  cellAt,
+  foreignAmount,
+  placesOf,
+  signedAmount,
+  writtenAmount,
+} from './row-amount';
 import { type Hint, sectionOf, sideByWords } from './sign';
 import { markTotals } from './totals';
 
@@ -19,170 +24,145 @@ const TOTAL = new RegExp(`^${TOTAL_WORD}\\b|\\b${TOTAL_WORD}$`);
 /** Whether a text says that it is a total. Few do, so it is folded only when some letters of such a word are there. */
 const isWorded = (text: string): boolean => /tot|sum|celk|sou|ges|alt|zwi|mez/i.test(text) && TOTAL.test(folded(text));
 
-const pick = (row: Row, columns: readonly ColumnRole[], role: ColumnRole): Cell => row[columns.indexOf(role)] ?? '';
-
-interface Read {
-  readonly amount: Minor;
-  readonly rounded: boolean;
-  /** The cell itself says on which side it stands, so its column does not. */
-  readonly sided: boolean;
-  readonly bad?: string;
+/** A row told apart before the sign convention, with what its amount columns say where it has an amount that counts. */
+interface UnsignedRow {
+  readonly row: PaperRow;
+  readonly written: WrittenAmount | undefined;
 }
 
-const NOTHING: Read = { amount: NIL, rounded: false, sided: false };
+/** The rows of a table before the sign convention. */
+export interface UnsignedRows {
+  readonly rows: readonly UnsignedRow[];
+  readonly reading: Reading;
+}
 
-/** One cell as minor units. A spreadsheet's own number is rounded half away from zero (it was computed); a typed text with too many decimals is not read. */
-const readCell = (cell: Cell, reading: Reading, digits: number): Read => {
-  const found =
-    typeof cell === 'string' ? readPaperAmount(cell, reading.style) : readPaperAmount(cell.decimal, '1234.56');
-  if (found === undefined)
-    return { ...NOTHING, bad: `${quoted(textOf(cell))} does not read as an amount like ${reading.style}` };
-  const numerator = found.coefficient * 10n ** BigInt(digits);
-  const denominator = 10n ** BigInt(found.scale);
-  const exact = numerator % denominator === 0n;
-  if (!exact && typeof cell === 'string')
-    return {
-      ...NOTHING,
-      bad: `${quoted(textOf(cell))} has ${found.scale} decimals where the currency has ${digits}; is the number style right?`,
-    };
-  const amount = minor(divideRounded(numerator, denominator));
-  return {
-    amount: found.side === 'credit' ? negate(amount) : amount,
-    rounded: !exact,
-    sided: found.side !== undefined,
-  };
-};
-
-/** The amount of a row before the sign convention: what its side, if any, and its columns say. */
-const amountOf = (row: Row, reading: Reading, digits: number): Read => {
-  const { columns, convention } = reading;
-  if (columns.includes('debit') || columns.includes('credit')) {
-    const debit = readCell(pick(row, columns, 'debit'), reading, digits);
-    const credit = readCell(pick(row, columns, 'credit'), reading, digits);
-    const bad = debit.bad ?? credit.bad;
-    const credited = credit.sided || convention === 'columns-signed' ? credit.amount : negate(credit.amount);
-    return {
-      amount: add(debit.amount, credited),
-      rounded: debit.rounded || credit.rounded,
-      sided: true,
-      ...(bad === undefined ? {} : { bad }),
-    };
+const joinedText = (cells: Row): string => {
+  let text = '';
+  for (const cell of cells) {
+    const own = textOf(cell);
+    if (own !== '') text = text === '' ? own : `${text} · ${own}`;
   }
-  const balance = readCell(pick(row, columns, 'balance'), reading, digits);
-  if (!columns.includes('side')) return balance;
-  const side = folded(textOf(pick(row, columns, 'side')));
-  if (balance.amount === 0n || balance.bad !== undefined) return { ...balance, sided: true };
-  if (/^(d|dr|debit|s|soll|md|debet)$/.test(side)) return { ...balance, sided: true };
-  if (/^(c|cr|credit|h|haben|dal|k|kredit)$/.test(side))
-    return { ...balance, amount: negate(balance.amount), sided: true };
-  return { ...balance, bad: `the side ${quoted(side)} is neither debit nor credit` };
-};
-
-const signed = (read: Read, reading: Reading, normal: () => Side | undefined): Minor => {
-  if (read.sided) return read.amount;
-  if (reading.convention === 'credit-positive') return negate(read.amount);
-  if (reading.convention === 'normal-side' && normal() === 'credit') return negate(read.amount);
-  return read.amount;
-};
-
-/** The balance in a foreign currency, where the row has both the currency and the amount. */
-const foreignOf = (row: Row, reading: Reading): PaperRow['foreign'] => {
-  const currency = textOf(pick(row, reading.columns, 'currency')).toUpperCase();
-  const cell = pick(row, reading.columns, 'foreign');
-  if (!isCurrency(currency) || textOf(cell) === '') return undefined;
-  const read = readCell(cell, reading, minorDigits(currency));
-  return read.bad === undefined ? { currency, amount: read.amount } : undefined;
+  return text.length > 300 ? text.slice(0, 300) : text;
 };
 
 /**
  * Every row of the table, told apart: accounts, headings, totals, the title block. Nothing is dropped; what is not an
- * account says why. Totals are told by their words, by being the sum of the rows above them or under them; see `markTotals`.
- * `hint` knows the normal side of accounts that the chart has; without it the sections and names of the paper are asked.
+ * account says why. The sign of amounts and the totals that only the figures show come with the convention: `underConvention`.
  */
-export const readRows = (table: Table, reading: Reading, digits: number, hint?: Hint): readonly PaperRow[] => {
-  const { columns } = reading;
-  const coded = columns.includes('code') || columns.includes('code-name');
-  const joined = columns.indexOf('code-name');
-  const amountColumns = columns.flatMap((role, at) => (AMOUNT_ROLES.has(role) ? [at] : []));
+export const unsignedRows = (table: Table, reading: Reading, digits: number): UnsignedRows => {
+  const places = placesOf(reading.columns);
+  const amountColumns = reading.columns.flatMap((role, at) => (AMOUNT_ROLES.has(role) ? [at] : []));
+  const coded = isCoded(reading);
+  const joined = places['code-name'];
   const top = reading.header - (reading.height ?? 1) + 1;
   let section: ReturnType<typeof sectionOf>;
   // After its total a section is over: a heading that says nothing then begins another one.
   let over = false;
 
-  const rows = table.rows.map((cells, at): PaperRow => {
-    const split =
-      joined < 0
-        ? { code: textOf(pick(cells, columns, 'code')), name: textOf(pick(cells, columns, 'name')) }
-        : splitCodeName(textOf(cells[joined]));
-    const { code, name } = split;
-    const text = cells
-      .map(textOf)
-      .filter((cell) => cell !== '')
-      .join(' · ')
-      .slice(0, 300);
-    const indent = indentOf(joined < 0 ? pick(cells, columns, 'name') : cells[joined]);
-    const base = { row: at + 1, code, name, amount: NIL, text, indent };
-    if (text === '') return { ...base, kind: 'blank' };
-    if (at >= top && at <= reading.header) return { ...base, kind: 'header' };
-    if (at < reading.header) return { ...base, kind: 'title', note: 'above the header' };
-    const filled = amountColumns.some((column) => textOf(cells[column]) !== '');
-    const read = amountOf(cells, reading, digits);
-    const amount = signed(read, reading, () => hint?.({ code, name }) ?? sideByWords(name, section));
+  const rows = table.rows.map((cells, at): UnsignedRow => {
+    const split = joined < 0 ? undefined : splitCodeName(textOf(cells[joined]));
+    const code = split === undefined ? textOf(cells[places.code]) : split.code;
+    const name = split === undefined ? textOf(cells[places.name]) : split.name;
+    const text = joinedText(cells);
+    const indent = indentOf(cellAt(cells, joined < 0 ? places.name : joined));
+    const plain = (kind: PaperRow['kind'], note?: string): UnsignedRow => ({
+      row: { row: at + 1, kind, code, name, amount: NIL, text, indent, ...(note === undefined ? {} : { note }) },
+      written: undefined,
+    });
+    if (text === '') return plain('blank');
+    if (at >= top && at <= reading.header) return plain('header');
+    if (at < reading.header) return plain('title', 'above the header');
     const decided = reading.asAccount[String(at)];
-    if (decided === false) return { ...base, kind: 'heading', note: 'set aside by hand' };
-    if (decided === true) return read.bad === undefined ? account() : { ...base, kind: 'unreadable', note: read.bad };
+    if (decided === false) return plain('heading', 'set aside by hand');
+    const written = writtenAmount(cells, places, reading, digits);
+    const total = (note: string): UnsignedRow => ({
+      row: { row: at + 1, kind: 'total', code, name, amount: NIL, text, indent, ...columnsOf(written), note },
+      written,
+    });
+    const account = (): UnsignedRow => {
+      const foreign = foreignAmount(cells, places, reading);
+      return {
+        row: {
+          row: at + 1,
+          kind: 'account',
+          code,
+          name,
+          amount: NIL,
+          text,
+          indent,
+          ...columnsOf(written),
+          ...(foreign === undefined ? {} : { foreign }),
+          ...(section === undefined ? {} : { section }),
+          ...(written.rounded ? { note: 'rounded to the currency’s decimals' } : {}),
+        },
+        written,
+      };
+    };
+    if (decided === true) return written.bad === undefined ? account() : plain('unreadable', written.bad);
     const worded = isWorded(code) || isWorded(name) || (code === '' && name === '' && isWorded(text));
     // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
     if (worded && (!coded || !/\d/.test(code))) {
       over = true;
-      return { ...base, kind: 'total', amount, ...both(), note: 'a total, by its words' };
+      return total('a total, by its words');
     }
-    if (!filled) {
+    if (amountColumns.every((column) => textOf(cells[column]) === '')) {
       section = sectionOf(name === '' ? text : name) ?? (over ? undefined : section);
       over = false;
-      return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, reading)
+      return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, places)
         ? account()
-        : { ...base, kind: 'heading', note: 'no amount: a heading or a remark' };
+        : plain('heading', 'no amount: a heading or a remark');
     }
-    if (read.bad !== undefined) return { ...base, kind: 'unreadable', note: read.bad };
-    if (code === '' && name === '')
-      return { ...base, kind: 'total', amount, ...both(), note: 'an amount without an account' };
-    return account();
-
-    function account(): PaperRow {
-      const foreign = foreignOf(cells, reading);
-      return {
-        ...base,
-        kind: 'account',
-        amount,
-        ...both(),
-        ...(foreign === undefined ? {} : { foreign }),
-        ...(section === undefined ? {} : { section }),
-        ...(read.rounded ? { note: 'rounded to the currency’s decimals' } : {}),
-      };
-    }
-    function both(): Pick<PaperRow, 'columns'> {
-      if (!columns.includes('debit') || !columns.includes('credit')) return {};
-      const debit = readCell(pick(cells, columns, 'debit'), reading, digits);
-      const credit = readCell(pick(cells, columns, 'credit'), reading, digits);
-      return debit.bad !== undefined || credit.bad !== undefined || debit.amount === 0n || credit.amount === 0n
-        ? {}
-        : { columns: { debits: onSide(debit.amount, 'debit'), credits: onSide(credit.amount, 'debit') } };
-    }
+    if (written.bad !== undefined) return plain('unreadable', written.bad);
+    return code === '' && name === '' ? total('an amount without an account') : account();
   });
-  return markTotals(rows, {
-    coded,
+  return { rows, reading };
+};
+
+const isCoded = ({ columns }: Pick<Reading, 'columns'>): boolean =>
+  columns.includes('code') || columns.includes('code-name');
+
+const columnsOf = ({ pair }: WrittenAmount): Pick<PaperRow, 'columns'> =>
+  pair === undefined ? {} : { columns: { debits: onSide(pair.debit, 'debit'), credits: onSide(pair.credit, 'debit') } };
+
+/**
+ * The rows with their signs, and with the totals that the figures show: by being the sum of the rows above them or under
+ * them; see `markTotals`. `hint` knows the normal side of accounts that the chart has; without it the sections and names of
+ * the paper are asked.
+ */
+export const underConvention = (
+  { rows, reading }: UnsignedRows,
+  convention: Convention,
+  hint?: Hint,
+): readonly PaperRow[] => {
+  const twoColumns = reading.columns.includes('debit') || reading.columns.includes('credit');
+  const signed = rows.map(({ row, written }): PaperRow => {
+    if (written === undefined) return row;
+    const amount = signedAmount(
+      written,
+      convention,
+      twoColumns,
+      () => hint?.(row) ?? sideByWords(row.name, row.section),
+    );
+    return amount === 0n ? row : { ...row, amount };
+  });
+  return markTotals(signed, {
+    coded: isCoded(reading),
     decided: reading.asAccount,
     worded: (row) => isWorded(row.name) || isWorded(row.code),
   });
 };
 
+/** The rows under a reading. */
+export const readRows = (table: Table, reading: Reading, digits: number, hint?: Hint): readonly PaperRow[] =>
+  underConvention(unsignedRows(table, reading, digits), reading.convention, hint);
+
 /** A coded row without an amount is a heading when rows with longer codes that begin with it follow ("10" before "1010"). */
-const isHeadingLike = (rows: readonly Row[], at: number, { columns }: Reading): boolean => {
-  const joined = columns.indexOf('code-name');
+const isHeadingLike = (rows: readonly Row[], at: number, places: Places): boolean => {
   const codeAt = (index: number): string => {
     const cells = rows[index] ?? [];
-    return joined < 0 ? textOf(pick(cells, columns, 'code')) : splitCodeName(textOf(cells[joined])).code;
+    return places['code-name'] < 0
+      ? textOf(cells[places.code])
+      : splitCodeName(textOf(cells[places['code-name']])).code;
   };
   const code = codeAt(at);
   const next = codeAt(at + 1);

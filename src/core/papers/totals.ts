@@ -60,25 +60,30 @@ const isSum = (amount: bigint, total: bigint, sums: readonly bigint[], boundarie
     return sums.length - 1 - from > 1 && (run === amount || run === -amount);
   });
 
+/** The code without the noughts at its end, which the codes under it begin with. */
+const stemOf = (code: string): string => {
+  let end = code.length;
+  while (end > 0 && code[end - 1] === '0') end -= 1;
+  return end === 0 ? code : code.slice(0, end);
+};
+
+const isDeeper = (other: PaperRow, row: PaperRow, stem: string): boolean =>
+  other.indent > row.indent ||
+  (row.code !== '' && other.code.length >= row.code.length && other.code !== row.code && other.code.startsWith(stem));
+
 const sumsOfRowsUnder = (rows: PaperRow[], marking: Marking): void => {
   // From the last row up, so that the totals inside a group are known before the group is added up.
   for (let at = rows.length - 2; at >= 0; at -= 1) {
     const row = rows[at];
     if (row === undefined || !free(row, marking)) continue;
-    const stem = row.code.replace(/0+$/, '') || row.code;
-    const deeper = (other: PaperRow): boolean =>
-      other.indent > row.indent ||
-      (row.code !== '' &&
-        other.code.length >= row.code.length &&
-        other.code !== row.code &&
-        other.code.startsWith(stem));
+    const stem = stemOf(row.code);
     let run = 0n;
     let parts = 0;
     for (let under = at + 1; under < rows.length && under <= at + MOST_UNDER; under += 1) {
       const other = rows[under];
       if (other === undefined || other.kind === 'blank') continue;
       if (other.kind !== 'account' && other.kind !== 'total' && other.kind !== 'heading') break;
-      if (!deeper(other)) break;
+      if (!isDeeper(other, row, stem)) break;
       if (other.kind !== 'account') continue;
       run += other.amount;
       parts += 1;
