@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import { createBooks } from '../src/actions/books';
 import { bringPaper, takeOver } from '../src/actions/papers';
 import { editChart } from '../src/actions/chart';
-import { paperView } from '../src/actions/views';
+import { paperView } from '../src/actions/paper-view';
 import { PLAIN_ACCOUNT } from '../src/core/chart/account';
 import type { Result } from '../src/core/result';
 import { toXlsx } from '../src/core/papers/write';

@@ -10,7 +10,8 @@ import type { CompanyFacts } from '@/core/company/facts';
 import { now } from './context';
 import type { FrameView } from './frame-view';
 import { type PdfSize, toPdf } from './pdf';
-import { compareView, openingsView, paperView, statementView } from './views';
+import { wholePaper } from './paper-view';
+import { compareView, openingsView, statementView } from './views';
 import { chartView } from './chart-views';
 
 export const isStatementKind = (text: string): text is StatementKind =>
@@ -72,7 +73,7 @@ export const exportStatement = async (id: number, kind: StatementKind, format: F
 
 /** Where each row of a paper goes, as a file: what the matching remembers, for whoever has to check it. */
 export const exportMatching = async (id: number, paperId: number, format: FileFormat) => {
-  const view = await paperView(id, paperId);
+  const view = await wholePaper(id, paperId);
   if (view === undefined || view.paper === null) return undefined;
   const { frame, paper, accounts } = view;
   const byId = new Map(accounts.map((account) => [account.id, account]));
@@ -80,7 +81,7 @@ export const exportMatching = async (id: number, paperId: number, format: FileFo
     value > 0n ? { amount: value, digits: frame.digits } : null,
     value < 0n ? { amount: abs(value), digits: frame.digits } : null,
   ];
-  const rows = paper.plan.rows.flatMap((decided): OutRow[] => {
+  const rows = paper.rows.flatMap((decided): OutRow[] => {
     const { row, match, decision } = decided;
     const old = [String(row.row), row.code, row.name];
     if (decision?.kind === 'create')

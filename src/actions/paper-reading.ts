@@ -1,10 +1,19 @@
+import { createHash } from 'node:crypto';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/chart/classes';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
-import { matcher } from '@/core/openings/match';
-import { type Decision, type Plan, planTakeOver } from '@/core/openings/takeover';
+import { type RowFilter, rowsUnder } from '@/core/openings/paper-list';
+import { type OldAccount, type Match, matcher } from '@/core/openings/match';
+import {
+  type Creation,
+  type DecidedRow,
+  type Decision,
+  type Plan,
+  planTakeOver,
+  proposeCreations,
+} from '@/core/openings/takeover';
 import type { Table, TextFormat } from '@/core/papers/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import { readPaper } from '@/core/papers/read';
@@ -17,48 +26,95 @@ import {
   recogniseFrom,
   shapeOf,
 } from '@/core/papers/recognise';
-import { type OpenPaper, matchMemory, shapeReading } from '@/store/papers';
+import type { Queryable } from '@/store/database';
+import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
 import type { BooksContext } from './action';
 
-/** Papers never change, so the last few read are kept; each change of a reading then costs no second parse. */
-const cache = new Map<string, readonly Table[]>();
-const KEPT = 4;
+/** Holds the last value, and makes it anew when what it is made from (its key) has changed. */
+const slot = <T>() => {
+  let held: { readonly key: string; readonly value: T } | undefined;
+  return {
+    get: (key: string): T | undefined => (held?.key === key ? held.value : undefined),
+    set: (key: string, value: T): T => {
+      held = { key, value };
+      return value;
+    },
+    make(key: string, make: () => T): T {
+      return this.get(key) ?? this.set(key, make());
+    },
+  };
+};
 
-const keyOf = (booksId: number, paper: number, format: Partial<TextFormat> = {}): string =>
-  `${String(booksId)}/${String(paper)}/${JSON.stringify(format)}`;
+type Planned = Pick<ReadPaper, 'plan' | 'decided' | 'proposals' | 'listed'>;
 
-/** Keeps the tables of a paper that was just read, since it is looked at next. */
-export const keepTables = (booksId: number, paper: number, tables: readonly Table[]): void =>
-  keep(keyOf(booksId, paper), tables);
+/**
+ * What was made of a paper, each step under a key of all that it is made from. A page of a large paper asks for one window
+ * of rows after the other, and the take-over for the plan that the page has shown.
+ */
+const emptyHold = () => ({
+  rows: 0,
+  tables: slot<readonly Table[]>(),
+  match: slot<(row: OldAccount) => Match>(),
+  proposed: slot<Recognition>(),
+  read: slot<Recognition>(),
+  planned: slot<Planned>(),
+});
 
-const keep = (key: string, tables: readonly Table[]): void => {
-  cache.set(key, tables);
-  for (const oldest of cache.keys()) {
-    if (cache.size <= KEPT) break;
-    cache.delete(oldest);
+const held = new Map<string, ReturnType<typeof emptyHold>>();
+/** So many rows of papers are held at most, the last ones looked at; the one at hand always is. */
+const MOST_HELD = 1_500_000;
+
+const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyHold> => {
+  const key = `${String(booksId)}/${String(paper)}`;
+  const hold = held.get(key) ?? emptyHold();
+  held.delete(key);
+  held.set(key, hold);
+  return hold;
+};
+
+const formatKey = (format: Partial<TextFormat> | undefined): string => JSON.stringify(format ?? {});
+
+const keep = (booksId: number, paper: number, format: Partial<TextFormat> | undefined, tables: readonly Table[]) => {
+  const hold = holdOf(booksId, paper);
+  hold.rows = tables.reduce((rows, table) => rows + table.rows.length, 0);
+  let rows = [...held.values()].reduce((all, one) => all + one.rows, 0);
+  for (const [key, one] of held) {
+    if (rows <= MOST_HELD || one === hold) break;
+    held.delete(key);
+    rows -= one.rows;
   }
+  return hold.tables.set(formatKey(format), tables);
+};
+
+/** Holds the tables of a paper that was just read, since it is looked at next. */
+export const keepTables = (booksId: number, paper: number, tables: readonly Table[]): void => {
+  keep(booksId, paper, undefined, tables);
 };
 
 /** The tables of a stored paper, taken apart as a person said or as its bytes suggest; it was readable when it was brought. */
-const tablesOf = (
+const tablesOf = async (
+  tx: Queryable,
   booksId: number,
-  paper: Pick<OpenPaper, 'id' | 'content' | 'name'>,
-  format: Partial<TextFormat> = {},
-): readonly Table[] => {
-  const key = keyOf(booksId, paper.id, format);
-  const known = cache.get(key);
+  { id, name }: Pick<OpenPaper, 'id' | 'name'>,
+  format: Partial<TextFormat> | undefined,
+): Promise<readonly Table[]> => {
+  const known = holdOf(booksId, id).tables.get(formatKey(format));
   if (known !== undefined) return known;
-  const read = readPaper(paper.content, paper.name, format);
-  if (!read.ok) throw new Error(`paper ${key} was stored but does not read: ${read.problems[0]?.code ?? ''}`);
-  keep(key, read.value);
-  return read.value;
+  const read = readPaper(await paperContent(tx, booksId, id), name, format);
+  if (!read.ok) throw new Error(`paper ${String(id)} was stored but does not read: ${read.problems[0]?.code ?? ''}`);
+  return keep(booksId, id, format, read.value);
 };
 
 export interface ReadPaper {
   readonly tables: readonly Table[];
   readonly recognition: Recognition;
-  readonly rows: readonly PaperRow[];
   readonly plan: Plan;
+  /** What becomes of a row; undefined for one that is not read as an account. */
+  readonly decided: (row: number) => DecidedRow | undefined;
+  /** The account that each undecided row would get if one were made for it. */
+  readonly proposals: () => ReadonlyMap<number, Creation>;
+  /** The rows under a filter, in the order of the paper. */
+  readonly listed: (filter: RowFilter) => readonly PaperRow[];
   /** The paper whose reading is used again, while nobody changed it for this one. */
   readonly likePaper: string | null;
 }
@@ -69,6 +125,11 @@ const circumstancesOf = ({ books }: BooksContext, hint?: Circumstances['hint']):
   ...(hint === undefined ? {} : { hint }),
 });
 
+const keyed = (...parts: readonly unknown[]): string =>
+  createHash('sha256')
+    .update(JSON.stringify(parts, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value)))
+    .digest('base64');
+
 /** A stored paper under its reading, its rows matched and decided: what the page shows and the take-over carries out. */
 export const readStored = async (
   context: BooksContext,
@@ -76,38 +137,75 @@ export const readStored = async (
   chart: readonly Account[],
   stands: ReadonlyMap<AccountId, Minor>,
 ): Promise<ReadPaper> => {
-  const { tx, books, actor } = context;
-  const match = matcher(chart, await matchMemory(tx, books.id));
+  const { tx, books } = context;
+  const own = paper.reading;
+  const tables = await tablesOf(tx, books.id, paper, own?.format);
+  const hold = holdOf(books.id, paper.id);
+  const known = keyed(chart, await memoryStamp(tx, books.id), books.currency, books.cutover.toString());
+  const match = hold.match.get(known) ?? hold.match.set(known, matcher(chart, await matchMemory(tx, books.id)));
   const byId = new Map(chart.map((account) => [account.id, account]));
   const circumstances = circumstancesOf(context, ({ code, name }) => {
     const found = match({ code, name });
     const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
     return account === undefined ? undefined : normalSide(account);
   });
-  const own = paper.reading;
-  const tables = tablesOf(books.id, paper, own?.format);
-  let recognition: Recognition;
-  let likePaper: string | null = null;
-  if (own === null) {
-    recognition = recognise(tables, circumstances);
-    const like = await shapeReading(tx, actor.practice, shapeOf(tables, recognition.reading));
-    if (like !== undefined) {
-      likePaper = like.from;
-      const reading = {
-        ...recognition.reading,
-        ...like.reading,
-        sheet: recognition.reading.sheet,
-        header: recognition.reading.header,
-        asAccount: {},
-      };
-      recognition = explained(tables, reading, circumstances);
-    }
-  } else recognition = explained(tables, own, circumstances);
-  const { rows } = recognition;
-  const decisions = new Map(
-    Object.entries(paper.decisions).map(([row, decision]): [number, Decision] => [Number(row), decision]),
-  );
-  return { tables, recognition, rows, likePaper, plan: planTakeOver(rows, match, decisions, chart, stands) };
+  const { reading, likePaper, proposed } =
+    own === null
+      ? await proposedReading(
+          context,
+          tables,
+          hold.proposed.make(known, () => recognise(tables, circumstances)),
+        )
+      : { reading: own, likePaper: null, proposed: undefined };
+  const readKey = keyed(known, reading);
+  const recognition = proposed ?? hold.read.make(readKey, () => explained(tables, reading, circumstances));
+  return {
+    tables,
+    recognition,
+    likePaper,
+    ...hold.planned.make(keyed(readKey, paper.decisions, [...stands]), () =>
+      planned(recognition.rows, match, paper.decisions, chart, stands),
+    ),
+  };
+};
+
+/** The reading of the last paper of this shape in the practice, where there was one; else as its cells suggest. */
+const proposedReading = async (
+  { tx, actor }: BooksContext,
+  tables: readonly Table[],
+  proposed: Recognition,
+): Promise<{ reading: Reading; likePaper: string | null; proposed?: Recognition }> => {
+  const like = await shapeReading(tx, actor.practice, shapeOf(tables, proposed.reading));
+  if (like === undefined) return { reading: proposed.reading, likePaper: null, proposed };
+  const { sheet, header } = proposed.reading;
+  return {
+    reading: { ...proposed.reading, ...like.reading, sheet, header, asAccount: {} },
+    likePaper: like.from,
+  };
+};
+
+const planned = (
+  rows: readonly PaperRow[],
+  match: (row: PaperRow) => Match,
+  decided: OpenPaper['decisions'],
+  chart: readonly Account[],
+  stands: ReadonlyMap<AccountId, Minor>,
+): Planned => {
+  const decisions = new Map(Object.entries(decided).map(([row, one]): [number, Decision] => [Number(row), one]));
+  const plan = planTakeOver(rows, match, decisions, chart, stands);
+  const byRow = new Map(plan.rows.map((one) => [one.row.row, one]));
+  let proposals: ReadonlyMap<number, Creation> | undefined;
+  const lists = new Map<RowFilter, readonly PaperRow[]>();
+  return {
+    plan,
+    decided: (row) => byRow.get(row),
+    proposals: () => (proposals ??= proposeCreations(plan, chart)),
+    listed: (filter) => {
+      const known = lists.get(filter) ?? rowsUnder(filter, rows, plan);
+      lists.set(filter, known);
+      return known;
+    },
+  };
 };
 
 /** The proposal from another sheet or header row on, or with the text taken apart in another way. */

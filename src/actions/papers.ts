@@ -14,7 +14,7 @@ import {
 import { CLASS_IDS, normalSide, typeOf } from '@/core/chart/classes';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add, minor, onSide, sideOf, sum } from '@/core/money/minor';
-import { type Creation, type Decision, headingsFor, partsOf, proposeCreations } from '@/core/openings/takeover';
+import { type Creation, type Decision, headingsFor, partsOf } from '@/core/openings/takeover';
 import type { Part } from '@/core/openings/foreign';
 import type { Remembered } from '@/core/openings/match';
 import { MOST_BYTES, MOST_ROWS, type TextFormat } from '@/core/papers/cells';
@@ -30,8 +30,8 @@ import { record } from '@/store/history';
 import {
   type Writing,
   batchChanges,
+  currentAmounts,
   currentSet,
-  linesOf,
   lockLines,
   sourcesOf,
   writeLines,
@@ -43,6 +43,7 @@ import {
   deletePaper,
   findPaper,
   insertPaper,
+  paperContent,
   paperWithHash,
   remember,
   rememberShape,
@@ -116,7 +117,7 @@ export const readFrom = booksAction(
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
     const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said(input.format ?? {}) };
-    const read = readPaper(paper.value.content, paper.value.name, format);
+    const read = readPaper(await paperContent(context.tx, context.books.id, input.paper), paper.value.name, format);
     if (!read.ok) return read;
     const table = read.value[input.sheet];
     if (table === undefined || (input.header ?? 0) >= table.rows.length)
@@ -150,7 +151,9 @@ export const readAs = booksAction(
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
-    const { reading } = (await readStored(context, paper.value, [], new Map())).recognition;
+    const { reading } = (
+      await readStored(context, paper.value, await chartOf(context.tx, context.books.id), await standsIn(context))
+    ).recognition;
     const { columns, style, convention, asAccount } = input.change;
     const next = {
       ...reading,
@@ -197,7 +200,11 @@ const decision = z.discriminatedUnion('kind', [
   }),
 ]);
 
-/** Decides about rows of a paper, or (null) takes a decision back. */
+/** What stands on the accounts, as the paper's page knows it. */
+const standsIn = async ({ tx, books }: BooksContext): Promise<ReadonlyMap<AccountId, Minor>> =>
+  (await currentAmounts(tx, [books.id])).get(books.id)?.amounts ?? new Map();
+
+/** Decides about rows of a paper, or (null) takes a decision back; says which row waits next. */
 export const decideRows = booksAction(
   'decideRows',
   { paper: paperId, rows: z.array(z.int().positive()).min(1).max(MOST_ROWS), decision: decision.nullable() },
@@ -206,11 +213,13 @@ export const decideRows = booksAction(
     if (!paper.ok) return paper;
     const { tx, books } = context;
     const chart = await chartOf(tx, books.id);
-    const { recognition, rows } = await readStored(context, paper.value, chart, new Map());
+    const stands = await standsIn(context);
+    const { recognition, plan } = await readStored(context, paper.value, chart, stands);
+    const rows = new Set(input.rows);
     if (input.decision?.kind === 'split') {
       const wrong = splitProblems(
         input.decision,
-        rows.filter(({ row }) => input.rows.includes(row)).map(({ amount }) => amount),
+        plan.rows.filter(({ row }) => rows.has(row.row)).map(({ row }) => row.amount),
       );
       if (wrong.length > 0) return fail(...wrong);
     }
@@ -225,13 +234,16 @@ export const decideRows = booksAction(
         input.decision,
         chart,
         Object.entries(decisions).flatMap(([row, other]) =>
-          other.kind === 'create' && !input.rows.includes(Number(row)) ? [other.code] : [],
+          other.kind === 'create' && !rows.has(Number(row)) ? [other.code] : [],
         ),
       );
       if (wrong.length > 0) return fail(...wrong);
     }
     await saveReading(tx, books.id, input.paper, recognition.reading, decisions);
-    return ok({});
+    const last = Math.max(0, ...input.rows.slice(-1));
+    const waiting = plan.undecided.filter(({ row }) => !rows.has(row.row));
+    const next = waiting.find(({ row }) => row.row > last) ?? waiting[0];
+    return ok({ next: next?.row.row ?? null });
   },
 );
 
@@ -278,8 +290,12 @@ export const createUndecided = booksAction('createUndecided', { paper: paperId }
   if (!paper.ok) return paper;
   const { tx, books } = context;
   const chart = await chartOf(tx, books.id);
-  const { recognition, plan } = await readStored(context, paper.value, chart, new Map());
-  const proposals = proposeCreations(plan, chart);
+  const {
+    recognition,
+    plan,
+    proposals: propose,
+  } = await readStored(context, paper.value, chart, await standsIn(context));
+  const proposals = propose();
   const decisions = { ...paper.value.decisions };
   for (const { row } of plan.undecided) {
     const proposal = proposals.get(row.row);
@@ -303,7 +319,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
       ),
     );
   const chart = await chartOf(tx, books.id);
-  const stands = new Map((await linesOf(tx, books.id, set.id)).map((line) => [line.account, line.amount]));
+  const stands = await standsIn(context);
   const { plan, tables, recognition } = await readStored(context, paper.value, chart, stands);
   if (plan.rows.length === 0)
     return fail(

@@ -32,7 +32,7 @@ export const toPdf = async (rows: readonly OutRow[], { style, size, made }: Page
   const gap = rows.findIndex((row) => row.length === 0);
   const title = rows.slice(0, Math.max(0, gap));
   const [header = [], ...body] = rows.slice(gap + 1);
-  const width = Math.max(1, header.length, ...body.map((row) => row.length));
+  const width = body.reduce((widest, row) => Math.max(widest, row.length), Math.max(1, header.length));
   const amounts = Array.from({ length: width }, (_, column) => body.some((row) => isAmount(row[column])));
   const cell = (value: OutCell | undefined, column: number, bold = false): TableCell => ({
     text: value == null ? '' : typeof value === 'string' ? value : formatMinor(value.amount, value.digits, style),

@@ -7,9 +7,6 @@ import type { Ratio } from '@/core/money/ratio';
 import { compareVersions } from '@/core/openings/compare';
 import { type Part, postingLines } from '@/core/openings/foreign';
 import { standing } from '@/core/openings/level';
-import { type Creation, proposeCreations } from '@/core/openings/takeover';
-import type { TextFormat } from '@/core/papers/cells';
-import { statedDate } from '@/core/papers/stated-date';
 import type { CheckResult } from '@/core/proof/checks';
 import {
   type Statement,
@@ -20,11 +17,10 @@ import {
 } from '@/core/statements/statements';
 import { happenings } from '@/store/history';
 import { hasPosted, journalsOf, ledgerBalances, ledgerPositions } from '@/store/journals';
-import { type Source, currentSet, lastBatch, linesOf, partsOfSet, setsOf } from '@/store/openings';
-import { findPaper, papersOf, rowsBehind } from '@/store/papers';
+import { type Source, currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
+import { papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from './action';
 import { page } from './frame-view';
-import { type ReadPaper, readStored } from './paper-reading';
 import { letterheadOf } from './stage-views';
 import { openingRate, positionsOf, stateOf } from './state';
 
@@ -123,73 +119,6 @@ export const openingsView = (id: number) =>
   });
 
 export const papersView = (id: number) => page(id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
-
-export interface PaperView extends Pick<ReadPaper, 'rows' | 'likePaper'> {
-  readonly recognition: Omit<ReadPaper['recognition'], 'rows'>;
-  /** How the text was taken apart; null for a workbook or an audit file. */
-  readonly format: TextFormat | null;
-  /** The day that the paper says its balances are of, ISO; null when it says none. */
-  readonly stated: string | null;
-  readonly id: number;
-  readonly name: string;
-  readonly bytes: number;
-  readonly by: string;
-  readonly at: string;
-  readonly taken: boolean;
-  readonly draft: boolean;
-  readonly sheets: readonly string[];
-  /** The first rows as they stand, for choosing the header row and columns. */
-  readonly head: readonly (readonly string[])[];
-  readonly width: number;
-  readonly plan: Omit<ReadPaper['plan'], 'amounts'> & { readonly proposals: Readonly<Record<number, Creation>> };
-  /** The last take-over, while it can be undone. */
-  readonly batch: string | null;
-}
-
-export const paperView = (id: number, paperId: number) =>
-  page(id, async (context, state) => {
-    const { tx, books } = context;
-    const paper = await findPaper(tx, books.id, paperId);
-    if (paper === undefined) return { paper: null, accounts: [] };
-    const { tables, recognition, rows, plan, likePaper } = await readStored(
-      context,
-      paper,
-      state.accounts,
-      state.amounts,
-    );
-    const table = tables[recognition.reading.sheet];
-    const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
-    const { amounts: _, ...shown } = plan;
-    return {
-      accounts: state.accounts,
-      paper: {
-        id: paper.id,
-        name: paper.name,
-        bytes: paper.bytes,
-        by: paper.by,
-        at: paper.at,
-        taken: paper.takenAt !== null,
-        draft: (await currentSet(tx, books.id))?.state === 'draft',
-        sheets: tables.map((one) => one.name),
-        head: top.map((row) => row.map((cell) => (typeof cell === 'string' ? cell : cell.shown))),
-        width: Math.max(0, ...(table?.rows.map((row) => row.length) ?? [])),
-        recognition: { reading: recognition.reading, reasons: recognition.reasons, nets: recognition.nets },
-        rows,
-        likePaper,
-        format: table?.format ?? null,
-        stated: statedDate(tables, recognition.reading, paper.name) ?? null,
-        batch: paper.takenAt === null ? null : await lastBatch(tx, books.id, paper.id),
-        plan: { ...shown, proposals: Object.fromEntries(proposeCreations(plan, state.accounts)) },
-      } satisfies PaperView,
-    };
-  });
-
-/** The stored bytes of a paper, for bringing it back out unchanged. */
-export const paperFile = (id: number, paperId: number) =>
-  booksView(id, async ({ tx, books }) => {
-    const paper = await findPaper(tx, books.id, paperId);
-    return paper === undefined ? undefined : { name: paper.name, content: paper.content };
-  });
 
 export const proofView = (id: number) =>
   page(id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));

@@ -146,7 +146,8 @@ export const currentAmounts = async (
   const lines = await tx.query<{ books: number; account: AccountId; amount: Minor }>(
     `select l.books_id as books, l.account_id as account, l.amount
      from opening_line l
-     join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = l.set_id`,
+     join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = l.set_id
+     order by l.account_id`,
     [booksIds],
   );
   const found = new Map(

@@ -23,7 +23,6 @@ export const papersOf = async (tx: Queryable, booksId: number): Promise<readonly
   );
 
 export interface OpenPaper extends Paper {
-  readonly content: Uint8Array;
   readonly reading: Reading | null;
   readonly decisions: Readonly<Record<string, Decision>>;
 }
@@ -46,11 +45,17 @@ const unpacked = (decisions: OpenPaper['decisions']): OpenPaper['decisions'] =>
 export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> => {
   if (!Number.isSafeInteger(id)) return undefined;
   const [found] = await tx.query<OpenPaper>(
-    `select ${LISTED}, f.content, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
+    `select ${LISTED}, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
     [booksId, id],
   );
   return found === undefined ? undefined : { ...found, decisions: unpacked(found.decisions) };
 };
+
+/** The bytes as they were brought. */
+export const paperContent = async (tx: Queryable, booksId: number, id: number): Promise<Uint8Array> =>
+  one(
+    await tx.query<{ content: Uint8Array }>('select content from paper where books_id = $1 and id = $2', [booksId, id]),
+  ).content;
 
 export const paperWithHash = async (tx: Queryable, booksId: number, sha256: string): Promise<number | undefined> =>
   (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
@@ -194,6 +199,15 @@ export const matchMemory = async (tx: Queryable, booksId: number): Promise<reado
     [booksId],
   );
 
+/** Another text whenever what is remembered has changed. */
+export const memoryStamp = async (tx: Queryable, booksId: number): Promise<string> =>
+  one(
+    await tx.query<{ stamp: string }>(
+      `select concat_ws(' ', count(*), max(set_at), sum(account_id)) as stamp from match_memory where books_id = $1`,
+      [booksId],
+    ),
+  ).stamp;
+
 /** Remembers where old accounts went; what was remembered about the same ones before is replaced. */
 export const remember = async (
   tx: Queryable,
@@ -201,7 +215,9 @@ export const remember = async (
   decided: readonly Remembered[],
   at: string,
 ): Promise<void> => {
-  if (decided.length === 0) return;
+  // Rows of one old account are many in a large paper; the last one counts.
+  const last = [...new Map(decided.map((one) => [`${one.code}\u0000${one.name}`, one])).values()];
+  if (last.length === 0) return;
   await tx.query(
     `insert into match_memory (books_id, code, name, account_id, reason, set_at)
      select distinct on (code, name) $1, code, name, account, reason, $2::timestamptz
@@ -211,10 +227,10 @@ export const remember = async (
     [
       booksId,
       at,
-      decided.map((one) => one.code.slice(0, 200)),
-      decided.map((one) => one.name.slice(0, 400)),
-      decided.map((one) => one.account),
-      decided.map((one) => one.reason),
+      last.map((one) => one.code.slice(0, 200)),
+      last.map((one) => one.name.slice(0, 400)),
+      last.map((one) => one.account),
+      last.map((one) => one.reason),
     ],
   );
 };

@@ -8,7 +8,7 @@ import { compareVersions } from './compare';
 import { type Position, type PostingLine, compared, impliedRate, postingLines, underRate } from './foreign';
 import { bubble, difference, totalsOf, withChange } from './level';
 import { matcher } from './match';
-import { type Decision, guessClass, headingsFor, planTakeOver } from './takeover';
+import { type Decision, classGuesser, headingsFor, planTakeOver } from './takeover';
 
 const amounts = fc.bigInt({ min: -(10n ** 15n), max: 10n ** 15n }).map(minor);
 const positions = fc.array(fc.tuple(fc.integer({ min: 1, max: 30 }), amounts)).map((pairs) => new Map(pairs));
@@ -295,11 +295,11 @@ describe('the plan of a take-over', () => {
     );
   });
   it('proposes a class by words, neighbours and side', () => {
-    expect(guessClass({ code: 'x', name: 'Boats, accumulated depreciation', amount: minor(-5n) }, chart)).toBe(
+    expect(classGuesser(chart)({ code: 'x', name: 'Boats, accumulated depreciation', amount: minor(-5n) })).toBe(
       'fixed-asset',
     );
-    expect(guessClass({ code: '6199', name: 'Whatever', amount: minor(5n) }, chart)).toBe('operating-expense');
-    expect(guessClass({ code: '', name: 'Whatever', amount: minor(-5n) }, [])).toBe('current-liability');
+    expect(classGuesser(chart)({ code: '6199', name: 'Whatever', amount: minor(5n) })).toBe('operating-expense');
+    expect(classGuesser([])({ code: '', name: 'Whatever', amount: minor(-5n) })).toBe('current-liability');
   });
 });
 
@@ -365,8 +365,8 @@ describe('a chart made from the trial balance', () => {
   });
   it('takes the section of the paper over a name that says another kind', () => {
     const row = { code: '', name: 'Bank overdraft', amount: minor(-5n) };
-    expect(guessClass({ ...row, section: 'current-liability' }, [])).toBe('current-liability');
-    expect(guessClass({ ...row, name: 'Bank loan', section: 'current-liability' }, [])).toBe('long-term-liability');
+    expect(classGuesser([])({ ...row, section: 'current-liability' })).toBe('current-liability');
+    expect(classGuesser([])({ ...row, name: 'Bank loan', section: 'current-liability' })).toBe('long-term-liability');
   });
 });
 

@@ -1,6 +1,6 @@
 import { type Account, type AccountId, LONGEST_CODE, LONGEST_NAME, called } from '../chart/account';
 import { type Classification, classFacts, typeOf } from '../chart/classes';
-import { proposeCode } from '../chart/codes';
+import { codeSource } from '../chart/codes';
 import { lineByName } from '../chart/infer';
 import { byCode } from '../chart/tree';
 import { type Minor, NIL, add, sum } from '../money/minor';
@@ -52,6 +52,9 @@ export interface Plan {
   readonly problems: readonly Problem[];
 }
 
+/** Rows in trouble that are told one by one: where there are more, one cause is behind them. */
+const MOST_TOLD = 20;
+
 /** What happens to a row about which nobody decided: a certain match is taken, anything less waits for a person. */
 const byItself = (match: Match): Decision | undefined =>
   match.kind === 'matched' && match.sure
@@ -67,6 +70,10 @@ export const partsOf = ({ row, decision }: DecidedRow): readonly SplitPart[] =>
     : decision?.kind === 'split'
       ? decision.parts
       : [];
+
+/** Whether a row has an amount and nothing is decided about it; such rows hold the take-over back. */
+export const waits = ({ row, decision }: Pick<DecidedRow, 'row' | 'decision'>): boolean =>
+  decision === undefined && row.amount !== 0n;
 
 /**
  * What taking a paper over would do. Pure: the preview shows it and the action carries out the same plan.
@@ -131,13 +138,22 @@ export const planTakeOver = (
       }
     }
   }
-  const undecided = decided.filter(({ row, decision }) => decision === undefined && row.amount !== 0n);
+  const undecided = decided.filter(waits);
   for (const row of rows.filter((one) => one.kind === 'unreadable'))
     problems.push(
       problem(
         'paper.row-unreadable',
         `Row ${row.row} (${row.text.slice(0, 60)}): ${row.note ?? 'unreadable'}.`,
         `row-${row.row}`,
+      ),
+    );
+  if (problems.length > MOST_TOLD)
+    problems.splice(
+      MOST_TOLD,
+      problems.length,
+      problem(
+        'paper.more',
+        `${plural(problems.length - MOST_TOLD, 'more row')} like these; is the number style, or a column, read wrongly?`,
       ),
     );
   if (undecided.length > 0)
@@ -164,27 +180,26 @@ export const planTakeOver = (
 };
 
 /**
- * The statement line a new account most likely has: by the words of its name where they agree with the section of the
+ * Guesses the statement line a new account most likely has: by the words of its name where they agree with the section of the
  * paper it stands in, else by the section, else by its neighbours in the chart and the side of its amount. A proposal only.
  */
-export const guessClass = (
-  row: Pick<PaperRow, 'code' | 'name' | 'amount' | 'section'>,
+export const classGuesser = (
   chart: readonly Account[],
-): Classification => {
-  const word = lineByName(row.name);
-  const { section } = row;
-  if (section !== undefined && (word === undefined || typeOf(word.classification) !== typeOf(section))) return section;
-  if (word !== undefined) return word.classification;
-  const neighbour = chart
-    .filter(
-      (account) =>
-        !account.heading &&
-        account.code.length === row.code.length &&
-        account.code.slice(0, 2) === row.code.slice(0, 2),
-    )
-    .at(0);
-  if (neighbour !== undefined) return neighbour.classification;
-  return row.amount < 0n ? 'current-liability' : 'operating-expense';
+): ((row: Pick<PaperRow, 'code' | 'name' | 'amount' | 'section'>) => Classification) => {
+  const neighbourhood = (code: string): string => `${String(code.length)} ${code.slice(0, 2)}`;
+  const neighbours = new Map<string, Classification>();
+  for (const { heading, code, classification } of chart)
+    if (!heading && !neighbours.has(neighbourhood(code))) neighbours.set(neighbourhood(code), classification);
+  return ({ code, name, amount, section }) => {
+    const word = lineByName(name);
+    if (section !== undefined && (word === undefined || typeOf(word.classification) !== typeOf(section)))
+      return section;
+    return (
+      word?.classification ??
+      neighbours.get(neighbourhood(code)) ??
+      (amount < 0n ? 'current-liability' : 'operating-expense')
+    );
+  };
 };
 
 /**
@@ -201,17 +216,25 @@ export const proposeCreations = (
     ...plan.create.map(({ decision }) => decision.code.toLowerCase()),
   ]);
   const proposals = new Map<number, Creation>();
-  const headings = chart.filter((account) => account.heading).sort(byCode);
-  let grown = chart;
+  const headings = new Map<Classification, Account>();
+  for (const account of [...chart].sort(byCode))
+    if (account.heading && !headings.has(account.classification)) headings.set(account.classification, account);
+  const classOf = classGuesser(chart);
+  const nextCode = codeSource(chart);
+  const freeCode = (heading: Account | undefined): string => {
+    // Codes of the paper itself are taken too, so the source is asked until it gives another one.
+    for (let code = nextCode(heading); code !== ''; code = nextCode(heading))
+      if (!taken.has(code.toLowerCase())) return code;
+    return '';
+  };
   for (const { row, match } of plan.rows) {
     if (match.kind !== 'unmatched' && !(match.kind === 'matched' && !match.sure)) continue;
-    const guessed = guessClass(row, chart);
-    const heading = headings.find((account) => account.classification === guessed);
+    const guessed = classOf(row);
+    const heading = headings.get(guessed);
     const own = row.code.trim();
     const free = own !== '' && !taken.has(own.toLowerCase()) && own.length <= LONGEST_CODE;
-    const code = free ? own : proposeCode(grown, heading) || `N${String(row.row)}`;
+    const code = free ? own : freeCode(heading) || `N${String(row.row)}`;
     taken.add(code.toLowerCase());
-    if (!free && heading !== undefined) grown = [...grown, { ...heading, code, parent: heading.id, heading: false }];
     proposals.set(row.row, {
       kind: 'create',
       code,
@@ -250,7 +273,7 @@ export const headingsFor = (
       while (length < common.length && common[length] === code[length]) length += 1;
       return common.slice(0, length);
     });
-    const width = Math.max(...codes.map(({ length }) => length));
+    const width = codes.reduce((longest, { length }) => Math.max(longest, length), 0);
     const wished = stem === '' ? [] : [stem.padEnd(width, '0'), stem, `${stem.slice(0, 1)}0`];
     const code =
       wished.find((one) => !taken.has(one.toLowerCase())) ??

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import { changeAccount } from '@/actions/chart';
 import { decideRows } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
-import type { PaperView } from '@/actions/views';
+import type { RowView } from '@/actions/paper-view';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type Classification, typeOf } from '@/core/chart/classes';
-import type { DecidedRow, Decision } from '@/core/openings/takeover';
+import type { Decision } from '@/core/openings/takeover';
 import { type Problem, quoted } from '@/core/result';
 import { ClassOptions, HeadingOptions } from '../chart/account-fields';
 import { MarginPart } from '../frame/frame';
@@ -20,18 +20,18 @@ import { SplitRow } from './split-row';
 
 interface DecideProps {
   readonly frame: FrameView;
-  readonly paper: PaperView;
-  readonly row: PaperView['rows'][number];
-  readonly decided: DecidedRow | undefined;
+  readonly paper: number;
+  readonly view: RowView;
   readonly accounts: readonly Account[];
-  readonly onDecided: () => void;
+  /** Told which row waits next. */
+  readonly onDecided: (next: number | null) => void;
   readonly onAsAccount: (as: boolean) => void;
 }
 
 /** What becomes of one row: an account that is there, a new one, or left out with a reason. */
-export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onAsAccount }: DecideProps) => {
+export const DecideRow = ({ frame, paper, view, accounts, onDecided, onAsAccount }: DecideProps) => {
+  const { row, decided, proposal } = view;
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const proposal = paper.plan.proposals[row.row];
   const own = decided?.decision;
   const start = own?.kind === 'create' ? own : proposal;
   const [wanted, setWanted] = useState(() => {
@@ -50,9 +50,9 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
   const fields = ['code', 'name', 'parent', 'classification', 'reason', 'account', 'parts'];
 
   const decide = async (decision: Decision | null): Promise<void> => {
-    const done = await send(decideRows({ books: frame.id, paper: paper.id, rows: [row.row], decision }));
+    const done = await send(decideRows({ books: frame.id, paper, rows: [row.row], decision }));
     setProblems(done.ok ? [] : done.problems);
-    if (done.ok) onDecided();
+    if (done.ok) onDecided(done.value.next);
   };
   const choose = (): void => {
     const text = wanted.trim().toLowerCase();
@@ -71,7 +71,6 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
     else void decide({ kind: 'account', account: found.id });
   };
   const stored =
-    paper.plan.rows.length > 0 &&
     own !== undefined &&
     !(decided?.match.kind === 'matched' && own.kind === 'account' && own.account === decided.match.account);
   return (
@@ -81,7 +80,7 @@ export const DecideRow = ({ frame, paper, row, decided, accounts, onDecided, onA
         {row.amount === 0n ? '' : `: ${sided(row.amount, frame)}`}
       </h2>
       <p className="note mb-3 break-words">“{row.text}”</p>
-      {decided === undefined ? (
+      {decided === null ? (
         <>
           <p className="mb-2">
             {row.kind === 'unreadable'

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { readAs, readFrom } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
-import type { PaperView } from '@/actions/views';
+import type { PaperView } from '@/actions/paper-view';
 import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
 import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';
 import { DELIMITERS, type Delimiter, ENCODINGS, QUOTES } from '@/core/papers/csv';

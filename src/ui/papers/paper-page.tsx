@@ -2,11 +2,11 @@
 
 import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { createUndecided, decideRows, readAs, removePaper, takeOver, undoTakeOver } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
-import type { PaperView } from '@/actions/views';
+import type { PaperView } from '@/actions/paper-view';
 import type { Account } from '@/core/chart/account';
 import { difference } from '@/core/openings/level';
 import type { Decision } from '@/core/openings/takeover';
@@ -20,6 +20,7 @@ import { DecideRow } from './decide-row';
 import { HowRead } from './how-read';
 import { PaperRows } from './paper-rows';
 import { size } from './papers-sheet';
+import { useRows } from './use-rows';
 
 const KEYS = [
   ['↑ ↓', 'go from row to row'],
@@ -33,21 +34,17 @@ export const PaperPage = ({
   frame,
   paper,
   accounts,
-  row: linked,
 }: {
   readonly frame: FrameView;
   readonly paper: PaperView;
   readonly accounts: readonly Account[];
-  readonly row: number | undefined;
 }) => {
   const router = useRouter();
-  const { plan, rows } = paper;
+  const { plan } = paper;
+  const rows = useRows(frame.id, paper);
+  const { selected } = rows;
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const undecided = useMemo(() => new Set(plan.undecided.map(({ row }) => row.row)), [plan]);
-  const [selected, setSelected] = useState<number | undefined>(
-    () => linked ?? plan.undecided[0]?.row.row ?? plan.rows[0]?.row.row,
-  );
 
   const act = async <T,>(doing: Promise<Result<T>>): Promise<T | undefined> => {
     setBusy(true);
@@ -66,23 +63,15 @@ export const PaperPage = ({
     );
     router.push(`/books/${String(frame.id)}/openings`);
   };
-  /** To the next row that waits. */
-  const goOn = (from: number): void => {
-    const waiting = plan.undecided.filter((one) => one.row.row !== from);
-    const next = waiting.find((one) => one.row.row > from) ?? waiting[0];
-    if (next !== undefined) setSelected(next.row.row);
+  const goOn = (next: number | null): void => {
+    if (next !== null) rows.goTo(next);
   };
   const decide = (at: number, decision: Decision): void => {
     void act(decideRows({ books: frame.id, paper: paper.id, rows: [at], decision })).then((done) => {
-      if (done !== undefined) goOn(at);
+      if (done !== undefined) goOn(done.next);
     });
   };
   const net = difference(plan.totals);
-  const others = rows.filter((row) => row.kind === 'heading' || row.kind === 'total').length;
-  const unread = rows.filter((row) => row.kind === 'unreadable').length;
-  const decided = plan.rows.find(({ row }) => row.row === selected);
-  const row = rows.find((one) => one.row === selected);
-  const ready = plan.problems.length === 0 && plan.rows.length > 0;
   return (
     <Frame
       frame={frame}
@@ -147,7 +136,7 @@ export const PaperPage = ({
             <button
               type="button"
               className={`btn btn-sm ${paper.taken ? '' : 'btn-primary'}`}
-              disabled={busy || !ready}
+              disabled={busy || !plan.ready}
               onClick={() => void take()}
             >
               {paper.taken ? 'Take over again' : 'Take over'}
@@ -156,23 +145,26 @@ export const PaperPage = ({
         </>
       }
       margin={
-        row === undefined ? (
+        selected === undefined ? (
           <p className="note">Choose a row to see what becomes of it.</p>
         ) : (
           <DecideRow
-            key={`${String(row.row)} ${decisionKey(decided?.decision)}`}
+            key={`${String(selected.row.row)} ${decisionKey(selected.decided?.decision)}`}
             frame={frame}
-            paper={paper}
-            row={row}
-            decided={decided}
+            paper={paper.id}
+            view={selected}
             accounts={accounts}
-            onDecided={() => {
-              goOn(row.row);
+            onDecided={(next) => {
+              goOn(next);
               router.refresh();
             }}
             onAsAccount={(as) =>
               void act(
-                readAs({ books: frame.id, paper: paper.id, change: { asAccount: { [String(row.row - 1)]: as } } }),
+                readAs({
+                  books: frame.id,
+                  paper: paper.id,
+                  change: { asAccount: { [String(selected.row.row - 1)]: as } },
+                }),
               )
             }
           />
@@ -204,22 +196,22 @@ export const PaperPage = ({
           className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-y border-rule py-1.5 text-sm"
           aria-label="What taking over would do"
         >
-          <Fact label="accounts read" value={String(plan.rows.length)} />
+          <Fact label="accounts read" value={String(plan.accounts)} />
           <Fact label="debits" value={figure(plan.totals.debits, frame)} />
           <Fact label="credits" value={figure(plan.totals.credits, frame)} />
           <Fact label="net" value={net === 0n ? 'nil' : sided(net, frame)} mark={net !== 0n} />
-          <Fact label="to create" value={String(plan.create.length)} />
-          <Fact label="left out" value={String(plan.leftOut.length)} />
+          <Fact label="to create" value={String(plan.create)} />
+          <Fact label="left out" value={String(plan.leftOut)} />
           {plan.merged > 0 && <Fact label="added to another row’s account" value={String(plan.merged)} />}
-          {plan.replaced.length > 0 && <Fact label="figures replaced" value={String(plan.replaced.length)} mark />}
-          {others > 0 && <Fact label="headings and totals set aside" value={String(others)} />}
-          {unread > 0 && <Fact label="unreadable" value={String(unread)} mark />}
+          {plan.replaced > 0 && <Fact label="figures replaced" value={String(plan.replaced)} mark />}
+          {plan.setAside > 0 && <Fact label="headings and totals set aside" value={String(plan.setAside)} />}
+          {plan.unreadable > 0 && <Fact label="unreadable" value={String(plan.unreadable)} mark />}
         </dl>
-        {plan.undecided.length > 0 && (
+        {plan.undecided > 0 && (
           <p className="flex flex-wrap items-center gap-2 text-sm">
             <span>
-              <strong className="font-medium text-ochre">{plural(plan.undecided.length, 'row')} to decide:</strong>{' '}
-              choose an account, create one, or leave the row out, in the margin.
+              <strong className="font-medium text-ochre">{plural(plan.undecided, 'row')} to decide:</strong> choose an
+              account, create one, or leave the row out, in the margin.
             </span>
             <button
               type="button"
@@ -227,21 +219,12 @@ export const PaperPage = ({
               disabled={busy}
               onClick={() => void act(createUndecided({ books: frame.id, paper: paper.id }))}
             >
-              Create {plural(plan.undecided.length, 'account')} as proposed
+              Create {plural(plan.undecided, 'account')} as proposed
             </button>
           </p>
         )}
       </div>
-      <PaperRows
-        frame={frame}
-        rows={rows}
-        plan={plan}
-        accounts={accounts}
-        undecided={undecided}
-        selected={selected}
-        onSelect={setSelected}
-        onDecide={decide}
-      />
+      <PaperRows frame={frame} rows={rows} waiting={plan.undecided} accounts={accounts} onDecide={decide} />
     </Frame>
   );
 };

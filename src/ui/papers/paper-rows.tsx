@@ -1,80 +1,78 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import type { FrameView } from '@/actions/frame-view';
-import type { PaperView } from '@/actions/views';
+import type { RowView } from '@/actions/paper-view';
 import { type Account, called } from '@/core/chart/account';
-import type { DecidedRow, Decision } from '@/core/openings/takeover';
 import type { Match } from '@/core/openings/match';
+import { ROW_FILTERS } from '@/core/openings/paper-list';
+import type { Decision } from '@/core/openings/takeover';
 import { figure } from '../parts/figures';
+import type { Rows } from './use-rows';
 
 const ROW = 30;
 const COLUMNS =
   'grid grid-cols-[2.6rem_minmax(7rem,1fr)_6rem_6rem] md:grid-cols-[3rem_5rem_minmax(9rem,1fr)_7.5rem_7.5rem_minmax(11rem,1fr)]';
-const FILTERS = ['accounts', 'to decide', 'set aside', 'all rows'] as const;
-type Filter = (typeof FILTERS)[number];
 
 interface RowsProps {
   readonly frame: FrameView;
-  readonly rows: PaperView['rows'];
-  readonly plan: PaperView['plan'];
+  readonly rows: Rows;
+  /** How many rows wait for a decision. */
+  readonly waiting: number;
   readonly accounts: readonly Account[];
-  readonly undecided: ReadonlySet<number>;
-  readonly selected: number | undefined;
-  readonly onSelect: (row: number) => void;
   /** A decision taken by one key. */
   readonly onDecide: (row: number, decision: Decision) => void;
 }
 
 /** Every row of the paper with what becomes of it. */
-export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, onSelect, onDecide }: RowsProps) => {
-  const [filter, setFilter] = useState<Filter>('accounts');
+export const PaperRows = ({ frame, rows, waiting, accounts, onDecide }: RowsProps) => {
+  const { selected, place, total } = rows;
   const scroller = useRef<HTMLDivElement>(null);
-  const decided = useMemo(() => new Map(plan.rows.map((one) => [one.row.row, one])), [plan]);
   const byId = useMemo(() => new Map(accounts.map((account) => [account.id, account])), [accounts]);
-  const shown = useMemo(() => {
-    const test: Readonly<Record<Filter, (row: PaperView['rows'][number]) => boolean>> = {
-      accounts: (row) => row.kind === 'account' || row.kind === 'unreadable',
-      'to decide': (row) => undecided.has(row.row) || row.kind === 'unreadable' || row.row === selected,
-      'set aside': (row) =>
-        ['heading', 'total', 'title', 'header'].includes(row.kind) ||
-        decided.get(row.row)?.decision?.kind === 'leave-out',
-      'all rows': (row) => row.kind !== 'blank',
-    };
-    return rows.filter(test[filter]);
-  }, [rows, filter, undecided, decided, selected]);
-  const at = shown.findIndex((row) => row.row === selected);
+  /** The row on which the focus is to be once it is there. */
+  const focusing = useRef(false);
   const virtual = useVirtualizer({
-    count: shown.length,
+    count: total,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW,
     overscan: 10,
     initialRect: { width: 900, height: 400 },
   });
+  const items = virtual.getVirtualItems();
+  const [first, last] = [items[0]?.index ?? 0, items.at(-1)?.index ?? 0];
   useEffect(() => {
-    if (at >= 0) virtual.scrollToIndex(at);
+    rows.need(first, last);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- whenever other rows come into view
+  }, [first, last, rows.filter]);
+  useEffect(() => {
+    if (place < 0) return;
+    virtual.scrollToIndex(place);
+    if (!focusing.current) return;
+    focusing.current = false;
+    requestAnimationFrame(() => scroller.current?.querySelector<HTMLElement>('[aria-selected="true"]')?.focus());
     // eslint-disable-next-line react-hooks/exhaustive-deps -- follow the selection only
-  }, [at]);
+  }, [place, selected?.row.row]);
 
   /** What a key decides about the selected row: a digit takes that candidate, n creates the account as proposed. */
   const byKey = (key: string): Decision | undefined => {
-    const one = selected === undefined ? undefined : decided.get(selected);
-    if (one === undefined) return undefined;
-    const candidate = /^[1-5]$/.test(key) ? one.match.candidates[Number(key) - 1] : undefined;
+    const candidate = /^[1-5]$/.test(key) ? selected?.decided?.match.candidates[Number(key) - 1] : undefined;
     if (candidate?.active === true) return { kind: 'account', account: candidate.account };
-    return key === 'n' ? plan.proposals[one.row.row] : undefined;
+    return key === 'n' ? (selected?.proposal ?? undefined) : undefined;
   };
 
   const press = (event: KeyboardEvent): void => {
-    const move = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: shown.length - 1 }[event.key];
-    if (move !== undefined) {
-      const row = shown[Math.max(0, Math.min(shown.length - 1, move))];
-      if (row === undefined) return;
-      onSelect(row.row);
-      requestAnimationFrame(() =>
-        scroller.current?.querySelector<HTMLElement>(`[data-row="${String(row.row)}"]`)?.focus(),
-      );
+    const to = {
+      ArrowDown: place + 1,
+      ArrowUp: place - 1,
+      PageDown: place + 15,
+      PageUp: place - 15,
+      Home: 0,
+      End: total - 1,
+    }[event.key];
+    if (to !== undefined && total > 0) {
+      focusing.current = true;
+      rows.move(Math.max(0, Math.min(total - 1, to)));
     } else if (
       !event.ctrlKey &&
       !event.metaKey &&
@@ -83,14 +81,17 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
       byKey(event.key) !== undefined
     ) {
       const decision = byKey(event.key);
-      if (decision !== undefined) onDecide(selected, decision);
+      if (decision !== undefined) {
+        focusing.current = true;
+        onDecide(selected.row.row, decision);
+      }
     } else if (event.key === 'Enter') document.querySelector<HTMLElement>('[data-decide]')?.focus();
     else return;
     event.preventDefault();
   };
 
-  const becomes = (row: PaperView['rows'][number], one: DecidedRow | undefined) => {
-    if (one === undefined)
+  const becomes = ({ row, decided: one }: RowView) => {
+    if (one === null)
       return <span className={row.kind === 'unreadable' ? 'text-brick' : 'text-ink-2'}>{row.note ?? row.kind}</span>;
     const { decision, match } = one;
     if (decision === undefined)
@@ -133,16 +134,16 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
   return (
     <>
       <div role="group" aria-label="Show" className="flex flex-wrap gap-x-4 px-4 pb-1">
-        {FILTERS.map((one) => (
+        {ROW_FILTERS.map((one) => (
           <button
             key={one}
             type="button"
-            aria-pressed={filter === one}
-            onClick={() => setFilter(one)}
-            className={`min-h-6 text-sm ${filter === one ? 'border-b-2 border-ink font-semibold' : 'text-ink-2'}`}
+            aria-pressed={rows.filter === one}
+            onClick={() => rows.show(one)}
+            className={`min-h-6 text-sm ${rows.filter === one ? 'border-b-2 border-ink font-semibold' : 'text-ink-2'}`}
           >
             {one[0]?.toUpperCase()}
-            {one.slice(1)} {one === 'to decide' ? undecided.size : ''}
+            {one.slice(1)} {one === 'to decide' ? waiting : ''}
           </button>
         ))}
       </div>
@@ -150,7 +151,7 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
         ref={scroller}
         role="grid"
         aria-label="Rows of the paper"
-        aria-rowcount={shown.length + 1}
+        aria-rowcount={total + 1}
         className="min-h-0 flex-1 overflow-auto"
         onKeyDown={press}
       >
@@ -179,10 +180,11 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
           </span>
         </div>
         <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
-          {virtual.getVirtualItems().map((item) => {
-            const row = shown[item.index];
-            if (row === undefined) return null;
-            const here = row.row === selected;
+          {items.map((item) => {
+            const view = rows.at(item.index);
+            if (view === undefined) return null;
+            const { row } = view;
+            const here = row.row === selected?.row.row;
             return (
               <div
                 key={row.row}
@@ -190,8 +192,8 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
                 aria-rowindex={item.index + 2}
                 aria-selected={here}
                 data-row={row.row}
-                tabIndex={here || (at < 0 && item.index === 0) ? 0 : -1}
-                onClick={() => onSelect(row.row)}
+                tabIndex={here || (place < 0 && item.index === 0) ? 0 : -1}
+                onClick={() => rows.select(view)}
                 className={`${COLUMNS} absolute inset-x-0 items-center border-b border-hairline text-[0.8125rem] focus-visible:outline-offset-[-2px] ${here ? 'bg-madder-wash' : ''} ${row.kind === 'account' || row.kind === 'unreadable' ? '' : 'text-ink-2'}`}
                 style={{ height: ROW, transform: `translateY(${String(item.start)}px)` }}
               >
@@ -203,7 +205,7 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
                 </span>
                 <span role="gridcell" className="truncate" title={row.text}>
                   {row.name === '' ? row.text : row.name}
-                  {undecided.has(row.row) && (
+                  {view.waits && (
                     <span aria-hidden className="ml-1 text-ochre md:hidden">
                       ▲
                     </span>
@@ -216,7 +218,7 @@ export const PaperRows = ({ frame, rows, plan, accounts, undecided, selected, on
                   {row.amount < 0n ? figure(row.amount, frame) : ''}
                 </span>
                 <span role="gridcell" className="truncate px-2 text-xs max-md:hidden">
-                  {becomes(row, decided.get(row.row))}
+                  {becomes(view)}
                 </span>
               </div>
             );

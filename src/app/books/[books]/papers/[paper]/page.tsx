@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { paperView } from '@/actions/views';
+import { paperView } from '@/actions/paper-view';
 import { idFrom } from '@/app/parameters';
 import { PaperPage } from '@/ui/papers/paper-page';
 
@@ -10,15 +10,9 @@ interface Props {
 
 export default async function Page({ params, searchParams }: Props) {
   const { books, paper } = await params;
-  const view = await paperView(idFrom(books), idFrom(paper));
   const { row } = await searchParams;
+  const asked = typeof row === 'string' ? idFrom(row) : NaN;
+  const view = await paperView(idFrom(books), idFrom(paper), Number.isNaN(asked) ? undefined : asked);
   if (view === undefined || view.paper === null) return notFound();
-  return (
-    <PaperPage
-      frame={view.frame}
-      paper={view.paper}
-      accounts={view.accounts}
-      row={typeof row === 'string' ? idFrom(row) : undefined}
-    />
-  );
+  return <PaperPage frame={view.frame} paper={view.paper} accounts={view.accounts} />;
 }

@@ -1,4 +1,4 @@
-import { paperFile } from '@/actions/views';
+import { paperFile } from '@/actions/paper-view';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

@@ -1,0 +1,192 @@
+import type { AccountId } from '@/core/chart/account';
+import type { Minor } from '@/core/money/minor';
+import type { Match } from '@/core/openings/match';
+import { type Creation, type Decision, waits } from '@/core/openings/takeover';
+import { PAGE_ROWS, type RowFilter, pageWith } from '@/core/openings/paper-list';
+import type { Totals } from '@/core/openings/level';
+import type { TextFormat } from '@/core/papers/cells';
+import type { PaperRow } from '@/core/papers/paper-row';
+import type { Recognition } from '@/core/papers/recognise';
+import { statedDate } from '@/core/papers/stated-date';
+import { chartOf } from '@/store/chart';
+import { currentAmounts, currentSet, lastBatch } from '@/store/openings';
+import { findPaper, paperContent } from '@/store/papers';
+import { booksView } from './action';
+import { page } from './frame-view';
+import { type ReadPaper, readStored } from './paper-reading';
+
+/** A row of a paper with what becomes of it. */
+export interface RowView {
+  readonly row: PaperRow;
+  /** Whether it has an amount, and nothing is decided about it. */
+  readonly waits: boolean;
+  /** For a row read as an account: its match and what is decided, by a person or by the match. */
+  readonly decided: { readonly match: Match; readonly decision: Decision | undefined } | null;
+  /** The account that would be made for it. */
+  readonly proposal: Creation | null;
+}
+
+/** A page of the rows under a filter. */
+export interface RowPage {
+  readonly filter: RowFilter;
+  /** How many rows are under the filter. */
+  readonly total: number;
+  readonly page: number;
+  readonly rows: readonly RowView[];
+}
+
+/** What taking the paper over would do. */
+export interface PlanView {
+  readonly accounts: number;
+  readonly undecided: number;
+  readonly create: number;
+  readonly leftOut: number;
+  readonly merged: number;
+  readonly replaced: number;
+  readonly setAside: number;
+  readonly unreadable: number;
+  readonly totals: Totals;
+  /** Nothing holds the take-over back. */
+  readonly ready: boolean;
+}
+
+export interface PaperView extends Pick<ReadPaper, 'likePaper'> {
+  readonly recognition: Omit<Recognition, 'rows'>;
+  /** How the text was taken apart; null for a workbook or an audit file. */
+  readonly format: TextFormat | null;
+  /** The day that the paper says its balances are of, ISO; null when it says none. */
+  readonly stated: string | null;
+  readonly id: number;
+  readonly name: string;
+  readonly bytes: number;
+  readonly by: string;
+  readonly at: string;
+  readonly taken: boolean;
+  readonly draft: boolean;
+  readonly sheets: readonly string[];
+  /** The first rows as they stand, for choosing the header row and columns. */
+  readonly head: readonly (readonly string[])[];
+  readonly width: number;
+  readonly plan: PlanView;
+  /** The rows around the one that the page begins at, and that row itself. */
+  readonly rows: RowPage;
+  readonly start: RowView | null;
+  /** The last take-over, while it can be undone. */
+  readonly batch: string | null;
+}
+
+const viewOf = (paper: ReadPaper, row: PaperRow): RowView => {
+  const decided = paper.decided(row.row);
+  return {
+    row,
+    waits: decided !== undefined && waits(decided),
+    decided: decided === undefined ? null : { match: decided.match, decision: decided.decision },
+    proposal: decided === undefined ? null : (paper.proposals().get(row.row) ?? null),
+  };
+};
+
+const pageOf = (paper: ReadPaper, filter: RowFilter, page: number): RowPage => {
+  const rows = paper.listed(filter);
+  return {
+    filter,
+    total: rows.length,
+    page,
+    rows: rows.slice(page * PAGE_ROWS, (page + 1) * PAGE_ROWS).map((row) => viewOf(paper, row)),
+  };
+};
+
+const pageAround = (paper: ReadPaper, filter: RowFilter, row: number): RowPage =>
+  pageOf(paper, filter, pageWith(paper.listed(filter), row));
+
+/** The row with this number, whatever it is read as. */
+const rowAt = (paper: ReadPaper, row: number): RowView | null => {
+  const found = paper.recognition.rows[row - 1];
+  return found === undefined ? null : viewOf(paper, found);
+};
+
+const planView = ({ plan, recognition }: ReadPaper): PlanView => {
+  const counts = new Map<PaperRow['kind'], number>();
+  for (const { kind } of recognition.rows) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+  return {
+    accounts: plan.rows.length,
+    undecided: plan.undecided.length,
+    create: plan.create.length,
+    leftOut: plan.leftOut.length,
+    merged: plan.merged,
+    replaced: plan.replaced.length,
+    setAside: (counts.get('heading') ?? 0) + (counts.get('total') ?? 0),
+    unreadable: counts.get('unreadable') ?? 0,
+    totals: plan.totals,
+    ready: plan.problems.length === 0 && plan.rows.length > 0,
+  };
+};
+
+/** A paper as its page shows it, beginning at a row: the one asked for, else the first that waits for a decision. */
+export const paperView = (id: number, paperId: number, row?: number) =>
+  page(id, async (context, state) => {
+    const { tx, books } = context;
+    const paper = await findPaper(tx, books.id, paperId);
+    if (paper === undefined) return { paper: null, accounts: [] };
+    const read = await readStored(context, paper, state.accounts, state.amounts);
+    const { tables, recognition, plan, likePaper } = read;
+    const table = tables[recognition.reading.sheet];
+    const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
+    const start = row ?? plan.undecided[0]?.row.row ?? plan.rows[0]?.row.row ?? 1;
+    return {
+      accounts: state.accounts,
+      paper: {
+        id: paper.id,
+        name: paper.name,
+        bytes: paper.bytes,
+        by: paper.by,
+        at: paper.at,
+        taken: paper.takenAt !== null,
+        draft: (await currentSet(tx, books.id))?.state === 'draft',
+        sheets: tables.map((one) => one.name),
+        head: top.map((cells) => cells.map((cell) => (typeof cell === 'string' ? cell : cell.shown))),
+        width: table?.rows.reduce((widest, cells) => Math.max(widest, cells.length), 0) ?? 0,
+        recognition: { reading: recognition.reading, reasons: recognition.reasons, nets: recognition.nets },
+        likePaper,
+        format: table?.format ?? null,
+        stated: statedDate(tables, recognition.reading, paper.name) ?? null,
+        batch: paper.takenAt === null ? null : await lastBatch(tx, books.id, paper.id),
+        plan: planView(read),
+        rows: pageAround(read, 'accounts', start),
+        start: rowAt(read, start),
+      } satisfies PaperView,
+    };
+  });
+
+/** A page of rows under a filter, or the one with a row in it, and that row itself. */
+export const paperRowsView = (
+  id: number,
+  paperId: number,
+  filter: RowFilter,
+  at: { readonly page: number } | { readonly row: number },
+) =>
+  booksView(id, async (context): Promise<{ readonly rows: RowPage; readonly row: RowView | null } | undefined> => {
+    const { tx, books } = context;
+    const paper = await findPaper(tx, books.id, paperId);
+    if (paper === undefined) return undefined;
+    const stands = (await currentAmounts(tx, [books.id])).get(books.id)?.amounts ?? new Map<AccountId, Minor>();
+    const read = await readStored(context, paper, await chartOf(tx, books.id), stands);
+    return 'page' in at
+      ? { rows: pageOf(read, filter, at.page), row: null }
+      : { rows: pageAround(read, filter, at.row), row: rowAt(read, at.row) };
+  });
+
+/** The whole of a paper with what becomes of each row, for files. */
+export const wholePaper = (id: number, paperId: number) =>
+  page(id, async (context, state) => {
+    const paper = await findPaper(context.tx, context.books.id, paperId);
+    if (paper === undefined) return { paper: null, accounts: [] };
+    const { plan } = await readStored(context, paper, state.accounts, state.amounts);
+    return { accounts: state.accounts, paper: { name: paper.name, rows: plan.rows } };
+  });
+
+/** The stored bytes of a paper, for bringing it back out unchanged. */
+export const paperFile = (id: number, paperId: number) =>
+  booksView(id, async ({ tx, books }) => {
+    const paper = await findPaper(tx, books.id, paperId);
+    return paper === undefined ? undefined : { name: paper.name, content: await paperContent(tx, books.id, paper.id) };
+  });

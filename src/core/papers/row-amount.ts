@@ -1,0 +1,122 @@
+import { isCurrency, minorDigits } from '../money/currency';
+import { type Minor, NIL, type Side, add, minor, negate } from '../money/minor';
+import { divideRounded } from '../money/rounding';
+import { quoted } from '../result';
+import { readPaperAmount } from './amount';
+import { type Cell, type Row, folded, textOf } from './cells';
+import { COLUMN_ROLES, type ColumnRole } from './header';
+import type { PaperRow } from './paper-row';
+import type { Convention, Reading } from './reading';
+
+/** In which column each role is, -1 for none: looked up once, since a paper may have a million rows. */
+export type Places = Readonly<Record<ColumnRole, number>>;
+
+export const placesOf = (columns: readonly ColumnRole[]): Places =>
+  Object.fromEntries(COLUMN_ROLES.map((role) => [role, columns.indexOf(role)])) as Places;
+
+export const cellAt = (row: Row, place: number): Cell => row[place] ?? '';
+
+/**
+ * The amount of a row before the sign convention. Of `own` the paper itself says the side (debit positive); on which side
+ * `open` stands is for the convention to say. `pair` are the amounts of two columns, as written.
+ */
+export interface WrittenAmount {
+  readonly own: Minor;
+  readonly open: Minor;
+  readonly pair?: { readonly debit: Minor; readonly credit: Minor };
+  readonly rounded: boolean;
+  /** Why a cell does not read; both amounts are nil then. */
+  readonly bad?: string;
+}
+
+interface Read {
+  readonly amount: Minor;
+  readonly rounded: boolean;
+  /** The cell itself says on which side it stands, so its column does not. */
+  readonly sided: boolean;
+  readonly bad?: string;
+}
+
+const NOTHING: Read = { amount: NIL, rounded: false, sided: false };
+
+/** One cell as minor units. A spreadsheet's own number is rounded half away from zero (it was computed); a typed text with too many decimals is not read. */
+const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, digits: number): Read => {
+  if (cell === '') return NOTHING;
+  const found = typeof cell === 'string' ? readPaperAmount(cell, style) : readPaperAmount(cell.decimal, '1234.56');
+  if (found === undefined)
+    return { ...NOTHING, bad: `${quoted(textOf(cell))} does not read as an amount like ${style}` };
+  const { coefficient, scale, side } = found;
+  let amount = coefficient;
+  let rounded = false;
+  if (scale < digits) amount = coefficient * 10n ** BigInt(digits - scale);
+  else if (scale > digits) {
+    const unit = 10n ** BigInt(scale - digits);
+    rounded = coefficient % unit !== 0n;
+    if (rounded && typeof cell === 'string')
+      return {
+        ...NOTHING,
+        bad: `${quoted(textOf(cell))} has ${scale} decimals where the currency has ${digits}; is the number style right?`,
+      };
+    amount = divideRounded(coefficient, unit);
+  }
+  return { amount: minor(side === 'credit' ? -amount : amount), rounded, sided: side !== undefined };
+};
+
+const DEBIT_WORD = /^(d|dr|debit|s|soll|md|debet)$/;
+const CREDIT_WORD = /^(c|cr|credit|h|haben|dal|k|kredit)$/;
+
+const unread = (bad: string): WrittenAmount => ({ own: NIL, open: NIL, rounded: false, bad });
+
+/** What the amount columns of a row say. */
+export const writtenAmount = (
+  row: Row,
+  places: Places,
+  reading: Pick<Reading, 'style'>,
+  digits: number,
+): WrittenAmount => {
+  if (places.debit >= 0 || places.credit >= 0) {
+    const debit = readCell(cellAt(row, places.debit), reading, digits);
+    const credit = readCell(cellAt(row, places.credit), reading, digits);
+    const bad = debit.bad ?? credit.bad;
+    if (bad !== undefined) return unread(bad);
+    return {
+      own: credit.sided ? add(debit.amount, credit.amount) : debit.amount,
+      open: credit.sided ? NIL : credit.amount,
+      ...(debit.amount === 0n || credit.amount === 0n ? {} : { pair: { debit: debit.amount, credit: credit.amount } }),
+      rounded: debit.rounded || credit.rounded,
+    };
+  }
+  const { amount, rounded, sided, bad } = readCell(cellAt(row, places.balance), reading, digits);
+  if (bad !== undefined) return unread(bad);
+  if (sided) return { own: amount, open: NIL, rounded };
+  if (places.side < 0) return { own: NIL, open: amount, rounded };
+  if (amount === 0n) return { own: NIL, open: NIL, rounded };
+  const side = folded(textOf(row[places.side]));
+  if (DEBIT_WORD.test(side)) return { own: amount, open: NIL, rounded };
+  if (CREDIT_WORD.test(side)) return { own: negate(amount), open: NIL, rounded };
+  return unread(`the side ${quoted(side)} is neither debit nor credit`);
+};
+
+/** The amount under a convention, debit positive. `normal` is asked only where the convention needs it. */
+export const signedAmount = (
+  { own, open }: Pick<WrittenAmount, 'own' | 'open'>,
+  convention: Convention,
+  twoColumns: boolean,
+  normal: () => Side | undefined,
+): Minor => {
+  if (open === 0n) return own;
+  const credit = twoColumns
+    ? convention !== 'columns-signed'
+    : convention === 'credit-positive' || (convention === 'normal-side' && normal() === 'credit');
+  return credit ? minor(own - open) : add(own, open);
+};
+
+/** The balance in a foreign currency, where the row has both the currency and the amount. */
+export const foreignAmount = (row: Row, places: Places, reading: Pick<Reading, 'style'>): PaperRow['foreign'] => {
+  if (places.foreign < 0 || places.currency < 0) return undefined;
+  const currency = textOf(row[places.currency]).toUpperCase();
+  const cell = cellAt(row, places.foreign);
+  if (!isCurrency(currency) || textOf(cell) === '') return undefined;
+  const read = readCell(cell, reading, minorDigits(currency));
+  return read.bad === undefined ? { currency, amount: read.amount } : undefined;
+};
