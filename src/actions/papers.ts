@@ -415,10 +415,10 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
           : decided.decision === undefined
             ? 'nil, and no account for it'
             : null;
-      if (reason !== null) return [{ row, text, amount, part: 0, account: null, reason }];
+      if (reason !== null) return [{ row, text, amount, account: null, reason }];
       const created = createdAt.get(row);
       const parts = created === undefined ? partsOf(decided) : [{ account: created, amount }];
-      return parts.map((one, part) => ({ row, text, amount: one.amount, part, account: one.account, reason: null }));
+      return parts.map((one) => ({ row, text, amount: one.amount, account: one.account, reason: null }));
     }),
     now,
   );

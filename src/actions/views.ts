@@ -46,7 +46,12 @@ export interface BehindView {
   readonly row: number;
   readonly text: string;
   readonly amount: Minor;
+  /** How many rows of the paper stand behind the figure; only the first ones are here. */
+  readonly of: number;
 }
+
+/** Rows of a paper told behind one figure. */
+const MOST_BEHIND = 12;
 
 /** The rate of a foreign currency on the opening date, in base currency; null where none is near enough. */
 export interface OpeningRate {
@@ -65,7 +70,7 @@ export const openingsView = (id: number) =>
     );
     const names = new Map((await papersOf(tx, books.id)).map((paper) => [paper.id, paper.name]));
     const behind: Partial<Record<number, BehindView[]>> = {};
-    for (const { account, ...row } of await rowsBehind(tx, books.id))
+    for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_BEHIND))
       (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
     const date = openingDate(books.cutover).toString();
     const before = (await setsOf(tx, books.id)).find(({ version }) => version < (set?.version ?? 0));

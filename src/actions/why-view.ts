@@ -9,6 +9,7 @@ import { minorRatio } from '@/core/money/convert';
 import type { SearchFigure, SearchInput, UntakenRow } from '@/core/openings/search/types';
 import { statedTotals } from '@/core/papers/rows';
 import { pairRates } from '@/store/currencies';
+import { MOST_ROWS } from '@/core/papers/cells';
 import type { Part } from '@/core/openings/foreign';
 import { currentSet, linesOf, partsOfSet } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind, rowsLeftOut } from '@/store/papers';
@@ -50,7 +51,7 @@ export const whyView = (id: number) =>
     const papers = await papersOf(tx, books.id);
     const names = new Map(papers.map((paper) => [paper.id, paper.name]));
     const behind = new Map<AccountId, { paper: number; row: number; amount: SearchFigure['amount'] }[]>();
-    for (const { account, ...row } of await rowsBehind(tx, books.id)) {
+    for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_ROWS)) {
       const known = behind.get(account);
       if (known === undefined) behind.set(account, [row]);
       else known.push(row);

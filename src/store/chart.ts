@@ -127,7 +127,7 @@ export const usesOf = async (
        select account_id as account, count(*) as figures, 0 as changes, 0 as paper_rows, 0 as journal_lines, 0 as tax_codes
          from opening_line where books_id = $1 group by account_id
        union all select account_id, 0, count(*), 0, 0, 0 from opening_change where books_id = $1 group by account_id
-       union all select account_id, 0, 0, count(*), 0, 0 from paper_row where books_id = $1 and account_id is not null group by account_id
+       union all select account_id, 0, 0, sum(cardinality(row_nos)), 0, 0 from taken_rows where books_id = $1 and account_id is not null group by account_id
        union all select account_id, 0, 0, 0, count(*), 0 from journal_line where books_id = $1 group by account_id
        union all select account_id, 0, 0, 0, 0, count(*) from (
          select charged_account as account_id from tax_code where books_id = $1

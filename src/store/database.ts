@@ -27,3 +27,14 @@ export const one = <Row>(rows: readonly Row[]): Row => {
   if (row === undefined || rows.length !== 1) throw new Error(`expected one row, got ${rows.length}`);
   return row;
 };
+
+/**
+ * The text that PostgreSQL itself writes for an array, to be cast in the statement (`$1::text::int[]`): for a hundred
+ * thousand values that is several times as fast as what the drivers make of a JavaScript array.
+ */
+export const arrayText = (values: readonly (string | number | bigint | null)[]): string =>
+  `{${values
+    .map((value) =>
+      value === null ? 'NULL' : typeof value === 'string' ? `"${value.replace(/["\\]/g, '\\$&')}"` : String(value),
+    )
+    .join(',')}}`;

@@ -3,7 +3,7 @@ import type { Minor } from '@/core/money/minor';
 import type { Remembered } from '@/core/openings/match';
 import type { Decision } from '@/core/openings/takeover';
 import type { Reading } from '@/core/papers/reading';
-import { type Queryable, one } from './database';
+import { type Queryable, arrayText, one } from './database';
 
 export interface Paper {
   readonly id: number;
@@ -51,11 +51,17 @@ export const findPaper = async (tx: Queryable, booksId: number, id: number): Pro
   return found === undefined ? undefined : { ...found, decisions: unpacked(found.decisions) };
 };
 
-/** The bytes as they were brought. */
+/** The bytes as they were brought; both ways in base64, which the drivers pass on as it is. */
 export const paperContent = async (tx: Queryable, booksId: number, id: number): Promise<Uint8Array> =>
-  one(
-    await tx.query<{ content: Uint8Array }>('select content from paper where books_id = $1 and id = $2', [booksId, id]),
-  ).content;
+  Buffer.from(
+    one(
+      await tx.query<{ content: string }>(
+        `select encode(content, 'base64') as content from paper where books_id = $1 and id = $2`,
+        [booksId, id],
+      ),
+    ).content,
+    'base64',
+  );
 
 export const paperWithHash = async (tx: Queryable, booksId: number, sha256: string): Promise<number | undefined> =>
   (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
@@ -72,8 +78,8 @@ export const insertPaper = async (
 ): Promise<number> =>
   one(
     await tx.query<{ id: number }>(
-      'insert into paper (books_id, name, sha256, content, bytes, brought_by, brought_at) values ($1, $2, $3, $4, $5, $6, $7) returning id',
-      [booksId, name, sha256, content, content.length, person, at],
+      "insert into paper (books_id, name, sha256, content, bytes, brought_by, brought_at) values ($1, $2, $3, decode($4, 'base64'), $5, $6, $7) returning id",
+      [booksId, name, sha256, Buffer.from(content).toString('base64'), content.length, person, at],
     ),
   ).id;
 
@@ -94,9 +100,8 @@ export const saveReading = async (
 
 export interface TakenRow {
   readonly row: number;
-  /** Nought for a row that goes to one account; counted from nought where it is divided. */
-  readonly part: number;
   readonly text: string;
+  /** Of a divided row, the part that went to this account. */
   readonly amount: Minor;
   readonly account: AccountId | null;
   readonly reason: string | null;
@@ -110,27 +115,28 @@ export const writeRows = async (
   rows: readonly TakenRow[],
   at: string,
 ): Promise<void> => {
-  await tx.query('delete from paper_row where books_id = $1 and paper_id = $2', [booksId, paper]);
+  await tx.query('delete from taken_rows where books_id = $1 and paper_id = $2', [booksId, paper]);
   await tx.query(
-    `insert into paper_row (books_id, paper_id, row_no, text, amount, account_id, reason, part)
-     select $1, $2, row_no, text, amount, account, reason, part
-     from unnest($3::int[], $4::text[], $5::int8[], $6::int[], $7::text[], $8::int[]) as t (row_no, text, amount, account, reason, part)`,
+    `insert into taken_rows (books_id, paper_id, account_id, reason, row_nos, texts, amounts)
+     select $1, $2, account, reason, array_agg(row_no order by at), array_agg(text order by at), array_agg(amount order by at)
+     from unnest($3::text::int[], $4::text::text[], $5::text::int8[], $6::text::int[], $7::text::text[]) with ordinality
+       as t (row_no, text, amount, account, reason, at)
+     group by account, reason`,
     [
       booksId,
       paper,
-      rows.map((row) => row.row),
-      rows.map((row) => row.text),
-      rows.map((row) => String(row.amount)),
-      rows.map((row) => row.account),
-      rows.map((row) => row.reason),
-      rows.map((row) => row.part),
+      arrayText(rows.map((row) => row.row)),
+      arrayText(rows.map((row) => row.text)),
+      arrayText(rows.map((row) => row.amount)),
+      arrayText(rows.map((row) => row.account)),
+      arrayText(rows.map((row) => row.reason)),
     ],
   );
   await tx.query('update paper set taken_at = $3 where books_id = $1 and id = $2', [booksId, paper, at]);
 };
 
 export const untake = async (tx: Queryable, booksId: number, paper: number): Promise<void> => {
-  await tx.query('delete from paper_row where books_id = $1 and paper_id = $2', [booksId, paper]);
+  await tx.query('delete from taken_rows where books_id = $1 and paper_id = $2', [booksId, paper]);
   await tx.query('update paper set taken_at = null where books_id = $1 and id = $2', [booksId, paper]);
 };
 
@@ -143,31 +149,44 @@ export const deletePaper = async (tx: Queryable, booksId: number, id: number): P
     )
   ).length === 1;
 
-/** The rows behind each account's figure in the papers taken over: what the "where from" column and the margin show. */
-export const rowsBehind = async (
-  tx: Queryable,
-  booksId: number,
-): Promise<readonly { account: AccountId; paper: number; row: number; text: string; amount: Minor }[]> =>
-  tx.query(
-    `select account_id as account, paper_id as paper, row_no as row, text, amount from paper_row
-     where books_id = $1 and account_id is not null order by account_id, paper_id, row_no`,
-    [booksId],
+/** A row that stands behind a figure, and how many of its paper do. */
+export interface RowBehind {
+  readonly account: AccountId;
+  readonly paper: number;
+  readonly row: number;
+  readonly text: string;
+  readonly amount: Minor;
+  readonly of: number;
+}
+
+/** The rows behind each account's figure in the papers taken over, of each paper the first `most`. */
+export const rowsBehind = async (tx: Queryable, booksId: number, most: number): Promise<readonly RowBehind[]> =>
+  tx.query<RowBehind>(
+    `select t.account_id as account, t.paper_id as paper, r.row, r.text, r.amount, cardinality(t.row_nos) as of
+     from taken_rows t, unnest(t.row_nos[:$2], t.texts[:$2], t.amounts[:$2]) with ordinality as r (row, text, amount, at)
+     where t.books_id = $1 and t.account_id is not null order by t.account_id, t.paper_id, r.at`,
+    [booksId, most],
   );
 
 /** The rows with an amount that were left out when their paper was taken over. */
 export const rowsLeftOut = async (
   tx: Queryable,
   booksId: number,
-): Promise<readonly { paper: number; row: number; text: string; amount: Minor }[]> =>
+): Promise<readonly Pick<RowBehind, 'paper' | 'row' | 'text' | 'amount'>[]> =>
   tx.query(
-    `select paper_id as paper, row_no as row, text, amount from paper_row
-     where books_id = $1 and account_id is null and amount <> 0 order by paper_id, row_no`,
+    `select t.paper_id as paper, r.row, r.text, r.amount
+     from taken_rows t, unnest(t.row_nos, t.texts, t.amounts) as r (row, text, amount)
+     where t.books_id = $1 and t.account_id is null and r.amount <> 0 order by t.paper_id, r.row`,
     [booksId],
   );
 
 /** Rows taken over follow when one account is merged into another. */
 export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, into: AccountId): Promise<void> => {
-  await tx.query('update paper_row set account_id = $3 where books_id = $1 and account_id = $2', [booksId, from, into]);
+  await tx.query('update taken_rows set account_id = $3 where books_id = $1 and account_id = $2', [
+    booksId,
+    from,
+    into,
+  ]);
   await tx.query('update match_memory set account_id = $3 where books_id = $1 and account_id = $2', [
     booksId,
     from,

@@ -141,7 +141,7 @@ export const matcher = (
   const matched = new Map<string, Match>();
   return (row) => {
     // Rows of one old account are many in a large paper, and each is asked about more than once.
-    const address = `${memoryKey(row)}\u0000${row.amount === undefined ? '' : (sideOf(row.amount) ?? '')}`;
+    const address = `${row.code}\u0000${row.name}\u0000${row.amount === undefined ? '' : (sideOf(row.amount) ?? '')}`;
     const before = matched.get(address);
     if (before !== undefined) return before;
     const found = matchOf(row);

@@ -2,6 +2,7 @@
 
 import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
+import { plural } from '@/core/result';
 import type { FrameView } from '@/actions/frame-view';
 import type { BehindView, OpeningRate, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
@@ -45,6 +46,14 @@ export const OpeningMargin = ({ frame, row, figures, behind, foreign }: Props) =
   ) : (
     <OfAccount frame={frame} row={row} figures={figures} behind={behind} foreign={foreign} />
   );
+
+/** Under the last row told of a paper, how many more of it went into the figure. */
+const MoreRows = ({ one, behind }: { readonly one: BehindView; readonly behind: readonly BehindView[] }) => {
+  const told = behind.filter(({ paper }) => paper === one.paper);
+  return told.at(-1) === one && one.of > told.length ? (
+    <span className="block">and {plural(one.of - told.length, 'more row')} of it</span>
+  ) : null;
+};
 
 const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly row: OpeningRowView }) => {
   const figure = useSyncExternalStore(
@@ -105,6 +114,7 @@ const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly 
               </Go>
               <span className="block text-ink-2">
                 “{one.text}”, read as {sided(one.amount, frame)}
+                <MoreRows one={one} behind={behind} />
               </span>
             </p>
           ))
@@ -126,6 +136,7 @@ const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly 
                   {one.paperName}, row {one.row}
                 </Go>{' '}
                 says {sided(one.amount, frame)}.
+                <MoreRows one={one} behind={behind} />
               </p>
             ))}
           </>

@@ -199,12 +199,19 @@ interface SheetProps {
   readonly jumpTo: AccountId | undefined;
 }
 
+/** How many rows of papers stand behind a figure; those not told one by one are counted too. */
+const rowsBehind = (behind: readonly BehindView[]): number =>
+  [...new Map(behind.map((one) => [one.paper, one.of])).values()].reduce((all, of) => all + of, 0);
+
 /** What a paper or a person says about where a figure came from, short enough for its column. */
 const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindView[] | undefined): string => {
   if (figure.amount === null) return '';
   const [first] = behind ?? [];
-  if (figure.source === 'paper' && first !== undefined)
-    return `row ${(behind ?? []).map((one) => one.row).join(', ')} · ${first.paperName}`;
+  if (figure.source === 'paper' && first !== undefined) {
+    const told = (behind ?? []).slice(0, 4).map((one) => one.row);
+    const more = rowsBehind(behind ?? []) - told.length;
+    return `row ${told.join(', ')}${more > 0 ? ` and ${plural(more, 'more row')}` : ''} · ${first.paperName}`;
+  }
   return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
 };
 
