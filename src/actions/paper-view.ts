@@ -45,6 +45,8 @@ export interface PlanView {
   readonly replaced: number;
   readonly setAside: number;
   readonly unreadable: number;
+  /** The number of the last row. */
+  readonly last: number;
   readonly totals: Totals;
   /** Nothing holds the take-over back. */
   readonly ready: boolean;
@@ -116,6 +118,7 @@ const planView = ({ plan, recognition }: ReadPaper): PlanView => {
     replaced: plan.replaced.length,
     setAside: (counts.get('heading') ?? 0) + (counts.get('total') ?? 0),
     unreadable: counts.get('unreadable') ?? 0,
+    last: recognition.rows.length,
     totals: plan.totals,
     ready: plan.problems.length === 0 && plan.rows.length > 0,
   };

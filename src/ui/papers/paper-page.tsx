@@ -196,16 +196,16 @@ export const PaperPage = ({
           className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-y border-rule py-1.5 text-sm"
           aria-label="What taking over would do"
         >
-          <Fact label="accounts read" value={String(plan.accounts)} />
+          <Fact label="accounts read" value={counted(plan.accounts)} />
           <Fact label="debits" value={figure(plan.totals.debits, frame)} />
           <Fact label="credits" value={figure(plan.totals.credits, frame)} />
           <Fact label="net" value={net === 0n ? 'nil' : sided(net, frame)} mark={net !== 0n} />
-          <Fact label="to create" value={String(plan.create)} />
-          <Fact label="left out" value={String(plan.leftOut)} />
-          {plan.merged > 0 && <Fact label="added to another row’s account" value={String(plan.merged)} />}
-          {plan.replaced > 0 && <Fact label="figures replaced" value={String(plan.replaced)} mark />}
-          {plan.setAside > 0 && <Fact label="headings and totals set aside" value={String(plan.setAside)} />}
-          {plan.unreadable > 0 && <Fact label="unreadable" value={String(plan.unreadable)} mark />}
+          <Fact label="to create" value={counted(plan.create)} />
+          <Fact label="left out" value={counted(plan.leftOut)} />
+          {plan.merged > 0 && <Fact label="added to another row’s account" value={counted(plan.merged)} />}
+          {plan.replaced > 0 && <Fact label="figures replaced" value={counted(plan.replaced)} mark />}
+          {plan.setAside > 0 && <Fact label="headings and totals set aside" value={counted(plan.setAside)} />}
+          {plan.unreadable > 0 && <Fact label="unreadable" value={counted(plan.unreadable)} mark />}
         </dl>
         {plan.undecided > 0 && (
           <p className="flex flex-wrap items-center gap-2 text-sm">
@@ -224,7 +224,14 @@ export const PaperPage = ({
           </p>
         )}
       </div>
-      <PaperRows frame={frame} rows={rows} waiting={plan.undecided} accounts={accounts} onDecide={decide} />
+      <PaperRows
+        frame={frame}
+        rows={rows}
+        waiting={plan.undecided}
+        accounts={accounts}
+        lastRow={plan.last}
+        onDecide={decide}
+      />
     </Frame>
   );
 };

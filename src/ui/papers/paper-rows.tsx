@@ -1,7 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
+import { type CSSProperties, type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
 import type { FrameView } from '@/actions/frame-view';
 import type { RowView } from '@/actions/paper-view';
 import { type Account, called } from '@/core/chart/account';
@@ -13,7 +13,10 @@ import type { Rows } from './use-rows';
 
 const ROW = 30;
 const COLUMNS =
-  'grid grid-cols-[2.6rem_minmax(7rem,1fr)_6rem_6rem] md:grid-cols-[3rem_5rem_minmax(9rem,1fr)_7.5rem_7.5rem_minmax(11rem,1fr)]';
+  'grid grid-cols-[var(--numbers)_minmax(7rem,1fr)_6rem_6rem] md:grid-cols-[var(--numbers)_5rem_minmax(9rem,1fr)_7.5rem_7.5rem_minmax(11rem,1fr)]';
+/** The width of the row numbers, whose digits are as many as the last row's. */
+const numbersWidth = (last: number): CSSProperties =>
+  ({ '--numbers': `${String(Math.max(2.6, 1.6 + 0.55 * String(last).length))}rem` }) as CSSProperties;
 
 interface RowsProps {
   readonly frame: FrameView;
@@ -21,12 +24,14 @@ interface RowsProps {
   /** How many rows wait for a decision. */
   readonly waiting: number;
   readonly accounts: readonly Account[];
+  /** The number of the paper's last row. */
+  readonly lastRow: number;
   /** A decision taken by one key. */
   readonly onDecide: (row: number, decision: Decision) => void;
 }
 
 /** Every row of the paper with what becomes of it. */
-export const PaperRows = ({ frame, rows, waiting, accounts, onDecide }: RowsProps) => {
+export const PaperRows = ({ frame, rows, waiting, accounts, lastRow, onDecide }: RowsProps) => {
   const { selected, place, total } = rows;
   const scroller = useRef<HTMLDivElement>(null);
   const byId = useMemo(() => new Map(accounts.map((account) => [account.id, account])), [accounts]);
@@ -152,6 +157,7 @@ export const PaperRows = ({ frame, rows, waiting, accounts, onDecide }: RowsProp
         role="grid"
         aria-label="Rows of the paper"
         aria-rowcount={total + 1}
+        style={numbersWidth(lastRow)}
         className="min-h-0 flex-1 overflow-auto"
         onKeyDown={press}
       >
