@@ -12,7 +12,7 @@ import { difference } from '@/core/openings/level';
 import type { Decision } from '@/core/openings/takeover';
 import { type Problem, type Result, plural } from '@/core/result';
 import { Frame } from '../frame/frame';
-import { figure, sided } from '../parts/figures';
+import { counted, figure, sided } from '../parts/figures';
 import { day, moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
@@ -196,22 +196,24 @@ export const PaperPage = ({
           className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-y border-rule py-1.5 text-sm"
           aria-label="What taking over would do"
         >
-          <Fact label="accounts read" value={counted(plan.accounts)} />
+          <Fact label="accounts read" value={counted(plan.accounts, frame)} />
           <Fact label="debits" value={figure(plan.totals.debits, frame)} />
           <Fact label="credits" value={figure(plan.totals.credits, frame)} />
           <Fact label="net" value={net === 0n ? 'nil' : sided(net, frame)} mark={net !== 0n} />
-          <Fact label="to create" value={counted(plan.create)} />
-          <Fact label="left out" value={counted(plan.leftOut)} />
-          {plan.merged > 0 && <Fact label="added to another row’s account" value={counted(plan.merged)} />}
-          {plan.replaced > 0 && <Fact label="figures replaced" value={counted(plan.replaced)} mark />}
-          {plan.setAside > 0 && <Fact label="headings and totals set aside" value={counted(plan.setAside)} />}
-          {plan.unreadable > 0 && <Fact label="unreadable" value={counted(plan.unreadable)} mark />}
+          <Fact label="to create" value={counted(plan.create, frame)} />
+          <Fact label="left out" value={counted(plan.leftOut, frame)} />
+          {plan.merged > 0 && <Fact label="added to another row’s account" value={counted(plan.merged, frame)} />}
+          {plan.replaced > 0 && <Fact label="figures replaced" value={counted(plan.replaced, frame)} mark />}
+          {plan.setAside > 0 && <Fact label="headings and totals set aside" value={counted(plan.setAside, frame)} />}
+          {plan.unreadable > 0 && <Fact label="unreadable" value={counted(plan.unreadable, frame)} mark />}
         </dl>
         {plan.undecided > 0 && (
           <p className="flex flex-wrap items-center gap-2 text-sm">
             <span>
-              <strong className="font-medium text-ochre">{plural(plan.undecided, 'row')} to decide:</strong> choose an
-              account, create one, or leave the row out, in the margin.
+              <strong className="font-medium text-ochre">
+                {counted(plan.undecided, frame)} {plan.undecided === 1 ? 'row' : 'rows'} to decide:
+              </strong>{' '}
+              choose an account, create one, or leave the row out, in the margin.
             </span>
             <button
               type="button"
@@ -219,7 +221,7 @@ export const PaperPage = ({
               disabled={busy}
               onClick={() => void act(createUndecided({ books: frame.id, paper: paper.id }))}
             >
-              Create {plural(plan.undecided, 'account')} as proposed
+              Create {counted(plan.undecided, frame)} {plan.undecided === 1 ? 'account' : 'accounts'} as proposed
             </button>
           </p>
         )}

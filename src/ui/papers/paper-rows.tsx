@@ -8,7 +8,7 @@ import { type Account, called } from '@/core/chart/account';
 import type { Match } from '@/core/openings/match';
 import { ROW_FILTERS } from '@/core/openings/paper-list';
 import type { Decision } from '@/core/openings/takeover';
-import { figure } from '../parts/figures';
+import { counted, figure } from '../parts/figures';
 import type { Rows } from './use-rows';
 
 const ROW = 30;
@@ -148,7 +148,7 @@ export const PaperRows = ({ frame, rows, waiting, accounts, lastRow, onDecide }:
             className={`min-h-6 text-sm ${rows.filter === one ? 'border-b-2 border-ink font-semibold' : 'text-ink-2'}`}
           >
             {one[0]?.toUpperCase()}
-            {one.slice(1)} {one === 'to decide' ? waiting : ''}
+            {one.slice(1)} {one === 'to decide' ? counted(waiting, frame) : ''}
           </button>
         ))}
       </div>

@@ -1,5 +1,5 @@
 import { formatMinor } from '@/core/money/format';
-import { type Minor, abs } from '@/core/money/minor';
+import { type Minor, abs, minor } from '@/core/money/minor';
 import type { NumberStyle } from '@/core/money/number-style';
 
 /** How amounts of a set of books are written. */
@@ -16,3 +16,7 @@ export const figure = (amount: Minor, { digits, style }: Money): string =>
 /** "1,200.00 Dr": an amount outside of columns. */
 export const sided = (amount: Minor, money: Money): string =>
   amount === 0n ? 'nil' : `${figure(amount, money)} ${amount > 0n ? 'Dr' : 'Cr'}`;
+
+/** A number of things, with its thousands parted like those of amounts. */
+export const counted = (count: number, { style }: Pick<Money, 'style'>): string =>
+  formatMinor(minor(BigInt(count)), 0, style);
