@@ -1,10 +1,12 @@
 import { type AccountId, called, chartIndex } from '@/core/chart/account';
 import { inheritsRole, mergeable } from '@/core/chart/advice/advise';
 import { change } from '@/core/chart/edit';
+import { NIL, add } from '@/core/money/minor';
+import { joinedParts } from '@/core/openings/in-currency';
 import { type Result, fail, ok } from '@/core/result';
 import { chartOf, usesOf } from '@/store/chart';
 import { recordEach } from '@/store/history';
-import { currentSet, linesOf, writeLines } from '@/store/openings';
+import { currentSet, linesOf, partsOfLines, writeLines } from '@/store/openings';
 import { moveDecisions, moveRows } from '@/store/papers';
 import { moveTaxAccounts } from '@/store/tax-codes';
 import type { BooksContext } from './action';
@@ -29,6 +31,7 @@ export const mergeInto = async (
   const figure = lines.find((line) => line.account === from.id);
   if (set !== undefined && figure !== undefined) {
     const stands = lines.find((line) => line.account === into.id)?.amount ?? null;
+    const parts = await partsOfLines(tx, books.id, set.id, [from.id, into.id]);
     const sum = { source: figure.source, paper: figure.paper };
     await writeLines(
       tx,
@@ -36,7 +39,13 @@ export const mergeInto = async (
       set.id,
       [
         { account: from.id, amount: null, from: figure.amount, ...sum },
-        { account: into.id, amount: (figure.amount + (stands ?? 0n)) as typeof figure.amount, from: stands, ...sum },
+        {
+          account: into.id,
+          amount: add(figure.amount, stands ?? NIL),
+          from: stands,
+          parts: joinedParts(parts.get(from.id)?.parts ?? [], parts.get(into.id)?.parts ?? []),
+          ...sum,
+        },
       ],
       newId(),
       actor.person,

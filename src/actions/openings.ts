@@ -7,7 +7,8 @@ import { writeDate } from '@/core/calendar/dates';
 import { accountId, called } from '@/core/chart/account';
 import { formatMinor } from '@/core/money/format';
 import { LARGEST, type Minor, minor } from '@/core/money/minor';
-import { postingLines } from '@/core/openings/foreign';
+import { type Part, postingLines } from '@/core/openings/foreign';
+import { partsProblem, sameParts } from '@/core/openings/in-currency';
 import { totalsOf } from '@/core/openings/level';
 import { blockers } from '@/core/proof/checks';
 import { type Problem, fail, ok, plural, problem } from '@/core/result';
@@ -22,11 +23,13 @@ import {
   insertSet,
   lockLines,
   markPosted,
+  partsOfLines,
   partsOfSet,
   sourcesOf,
   writeLines,
 } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
+import { currenciesOn } from './chart-edits';
 import { positionsOf, stateOf } from './state';
 
 /** The draft, or why there is none to write into. */
@@ -47,10 +50,17 @@ const amount = z
   .transform(minor)
   .nullable();
 
+const part = z.object({
+  currency: z.string().length(3),
+  amount: amount.unwrap(),
+  base: amount.unwrap(),
+});
+
 /** A figure that somebody else changed since it was last seen. */
 export interface Clash {
   readonly account: number;
   readonly amount: Minor | null;
+  readonly parts: readonly Part[];
   readonly revision: number;
   readonly by: string;
   readonly at: string;
@@ -83,6 +93,8 @@ export const saveFigures = booksAction(
             .min(3, 'Say in a few words why.')
             .max(300, 'The reason has more than 300 characters; shorten it.')
             .optional(),
+          /** What of it is in foreign currencies; where not said, as it was. */
+          parts: z.array(part).max(20).readonly().optional(),
         }),
       )
       .min(1)
@@ -105,6 +117,9 @@ export const saveFigures = booksAction(
       input.entries.map((entry) => entry.account),
     );
     const chart = new Map(named.map((account) => [account.id, account]));
+    const on = input.entries.some(({ parts }) => parts !== undefined && parts.length > 0)
+      ? await currenciesOn(context)
+      : [];
     const wrong = input.entries.flatMap((entry): Problem[] => {
       const account = chart.get(entry.account);
       if (account === undefined)
@@ -119,10 +134,24 @@ export const saveFigures = booksAction(
         return [
           problem('account.heading', `${called(account)} is a heading and takes no amounts.`, String(entry.account)),
         ];
-      return [];
+      const wrongParts =
+        entry.parts === undefined || entry.parts.length === 0
+          ? undefined
+          : partsProblem(
+              account.currency === books.currency ? null : account.currency,
+              { amount: entry.amount, parts: entry.parts },
+              on,
+            );
+      return wrongParts === undefined ? [] : [{ ...wrongParts, field: String(entry.account) }];
     });
     if (wrong.length > 0) return fail(...wrong);
     const stored = await lockLines(
+      tx,
+      books.id,
+      draft.value.id,
+      input.entries.map((entry) => entry.account),
+    );
+    const before = await partsOfLines(
       tx,
       books.id,
       draft.value.id,
@@ -135,6 +164,7 @@ export const saveFigures = booksAction(
         {
           account: entry.account,
           amount: line?.amount ?? null,
+          parts: before.get(entry.account)?.parts ?? [],
           revision: line?.revision ?? 0,
           by: line?.by ?? 'somebody',
           at: line?.at ?? now,
@@ -149,20 +179,30 @@ export const saveFigures = booksAction(
       input.entries.filter((entry) => entry.restores),
     );
     const writings = input.entries.flatMap((entry): Writing[] => {
-      const from = stored.get(entry.account)?.amount ?? null;
-      return from === entry.amount
-        ? []
-        : [
-            {
-              account: entry.account,
-              amount: entry.amount,
-              from,
-              source: entry.why === undefined ? 'typed' : 'calculated',
+      const line = stored.get(entry.account);
+      const from = line?.amount ?? null;
+      const parts = entry.parts ?? before.get(entry.account)?.parts ?? [];
+      const parted = !sameParts(parts, before.get(entry.account)?.parts ?? []);
+      if (from === entry.amount && !parted) return [];
+      // A base amount that stays where it was still comes from where it came from.
+      const origin =
+        line !== undefined && from === entry.amount
+          ? { source: line.source, paper: line.paper, why: line.why }
+          : {
+              source: entry.why === undefined ? ('typed' as const) : ('calculated' as const),
               paper: null,
               why: entry.why ?? null,
-              ...sources.get(entry.account),
-            },
-          ];
+            };
+      return [
+        {
+          account: entry.account,
+          amount: entry.amount,
+          from,
+          ...origin,
+          ...(entry.parts === undefined ? {} : { parts }),
+          ...sources.get(entry.account),
+        },
+      ];
     });
     const revisions = await writeLines(tx, books.id, draft.value.id, writings, newId(), actor.person, now);
     return ok<Saved>({

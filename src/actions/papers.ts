@@ -16,6 +16,7 @@ import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add, minor, onSide, sideOf, sum } from '@/core/money/minor';
 import { type Creation, type Decision, headingsFor, partsOf } from '@/core/openings/takeover';
 import type { Part } from '@/core/openings/foreign';
+import { sameParts } from '@/core/openings/in-currency';
 import type { Remembered } from '@/core/openings/match';
 import { MOST_BYTES, MOST_ROWS, type TextFormat } from '@/core/papers/cells';
 import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/papers/csv';
@@ -33,9 +34,9 @@ import {
   currentAmounts,
   currentSet,
   lockLines,
+  partsOfLines,
   sourcesOf,
   writeLines,
-  writeParts,
 } from '@/store/openings';
 import {
   type OpenPaper,
@@ -374,15 +375,6 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     if (account !== undefined && decided.row.amount !== 0n)
       amounts.set(account, add(amounts.get(account) ?? NIL, decided.row.amount));
   }
-  const writings = [...amounts].map(([account, amount]): Writing => ({
-    account,
-    amount,
-    from: stands.get(account) ?? null,
-    source: 'paper',
-    paper: paper.value.id,
-  }));
-  const batch = newId();
-  await writeLines(tx, books.id, set.id, writings, batch, actor.person, now);
   // Amounts in currency that the paper has beside the base amounts.
   const parts = new Map<AccountId, Part[]>();
   for (const decided of plan.rows) {
@@ -402,7 +394,19 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
       },
     ]);
   }
-  await writeParts(tx, books.id, set.id, parts);
+  const writings = [...amounts].map(([account, amount]): Writing => {
+    const own = parts.get(account);
+    return {
+      account,
+      amount,
+      from: stands.get(account) ?? null,
+      source: 'paper',
+      paper: paper.value.id,
+      ...(own === undefined ? {} : { parts: own }),
+    };
+  });
+  const batch = newId();
+  await writeLines(tx, books.id, set.id, writings, batch, actor.person, now);
   await writeRows(
     tx,
     books.id,
@@ -479,13 +483,21 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
     set.id,
     changes.map((change) => ({ account: change.account, amount: change.from })),
   );
+  const parts = await partsOfLines(
+    tx,
+    books.id,
+    set.id,
+    changes.map((change) => change.account),
+  );
   const writings = changes.flatMap((change): Writing[] =>
-    (stored.get(change.account)?.amount ?? null) === change.to
+    (stored.get(change.account)?.amount ?? null) === change.to &&
+    sameParts(parts.get(change.account)?.parts ?? [], change.toParts)
       ? [
           {
             account: change.account,
             amount: change.from,
             from: change.to,
+            parts: change.fromParts,
             source: 'typed',
             paper: null,
             ...origins.get(change.account),

@@ -31,11 +31,14 @@ export interface OpeningRowView {
   readonly classification: Account['classification'];
   readonly contra: boolean;
   readonly role: Account['role'];
+  /** The foreign currency in which all of the account is kept; null for base currency, or for several. */
   readonly currency: string | null;
   readonly heading: boolean;
   readonly active: boolean;
   readonly depth: number;
   readonly amount: Minor | null;
+  /** What of it is in foreign currencies. */
+  readonly parts: readonly Part[];
   readonly revision: number;
   readonly source: Source | null;
 }
@@ -73,6 +76,7 @@ export const openingsView = (id: number) =>
     for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_BEHIND))
       (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
     const date = openingDate(books.cutover).toString();
+    const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
     const before = (await setsOf(tx, books.id)).find(({ version }) => version < (set?.version ?? 0));
     return {
       /** What stood in the version before, by account; null for the first version. */
@@ -82,7 +86,6 @@ export const openingsView = (id: number) =>
           : Object.fromEntries(
               (await linesOf(tx, books.id, before.id)).map(({ account, amount }) => [account, amount]),
             ),
-      parts: set === undefined ? {} : Object.fromEntries(await partsOfSet(tx, books.id, set.id)),
       rates: state.currencies.map((currency): OpeningRate => {
         const found = openingRate(state, currency);
         return {
@@ -111,11 +114,12 @@ export const openingsView = (id: number) =>
             classification: account.classification,
             contra: account.contra,
             role: account.role,
-            currency: account.currency,
+            currency: account.currency === books.currency ? null : account.currency,
             heading: account.heading,
             active: account.active,
             depth,
             amount: line?.amount ?? null,
+            parts: parts.get(account.id) ?? [],
             revision: line?.revision ?? 0,
             source: line?.source ?? null,
           };

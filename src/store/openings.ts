@@ -1,6 +1,7 @@
 import type { AccountId } from '@/core/chart/account';
-import type { Minor } from '@/core/money/minor';
+import { type Minor, minor } from '@/core/money/minor';
 import type { Part } from '@/core/openings/foreign';
+import { partsUnder, sameParts } from '@/core/openings/in-currency';
 import { type Queryable, one } from './database';
 
 export type Source = 'typed' | 'paper' | 'carried' | 'calculated';
@@ -93,20 +94,42 @@ export const partsOfSet = async (
   return found;
 };
 
-/** Replaces the parts of some figures; the figures themselves are there already. */
-export const writeParts = async (
+/** The parts of some figures, with the foreign currency in which their account is kept, if it is. */
+export const partsOfLines = async (
   tx: Queryable,
   booksId: number,
   setId: number,
-  parts: ReadonlyMap<AccountId, readonly Part[]>,
+  accounts: readonly number[],
+): Promise<ReadonlyMap<AccountId, { readonly parts: readonly Part[]; readonly own: string | null }>> => {
+  const rows = await tx.query<Part & { account: AccountId; own: string | null }>(
+    `select p.account_id as account, p.currency, p.amount, p.base, a.currency as own
+     from opening_part p join account a on a.id = p.account_id
+     where p.books_id = $1 and p.set_id = $2 and p.account_id = any($3::int[]) order by p.account_id, p.currency`,
+    [booksId, setId, accounts],
+  );
+  const found = new Map<AccountId, { parts: Part[]; own: string | null }>();
+  for (const { account, own, ...part } of rows) {
+    const known = found.get(account);
+    if (known === undefined) found.set(account, { parts: [part], own });
+    else known.parts.push(part);
+  }
+  return found;
+};
+
+/** Replaces the parts of some figures; the figures themselves are there already. */
+const writeParts = async (
+  tx: Queryable,
+  booksId: number,
+  setId: number,
+  parts: readonly { readonly account: AccountId; readonly parts: readonly Part[] }[],
 ): Promise<void> => {
-  const accounts = [...parts.keys()];
+  if (parts.length === 0) return;
   await tx.query('delete from opening_part where books_id = $1 and set_id = $2 and account_id = any($3::int[])', [
     booksId,
     setId,
-    accounts,
+    parts.map(({ account }) => account),
   ]);
-  const rows = [...parts].flatMap(([account, own]) => own.map((part) => ({ account, ...part })));
+  const rows = parts.flatMap(({ account, parts: own }) => own.map((part) => ({ account, ...part })));
   await tx.query(
     `insert into opening_part (books_id, set_id, account_id, currency, amount, base)
      select $1, $2, account, currency, amount, base
@@ -121,6 +144,21 @@ export const writeParts = async (
     ],
   );
 };
+
+/** Parts as JSON text for the history, null for none: JSON has no exact integers of any size, so amounts are text. */
+const partsText = (parts: readonly Part[]): string | null =>
+  parts.length === 0
+    ? null
+    : JSON.stringify(
+        parts.map(({ currency, amount, base }) => ({ currency, amount: String(amount), base: String(base) })),
+      );
+
+const partsFrom = (stored: readonly { currency: string; amount: string; base: string }[] | null): readonly Part[] =>
+  (stored ?? []).map(({ currency, amount, base }) => ({
+    currency,
+    amount: minor(BigInt(amount)),
+    base: minor(BigInt(base)),
+  }));
 
 export const linesOf = async (tx: Queryable, booksId: number, setId: number): Promise<readonly OpeningLine[]> =>
   tx.query<OpeningLine>(
@@ -182,6 +220,8 @@ export interface Writing {
   readonly paper: number | null;
   /** For a calculated figure: by what. */
   readonly why?: string | null;
+  /** What of it is in foreign currencies; where not said, as `partsUnder` the amount. */
+  readonly parts?: readonly Part[];
 }
 
 /** Writes figures and what happened to them; returns the new revision per account that still has a figure. */
@@ -194,6 +234,12 @@ export const writeLines = async (
   person: number,
   at: string,
 ): Promise<ReadonlyMap<AccountId, number>> => {
+  const before = await partsOfLines(
+    tx,
+    booksId,
+    setId,
+    writings.map((one) => one.account),
+  );
   const gone = writings.filter((one) => one.amount === null);
   const kept = writings.filter((one) => one.amount !== null);
   if (gone.length > 0)
@@ -224,28 +270,35 @@ export const writeLines = async (
             at,
           ],
         );
-  // All of a figure on an account of a foreign currency is in that currency, so its part is worth what the figure is.
-  await tx.query(
-    `update opening_part p set base = l.amount from opening_line l, account a
-     where p.books_id = $1 and p.set_id = $2 and p.account_id = any($3::int[]) and p.base <> l.amount
-       and l.set_id = p.set_id and l.account_id = p.account_id and a.id = p.account_id and a.currency = p.currency`,
-    [booksId, setId, kept.map((one) => one.account)],
+  const parted = writings.map((one) => {
+    const { parts: was, own } = before.get(one.account) ?? { parts: [], own: null };
+    const parts = one.amount === null ? [] : (one.parts ?? partsUnder(was, one.amount, own));
+    return { ...one, was, parts };
+  });
+  await writeParts(
+    tx,
+    booksId,
+    setId,
+    parted.filter(({ was, parts }) => !sameParts(was, parts)),
   );
   if (writings.length > 0)
     await tx.query(
-      `insert into opening_change (books_id, set_id, account_id, batch, from_amount, to_amount, source, paper_id, why, by_person, at)
-       select $1, $2, account, $3, from_amount, to_amount, source, paper, why, $10, $11
-       from unnest($4::int[], $5::int8[], $6::int8[], $7::text[], $8::int[], $9::text[]) as t (account, from_amount, to_amount, source, paper, why)`,
+      `insert into opening_change (books_id, set_id, account_id, batch, from_amount, to_amount, source, paper_id, why, from_parts, to_parts, by_person, at)
+       select $1, $2, account, $3, from_amount, to_amount, source, paper, why, from_parts::jsonb, to_parts::jsonb, $12, $13
+       from unnest($4::int[], $5::int8[], $6::int8[], $7::text[], $8::int[], $9::text[], $10::text[], $11::text[])
+         as t (account, from_amount, to_amount, source, paper, why, from_parts, to_parts)`,
       [
         booksId,
         setId,
         batch,
-        writings.map((one) => one.account),
-        writings.map((one) => (one.from === null ? null : String(one.from))),
-        writings.map((one) => (one.amount === null ? null : String(one.amount))),
-        writings.map((one) => one.source),
-        writings.map((one) => one.paper),
-        writings.map((one) => one.why ?? null),
+        parted.map((one) => one.account),
+        parted.map((one) => (one.from === null ? null : String(one.from))),
+        parted.map((one) => (one.amount === null ? null : String(one.amount))),
+        parted.map((one) => one.source),
+        parted.map((one) => one.paper),
+        parted.map((one) => one.why ?? null),
+        parted.map((one) => partsText(one.was)),
+        parted.map((one) => partsText(one.parts)),
         person,
         at,
       ],
@@ -256,6 +309,8 @@ export const writeLines = async (
 export interface Change {
   readonly from: Minor | null;
   readonly to: Minor | null;
+  readonly fromParts: readonly Part[];
+  readonly toParts: readonly Part[];
   readonly source: Source;
   readonly paper: string | null;
   readonly why: string | null;
@@ -271,23 +326,40 @@ export const changesOf = async (
   account: number,
   most = 50,
 ): Promise<readonly Change[]> =>
-  tx.query<Change>(
-    `select c.from_amount as "from", c.to_amount as "to", c.source, f.name as paper, c.why, s.version, p.name as by, c.at
-     from opening_change c join opening_set s on s.id = c.set_id join person p on p.id = c.by_person left join paper f on f.id = c.paper_id
-     where c.books_id = $1 and c.account_id = $2 order by c.id desc limit $3`,
-    [booksId, account, most],
-  );
+  (
+    await tx.query<Omit<Change, keyof StoredParts> & StoredParts>(
+      `select c.from_amount as "from", c.to_amount as "to", c.from_parts as "fromParts", c.to_parts as "toParts", c.source, f.name as paper,
+         c.why, s.version, p.name as by, c.at
+       from opening_change c join opening_set s on s.id = c.set_id join person p on p.id = c.by_person left join paper f on f.id = c.paper_id
+       where c.books_id = $1 and c.account_id = $2 order by c.id desc limit $3`,
+      [booksId, account, most],
+    )
+  ).map(withPartsFrom);
+
+interface StoredParts {
+  readonly fromParts: Parameters<typeof partsFrom>[0];
+  readonly toParts: Parameters<typeof partsFrom>[0];
+}
+
+const withPartsFrom = <Row extends StoredParts>(row: Row) => ({
+  ...row,
+  fromParts: partsFrom(row.fromParts),
+  toParts: partsFrom(row.toParts),
+});
 
 /** The changes of one batch, for undoing it. */
 export const batchChanges = async (
   tx: Queryable,
   booksId: number,
   batch: string,
-): Promise<readonly { account: AccountId; from: Minor | null; to: Minor | null }[]> =>
-  tx.query(
-    `select account_id as account, from_amount as "from", to_amount as "to" from opening_change where books_id = $1 and batch = $2`,
-    [booksId, batch],
-  );
+): Promise<readonly (Pick<Change, 'from' | 'to' | 'fromParts' | 'toParts'> & { readonly account: AccountId })[]> =>
+  (
+    await tx.query<StoredParts & { account: AccountId; from: Minor | null; to: Minor | null }>(
+      `select account_id as account, from_amount as "from", to_amount as "to", from_parts as "fromParts", to_parts as "toParts"
+       from opening_change where books_id = $1 and batch = $2`,
+      [booksId, batch],
+    )
+  ).map(withPartsFrom);
 
 /** The batch in which a paper was last taken over. */
 export const lastBatch = async (tx: Queryable, booksId: number, paper: number): Promise<string | null> =>

@@ -1,15 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { addAccount } from '@/actions/chart';
-import { chartView } from '@/actions/chart-views';
+import { accountStory, chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
 import { saveComparatives } from '@/actions/comparatives';
 import { comparativesView } from '@/actions/comparatives-view';
 import { saveRate, switchOn } from '@/actions/currencies';
 import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
-import { saveForeign } from '@/actions/foreign';
 import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
-import { bringPaper, createUndecided, decideRows, readAs, readFrom, takeOver } from '@/actions/papers';
+import { bringPaper, createUndecided, decideRows, readAs, readFrom, takeOver, undoTakeOver } from '@/actions/papers';
 import { companyView } from '@/actions/stage-views';
 import { paperView } from '@/actions/paper-view';
 import { compareView, openingsView, proofView } from '@/actions/views';
@@ -167,52 +166,88 @@ describe('rows of a paper', () => {
       await decideRows({ books, paper, rows: [3], decision: { kind: 'account', account: await idOf(books, '3010') } }),
     );
     valueOf(await takeOver({ books, paper }));
-    expect((await openingsView(books))?.parts[bank]).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8710n }]);
+    expect(await partsAt(books, bank)).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8710n }]);
+    // Undone, the take-over gives back what stood before it, in currency too.
+    valueOf(
+      await takeOver({
+        books,
+        paper: await bring(
+          books,
+          'again.csv',
+          bytes('Code,Account,Ccy,Amount in currency,Balance\n1031,Bank in Bergen,NOK,"2,000.00",174.20\n'),
+        ),
+      }),
+    );
+    expect(await partsAt(books, bank)).toEqual([{ currency: 'NOK', amount: 200_000n, base: 17_420n }]);
+    const view = await openingsView(books);
+    const again = view?.papers.find(({ name }) => name === 'again.csv')?.id ?? 0;
+    const batch = (await paperView(books, again))?.paper?.batch ?? '';
+    valueOf(await undoTakeOver({ books, paper: again, batch }));
+    expect(await partsAt(books, bank)).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8710n }]);
+    const story = await accountStory(books, bank);
+    expect(story?.changes.map(({ inCurrency }) => inCurrency)).toEqual([
+      'NOK 1,000.00',
+      'NOK 2,000.00',
+      'NOK 1,000.00',
+    ]);
   });
 });
 
+const partsAt = async (books: number, account: number) =>
+  (await openingsView(books))?.rows.find(({ id }) => id === account)?.parts;
+
 describe('amounts in currency', () => {
-  const save = async (books: number, account: number, parts: readonly object[], more: object = {}) =>
-    saveForeign({
+  const save = async (
+    books: number,
+    account: number,
+    amount: bigint,
+    parts: { currency: string; amount: bigint; base: bigint }[],
+    more: { revision?: number; why?: string } = {},
+  ) => {
+    const revision = (await openingsView(books))?.rows.find(({ id }) => id === account)?.revision ?? 0;
+    return saveFigures({
       books,
       set: await setOf(books),
-      account,
-      revision: (await openingsView(books))?.rows.find(({ id }) => id === account)?.revision ?? 0,
-      parts: parts as { currency: string; amount: bigint; base: bigint | null }[],
-      rest: 0n,
-      settleOn: null,
-      ...more,
+      entries: [{ account, amount, revision, restores: false, parts, ...more }],
     });
-  it('are translated at the rate of the opening date, or kept as given, or settled on a named account', async () => {
+  };
+  const kroner = (base: bigint) => [{ currency: 'NOK', amount: 100_000n, base }];
+  it('are kept with their figure, follow a base amount typed alone, and are told in its history', async () => {
     const { books, bank } = await foreignBooks();
-    expect(valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: null }]))).toEqual({
-      base: 8700n,
-      settled: 0n,
-    });
-    expect(valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }])).base).toBe(8710n);
-    // A base amount typed on the sheet is what the amount in currency is worth from then on.
+    valueOf(await save(books, bank, 8700n, kroner(8700n), { why: 'NOK at the rate of 2026-07-31' }));
+    expect((await rowOf(books, '1031'))?.source).toBe('calculated');
+    // An amount in currency alone leaves the figure where it came from.
+    valueOf(await save(books, bank, 8700n, [{ currency: 'NOK', amount: 99_000n, base: 8700n }]));
+    expect((await rowOf(books, '1031'))?.source).toBe('calculated');
+    valueOf(await save(books, bank, 8710n, kroner(8710n)));
     await type(books, '1031', 8712n);
-    expect((await openingsView(books))?.parts[bank]).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8712n }]);
-    const rounding = (await openingsView(books))?.exchange[0];
-    if (rounding === undefined) throw new Error('an exchange account in the starter chart');
-    const settled = await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }], {
-      settleOn: rounding.id,
-    });
-    expect(valueOf(settled)).toEqual({ base: 8700n, settled: 10n });
-    expect((await rowOf(books, rounding.code))?.amount).toBe(10n);
+    expect(await partsAt(books, bank)).toEqual(kroner(8712n));
+    expect((await accountStory(books, bank))?.changes.map(({ to, inCurrency }) => [to, inCurrency])).toEqual([
+      [8712n, 'NOK 1,000.00'],
+      [8710n, 'NOK 1,000.00'],
+      [8700n, 'NOK 990.00'],
+      [8700n, 'NOK 1,000.00'],
+    ]);
   });
   it('refuse a currency that is off, another than the account’s, and a figure that changed meanwhile', async () => {
     const { books, bank } = await foreignBooks();
-    expect(codesOf(await save(books, bank, [{ currency: 'GBP', amount: 1n, base: 1n }]))).toEqual(['foreign.other']);
+    expect(codesOf(await save(books, bank, 1n, [{ currency: 'GBP', amount: 1n, base: 1n }]))).toEqual([
+      'foreign.other',
+    ]);
+    expect(codesOf(await save(books, bank, 2n, [{ currency: 'NOK', amount: 1n, base: 1n }]))).toEqual([
+      'foreign.worth',
+    ]);
     const receivables =
       (await chartView(books))?.rows.find(({ account }) => account.role === 'receivables-control')?.account.id ?? 0;
-    expect(codesOf(await save(books, receivables, [{ currency: 'JPY', amount: 1n, base: 1n }]))).toEqual([
+    expect(codesOf(await save(books, receivables, 1n, [{ currency: 'JPY', amount: 1n, base: 1n }]))).toEqual([
       'foreign.off',
     ]);
-    await type(books, '1031', 5n);
-    expect(codesOf(await save(books, bank, [{ currency: 'NOK', amount: 1n, base: 1n }], { revision: 0 }))).toEqual([
-      'openings.changed',
-    ]);
+    valueOf(await save(books, bank, 5n, kroner(5n)));
+    expect(valueOf(await save(books, bank, 6n, kroner(6n), { revision: 0 }))).toMatchObject({
+      saved: false,
+      clashes: [{ account: bank, amount: 5n, parts: kroner(5n) }],
+    });
+    expect(await partsAt(books, bank)).toEqual(kroner(5n));
   });
   it('are posted beside the base amounts, and a correction of the rate moves base only', async () => {
     const { books, bank } = await foreignBooks();
@@ -220,15 +255,15 @@ describe('amounts in currency', () => {
       const was = (await companyView(books))?.facts[field];
       valueOf(await changeFact({ books, field, was, now: 'no' }));
     }
-    valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: 8710n }]));
+    valueOf(await save(books, bank, 8710n, kroner(8710n)));
     await type(books, '3010', -8710n);
     expect(
       (await proofView(books))?.proof.filter(({ severity, findings }) => severity === 'blocker' && findings.length > 0),
     ).toEqual([]);
     valueOf(await postOpenings({ books, set: await setOf(books) }));
     valueOf(await openCorrection({ books, reason: 'the bank’s own rate' }));
-    expect((await openingsView(books))?.parts[bank]).toHaveLength(1);
-    valueOf(await save(books, bank, [{ currency: 'NOK', amount: 100_000n, base: null }]));
+    expect(await partsAt(books, bank)).toHaveLength(1);
+    valueOf(await save(books, bank, 8700n, kroner(8700n)));
     await type(books, '3010', -8700n);
     valueOf(await postOpenings({ books, set: await setOf(books) }));
     const lines = await database.current.query<{ amount: bigint; currency: string | null; foreign: bigint | null }>(

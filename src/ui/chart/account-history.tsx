@@ -13,6 +13,7 @@ interface Story {
     readonly source: string;
     readonly paper: string | null;
     readonly why: string | null;
+    readonly inCurrency: string | null;
     readonly version: number;
     readonly by: string;
     readonly at: string;
@@ -66,7 +67,7 @@ export const AccountHistory = ({ story, money }: Props) => {
           const say = (amount: string | null): string =>
             amount === null ? 'empty' : sided(minor(BigInt(amount)), money);
           return {
-            what: `${say(change.from)} → ${say(change.to)}, ${change.why ?? (change.paper === null ? change.source : `from ${change.paper}`)}`,
+            what: `${say(change.from)} → ${say(change.to)}${change.inCurrency === null ? '' : ` (${change.inCurrency})`}, ${change.why ?? (change.paper === null ? change.source : `from ${change.paper}`)}`,
             when: `${change.by}, ${moment(change.at)}`,
             at: change.at,
           };

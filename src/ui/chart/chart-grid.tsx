@@ -26,6 +26,7 @@ import type { Minor } from '@/core/money/minor';
 import { readClipboard } from '@/core/openings/sheet';
 import { folded } from '@/core/papers/cells';
 import { type Result, plural } from '@/core/result';
+import { type Cell, cellAfter, clampedTo, rangeOf } from '../parts/cell-moves';
 import { sided } from '../parts/figures';
 import { useUndoKeys } from '../parts/undo-keys';
 import { ChartCellEditor } from './chart-cell-editor';
@@ -33,11 +34,6 @@ import { ChartRow, ROW } from './chart-row';
 import type { ChartStore } from './chart-store';
 
 const EDITABLE: ReadonlySet<ChartSheetColumn> = new Set(['code', 'name', 'line', 'side', 'currency', 'role', 'state']);
-
-interface Cell {
-  readonly row: number;
-  readonly column: number;
-}
 
 interface Props {
   readonly frame: FrameView;
@@ -109,20 +105,17 @@ export const ChartGrid = ({
     return found;
   }, [sifted, tree, closed, sought, type, show, sort, settings.scheme, index, amounts]);
 
-  const clamp = (cell: Cell): Cell => ({
-    row: Math.max(0, Math.min(rows.length - 1, cell.row)),
-    column: Math.max(0, Math.min(columns.length - 1, cell.column)),
-  });
+  const last: Cell = { row: rows.length - 1, column: columns.length - 1 };
   // The chosen account stays chosen when the rows around it move; a position counts only where its account is gone.
   const [kept, setKept] = useState<AccountId | undefined>(selected);
   const place = kept === undefined ? -1 : rows.findIndex(({ account }) => account.id === kept);
   const spread = selection.anchor.row - selection.active.row;
-  const active = clamp(place >= 0 ? { row: place, column: selection.active.column } : selection.active);
-  const anchor = clamp(
+  const active = clampedTo(last, place >= 0 ? { row: place, column: selection.active.column } : selection.active);
+  const anchor = clampedTo(
+    last,
     spread === 0 ? { ...selection.anchor, row: active.row } : { ...selection.anchor, row: active.row + spread },
   );
-  const [top, bottom] = [Math.min(active.row, anchor.row), Math.max(active.row, anchor.row)];
-  const [left, right] = [Math.min(active.column, anchor.column), Math.max(active.column, anchor.column)];
+  const { top, bottom, left, right } = rangeOf(active, anchor);
   const column = columns[active.column] ?? 'name';
 
   const virtual = useVirtualizer({
@@ -138,7 +131,7 @@ export const ChartGrid = ({
   });
 
   const go = (to: Cell, extend = false): void => {
-    const cell = clamp(to);
+    const cell = clampedTo(last, to);
     setEditing(undefined);
     setFocused(true);
     setSelection({ active: cell, anchor: extend ? anchor : cell });
@@ -273,31 +266,20 @@ export const ChartGrid = ({
   const press = (event: KeyboardEvent): void => {
     if (editing !== undefined) return;
     const control = event.ctrlKey || event.metaKey;
-    const { row, column: at } = active;
     const sheet = Math.max(1, Math.floor((scroller.current?.clientHeight ?? 400) / ROW) - 2);
-    const last = { row: rows.length - 1, column: columns.length - 1 };
     const ids = chosen().map(({ id }) => id);
     if (event.altKey && event.key === 'ArrowRight') regroup(indent(accounts, ids));
     else if (event.altKey && event.key === 'ArrowLeft') regroup(outdent(accounts, ids));
     else if (event.altKey && event.key.toLowerCase() === 'n') onAdd();
     else if (event.altKey) return;
     else {
-      const to: Cell | undefined = {
-        ArrowDown: { row: control ? last.row : row + 1, column: at },
-        ArrowUp: { row: control ? 0 : row - 1, column: at },
-        ArrowRight: { row, column: control ? last.column : at + 1 },
-        ArrowLeft: { row, column: control ? 0 : at - 1 },
-        Home: { row: control ? 0 : row, column: 0 },
-        End: { row: control ? last.row : row, column: last.column },
-        PageDown: { row: row + sheet, column: at },
-        PageUp: { row: row - sheet, column: at },
-      }[event.key];
+      const to = cellAfter(event, active, last, sheet);
       if (to !== undefined) go(to, event.shiftKey);
       else if (control && event.key.toLowerCase() === 'x') {
         cutRows();
         return; // The browser's own cut event copies the cells.
       } else if (control && event.key.toLowerCase() === 'a')
-        setSelection({ active: { row: last.row, column: last.column }, anchor: { row: 0, column: 0 } });
+        setSelection({ active: last, anchor: { row: 0, column: 0 } });
       else if (control) return;
       else if (event.key === 'Enter' || event.key === 'F2') begin(undefined);
       else if (event.key === ' ') {

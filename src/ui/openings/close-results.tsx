@@ -78,8 +78,11 @@ export const CloseResults = ({ frame, rows, figures }: Props) => {
                 className="btn btn-xs my-1.5"
                 onClick={() => {
                   figures.put(
-                    entry.map(({ account, to }) => ({ account, amount: to === NIL ? null : to })),
-                    'results closed to retained earnings',
+                    entry.map(({ account, to }) => ({
+                      account,
+                      amount: to === NIL ? null : to,
+                      why: 'results closed to retained earnings',
+                    })),
                   );
                   setShown(false);
                 }}

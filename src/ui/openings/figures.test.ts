@@ -23,7 +23,16 @@ const server = () => {
       const line = stored.get(entry.account);
       return (line?.revision ?? 0) === entry.revision
         ? []
-        : [{ account: entry.account, amount: line?.amount ?? null, revision: line?.revision ?? 0, by: 'Ana', at: '' }];
+        : [
+            {
+              account: entry.account,
+              amount: line?.amount ?? null,
+              parts: [],
+              revision: line?.revision ?? 0,
+              by: 'Ana',
+              at: '',
+            },
+          ];
     });
     if (clashes.length > 0) return ok({ saved: false, clashes });
     return ok({
@@ -126,7 +135,7 @@ describe('the figures of the sheet', () => {
     figures.reject(a, { text: 'ten', column: 'debit' }, 'no amount');
     expect(figures.get(a)).toMatchObject({ amount: 10n, state: 'unreadable', typed: { text: 'ten' } });
     figures.forget(a);
-    expect(figures.get(a)).toEqual({ amount: 10n, revision: 1, source: 'typed', state: 'saved' });
+    expect(figures.get(a)).toMatchObject({ amount: 10n, revision: 1, source: 'typed', state: 'saved' });
   });
 
   it('accept newer figures from the server only where nobody is changing them here', async () => {
@@ -141,5 +150,37 @@ describe('the figures of the sheet', () => {
     ]);
     expect(figures.get(a)).toMatchObject({ amount: 11n, revision: 7, source: 'paper' });
     expect(figures.get(b)).toMatchObject({ amount: 3n, state: 'failed' });
+  });
+
+  it('carry their amounts in currency: a typed worth moves them, and an undo brings them back', async () => {
+    const sent: Entry[][] = [];
+    const there = server();
+    const parts = [{ currency: 'NOK', amount: minor(100n), base: minor(10n) }];
+    const figures = makeFigures(
+      [{ id: a, amount: minor(10n), revision: 0, source: 'paper', parts, currency: 'NOK' }],
+      (entries) => {
+        sent.push([...entries]);
+        return there.save(entries);
+      },
+    );
+    figures.put([{ account: a, amount: minor(12n) }]);
+    await settle();
+    expect(sent.at(-1)).toEqual([
+      { account: a, amount: 12n, parts: [{ currency: 'NOK', amount: 100n, base: 12n }], revision: 0, restores: false },
+    ]);
+    figures.put([{ account: a, amount: null }]);
+    await settle();
+    expect(figures.get(a).parts).toEqual([]);
+    figures.undo();
+    figures.undo();
+    await settle();
+    expect(figures.get(a)).toMatchObject({ amount: 10n, parts });
+    expect(sent.at(-1)?.[0]).toMatchObject({ amount: 10n, parts, restores: true });
+    // An amount in currency alone is a change too, and says nothing of where the figure came from.
+    figures.put([
+      { account: a, amount: minor(10n), parts: [{ currency: 'NOK', amount: minor(99n), base: minor(10n) }] },
+    ]);
+    await settle();
+    expect(sent.at(-1)?.[0]?.parts?.[0]?.amount).toBe(99n);
   });
 });

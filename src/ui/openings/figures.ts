@@ -1,37 +1,58 @@
 import type { Clash, Saved } from '@/actions/openings';
 import type { OpeningRowView } from '@/actions/views';
 import type { AccountId } from '@/core/chart/account';
-import { type Minor, NIL, type Side } from '@/core/money/minor';
+import { type Minor, NIL } from '@/core/money/minor';
+import type { Part } from '@/core/openings/foreign';
+import { type Value, partsUnder, sameParts } from '@/core/openings/in-currency';
+import type { SheetColumn } from '@/core/openings/sheet';
 import { type Totals, totalsOf, withChange } from '@/core/openings/level';
 import type { Result } from '@/core/result';
 
 /** One account's figure on the sheet and how it stands with the server. */
-export interface Figure {
-  readonly amount: Minor | null;
+export interface Figure extends Value {
   readonly revision: number;
   readonly source: OpeningRowView['source'];
   readonly state: 'saved' | 'saving' | 'failed' | 'clash' | 'unreadable';
   /** For `failed`, `clash` and `unreadable`: the sentence. */
   readonly says?: string;
   /** For `unreadable`: what was typed, and where. */
-  readonly typed?: { readonly text: string; readonly column: Side };
+  readonly typed?: { readonly text: string; readonly column: SheetColumn };
   readonly theirs?: Clash;
 }
 
 interface Edit {
   readonly account: AccountId;
-  readonly from: Minor | null;
-  readonly to: Minor | null;
+  readonly from: Value;
+  readonly to: Value;
 }
 
-export interface Entry {
+/** A figure to be kept. Where its parts in currencies are not said, they follow the amount. */
+export interface Change {
   readonly account: AccountId;
   readonly amount: Minor | null;
-  readonly revision: number;
-  readonly restores: boolean;
-  /** By what the figure was calculated, where nobody typed it. */
+  readonly parts?: readonly Part[];
+  /** By what it was calculated, where nobody typed it. */
   readonly why?: string;
 }
+
+/** A row of the sheet as the server has it; without parts where amounts in currencies are not looked at. */
+export type Row = Pick<OpeningRowView, 'id' | 'amount' | 'revision' | 'source'> &
+  Partial<Pick<OpeningRowView, 'parts' | 'currency'>>;
+
+export interface Entry extends Change {
+  readonly revision: number;
+  readonly restores: boolean;
+}
+
+const NO_PARTS: readonly Part[] = [];
+
+const fromRow = ({ amount, parts, revision, source }: Row): Figure => ({
+  amount,
+  parts: parts ?? NO_PARTS,
+  revision,
+  source,
+  state: 'saved',
+});
 
 export type Save = (entries: readonly Entry[]) => Promise<Result<Saved>>;
 
@@ -45,10 +66,7 @@ export interface Standing {
  * The figures of the sheet outside of React: a changed figure wakes its own row only. Edits are kept at once and saved one
  * batch after another; whatever the server says, what was typed stays on the sheet until a person decides otherwise.
  */
-export const makeFigures = (
-  rows: readonly Pick<OpeningRowView, 'id' | 'amount' | 'revision' | 'source'>[],
-  save: Save,
-) => {
+export const makeFigures = (rows: readonly Row[], save: Save) => {
   const figures = new Map<AccountId, Figure>();
   const listeners = new Map<AccountId, Set<() => void>>();
   const watchers = new Set<() => void>();
@@ -63,7 +81,10 @@ export const makeFigures = (
   let version = 0;
   let standing: Standing = { waiting: 0, wrong: 0, edits: 0 };
 
-  const empty: Figure = { amount: null, revision: 0, source: null, state: 'saved' };
+  const empty: Figure = { amount: null, parts: NO_PARTS, revision: 0, source: null, state: 'saved' };
+  /** Whether amounts in currencies are looked at here, and the foreign currency of each account kept in one. */
+  const parted = rows.some(({ parts }) => parts !== undefined);
+  const own = new Map(rows.map(({ id, currency }) => [id, currency ?? null]));
   const get = (account: AccountId): Figure => figures.get(account) ?? empty;
 
   const addUp = (): void => {
@@ -87,11 +108,7 @@ export const makeFigures = (
     version += 1;
     for (const listener of listeners.get(account) ?? []) listener();
   };
-  const plain = ({ amount, revision, source }: Figure): Pick<Figure, 'amount' | 'revision' | 'source'> => ({
-    amount,
-    revision,
-    source,
-  });
+  const plain = ({ amount, parts, revision, source }: Figure) => ({ amount, parts, revision, source });
 
   const run = async (): Promise<void> => {
     if (running) return;
@@ -101,6 +118,7 @@ export const makeFigures = (
         account,
         ...how,
         amount: get(account).amount,
+        ...(parted ? { parts: get(account).parts } : {}),
         revision: get(account).revision,
       }));
       queued.clear();
@@ -116,7 +134,9 @@ export const makeFigures = (
           // Typed again while the save was on its way: the newer value waits for its own turn with the new revision.
           set(
             entry.account,
-            now.amount === entry.amount ? { ...plain(now), revision, state: 'saved' } : { ...now, revision },
+            now.amount === entry.amount && (!parted || now.parts === entry.parts)
+              ? { ...plain(now), revision, state: 'saved' }
+              : { ...now, revision },
           );
         }
       } else if (answer.ok) {
@@ -148,16 +168,18 @@ export const makeFigures = (
     running = false;
   };
 
-  const write = (changes: readonly Edit[], how: { readonly restores: boolean; readonly why?: string }): void => {
+  const write = (
+    changes: readonly Edit[],
+    how: (account: AccountId) => { readonly restores: boolean; readonly why?: string },
+  ): void => {
     drafted = undefined;
-    for (const { account, to } of changes) {
-      set(account, {
-        ...plain(get(account)),
-        amount: to,
-        source: to === null ? null : how.why === undefined ? 'typed' : 'calculated',
-        state: 'saving',
-      });
-      queued.set(account, how);
+    for (const { account, from, to } of changes) {
+      const { why } = how(account);
+      const now = get(account);
+      // A base amount that stays where it was still comes from where it came from.
+      const source = from.amount === to.amount ? now.source : why === undefined ? 'typed' : 'calculated';
+      set(account, { ...plain(now), ...to, source: to.amount === null ? null : source, state: 'saving' });
+      queued.set(account, how(account));
     }
     edits += 1;
     announce();
@@ -165,8 +187,7 @@ export const makeFigures = (
   };
 
   for (const row of rows) {
-    if (row.amount !== null || row.revision !== 0)
-      figures.set(row.id, { amount: row.amount, revision: row.revision, source: row.source, state: 'saved' });
+    if (row.amount !== null || row.revision !== 0) figures.set(row.id, fromRow(row));
   }
   totals = totalsOf([...figures.values()].map((figure) => figure.amount ?? NIL));
   addUp();
@@ -193,13 +214,14 @@ export const makeFigures = (
       addUp();
       for (const listener of watchers) listener();
     },
-    /** One edit, of one or many figures, undone as one; by hand, or calculated (`why`). Figures that stay the same are left out. */
-    put: (changes: readonly { readonly account: AccountId; readonly amount: Minor | null }[], why?: string): void => {
-      const edit = changes.flatMap(({ account, amount }): Edit[] => {
-        const now = get(account);
-        return now.amount === amount && now.state !== 'unreadable' && now.state !== 'failed'
+    /** One edit, of one or many figures, undone as one. Figures that stay the same are left out. */
+    put: (changes: readonly Change[]): void => {
+      const edit = changes.flatMap(({ account, amount, parts }): Edit[] => {
+        const { amount: stands, parts: now, state } = get(account);
+        const to: Value = { amount, parts: parts ?? partsUnder(now, amount, own.get(account) ?? null) };
+        return stands === amount && sameParts(now, to.parts) && state !== 'unreadable' && state !== 'failed'
           ? []
-          : [{ account, from: now.amount, to: amount }];
+          : [{ account, from: { amount: stands, parts: now }, to }];
       });
       drafted = undefined;
       if (edit.length === 0) {
@@ -208,10 +230,11 @@ export const makeFigures = (
       }
       done = [...done, edit];
       undone = [];
-      write(edit, { restores: false, ...(why === undefined ? {} : { why }) });
+      const why = new Map(changes.flatMap((one) => (one.why === undefined ? [] : [[one.account, one.why] as const])));
+      write(edit, (account) => ({ restores: false, ...(why.has(account) ? { why: why.get(account) ?? '' } : {}) }));
     },
     /** Keeps a text that does not read as an amount in its cell, with the reason; the figure below it stays as it was. */
-    reject: (account: AccountId, typed: { readonly text: string; readonly column: Side }, says: string): void => {
+    reject: (account: AccountId, typed: NonNullable<Figure['typed']>, says: string): void => {
       drafted = undefined;
       set(account, { ...plain(get(account)), state: 'unreadable', typed, says });
       announce();
@@ -233,7 +256,13 @@ export const makeFigures = (
     keepTheirs: (account: AccountId): void => {
       const { theirs } = get(account);
       if (theirs === undefined) return;
-      set(account, { amount: theirs.amount, revision: theirs.revision, source: 'typed', state: 'saved' });
+      set(account, {
+        amount: theirs.amount,
+        parts: parted ? theirs.parts : NO_PARTS,
+        revision: theirs.revision,
+        source: 'typed',
+        state: 'saved',
+      });
       announce();
     },
     saveMine: (account: AccountId): void => {
@@ -251,7 +280,7 @@ export const makeFigures = (
       undone = [...undone, last];
       write(
         last.map(({ account, from, to }) => ({ account, from: to, to: from })),
-        { restores: true },
+        () => ({ restores: true }),
       );
       return last;
     },
@@ -260,11 +289,11 @@ export const makeFigures = (
       if (next === undefined) return [];
       undone = undone.slice(0, -1);
       done = [...done, next];
-      write(next, { restores: true });
+      write(next, () => ({ restores: true }));
       return next;
     },
     /** The server's newer state, for figures that nobody is changing here. */
-    accept: (fresh: readonly Pick<OpeningRowView, 'id' | 'amount' | 'revision' | 'source'>[]): void => {
+    accept: (fresh: readonly Row[]): void => {
       for (const row of fresh) {
         const now = get(row.id);
         if (
@@ -273,7 +302,7 @@ export const makeFigures = (
           row.revision >= now.revision &&
           row.revision !== now.revision
         )
-          set(row.id, { amount: row.amount, revision: row.revision, source: row.source, state: 'saved' });
+          set(row.id, fromRow(row));
       }
       announce();
     },

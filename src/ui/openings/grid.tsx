@@ -2,41 +2,39 @@
 
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import {
+  type CSSProperties,
   type ClipboardEvent,
   type KeyboardEvent,
-  memo,
   useCallback,
   useEffect,
   useMemo,
   useRef,
   useState,
-  useSyncExternalStore,
 } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame-view';
 import type { OpeningRowView } from '@/actions/views';
 import type { AccountId } from '@/core/chart/account';
-import { readEntry } from '@/core/money/entry';
-import { type Minor, NIL, type Side } from '@/core/money/minor';
-import { type Totals, totalsOf } from '@/core/openings/level';
-import { SHEET_COLUMNS, applyEntry, columnOf, copiedRow, readClipboard, readPastedRow } from '@/core/openings/sheet';
-import { accountFault } from '@/core/proof/openings';
+import { normalSide } from '@/core/chart/classes';
+import type { Minor } from '@/core/money/minor';
+import { takesForeign, writtenParts } from '@/core/openings/in-currency';
+import {
+  type SheetColumn,
+  type SheetMoney,
+  type SheetRow,
+  columnOf,
+  copiedRow,
+  pastedCells,
+  readClipboard,
+  takesAmounts,
+  typedCell,
+} from '@/core/openings/sheet';
 import { plural } from '@/core/result';
+import { type Cell, cellAfter, clampedTo, rangeOf } from '../parts/cell-moves';
 import { figure as write } from '../parts/figures';
 import { CellEditor } from './cell-editor';
-import type { Figures } from './figures';
-
-const ROW = 30;
-const LAST = SHEET_COLUMNS.length - 1;
-const DEBIT = SHEET_COLUMNS.indexOf('debit');
-const CREDIT = SHEET_COLUMNS.indexOf('credit');
-const COLUMNS =
-  'grid grid-cols-[3.6rem_minmax(7rem,1fr)_6.5rem_6.5rem] md:grid-cols-[5rem_minmax(10rem,1fr)_8.5rem_8.5rem_minmax(8rem,14rem)]';
-
-interface Cell {
-  readonly row: number;
-  readonly column: number;
-}
+import type { Change, Figure, Figures } from './figures';
+import { GridRow, HeaderRow, type Landing, NOBODY, ROW, TotalsRow, widthsOf } from './grid-row';
 
 interface Selection {
   readonly active: Cell;
@@ -45,66 +43,52 @@ interface Selection {
 
 interface GridProps {
   readonly frame: FrameView;
+  readonly columns: readonly SheetColumn[];
   readonly rows: readonly OpeningRowView[];
   /** All rows, also those that a filter hides: a heading's subtotal is that of the chart. */
   readonly tree: readonly OpeningRowView[];
   readonly figures: Figures;
+  readonly money: SheetMoney;
   readonly editable: boolean;
   readonly where: (row: OpeningRowView) => string;
-  /** Amounts in currency, written, by account. */
-  readonly inCurrency: ReadonlyMap<number, string>;
+  readonly before: (row: OpeningRowView) => Minor;
+  readonly doubt: (row: OpeningRowView, figure: Figure) => string | undefined;
   readonly selected: AccountId | undefined;
   readonly onSelect: (account: AccountId | undefined) => void;
   readonly landing: Landing | undefined;
 }
 
-/** A wish to stand on an account's amount; a new object each time, so that the same account can be asked for again. */
-export interface Landing {
-  readonly account: AccountId;
-}
-
-const sideAt = (column: number): Side | undefined =>
-  column === DEBIT ? 'debit' : column === CREDIT ? 'credit' : undefined;
-
-/** The keyboard grid (W3C grid pattern) of accounts by debit and credit, with only the rows in sight in the page. */
+/** The keyboard grid (W3C grid pattern) of accounts by their amounts, with only the rows in sight in the page. */
 export const OpeningsGrid = ({
   frame,
+  columns,
   rows,
   tree,
   figures,
+  money,
   editable,
   where,
-  inCurrency,
+  before,
+  doubt,
   selected,
   onSelect,
   landing,
 }: GridProps) => {
+  const [debitAt, creditAt] = [columns.indexOf('debit'), columns.indexOf('credit')];
+  const last: Cell = { row: rows.length - 1, column: columns.length - 1 };
   const scroller = useRef<HTMLDivElement>(null);
   const [focused, setFocused] = useState(false);
   const [editing, setEditing] = useState<{ readonly cell: Cell; readonly text: string } | undefined>();
   const [selection, setSelection] = useState<Selection>(() => {
     const at = rows.findIndex((row) => row.id === selected);
-    const first = {
-      row:
-        at >= 0
-          ? at
-          : Math.max(
-              0,
-              rows.findIndex((row) => !row.heading),
-            ),
-      column: DEBIT,
-    };
+    const fallback = rows.findIndex((row) => !row.heading);
+    const first = { row: at >= 0 ? at : Math.max(0, fallback), column: debitAt };
     return { active: first, anchor: first };
   });
   // A search may leave fewer rows than the selection was made on.
-  const clamp = (cell: Cell): Cell => ({
-    row: Math.max(0, Math.min(rows.length - 1, cell.row)),
-    column: Math.max(0, Math.min(LAST, cell.column)),
-  });
-  const active = clamp(selection.active);
-  const anchor = clamp(selection.anchor);
-  const [top, bottom] = [Math.min(active.row, anchor.row), Math.max(active.row, anchor.row)];
-  const [left, right] = [Math.min(active.column, anchor.column), Math.max(active.column, anchor.column)];
+  const active = clampedTo(last, selection.active);
+  const anchor = clampedTo(last, selection.anchor);
+  const { top, bottom, left, right } = rangeOf(active, anchor);
 
   const virtual = useVirtualizer({
     count: rows.length,
@@ -119,10 +103,9 @@ export const OpeningsGrid = ({
   });
 
   const under = useMemo(() => accountsUnder(tree), [tree]);
-  const currency = { code: frame.currency, digits: frame.digits };
 
   const go = (to: Cell, extend = false): void => {
-    const cell = clamp(to);
+    const cell = clampedTo(last, to);
     setEditing(undefined);
     setFocused(true);
     setSelection({ active: cell, anchor: extend ? anchor : cell });
@@ -134,30 +117,39 @@ export const OpeningsGrid = ({
   useEffect(() => {
     const at = landing === undefined ? -1 : rows.findIndex((row) => row.id === landing.account);
     const amount = at < 0 ? null : (rows[at]?.amount ?? null);
-    if (at >= 0) go({ row: at, column: amount !== null && columnOf(amount) === 'credit' ? CREDIT : DEBIT });
+    if (at >= 0) go({ row: at, column: amount !== null && columnOf(amount) === 'credit' ? creditAt : debitAt });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once per wish, not whenever rows change
   }, [landing]);
 
+  const kindOf = useCallback(
+    (row: OpeningRowView): SheetRow => ({
+      currency: row.currency,
+      foreign: takesForeign(row, frame.currency),
+      normal: normalSide(row),
+    }),
+    [frame.currency],
+  );
+
   const begin = (text: string | undefined): void => {
     const row = rows[active.row];
-    const side = sideAt(active.column);
-    if (!editable || row === undefined || row.heading || side === undefined) return;
+    const column = columns[active.column];
+    if (!editable || row === undefined || row.heading || column === undefined || !takesAmounts(column)) return;
+    if (column === 'foreign' && !kindOf(row).foreign) return;
     const standing = figures.get(row.id);
-    const kept = standing.state === 'unreadable' && standing.typed?.column === side ? standing.typed.text : undefined;
-    const shows = standing.amount !== null && columnOf(standing.amount) === side ? write(standing.amount, frame) : '';
-    setEditing({ cell: active, text: text ?? kept ?? (shows === '·' ? '0' : shows) });
+    const kept = standing.state === 'unreadable' && standing.typed?.column === column ? standing.typed.text : undefined;
+    setEditing({ cell: active, text: text ?? kept ?? editedText(standing, column, frame) });
   };
 
   const commit = (text: string, then: Cell | undefined): void => {
     const row = rows[active.row];
-    const side = sideAt(active.column);
-    if (row !== undefined && side !== undefined) {
-      const read = readEntry(text, side, currency, frame.style);
+    const column = columns[active.column];
+    if (row !== undefined && column !== undefined && takesAmounts(column)) {
+      const standing = figures.get(row.id);
+      const read = typedCell(standing, kindOf(row), column, text, money);
       if (read.ok) {
-        const standing = figures.get(row.id);
         if (standing.state === 'unreadable') figures.forget(row.id);
-        figures.put([{ account: row.id, amount: applyEntry(standing.amount, side, read.value) }]);
-      } else figures.reject(row.id, { text, column: side }, read.problems[0]?.message ?? '');
+        figures.put([{ account: row.id, ...read.value }]);
+      } else figures.reject(row.id, { text, column }, read.problems[0]?.message ?? '');
     }
     if (then === undefined) {
       setEditing(undefined);
@@ -166,22 +158,27 @@ export const OpeningsGrid = ({
   };
 
   const draft = useCallback(
-    (account: AccountId, side: Side, text: string): void => {
-      const read = readEntry(text, side, { code: frame.currency, digits: frame.digits }, frame.style);
-      figures.draft(account, read.ok ? applyEntry(figures.get(account).amount, side, read.value) : undefined);
+    (row: OpeningRowView, column: SheetColumn | undefined, text: string): void => {
+      const read =
+        column !== undefined && takesAmounts(column)
+          ? typedCell(figures.get(row.id), kindOf(row), column, text, money)
+          : undefined;
+      figures.draft(row.id, read?.ok === true ? read.value.amount : undefined);
     },
-    [figures, frame.currency, frame.digits, frame.style],
+    [figures, kindOf, money],
   );
 
   const chosenRows = (): readonly OpeningRowView[] => rows.slice(top, bottom + 1);
   const empty = (): void => {
     if (!editable) return;
-    const columns = new Set([DEBIT, CREDIT].filter((column) => column >= left && column <= right));
-    const changes = chosenRows().flatMap((row) => {
-      const { amount } = figures.get(row.id);
-      return row.heading || amount === null || !columns.has(columnOf(amount) === 'debit' ? DEBIT : CREDIT)
-        ? []
-        : [{ account: row.id, amount: null }];
+    const chosen = new Set(columns.slice(left, right + 1));
+    const changes = chosenRows().flatMap((row): Change[] => {
+      const figure = figures.get(row.id);
+      if (row.heading || figure.amount === null) return [];
+      if (chosen.has(columnOf(figure.amount))) return [{ account: row.id, amount: null }];
+      return chosen.has('foreign') && figure.parts.length > 0
+        ? [{ account: row.id, amount: figure.amount, parts: [] }]
+        : [];
     });
     for (const row of chosenRows()) if (figures.get(row.id).state === 'unreadable') figures.forget(row.id);
     figures.put(changes);
@@ -189,14 +186,13 @@ export const OpeningsGrid = ({
 
   const copy = (event: ClipboardEvent): void => {
     if (editing !== undefined) return;
-    const columns = SHEET_COLUMNS.slice(left, right + 1);
     event.clipboardData.setData(
       'text/plain',
       chosenRows()
         .map((row) =>
           copiedRow(
-            { ...row, where: where(row), amount: figures.get(row.id).amount },
-            columns,
+            { ...row, ...figures.get(row.id), before: before(row), where: where(row) },
+            columns.slice(left, right + 1),
             frame.digits,
             frame.style,
           ),
@@ -214,20 +210,20 @@ export const OpeningsGrid = ({
     const sources =
       table.length === 1
         ? targets.map(() => table[0] ?? [])
-        : table.filter((cells) => !(cells.length > 2 && cells.slice(2).every((cell) => cell === '') && left < DEBIT));
-    const from = SHEET_COLUMNS[left] ?? 'debit';
-    const changes: { account: AccountId; amount: Minor | null }[] = [];
+        : table.filter((cells) => !(cells.length > 2 && cells.slice(2).every((cell) => cell === '') && left < debitAt));
+    const from = columns[left] ?? 'debit';
+    const changes: Change[] = [];
     let unread = 0;
     sources.forEach((cells, at) => {
       const row = targets[at];
-      const read = row === undefined ? undefined : readPastedRow(cells, from, currency, frame.style);
-      if (row === undefined || read === undefined) return;
-      if (read.ok) changes.push({ account: row.id, amount: read.value });
-      else {
+      if (row === undefined) return;
+      const read = pastedCells(figures.get(row.id), kindOf(row), cells, from, columns, money);
+      if (read?.ok === true) changes.push({ account: row.id, ...read.value });
+      else if (read !== undefined) {
         unread += 1;
         figures.reject(
           row.id,
-          { text: cells.join(' ').trim(), column: sideAt(left) ?? 'debit' },
+          { text: cells.join(' ').trim(), column: takesAmounts(from) ? from : 'debit' },
           read.problems[0]?.message ?? '',
         );
       }
@@ -245,37 +241,15 @@ export const OpeningsGrid = ({
   const press = (event: KeyboardEvent): void => {
     if (editing !== undefined) return;
     const control = event.ctrlKey || event.metaKey;
-    const { row, column } = active;
     const page = Math.max(1, Math.floor((scroller.current?.clientHeight ?? 400) / ROW) - 2);
-    const to = ((): Cell | undefined => {
-      switch (event.key) {
-        case 'ArrowDown':
-          return { row: control ? rows.length - 1 : row + 1, column };
-        case 'ArrowUp':
-          return { row: control ? 0 : row - 1, column };
-        case 'ArrowRight':
-          return { row, column: control ? LAST : column + 1 };
-        case 'ArrowLeft':
-          return { row, column: control ? 0 : column - 1 };
-        case 'Home':
-          return { row: control ? 0 : row, column: 0 };
-        case 'End':
-          return { row: control ? rows.length - 1 : row, column: LAST };
-        case 'PageDown':
-          return { row: row + page, column };
-        case 'PageUp':
-          return { row: row - page, column };
-        default:
-          return undefined;
-      }
-    })();
+    const to = cellAfter(event, active, last, page);
     if (to !== undefined) go(to, event.shiftKey);
     else if (control && event.key.toLowerCase() === 'z') {
       const changed = event.shiftKey ? figures.redo() : figures.undo();
       const at = rows.findIndex((one) => one.id === changed[0]?.account);
-      if (at >= 0) go({ row: at, column });
+      if (at >= 0) go({ row: at, column: active.column });
     } else if (control && event.key.toLowerCase() === 'a')
-      setSelection({ active: { row: rows.length - 1, column: LAST }, anchor: { row: 0, column: 0 } });
+      setSelection({ active: last, anchor: { row: 0, column: 0 } });
     else if (control) return;
     else if (event.key === 'Enter' || event.key === 'F2') begin(undefined);
     else if (event.key === 'Delete' || event.key === 'Backspace') empty();
@@ -301,9 +275,10 @@ export const OpeningsGrid = ({
       role="grid"
       aria-label="Opening balances"
       aria-rowcount={rows.length + 2}
-      aria-colcount={LAST + 1}
+      aria-colcount={columns.length}
       aria-multiselectable
       className="min-h-0 flex-1 overflow-auto"
+      style={{ '--columns': widthsOf(columns) } as CSSProperties}
       onKeyDown={press}
       onCopy={copy}
       onCut={(event) => {
@@ -312,27 +287,7 @@ export const OpeningsGrid = ({
       }}
       onPaste={paste}
     >
-      <div
-        role="row"
-        aria-rowindex={1}
-        className={`${COLUMNS} sticky top-0 z-20 border-b border-ink bg-paper text-[0.78rem] font-semibold text-ink-2`}
-      >
-        <span role="columnheader" className="py-1.5 pl-4">
-          Code
-        </span>
-        <span role="columnheader" className="py-1.5">
-          Account
-        </span>
-        <span role="columnheader" className="px-2 py-1.5 text-right">
-          Debit {frame.currency}
-        </span>
-        <span role="columnheader" className="px-2 py-1.5 text-right">
-          Credit {frame.currency}
-        </span>
-        <span role="columnheader" className="px-3 py-1.5 max-md:hidden">
-          Where from
-        </span>
-      </div>
+      <HeaderRow columns={columns} currency={frame.currency} />
       <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((item) => {
           const row = rows[item.index];
@@ -343,13 +298,15 @@ export const OpeningsGrid = ({
             <GridRow
               key={row.id}
               row={row}
+              columns={columns}
               under={under.get(row.id) ?? NOBODY}
               at={item.index}
               start={item.start}
               figures={figures}
               frame={frame}
               where={where}
-              inCurrency={inCurrency.get(row.id)}
+              before={before(row)}
+              doubt={doubt}
               column={here ? active.column : -1}
               from={chosen ? left : -1}
               to={chosen ? right : -1}
@@ -360,20 +317,21 @@ export const OpeningsGrid = ({
                 editing?.cell.row === item.index && here ? (
                   <CellEditor
                     initial={editing.text}
-                    label={`${row.code} ${row.name}, ${SHEET_COLUMNS[active.column] ?? ''}`}
-                    onDraft={(text) => draft(row.id, sideAt(active.column) ?? 'debit', text)}
+                    label={`${row.code} ${row.name}, ${columns[active.column] === 'foreign' ? 'in currency' : (columns[active.column] ?? '')}`}
+                    onDraft={(text) => draft(row, columns[active.column], text)}
                     onCancel={() => {
                       figures.draft(row.id, undefined);
                       setEditing(undefined);
                     }}
                     onKeep={(text, leave) => {
                       const { row: r, column: c } = active;
+                      const first = columns.findIndex(takesAmounts);
                       commit(
                         text,
                         {
                           down: { row: r + 1, column: c },
                           up: { row: r - 1, column: c },
-                          right: c === CREDIT ? { row: r + 1, column: DEBIT } : { row: r, column: c + 1 },
+                          right: c === creditAt ? { row: r + 1, column: first } : { row: r, column: c + 1 },
                           left: { row: r, column: c - 1 },
                           stay: undefined,
                         }[leave],
@@ -387,32 +345,17 @@ export const OpeningsGrid = ({
           );
         })}
       </div>
-      <TotalsRow figures={figures} frame={frame} rowIndex={rows.length + 2} />
+      <TotalsRow columns={columns} figures={figures} frame={frame} rowIndex={rows.length + 2} />
     </div>
   );
 };
 
-interface RowProps {
-  readonly row: OpeningRowView;
-  /** The posting accounts under a heading, at any depth. */
-  readonly under: readonly AccountId[];
-  readonly at: number;
-  readonly start: number;
-  readonly figures: Figures;
-  readonly frame: FrameView;
-  readonly where: (row: OpeningRowView) => string;
-  readonly inCurrency: string | undefined;
-  readonly column: number;
-  readonly from: number;
-  readonly to: number;
-  readonly focused: boolean;
-  readonly landing: Landing | undefined;
-  readonly editor: React.ReactNode;
-  readonly onPoint: (cell: Cell, extend: boolean) => void;
-  readonly onEdit: () => void;
-}
-
-const NOBODY: readonly AccountId[] = [];
+/** What an opened cell shows to be changed. */
+const editedText = (figure: Figure, column: SheetColumn, frame: FrameView): string => {
+  if (column === 'foreign') return figure.parts.length === 1 ? writtenParts(figure, frame.style) : '';
+  const shows = figure.amount !== null && columnOf(figure.amount) === column ? write(figure.amount, frame) : '';
+  return shows === '·' ? '0' : shows;
+};
 
 /** The posting accounts under each heading, at any depth, of rows in the order of the chart. */
 const accountsUnder = (rows: readonly OpeningRowView[]): ReadonlyMap<AccountId, readonly AccountId[]> => {
@@ -426,180 +369,4 @@ const accountsUnder = (rows: readonly OpeningRowView[]): ReadonlyMap<AccountId, 
     } else for (const heading of above) found.get(heading.id)?.push(row.id);
   }
   return found;
-};
-
-/** What the accounts come to on each side; anew after each kept change, not while somebody types. */
-const useSubtotal = (figures: Figures, accounts: readonly AccountId[]): Totals | undefined => {
-  const version = useSyncExternalStore(figures.watch, figures.version, figures.version);
-  return useMemo(
-    () => (accounts.length === 0 ? undefined : totalsOf(accounts.map((id) => figures.get(id).amount ?? NIL))),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the version tells of changed figures
-    [figures, accounts, version],
-  );
-};
-
-/** Rows are equal while nothing of theirs changed; the callbacks that differ each time matter only to the active row. */
-const sameRow = (a: RowProps, b: RowProps): boolean =>
-  a.column < 0 &&
-  b.column < 0 &&
-  a.row === b.row &&
-  a.under === b.under &&
-  a.at === b.at &&
-  a.start === b.start &&
-  a.from === b.from &&
-  a.to === b.to &&
-  a.inCurrency === b.inCurrency &&
-  a.frame === b.frame &&
-  a.figures === b.figures;
-
-const GridRow = memo(
-  ({
-    row,
-    under,
-    at,
-    start,
-    figures,
-    frame,
-    where,
-    inCurrency,
-    column,
-    from,
-    to,
-    focused,
-    landing,
-    editor,
-    onPoint,
-    onEdit,
-  }: RowProps) => {
-    const figure = useSyncExternalStore(
-      (listener) => figures.subscribe(row.id, listener),
-      () => figures.get(row.id),
-      () => figures.get(row.id),
-    );
-    const activeCell = useRef<HTMLDivElement>(null);
-    useEffect(() => {
-      if (focused && editor === undefined) activeCell.current?.focus({ preventScroll: true });
-    }, [focused, editor, column, landing]);
-    const fault = figure.amount === null ? undefined : accountFault(row, figure.amount, frame.atYearStart);
-    const shows = (side: Side): string => {
-      if (figure.state === 'unreadable' && figure.typed?.column === side) return figure.typed.text;
-      return figure.amount !== null && columnOf(figure.amount) === side ? write(figure.amount, frame) : '';
-    };
-    const cells = [row.code, row.name, row.heading ? '' : shows('debit'), row.heading ? '' : shows('credit'), ''];
-    const subtotal = useSubtotal(figures, row.heading ? under : NOBODY);
-    const wrong = figure.state === 'failed' || figure.state === 'clash' || figure.state === 'unreadable';
-    return (
-      <div
-        role="row"
-        aria-rowindex={at + 2}
-        className={`${COLUMNS} absolute inset-x-0 border-b border-hairline text-[0.8125rem] ${row.heading ? 'bg-paper-2 font-semibold' : ''} ${column >= 0 ? 'bg-madder-wash' : ''}`}
-        style={{ height: ROW, transform: `translateY(${String(start)}px)` }}
-      >
-        {cells.map((text, index) => {
-          const here = index === column;
-          const chosen = index >= from && index <= to;
-          const amount = index === DEBIT || index === CREDIT;
-          return (
-            <div
-              key={index}
-              role="gridcell"
-              ref={here ? activeCell : undefined}
-              tabIndex={here ? 0 : -1}
-              aria-colindex={index + 1}
-              aria-selected={chosen}
-              aria-invalid={wrong && amount && text !== '' ? true : undefined}
-              aria-readonly={!amount || row.heading ? true : undefined}
-              onMouseDown={(event) => {
-                if (here && editor !== undefined) return;
-                event.preventDefault();
-                onPoint({ row: at, column: index }, event.shiftKey);
-              }}
-              onMouseEnter={(event) =>
-                event.buttons === 1 && editor === undefined && onPoint({ row: at, column: index }, true)
-              }
-              onDoubleClick={onEdit}
-              className={`relative flex min-w-0 items-center outline-offset-[-2px] ${index === 0 ? 'pl-4 text-ink-2 font-normal' : ''} ${amount ? 'justify-end border-l border-hairline px-2' : ''} ${index === LAST ? 'border-l border-hairline px-3 max-md:hidden' : ''} ${chosen && from !== to ? 'bg-madder-wash' : ''} ${here ? 'outline-2 outline-madder' : ''} ${amount && wrong ? 'text-brick' : ''}`}
-            >
-              {here && editor !== undefined ? (
-                editor
-              ) : index === LAST ? (
-                <span className="truncate text-xs text-ink-2">
-                  {wrong ? (
-                    <span className="font-medium text-brick">
-                      ▲{' '}
-                      {figure.state === 'clash'
-                        ? 'changed by somebody else'
-                        : figure.state === 'failed'
-                          ? 'not saved'
-                          : 'not an amount'}{' '}
-                    </span>
-                  ) : fault !== undefined ? (
-                    <span className="font-medium text-ochre">▲ {fault.says} </span>
-                  ) : null}
-                  {where(row)}
-                </span>
-              ) : (
-                <span
-                  className="truncate"
-                  title={index === 1 ? text : undefined}
-                  style={index === 1 ? { paddingLeft: `${String(row.depth * 0.9)}rem` } : undefined}
-                >
-                  {row.heading && amount && subtotal !== undefined ? (
-                    <span className="font-normal text-ink-2">
-                      {index === DEBIT && subtotal.debits !== 0n ? write(subtotal.debits, frame) : ''}
-                      {index === CREDIT && subtotal.credits !== 0n ? write(subtotal.credits, frame) : ''}
-                    </span>
-                  ) : (
-                    text
-                  )}
-                  {index === 1 && inCurrency !== undefined && (
-                    <span className="ml-2 text-xs font-normal text-ink-2">{inCurrency}</span>
-                  )}
-                  {index === 1 && !row.active && <span className="ml-2 text-xs font-normal text-ink-2">inactive</span>}
-                  {index === 1 && (wrong || fault !== undefined) && (
-                    <span className="ml-1.5 text-ochre md:hidden" aria-hidden>
-                      ▲
-                    </span>
-                  )}
-                </span>
-              )}
-            </div>
-          );
-        })}
-      </div>
-    );
-  },
-  sameRow,
-);
-GridRow.displayName = 'GridRow';
-
-const TotalsRow = ({
-  figures,
-  frame,
-  rowIndex,
-}: {
-  readonly figures: Figures;
-  readonly frame: FrameView;
-  readonly rowIndex: number;
-}) => {
-  const { debits, credits } = useSyncExternalStore(figures.watch, figures.totals, figures.totals);
-  return (
-    <div
-      role="row"
-      aria-rowindex={rowIndex}
-      className={`${COLUMNS} sticky bottom-0 z-10 border-t border-ink bg-paper pb-1 text-[0.8125rem] font-semibold`}
-    >
-      <span role="gridcell" className="py-1.5 pl-4" />
-      <span role="gridcell" className="py-1.5">
-        Totals
-      </span>
-      <span role="gridcell" className="border-b-[3px] border-double border-ink px-2 py-1.5 text-right">
-        {write(debits, frame)}
-      </span>
-      <span role="gridcell" className="border-b-[3px] border-double border-ink px-2 py-1.5 text-right">
-        {write(credits, frame)}
-      </span>
-      <span role="gridcell" className="max-md:hidden" />
-    </div>
-  );
 };

@@ -1,33 +1,31 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { saveForeign } from '@/actions/foreign';
 import type { FrameView } from '@/actions/frame-view';
 import type { OpeningRate, OpeningRowView } from '@/actions/views';
 import { type AccountId, accountId, called } from '@/core/chart/account';
+import { normalSide } from '@/core/chart/classes';
 import { readEntry } from '@/core/money/entry';
-import { type Minor, NIL, subtract, sum } from '@/core/money/minor';
-import type { Rounding } from '@/core/money/rounding';
+import { NIL, add, sideOf, subtract, sum } from '@/core/money/minor';
 import { type Part, compared, impliedRate } from '@/core/openings/foreign';
+import { translatedParts, withParts } from '@/core/openings/in-currency';
+import type { SheetMoney } from '@/core/openings/sheet';
 import type { Problem } from '@/core/result';
 import { MarginPart } from '../frame/frame';
-import { figure, sided } from '../parts/figures';
+import { figure as write, sided } from '../parts/figures';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
-import { send } from '../parts/send';
+import type { Figure, Figures } from './figures';
 
 interface Props {
   readonly frame: FrameView;
-  readonly set: number;
   readonly row: OpeningRowView;
-  /** The figure as it stands, and the revision it was seen at. */
-  readonly amount: Minor | null;
-  readonly revision: number;
-  readonly parts: readonly Part[];
+  readonly figures: Figures;
+  /** The figure as it stands. */
+  readonly figure: Figure;
+  readonly money: SheetMoney;
   readonly rates: readonly OpeningRate[];
-  readonly rounding: Rounding;
   readonly exchange: readonly { readonly id: AccountId; readonly code: string; readonly name: string }[];
 }
 
@@ -38,18 +36,18 @@ interface Line {
 }
 
 /** How much of a figure is in foreign currencies: the amount, the rate of the opening date, the base amount, and how they agree. */
-export const InCurrency = ({ frame, set, row, amount, revision, parts, rates, rounding, exchange }: Props) => {
-  const router = useRouter();
-  const only = row.currency !== null && row.currency !== frame.currency ? row.currency : undefined;
-  const write = (part: Part): Line => ({
-    currency: part.currency,
-    amount: sided(part.amount, inCurrency(part.currency)),
-    base: sided(part.base, frame),
-  });
+export const InCurrency = ({ frame, row, figures, figure, money, rates, exchange }: Props) => {
+  const { amount, parts } = figure;
+  const only = row.currency ?? undefined;
   const inCurrency = (currency: string) => ({
     ...frame,
     currency,
     digits: rates.find((rate) => rate.currency === currency)?.digits ?? 2,
+  });
+  const lineOf = (part: Part): Line => ({
+    currency: part.currency,
+    amount: sided(part.amount, inCurrency(part.currency)),
+    base: sided(part.base, frame),
   });
   const fresh = (): Line => ({
     currency: only ?? rates[0]?.currency ?? '',
@@ -57,64 +55,66 @@ export const InCurrency = ({ frame, set, row, amount, revision, parts, rates, ro
     base: only !== undefined && amount !== null ? sided(amount, frame) : '',
   });
   const [lines, setLines] = useState<readonly Line[]>(() =>
-    parts.length > 0 ? parts.map(write) : only === undefined ? [] : [fresh()],
+    parts.length > 0 ? parts.map(lineOf) : only === undefined ? [] : [fresh()],
   );
   const [settleOn, setSettleOn] = useState<AccountId | null>(exchange[0]?.id ?? null);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const set_ = (at: number, change: Partial<Line>): void =>
     setLines((was) => was.map((line, index) => (index === at ? { ...line, ...change } : line)));
 
+  const side = (amount === null ? undefined : sideOf(amount)) ?? normalSide(row);
   const read = lines.map((line) => {
-    const money = inCurrency(line.currency);
-    const side = amount !== null && amount < 0n ? 'credit' : 'debit';
-    const own = readEntry(line.amount, side, { code: line.currency, digits: money.digits }, frame.style);
-    const base = readEntry(line.base, side, { code: frame.currency, digits: frame.digits }, frame.style);
+    const foreign = inCurrency(line.currency);
+    const own = readEntry(line.amount, side, { code: line.currency, digits: foreign.digits }, frame.style);
+    const base = readEntry(line.base, side, money.base, frame.style);
     const value = own.ok && own.value.kind === 'amount' ? own.value.amount : undefined;
     const worth = base.ok && base.value.kind === 'amount' ? base.value.amount : null;
-    const rate = rates.find(({ currency }) => currency === line.currency);
-    const how =
-      rate?.ratio == null
-        ? undefined
-        : { ratio: rate.ratio, fromDigits: money.digits, toDigits: frame.digits, rounding };
+    const rate = money.rateOf(line.currency);
     return {
-      money,
-      rate,
+      currency: line.currency,
+      of: rate?.of,
       value,
       worth,
       says: (own.ok ? undefined : own.problems[0]?.message) ?? (base.ok ? undefined : base.problems[0]?.message),
       against:
-        how === undefined || value === undefined ? undefined : compared({ amount: value, base: worth ?? NIL }, how),
+        rate === undefined || value === undefined
+          ? undefined
+          : compared({ amount: value, base: worth ?? NIL }, rate.how),
       implied:
         value === undefined || worth === null
           ? undefined
-          : impliedRate({ amount: value, base: worth }, { fromDigits: money.digits, toDigits: frame.digits }),
+          : impliedRate({ amount: value, base: worth }, { fromDigits: foreign.digits, toDigits: frame.digits }),
     };
   });
-  const stood = sum(parts.map(({ base }) => base));
-  const rest = only === undefined ? subtract(amount ?? NIL, stood) : NIL;
-  const readable = read.every(({ value, says }) => value !== undefined && says === undefined);
+  // A line whose amount is emptied goes.
+  const wanted = read.flatMap(({ currency, value, worth }) =>
+    value === undefined ? [] : [{ currency, amount: value, base: worth }],
+  );
+  const readable = read.every(({ says }) => says === undefined) && (wanted.length > 0 || parts.length > 0);
   const off = read.some(({ worth, against }) => worth !== null && against !== undefined && against.difference !== 0n);
+  const given = translatedParts(wanted, false, money.rateOf);
+  const becomes = given.ok ? withParts({ amount, parts }, given.value.parts, row.currency) : figure;
+  const rest = subtract(becomes.amount ?? NIL, sum(becomes.parts.map(({ base }) => base)));
 
-  const save = async (how: 'given' | 'rate' | 'settle'): Promise<void> => {
-    const done = await send(
-      saveForeign({
-        books: frame.id,
-        set,
-        account: row.id,
-        revision,
-        rest,
-        settleOn: how === 'settle' ? settleOn : null,
-        parts: read.map(({ value, worth }, at) => ({
-          currency: lines[at]?.currency ?? '',
-          amount: value ?? NIL,
-          base: how === 'rate' ? null : worth,
-        })),
-      }),
-    );
-    setProblems(done.ok ? [] : done.problems);
-    if (!done.ok) return;
-    toast(`${called(row)} is ${sided(done.value.base, frame)}`);
-    router.refresh();
+  const save = (how: 'given' | 'rate' | 'settle'): void => {
+    const made = translatedParts(wanted, how !== 'given', money.rateOf);
+    setProblems(made.ok ? [] : made.problems);
+    if (!made.ok) return;
+    const { left, why } = made.value;
+    const to = withParts({ amount, parts }, made.value.parts, row.currency);
+    figures.put([
+      { account: row.id, ...to, ...(why === undefined ? {} : { why }) },
+      ...(how !== 'settle' || settleOn === null || left === 0n
+        ? []
+        : [
+            {
+              account: settleOn,
+              amount: add(figures.get(settleOn).amount ?? NIL, left),
+              why: `difference to the rate on ${called(row)}`.slice(0, 300),
+            },
+          ]),
+    ]);
+    toast(`${called(row)} is ${sided(to.amount ?? NIL, frame)}`);
   };
 
   return (
@@ -124,11 +124,11 @@ export const InCurrency = ({ frame, set, row, amount, revision, parts, rates, ro
         className="flex flex-col gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          void save('given');
+          save('given');
         }}
       >
         {lines.map((line, at) => {
-          const { money, rate, against, implied, worth, says } = read[at] ?? {};
+          const { currency, of, against, implied, worth, says } = read[at] ?? {};
           return (
             <div key={at} className="border-b border-hairline pb-1.5">
               <div className="grid grid-cols-[4.2rem_minmax(0,1fr)] items-center gap-1">
@@ -159,18 +159,18 @@ export const InCurrency = ({ frame, set, row, amount, revision, parts, rates, ro
                   value={line.base}
                   onChange={(event) => set_(at, { base: event.target.value })}
                   autoComplete="off"
-                  placeholder={against === undefined ? '' : `${figure(against.translated, frame)} by the rate`}
+                  placeholder={against === undefined ? '' : `${write(against.translated, frame)} by the rate`}
                   className="input input-xs w-full text-right"
                 />
               </div>
               <p className="mt-1 text-xs text-ink-2">
                 {says ??
                   (against === undefined
-                    ? rate?.ratio == null
+                    ? of === undefined
                       ? `No ${line.currency} rate near the opening date.`
                       : ''
-                    : `At the rate of ${rate?.of == null ? 'the opening date' : day(rate.of)}: ${sided(against.translated, frame)}.`)}
-                {implied !== undefined && ` Implied: 1 ${money?.currency ?? ''} = ${implied} ${frame.currency}.`}
+                    : `At the rate of ${of === undefined ? 'the opening date' : day(of)}: ${sided(against.translated, frame)}.`)}
+                {implied !== undefined && ` Implied: 1 ${currency ?? ''} = ${implied} ${frame.currency}.`}
                 {worth != null && against !== undefined && against.difference !== 0n && (
                   <span className="font-medium text-ochre"> Differs by {sided(against.difference, frame)}.</span>
                 )}
@@ -196,7 +196,7 @@ export const InCurrency = ({ frame, set, row, amount, revision, parts, rates, ro
             type="button"
             className="btn btn-xs"
             disabled={!readable || lines.length === 0}
-            onClick={() => void save('rate')}
+            onClick={() => save('rate')}
           >
             Use the rate
           </button>
@@ -216,7 +216,7 @@ export const InCurrency = ({ frame, set, row, amount, revision, parts, rates, ro
                 </option>
               ))}
             </select>
-            <button type="button" className="btn btn-xs" disabled={!readable} onClick={() => void save('settle')}>
+            <button type="button" className="btn btn-xs" disabled={!readable} onClick={() => save('settle')}>
               Put it there
             </button>
           </p>

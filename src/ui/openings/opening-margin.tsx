@@ -4,16 +4,15 @@ import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
 import { plural } from '@/core/result';
 import type { FrameView } from '@/actions/frame-view';
-import type { BehindView, OpeningRate, OpeningRowView } from '@/actions/views';
+import type { BehindView, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
 import { classFacts } from '@/core/chart/classes';
 import { accountFault } from '@/core/proof/openings';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
-import type { Rounding } from '@/core/money/rounding';
-import type { Part } from '@/core/openings/foreign';
-import type { Figures } from './figures';
+import { takesForeign } from '@/core/openings/in-currency';
+import type { Figure, Figures } from './figures';
 import { InCurrency } from './in-currency';
 
 interface Props {
@@ -25,14 +24,10 @@ interface Props {
 }
 
 /** What the margin needs for amounts in currency. */
-export interface Foreign {
-  /** The draft, or null when figures stay as they are. */
-  readonly set: number | null;
-  readonly parts: readonly Part[];
-  readonly rates: readonly OpeningRate[];
-  readonly rounding: Rounding;
-  readonly exchange: Parameters<typeof InCurrency>[0]['exchange'];
-}
+export type Foreign = Pick<Parameters<typeof InCurrency>[0], 'money' | 'rates' | 'exchange'> & {
+  /** Whether figures can be changed. */
+  readonly editable: boolean;
+};
 
 /** The margin of the chosen account: where its figure came from, what is wrong with it, what happened to it. */
 export const OpeningMargin = ({ frame, row, figures, behind, foreign }: Props) =>
@@ -142,20 +137,21 @@ const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly 
           </>
         )}
       </MarginPart>
-      {foreign.set !== null && foreign.rates.length > 0 && takesCurrency(row, frame.currency) && (
+      {foreign.editable && foreign.rates.length > 0 && takesForeign(row, frame.currency) && (
         <InCurrency
-          key={`${String(row.id)} ${String(figure.revision)} ${String(foreign.parts.length)}`}
+          key={`${String(row.id)} ${partsKey(figure)}`}
           frame={frame}
           row={row}
-          amount={figure.amount}
-          revision={figure.revision}
-          {...foreign}
-          set={foreign.set}
+          figures={figures}
+          figure={figure}
+          money={foreign.money}
+          rates={foreign.rates}
+          exchange={foreign.exchange}
         />
       )}
-      {foreign.set === null && foreign.parts.length > 0 && (
+      {!foreign.editable && figure.parts.length > 0 && (
         <MarginPart title="In currency">
-          {foreign.parts.map((part) => (
+          {figure.parts.map((part) => (
             <p key={part.currency}>
               {part.currency}{' '}
               {sided(part.amount, {
@@ -174,10 +170,9 @@ const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly 
   );
 };
 
-/** Accounts of a foreign currency, and control accounts, which may hold several. */
-const takesCurrency = ({ currency, role }: OpeningRowView, base: string): boolean =>
-  (currency !== null && currency !== base) ||
-  (currency === null && (role === 'receivables-control' || role === 'payables-control'));
+/** Changes when the figure or its parts do, so that the fields begin anew. */
+const partsKey = ({ amount, parts }: Figure): string =>
+  [amount, ...parts.flatMap((part) => [part.currency, part.amount, part.base])].map(String).join();
 
 const History = ({
   frame,

@@ -78,10 +78,7 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
     why: string,
     says: string,
   ): void => {
-    figures.put(
-      changes.map(({ account, to }) => ({ account, amount: to })),
-      why,
-    );
+    figures.put(changes.map(({ account, to }) => ({ account, amount: to, why })));
     setTried((was) => [...was, { says }]);
   };
   const attempt = (hypothesis: Hypothesis): void => {

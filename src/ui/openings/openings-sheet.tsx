@@ -1,0 +1,285 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import type { FrameView } from '@/actions/frame-view';
+import type { BehindView, OpeningRowView, openingsView } from '@/actions/views';
+import { type AccountId, accountId, called } from '@/core/chart/account';
+import { type Minor, NIL, sum } from '@/core/money/minor';
+import { compared } from '@/core/openings/foreign';
+import { type SheetMoney, sheetColumns } from '@/core/openings/sheet';
+import { folded } from '@/core/papers/cells';
+import { accountFault } from '@/core/proof/openings';
+import { plural } from '@/core/result';
+import { onAccountAsked } from '../frame/account-asked';
+import { useSetTotals } from '../frame/level-context';
+import { sided } from '../parts/figures';
+import type { Figure, Figures } from './figures';
+import { OpeningsGrid } from './grid';
+import type { Landing } from './grid-row';
+
+type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
+
+const FILTERS = ['all', 'filled', 'empty', 'to look at', 'different', 'from a paper'] as const;
+type Filter = (typeof FILTERS)[number];
+
+interface SheetProps {
+  readonly frame: FrameView;
+  readonly rows: readonly OpeningRowView[];
+  readonly figures: Figures;
+  readonly behind: Readonly<Partial<Record<number, readonly BehindView[]>>>;
+  readonly money: SheetMoney;
+  readonly before: View['before'];
+  readonly papers: View['papers'];
+  readonly editable: boolean;
+  readonly selected: AccountId | undefined;
+  readonly onSelect: (account: AccountId | undefined) => void;
+  readonly jumpTo: AccountId | undefined;
+}
+
+/** How many rows of papers stand behind a figure; those not told one by one are counted too. */
+const rowsBehind = (behind: readonly BehindView[]): number =>
+  [...new Map(behind.map((one) => [one.paper, one.of])).values()].reduce((all, of) => all + of, 0);
+
+/** What a paper or a person says about where a figure came from, short enough for its column. */
+const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindView[] | undefined): string => {
+  if (figure.amount === null) return '';
+  const [first] = behind ?? [];
+  if (figure.source === 'paper' && first !== undefined) {
+    const told = (behind ?? []).slice(0, 4).map((one) => one.row);
+    const more = rowsBehind(behind ?? []) - told.length;
+    return `row ${told.join(', ')}${more > 0 ? ` and ${plural(more, 'more row')}` : ''} · ${first.paperName}`;
+  }
+  return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
+};
+
+/** The sheet of the opening balances: its filters, and the grid. */
+export const OpeningsSheet = ({
+  frame,
+  rows,
+  figures,
+  behind,
+  money,
+  before,
+  papers,
+  editable,
+  selected,
+  onSelect,
+  jumpTo,
+}: SheetProps) => {
+  const router = useRouter();
+  const setTotals = useSetTotals();
+  const standing = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
+  const [filter, setFilter] = useState<Filter>('all');
+  const [wanted, setWanted] = useState('');
+  const [paper, setPaper] = useState(0);
+  const [landing, setLanding] = useState<Landing | undefined>();
+  // Somebody asked for an account: by an address, or from the command list while this page is open.
+  useEffect(() => {
+    const land = (account: AccountId): void => {
+      setFilter('all');
+      setWanted('');
+      setLanding({ account });
+    };
+    if (jumpTo !== undefined) land(jumpTo);
+    return onAccountAsked((account) => land(accountId(account)));
+  }, [jumpTo]);
+
+  useEffect(() => {
+    const move = (): void => setTotals(figures.totals());
+    move();
+    return figures.watch(move);
+  }, [figures, setTotals]);
+
+  useEffect(() => {
+    if (standing.waiting === 0 && standing.wrong === 0) return;
+    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
+    addEventListener('beforeunload', warn);
+    return () => removeEventListener('beforeunload', warn);
+  }, [standing]);
+
+  // The course above counts filled accounts; ask for it again when the sheet has come to rest.
+  useEffect(() => {
+    if (standing.edits === 0 || standing.waiting > 0) return;
+    const resting = setTimeout(() => router.refresh(), 4000);
+    return () => clearTimeout(resting);
+  }, [standing, router]);
+
+  const columns = useMemo(
+    () => sheetColumns({ foreign: money.switchedOn.length > 0, before: before !== null }),
+    [money, before],
+  );
+  /** Base amounts that are not what the rate of the opening date makes of the amounts in currency. */
+  const doubt = (row: OpeningRowView, { amount, parts }: Figure): string | undefined => {
+    const off = sum(
+      parts.map((part) => {
+        const rate = money.rateOf(part.currency);
+        return rate === undefined ? NIL : compared(part, rate.how).difference;
+      }),
+    );
+    if (off !== 0n) return `${sided(off, frame)} off the rate`;
+    return row.currency !== null && parts.length === 0 && amount !== 0n ? `no amount in ${row.currency}` : undefined;
+  };
+  const looks = (row: OpeningRowView): boolean => {
+    const figure = figures.get(row.id);
+    return (
+      figure.state === 'failed' ||
+      figure.state === 'clash' ||
+      figure.state === 'unreadable' ||
+      (figure.amount !== null &&
+        (accountFault(row, figure.amount, frame.atYearStart) !== undefined || doubt(row, figure) !== undefined))
+    );
+  };
+  const was = (row: OpeningRowView): Minor => before?.[row.id] ?? NIL;
+  const test: Readonly<Record<Filter, (row: OpeningRowView) => boolean>> = {
+    all: () => true,
+    filled: (row) => figures.get(row.id).amount !== null,
+    empty: (row) => figures.get(row.id).amount === null,
+    'to look at': looks,
+    different: (row) => before !== null && (figures.get(row.id).amount ?? NIL) !== was(row),
+    'from a paper': (row) =>
+      figures.get(row.id).source === 'paper' &&
+      (paper === 0 || behind[row.id]?.some((one) => one.paper === paper) === true),
+  };
+  const posting = rows.filter((row) => !row.heading);
+  // What a filter shows is settled when it is chosen, so that a row does not vanish from under the hand that fills it.
+  const [shownIds, setShownIds] = useState<ReadonlySet<AccountId> | undefined>();
+  const choose = (next: Filter): void => {
+    setFilter(next);
+    setShownIds(next === 'all' ? undefined : new Set(posting.filter(test[next]).map((row) => row.id)));
+  };
+  const shown = useMemo(() => {
+    const found = folded(wanted);
+    if (shownIds === undefined && found === '') return rows;
+    const kept = rows.filter(
+      (row) =>
+        !row.heading &&
+        (shownIds?.has(row.id) ?? true) &&
+        (found === '' || folded(`${row.code} ${row.name}`).includes(found)),
+    );
+    const keep = new Set<AccountId>(kept.map((row) => row.id));
+    // Headings are kept over what is shown: going upwards, a heading above a kept deeper row.
+    let depth = -1;
+    return [...rows]
+      .reverse()
+      .filter((row) => {
+        const shows = row.heading ? row.depth < depth : keep.has(row.id);
+        if (shows || row.depth < depth) depth = row.depth;
+        return shows;
+      })
+      .reverse();
+  }, [rows, shownIds, wanted]);
+
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
+        <div role="group" aria-label="Show" className="flex flex-wrap gap-x-4">
+          {FILTERS.filter((one) => one !== 'different' || before !== null).map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={filter === one}
+              onClick={() => choose(one)}
+              className={`min-h-6 text-sm ${filter === one ? 'border-b-2 border-ink font-semibold' : 'text-ink-2'}`}
+            >
+              {one[0]?.toUpperCase()}
+              {one.slice(1)} {posting.filter(test[one]).length}
+            </button>
+          ))}
+        </div>
+        {filter === 'from a paper' && (
+          <select
+            aria-label="Which paper"
+            className="select select-xs max-w-48"
+            value={paper}
+            onChange={(event) => {
+              const next = Number(event.target.value);
+              setPaper(next);
+              setShownIds(
+                new Set(
+                  posting
+                    .filter(
+                      (row) =>
+                        figures.get(row.id).source === 'paper' &&
+                        (next === 0 || behind[row.id]?.some((one) => one.paper === next) === true),
+                    )
+                    .map((row) => row.id),
+                ),
+              );
+            }}
+          >
+            <option value={0}>any paper</option>
+            {papers.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        )}
+        <input
+          type="search"
+          aria-label="Find on the sheet"
+          placeholder="Find an account"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+          className="input input-xs w-40"
+        />
+        <Saved figures={figures} />
+      </div>
+      <OpeningsGrid
+        key={filter}
+        frame={frame}
+        columns={columns}
+        money={money}
+        rows={shown}
+        tree={rows}
+        figures={figures}
+        editable={editable}
+        where={(row) => whereFrom(figures.get(row.id), behind[row.id])}
+        before={was}
+        doubt={doubt}
+        selected={selected}
+        onSelect={onSelect}
+        landing={landing}
+      />
+      {shown.length === 0 && (
+        <p className="note px-4 py-3" role="status">
+          {wanted === '' ? `No account is ${filter}.` : `No account here is called “${wanted}”.`}
+        </p>
+      )}
+      {chosenNothing(selected, rows)}
+    </>
+  );
+};
+
+const chosenNothing = (selected: AccountId | undefined, rows: readonly OpeningRowView[]) => {
+  const row = rows.find((one) => one.id === selected);
+  return (
+    <p className="sr-only" role="status">
+      {row === undefined ? '' : called(row)}
+    </p>
+  );
+};
+
+/** How the sheet stands with the server, quietly; what went wrong, not so quietly. */
+const Saved = ({ figures }: { readonly figures: Figures }) => {
+  const { waiting, wrong, edits } = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
+  return (
+    <span role="status" className="note ml-auto">
+      {wrong > 0 ? (
+        <span className="text-brick">
+          {plural(wrong, 'figure')} not saved{' '}
+          <button type="button" className="btn btn-xs ml-1" onClick={() => figures.retry()}>
+            Try again
+          </button>
+        </span>
+      ) : waiting > 0 ? (
+        'saving…'
+      ) : edits > 0 ? (
+        'all saved'
+      ) : (
+        ''
+      )}
+    </span>
+  );
+};
