@@ -67,7 +67,11 @@ export const AccountHistory = ({ story, money }: Props) => {
           const say = (amount: string | null): string =>
             amount === null ? 'empty' : sided(minor(BigInt(amount)), money);
           return {
-            what: `${say(change.from)} → ${say(change.to)}${change.inCurrency === null ? '' : ` (${change.inCurrency})`}, ${change.why ?? (change.paper === null ? change.source : `from ${change.paper}`)}`,
+            what: `${
+              change.inCurrency !== null && change.from === change.to
+                ? `${change.inCurrency} of ${say(change.to)}`
+                : `${say(change.from)} → ${say(change.to)}${change.inCurrency === null ? '' : ` (${change.inCurrency})`}`
+            }, ${change.why ?? (change.paper === null ? change.source : `from ${change.paper}`)}`,
             when: `${change.by}, ${moment(change.at)}`,
             at: change.at,
           };
