@@ -5,6 +5,7 @@ import { NIL, add } from '@/core/money/minor';
 import { joinedParts } from '@/core/openings/in-currency';
 import { type Result, fail, ok } from '@/core/result';
 import { chartOf, usesOf } from '@/store/chart';
+import { mergeComparatives } from '@/store/comparatives';
 import { recordEach } from '@/store/history';
 import { currentSet, linesOf, partsOfLines, writeLines } from '@/store/openings';
 import { moveDecisions, moveRows } from '@/store/papers';
@@ -54,6 +55,7 @@ export const mergeInto = async (
   }
   await moveRows(tx, books.id, from.id, into.id);
   await moveDecisions(tx, books.id, from.id, into.id);
+  await mergeComparatives(tx, books.id, from.id, into.id);
   await moveTaxAccounts(tx, books.id, from.id, into.id);
   const use = (await usesOf(tx, books.id, [from.id])).get(from.id);
   // The changes of a figure that was never posted go with the account only if nothing else needs them; they are history.

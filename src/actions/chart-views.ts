@@ -10,14 +10,11 @@ import { asRoles, asStatements } from '@/core/chart/places';
 import { writeSaft } from '@/core/chart/saft';
 import { inTreeOrder } from '@/core/chart/tree';
 import type { Minor } from '@/core/money/minor';
-import { sameParts, writtenParts } from '@/core/openings/in-currency';
 import { toCsv, toXlsx } from '@/core/papers/write';
 import { allBooks } from '@/store/books';
 import { bankDetailsOf } from '@/store/bank-details';
-import { keptPapers, usesOf } from '@/store/chart';
+import { usesOf } from '@/store/chart';
 import { dismissalsOf, templatesOf } from '@/store/chart-library';
-import { happenings } from '@/store/history';
-import { changesOf } from '@/store/openings';
 import { papersOf } from '@/store/papers';
 import { taxCodesOf } from '@/store/tax-codes';
 import { type BooksContext, booksView } from './action';
@@ -46,20 +43,6 @@ export const chartView = (id: number) =>
     taxCodes: (await taxCodesOf(tx, books.id)).map(({ code, name }) => ({ code, name })),
     papers: (await papersOf(tx, books.id)).map((paper) => ({ id: paper.id, name: paper.name })),
     rows: rowsOf(state),
-  }));
-
-/** The margin for one account: what happened to it and to its figure, and the papers kept with it. */
-export const accountStory = (id: number, account: number) =>
-  booksView(id, async ({ tx, books }) => ({
-    changes: (await changesOf(tx, books.id, account)).map(({ fromParts, toParts, ...change }) => ({
-      ...change,
-      /** What of the figure is in foreign currencies after it, where that changed. */
-      inCurrency: sameParts(fromParts, toParts)
-        ? null
-        : writtenParts({ amount: change.to, parts: toParts }, books.style) || 'no longer in a foreign currency',
-    })),
-    events: await happenings(tx, books.id, 'account', account),
-    papers: await keptPapers(tx, books.id, account),
   }));
 
 export const chartStatementsView = (id: number) =>

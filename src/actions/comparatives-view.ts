@@ -1,22 +1,19 @@
-import { elapsedPeriods } from '@/core/calendar/cutover';
-import { periodOf } from '@/core/calendar/year';
 import { inTreeOrder } from '@/core/chart/tree';
 import { NIL } from '@/core/money/minor';
-import { LAST_YEAR } from '@/core/openings/comparatives';
-import { comparativesOf } from '@/store/comparatives';
+import { comparativeColumns } from '@/core/openings/comparatives';
+import { comparativesOf, lastComparativePaper } from '@/store/comparatives';
+import { papersOf } from '@/store/papers';
 import { page } from './frame-view';
 
 /** The comparatives of the opening position: its columns, and every posting account with its figure and what is entered. */
 export const comparativesView = (id: number) =>
   page(id, async ({ tx, books }, state) => {
-    const year = periodOf(state.years, books.cutover);
-    const elapsed = elapsedPeriods(year, books.cutover);
     const entered = await comparativesOf(tx, books.id);
     return {
-      columns: [
-        { column: LAST_YEAR, label: 'Last year’s close' },
-        ...elapsed.map((period, at) => ({ column: at + 1, label: period.name })),
-      ],
+      columns: comparativeColumns(state.years, books.cutover),
+      /** The last taking over from a paper, which can be undone. */
+      last: await lastComparativePaper(tx, books.id),
+      papers: (await papersOf(tx, books.id)).map(({ id: paper, name }) => ({ id: paper, name })),
       rows: inTreeOrder(state.accounts).flatMap(({ account }) => {
         if (account.heading || (!account.active && !entered.has(account.id))) return [];
         const { id: account_, code, name, classification } = account;

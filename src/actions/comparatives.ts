@@ -1,38 +1,64 @@
 'use server';
 
 import { z } from 'zod';
-import { elapsedPeriods } from '@/core/calendar/cutover';
-import { periodOf } from '@/core/calendar/year';
 import { accountId, called } from '@/core/chart/account';
-import { LARGEST, minor } from '@/core/money/minor';
-import { fail, ok, plural, problem } from '@/core/result';
+import { LARGEST, type Minor, minor } from '@/core/money/minor';
+import { comparativeColumns } from '@/core/openings/comparatives';
+import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { yearsOf } from '@/store/calendar';
-import { accountsOf } from '@/store/chart';
-import { writeComparatives } from '@/store/comparatives';
+import { accountsOf, chartOf } from '@/store/chart';
+import {
+  type ComparativeWriting,
+  comparativeBatch,
+  comparativesOf,
+  markUndone,
+  writeComparatives,
+} from '@/store/comparatives';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
-import { booksAction } from './action';
+import { findPaper } from '@/store/papers';
+import { type BooksContext, booksAction } from './action';
+import { readColumn } from './paper-reading';
 
-/** Saves comparatives: last year's closing balances, and the movements of the elapsed periods of a mid-year cutover. */
+const amount = z
+  .bigint()
+  .refine((units) => (units < 0n ? -units : units) <= LARGEST, 'The amount is larger than Bathron keeps.')
+  .transform(minor)
+  .nullable();
+const column = z.int().min(0).max(60);
+
+/** The columns by number, as these books have them now. */
+const columnsOf = async ({ tx, books }: BooksContext) =>
+  new Map(
+    comparativeColumns((await yearsOf(tx, [books.id])).get(books.id) ?? [], books.cutover).map((one) => [
+      one.column,
+      one.label,
+    ]),
+  );
+
+const noPeriod = fail(
+  problem('comparatives.no-period', 'This period has not elapsed at the cutover date. Load the page again.'),
+);
+
+const recorded = async ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> => {
+  const set = await currentSet(tx, books.id);
+  if (set !== undefined) await record(tx, books.id, 'openings', [set.id], what, actor.person, now);
+};
+
+/**
+ * Saves comparatives: last year's closing balances, and the movements of the elapsed periods of a mid-year cutover. Each
+ * names the amount that was seen; where another stands meanwhile, nothing is stored.
+ */
 export const saveComparatives = booksAction(
   'saveComparatives',
   {
     entries: z
-      .array(
-        z.object({
-          account: z.int().positive().transform(accountId),
-          column: z.int().min(0).max(60),
-          amount: z
-            .bigint()
-            .refine((units) => (units < 0n ? -units : units) <= LARGEST, 'The amount is larger than Bathron keeps.')
-            .transform(minor)
-            .nullable(),
-        }),
-      )
+      .array(z.object({ account: z.int().positive().transform(accountId), column, from: amount, to: amount }))
       .min(1)
       .max(50_000),
   },
-  async ({ tx, books, actor, now }, { entries }) => {
+  async (context, { entries }) => {
+    const { tx, books, actor, now, newId } = context;
     const named = new Map(
       (
         await accountsOf(
@@ -42,30 +68,99 @@ export const saveComparatives = booksAction(
         )
       ).map((one) => [one.id, one]),
     );
-    const year = periodOf((await yearsOf(tx, [books.id])).get(books.id) ?? [], books.cutover);
-    const elapsed = elapsedPeriods(year, books.cutover).length;
-    for (const { account, column } of entries) {
+    const columns = await columnsOf(context);
+    const stands = await comparativesOf(tx, books.id);
+    for (const { account, column: own, from } of entries) {
       const found = named.get(account);
       if (found === undefined)
         return fail(problem('account.unknown', 'This account is not in the chart any more. Load the page again.'));
       if (found.heading) return fail(problem('account.heading', `${called(found)} is a heading and takes no amounts.`));
-      if (column > elapsed)
+      if (!columns.has(own)) return noPeriod;
+      if ((stands.get(account)?.get(own) ?? null) !== from)
         return fail(
-          problem('comparatives.no-period', 'This period has not elapsed at the cutover date. Load the page again.'),
+          problem(
+            'comparatives.changed',
+            `Somebody changed ${columns.get(own) ?? ''} of ${called(found)} meanwhile, so nothing was saved. Load the page again to see it.`,
+          ),
         );
     }
-    await writeComparatives(tx, books.id, entries, actor.person, now);
-    const set = await currentSet(tx, books.id);
-    if (entries.length > 1 && set !== undefined)
-      await record(
-        tx,
-        books.id,
-        'openings',
-        [set.id],
-        `${plural(entries.length, 'comparative')} entered`,
-        actor.person,
-        now,
-      );
+    await writeComparatives(tx, books.id, entries, { batch: newId(), paper: null, person: actor.person, at: now });
+    if (entries.length > 1) await recorded(context, `${plural(entries.length, 'comparative')} entered`);
     return ok({ saved: entries.length });
+  },
+);
+
+/** What a column becomes: the amounts given, and nothing where it had others. */
+const replacing = (
+  stands: Awaited<ReturnType<typeof comparativesOf>>,
+  own: number,
+  amounts: ReadonlyMap<ComparativeWriting['account'], Minor>,
+): readonly ComparativeWriting[] =>
+  [...new Set([...stands.keys(), ...amounts.keys()])].flatMap((account): ComparativeWriting[] => {
+    const from = stands.get(account)?.get(own) ?? null;
+    const to = amounts.get(account) ?? null;
+    return from === to ? [] : [{ account, column: own, from, to }];
+  });
+
+/**
+ * Takes columns of a paper over as comparatives; each replaces what its column had. `from` is the paper's column, or null for
+ * the amounts as the paper is read. All or nothing.
+ */
+export const takeComparatives = booksAction(
+  'takeComparatives',
+  {
+    paper: z.int().positive(),
+    takes: z
+      .array(z.object({ from: z.int().min(0).max(100).nullable(), column }))
+      .min(1, 'Choose for at least one column what it is.')
+      .max(61),
+  },
+  async (context, { paper: id, takes }) => {
+    const { tx, books, actor, now, newId } = context;
+    const paper = await findPaper(tx, books.id, id);
+    if (paper === undefined)
+      return fail(problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'));
+    if (new Set(takes.map((take) => take.column)).size < takes.length)
+      return fail(problem('comparatives.twice', 'Two columns of the paper are to become the same comparative.'));
+    const columns = await columnsOf(context);
+    if (takes.some((take) => !columns.has(take.column))) return noPeriod;
+    const chart = await chartOf(tx, books.id);
+    const stands = await comparativesOf(tx, books.id);
+    const writings: ComparativeWriting[] = [];
+    let divided = 0;
+    for (const take of takes) {
+      const read = await readColumn(context, paper, chart, take.from);
+      if (!read.ok) return read;
+      divided = read.value.divided;
+      writings.push(...replacing(stands, take.column, read.value.amounts));
+    }
+    const batch = newId();
+    await writeComparatives(tx, books.id, writings, { batch, paper: paper.id, person: actor.person, at: now });
+    await recorded(
+      context,
+      `${takes.map((take) => columns.get(take.column) ?? '').join(', ')} taken from ${paper.name} as comparatives`,
+    );
+    return ok({ amounts: writings.length, divided });
+  },
+);
+
+/** Takes a taking over of comparatives back, where nobody changed the amounts since. */
+export const undoComparatives = booksAction(
+  'undoComparatives',
+  { batch: z.uuid() },
+  async (context, { batch }): Promise<Result<{ readonly undone: number; readonly kept: number }>> => {
+    const { tx, books, actor, now, newId } = context;
+    const changes = await comparativeBatch(tx, books.id, batch);
+    const stands = await comparativesOf(tx, books.id);
+    const back = changes.filter((one) => (stands.get(one.account)?.get(one.column) ?? null) === one.to);
+    await writeComparatives(
+      tx,
+      books.id,
+      back.map(({ account, column: own, from, to }) => ({ account, column: own, from: to, to: from })),
+      { batch: newId(), paper: null, person: actor.person, at: now },
+    );
+    await markUndone(tx, books.id, batch);
+    await recorded(context, `taking over of comparatives undone: ${plural(back.length, 'amount')}`);
+    return ok({ undone: back.length, kept: changes.length - back.length });
   },
 );

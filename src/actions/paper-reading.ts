@@ -16,7 +16,9 @@ import {
 } from '@/core/openings/takeover';
 import type { Table, TextFormat } from '@/core/papers/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
+import { readingOf } from '@/core/papers/amount-columns';
 import { readPaper } from '@/core/papers/read';
+import { type Result, fail, ok } from '@/core/result';
 import type { Reading } from '@/core/papers/reading';
 import {
   type Circumstances,
@@ -125,6 +127,16 @@ const circumstancesOf = ({ books }: BooksContext, hint?: Circumstances['hint']):
   ...(hint === undefined ? {} : { hint }),
 });
 
+/** The normal side of an old account that is one of the chart without a doubt. */
+const hintOf = (match: (row: OldAccount) => Match, chart: readonly Account[]): NonNullable<Circumstances['hint']> => {
+  const byId = new Map(chart.map((account) => [account.id, account]));
+  return ({ code, name }) => {
+    const found = match({ code, name });
+    const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
+    return account === undefined ? undefined : normalSide(account);
+  };
+};
+
 const keyed = (...parts: readonly unknown[]): string =>
   createHash('sha256')
     .update(JSON.stringify(parts, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value)))
@@ -143,12 +155,7 @@ export const readStored = async (
   const hold = holdOf(books.id, paper.id);
   const known = keyed(chart, await memoryStamp(tx, books.id), books.currency, books.cutover.toString());
   const match = hold.match.get(known) ?? hold.match.set(known, matcher(chart, await matchMemory(tx, books.id)));
-  const byId = new Map(chart.map((account) => [account.id, account]));
-  const circumstances = circumstancesOf(context, ({ code, name }) => {
-    const found = match({ code, name });
-    const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
-    return account === undefined ? undefined : normalSide(account);
-  });
+  const circumstances = circumstancesOf(context, hintOf(match, chart));
   const { reading, likePaper, proposed } =
     own === null
       ? await proposedReading(
@@ -219,3 +226,38 @@ export const proposalFor = (
     ? recognise(tables, circumstancesOf(context))
     : recogniseFrom(tables, sheet, header, circumstancesOf(context))
   ).reading;
+
+/**
+ * What a column of a paper comes to on each account, for comparatives: `null` for the amounts as the paper is read. Rows go
+ * where the matching and decisions put them; those that are divided go nowhere, because their parts are of other amounts.
+ */
+export const readColumn = async (
+  context: BooksContext,
+  paper: OpenPaper,
+  chart: readonly Account[],
+  column: number | null,
+): Promise<Result<{ readonly amounts: ReadonlyMap<AccountId, Minor>; readonly divided: number }>> => {
+  const { tx, books } = context;
+  const { tables, recognition } = await readStored(context, paper, chart, new Map());
+  const match = matcher(chart, await matchMemory(tx, books.id));
+  const rows =
+    column === null
+      ? recognition.rows
+      : explained(
+          tables,
+          readingOf(recognition.reading, column),
+          circumstancesOf(context, hintOf(match, chart)),
+          [],
+          true,
+        ).rows;
+  const decisions = Object.entries(paper.decisions).map(([row, one]): [number, Decision] => [Number(row), one]);
+  const divided = new Set(decisions.flatMap(([row, { kind }]) => (kind === 'split' ? [row] : [])));
+  const plan = planTakeOver(
+    rows.filter(({ row }) => !divided.has(row)),
+    match,
+    new Map(decisions.filter(([, { kind }]) => kind === 'account' || kind === 'leave-out')),
+    chart,
+    new Map(),
+  );
+  return plan.problems.length > 0 ? fail(...plan.problems) : ok({ amounts: plan.amounts, divided: divided.size });
+};

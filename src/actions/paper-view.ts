@@ -4,6 +4,8 @@ import type { Match } from '@/core/openings/match';
 import { type Creation, type Decision, waits } from '@/core/openings/takeover';
 import { PAGE_ROWS, type RowFilter, pageWith } from '@/core/openings/paper-list';
 import type { Totals } from '@/core/openings/level';
+import { type ComparativeColumn, columnNamed, comparativeColumns } from '@/core/openings/comparatives';
+import { type AmountColumn, amountColumns } from '@/core/papers/amount-columns';
 import type { TextFormat } from '@/core/papers/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
@@ -75,6 +77,14 @@ export interface PaperView extends Pick<ReadPaper, 'likePaper'> {
   readonly start: RowView | null;
   /** The last take-over, while it can be undone. */
   readonly batch: string | null;
+  /** What could be taken as comparatives, and as which. */
+  readonly comparatives: {
+    readonly columns: readonly ComparativeColumn[];
+    readonly sources: readonly (AmountColumn & {
+      /** The comparative that its title names, or null. */
+      readonly proposed: number | null;
+    })[];
+  };
 }
 
 const viewOf = (paper: ReadPaper, row: PaperRow): RowView => {
@@ -132,6 +142,7 @@ export const paperView = (id: number, paperId: number, row?: number) =>
     if (paper === undefined) return { paper: null, accounts: [] };
     const read = await readStored(context, paper, state.accounts, state.amounts);
     const { tables, recognition, plan, likePaper } = read;
+    const columns = comparativeColumns(state.years, books.cutover);
     const table = tables[recognition.reading.sheet];
     const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
     const start = row ?? plan.undecided[0]?.row.row ?? plan.rows[0]?.row.row ?? 1;
@@ -152,6 +163,13 @@ export const paperView = (id: number, paperId: number, row?: number) =>
         likePaper,
         format: table?.format ?? null,
         stated: statedDate(tables, recognition.reading, paper.name) ?? null,
+        comparatives: {
+          columns,
+          sources: (table === undefined ? [] : amountColumns(table, recognition.reading)).map((source) => ({
+            ...source,
+            proposed: columnNamed(source.title, columns) ?? null,
+          })),
+        },
         batch: paper.takenAt === null ? null : await lastBatch(tx, books.id, paper.id),
         plan: planView(read),
         rows: pageAround(read, 'accounts', start),

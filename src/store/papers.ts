@@ -144,7 +144,8 @@ export const untake = async (tx: Queryable, booksId: number, paper: number): Pro
 export const deletePaper = async (tx: Queryable, booksId: number, id: number): Promise<boolean> =>
   (
     await tx.query(
-      `delete from paper where books_id = $1 and id = $2 and not exists (select from opening_change where books_id = $1 and paper_id = $2) returning id`,
+      `delete from paper where books_id = $1 and id = $2 and not exists (select from opening_change where books_id = $1 and paper_id = $2)
+         and not exists (select from comparative_change where books_id = $1 and paper_id = $2) returning id`,
       [booksId, id],
     )
   ).length === 1;

@@ -1,4 +1,5 @@
-import { accountStory, chartView } from '@/actions/chart-views';
+import { chartView } from '@/actions/chart-views';
+import { accountStory } from '@/actions/account-story';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { createBooks, removeBooks } from '@/actions/books';

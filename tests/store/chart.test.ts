@@ -14,7 +14,6 @@ import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart-advice'
 import { saveTemplate, takeAnswers, takeCopy, takeLines } from '@/actions/chart-begin';
 import { rememberedMapping, takeAccounts } from '@/actions/chart-import';
 import {
-  accountStory,
   beginView,
   chartRolesView,
   chartStatementsView,
@@ -25,6 +24,7 @@ import {
   taxView,
   tidyView,
 } from '@/actions/chart-views';
+import { accountStory } from '@/actions/account-story';
 import { switchOn } from '@/actions/currencies';
 import { saveFigures } from '@/actions/openings';
 import { bringPaper } from '@/actions/papers';

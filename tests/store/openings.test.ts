@@ -1,14 +1,24 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { addAccount } from '@/actions/chart';
-import { accountStory, chartView } from '@/actions/chart-views';
+import { accountStory } from '@/actions/account-story';
+import { chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
-import { saveComparatives } from '@/actions/comparatives';
+import { saveComparatives, takeComparatives, undoComparatives } from '@/actions/comparatives';
 import { comparativesView } from '@/actions/comparatives-view';
 import { saveRate, switchOn } from '@/actions/currencies';
 import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
 import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
-import { bringPaper, createUndecided, decideRows, readAs, readFrom, takeOver, undoTakeOver } from '@/actions/papers';
+import {
+  bringPaper,
+  createUndecided,
+  decideRows,
+  readAs,
+  readFrom,
+  removePaper,
+  takeOver,
+  undoTakeOver,
+} from '@/actions/papers';
 import { companyView } from '@/actions/stage-views';
 import { paperView } from '@/actions/paper-view';
 import { compareView, openingsView, proofView } from '@/actions/views';
@@ -309,26 +319,94 @@ describe('what explains a difference', () => {
 });
 
 describe('comparatives', () => {
+  const entry = (account: number, column: number, to: bigint | null, from: bigint | null = null) => ({
+    account,
+    column,
+    from,
+    to,
+  });
   it('are kept per column and leave the figures alone; a period that has not elapsed is refused', async () => {
     const books = await newBooks();
     const [bank, capital] = [await idOf(books, '1010'), await idOf(books, '3010')];
     valueOf(
-      await saveComparatives({
-        books,
-        entries: [
-          { account: bank, column: 0, amount: 500n },
-          { account: capital, column: 0, amount: -500n },
-          { account: bank, column: 6, amount: 20n },
-        ],
-      }),
+      await saveComparatives({ books, entries: [entry(bank, 0, 500n), entry(capital, 0, -500n), entry(bank, 6, 20n)] }),
     );
-    valueOf(await saveComparatives({ books, entries: [{ account: bank, column: 6, amount: null }] }));
-    expect(codesOf(await saveComparatives({ books, entries: [{ account: bank, column: 7, amount: 1n }] }))).toEqual([
+    valueOf(await saveComparatives({ books, entries: [entry(bank, 6, null, 20n)] }));
+    expect(codesOf(await saveComparatives({ books, entries: [entry(bank, 7, 1n)] }))).toEqual([
       'comparatives.no-period',
     ]);
+    // Somebody else was faster: nothing of the save is stored.
+    expect(
+      codesOf(await saveComparatives({ books, entries: [entry(capital, 1, 9n), entry(bank, 0, 7n, 400n)] })),
+    ).toEqual(['comparatives.changed']);
     const view = await comparativesView(books);
     expect(view?.columns).toHaveLength(7);
     expect(view?.rows.find(({ id }) => id === bank)).toMatchObject({ figure: minor(0n), entered: { 0: 500n } });
+    expect(view?.rows.find(({ id }) => id === capital)?.entered).toEqual({ 0: -500n });
+    expect((await accountStory(books, bank))?.events.map(({ what }) => what).slice(-3)).toEqual([
+      'Jul 2026: 0.20 Dr → empty',
+      'Jul 2026: empty → 0.20 Dr',
+      'Last year’s close: empty → 5.00 Dr',
+    ]);
+  });
+  it('are taken from the columns of a paper that stands behind the figures, and taken back whole', async () => {
+    const books = await newBooks({ starter: 'empty' });
+    const paper = await bring(
+      books,
+      'months.csv',
+      bytes(
+        'Code,Account,Balance,31/01/2026,February,July 2026\n1010,Bank,30.00,10.00,20.00,0.00\n3010,Capital,-10.00,-10.00,,\n4010,Sales,-20.00,-15.00,-20.00,\n5,Old result,,15.00,,\n',
+      ),
+    );
+    expect(
+      (await paperView(books, paper))?.paper?.comparatives.sources.map(({ title, proposed }) => [title, proposed]),
+    ).toEqual([
+      ['Balance', null],
+      ['31/01/2026', 0],
+      ['February', 1],
+      ['July 2026', 6],
+    ]);
+    const takes = [
+      { from: 3, column: 0 },
+      { from: 4, column: 1 },
+    ];
+    expect(codesOf(await takeComparatives({ books, paper, takes }))).toEqual(['paper.undecided']);
+    valueOf(await createUndecided({ books, paper }));
+    valueOf(await decideRows({ books, paper, rows: [5], decision: { kind: 'leave-out', reason: 'of the old year' } }));
+    valueOf(await takeOver({ books, paper }));
+    expect(valueOf(await takeComparatives({ books, paper, takes }))).toEqual({ amounts: 5, divided: 0 });
+    const entered = async () =>
+      Object.fromEntries((await comparativesView(books))?.rows.map((row) => [row.code, row.entered]) ?? []);
+    const taken = await entered();
+    expect(taken).toMatchObject({
+      '1010': { 0: 1000n, 1: 2000n },
+      '3010': { 0: -1000n },
+      '4010': { 0: -1500n, 1: -2000n },
+    });
+    // Taken again nothing changes; another column replaces what was there, also where it has nothing.
+    expect(valueOf(await takeComparatives({ books, paper, takes })).amounts).toBe(0);
+    valueOf(await takeComparatives({ books, paper, takes: [{ from: 5, column: 1 }] }));
+    expect(await entered()).toMatchObject({ '4010': { 0: -1500n } });
+    const batch = (await comparativesView(books))?.last?.batch ?? '';
+    expect(
+      codesOf(
+        await takeComparatives({
+          books,
+          paper,
+          takes: [
+            { from: 5, column: 0 },
+            { from: 4, column: 0 },
+          ],
+        }),
+      ),
+    ).toEqual(['comparatives.twice']);
+    expect(valueOf(await undoComparatives({ books, batch }))).toEqual({ undone: 2, kept: 0 });
+    expect(await entered()).toEqual(taken);
+    const first = (await comparativesView(books))?.last?.batch ?? '';
+    expect(valueOf(await undoComparatives({ books, batch: first }))).toEqual({ undone: 5, kept: 0 });
+    expect(Object.values(await entered()).every((one) => Object.keys(one).length === 0)).toBe(true);
+    expect((await comparativesView(books))?.last).toBeNull();
+    expect(codesOf(await removePaper({ books, paper }))).toEqual(['paper.taken']);
   });
 });
 

@@ -1,9 +1,57 @@
+import { elapsedPeriods } from '../calendar/cutover';
+import { type PlainDate, dayBefore } from '../calendar/dates';
+import { type FiscalYear, type Period, periodOf } from '../calendar/year';
 import type { Account, AccountId } from '../chart/account';
 import { isResult, typeOf } from '../chart/classes';
 import { type Minor, NIL, add, subtract } from '../money/minor';
+import { folded } from '../papers/cells';
+import { MONTHS, datesIn } from '../papers/stated-date';
 
 /** Column 0 holds last year's closing balances, columns from 1 the movements of this year's elapsed periods. */
 export const LAST_YEAR = 0;
+
+/** A column of the comparatives: last year's close, or an elapsed period of this year. */
+export interface ComparativeColumn {
+  readonly column: number;
+  readonly label: string;
+  /** Its last day, ISO. */
+  readonly end: string;
+}
+
+type Year = Pick<FiscalYear, 'start' | 'end'> & { readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[] };
+
+export const comparativeColumns = (years: readonly Year[], cutover: PlainDate): readonly ComparativeColumn[] => {
+  const year = periodOf(years, cutover);
+  return year === undefined
+    ? []
+    : [
+        { column: LAST_YEAR, label: 'Last year’s close', end: dayBefore(year.start).toString() },
+        ...elapsedPeriods(year, cutover).map(({ name, end }, at) => ({
+          column: at + 1,
+          label: name,
+          end: end.toString(),
+        })),
+      ];
+};
+
+/** The column that a title of a paper names: by a day in it, by the period's own name, or by the month. */
+export const columnNamed = (title: string, columns: readonly ComparativeColumn[]): number | undefined => {
+  const days = datesIn(title);
+  const plain = folded(title);
+  const words = plain.split(' ');
+  const [year] = /\b\d{4}\b/.exec(plain) ?? [];
+  return (
+    columns.find(({ end }) => days.includes(end)) ??
+    columns.find(({ label }) => folded(label) === plain) ??
+    columns.find(
+      ({ column, end }) =>
+        column !== LAST_YEAR &&
+        days.length === 0 &&
+        (year === undefined || end.startsWith(year)) &&
+        words.some((word) => /^[a-z]{3,9}$/.test(word) && word.slice(0, 3) === MONTHS[Number(end.slice(5, 7)) - 1]),
+    )
+  )?.column;
+};
 
 /** Amounts by account and column, debit positive. */
 export type Comparatives = ReadonlyMap<AccountId, ReadonlyMap<number, Minor>>;

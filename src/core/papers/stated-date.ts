@@ -3,13 +3,15 @@ import { dayOrderOf, readFileDate } from './dates';
 import type { Reading } from './reading';
 
 const NUMERIC = /\b(\d{4}-\d{1,2}-\d{1,2}|\d{1,2}[./-]\s?\d{1,2}[./-]\s?\d{4})\b/g;
-const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
+/** The months' first letters, as English titles begin. */
+export const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
 const WORDED = /\b(\d{1,2})(?:st|nd|rd|th)? ([a-z]{3,9}) (\d{4})\b|\b([a-z]{3,9}) (\d{1,2})(?:st|nd|rd|th)? (\d{4})\b/g;
 /** Words in front of the day that a trial balance is of; without one, "printed on" may be meant. */
 const AS_AT = /\b(as at|as of|at|to|per|zum|ke dni|k datu|au|al|pr|balance|until|ended|ending)\b/;
 const PRINTED = /\b(printed|created|exported|run|gedruckt|vytisteno|imprime|edite)\b/;
 
-const datesIn = (text: string): readonly string[] => {
+/** The days that a text names, ISO, in its order. */
+export const datesIn = (text: string): readonly string[] => {
   const plain = text.replace(/\s+/g, ' ');
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
   const order = dayOrderOf(numeric);

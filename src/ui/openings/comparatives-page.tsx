@@ -1,9 +1,10 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRouter } from 'next/navigation';
 import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { saveComparatives } from '@/actions/comparatives';
+import { saveComparatives, undoComparatives } from '@/actions/comparatives';
 import type { comparativesView } from '@/actions/comparatives-view';
 import type { AccountId } from '@/core/chart/account';
 import { readEntry } from '@/core/money/entry';
@@ -16,6 +17,8 @@ import { Frame } from '../frame/frame';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';
+import { useUndoKeys } from '../parts/undo-keys';
+import { ComparativeMargin } from './comparative-margin';
 import { send } from '../parts/send';
 
 type View = NonNullable<Awaited<ReturnType<typeof comparativesView>>>;
@@ -23,7 +26,8 @@ type Entered = ReadonlyMap<AccountId, ReadonlyMap<number, Minor>>;
 interface Entry {
   readonly account: AccountId;
   readonly column: number;
-  readonly amount: Minor | null;
+  readonly from: Minor | null;
+  readonly to: Minor | null;
 }
 
 const ROW = 30;
@@ -31,24 +35,30 @@ const KEYS = [
   ['Enter, ↓, ↑', 'keep and go down or up'],
   ['Tab', 'keep and go right'],
   ['Ctrl V', 'paste a block from a spreadsheet'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
 ] as const;
 
 /** Last year's closing balances and the months of this year, beside the opening figures that they lead to. */
-export const ComparativesPage = ({ frame, columns, rows }: View) => {
-  const [entered, setEntered] = useState<Entered>(
-    () =>
-      new Map(
-        rows.map((row) => [
-          row.id,
-          new Map(Object.entries(row.entered).map(([column, amount]) => [Number(column), amount])),
-        ]),
-      ),
-  );
+export const ComparativesPage = ({ frame, columns, rows, last, papers }: View) => {
+  const router = useRouter();
+  const [entered, setEntered] = useState<Entered>(() => enteredIn(rows));
+  const [history, setHistory] = useState<{ readonly done: readonly Entry[][]; readonly undone: readonly Entry[][] }>({
+    done: [],
+    undone: [],
+  });
+  const [unsaved, setUnsaved] = useState<readonly Entry[]>([]);
+  const [chosen, setChosen] = useState<AccountId | undefined>();
   const [wanted, setWanted] = useState('');
   const [onlyApart, setOnlyApart] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [saving, setSaving] = useState(0);
   const scroller = useRef<HTMLDivElement>(null);
+  // Taken back on the server: the sheet begins anew with what stands there.
+  const [seen, setSeen] = useState(rows);
+  if (seen !== rows) {
+    setSeen(rows);
+    if (unsaved.length === 0 && saving === 0) setEntered(enteredIn(rows));
+  }
   const figures = useMemo(() => new Map(rows.map((row) => [row.id, row.figure])), [rows]);
   const { nets, apart } = useMemo(() => comparativeFaults(rows, figures, entered), [rows, figures, entered]);
   const found = folded(wanted);
@@ -63,23 +73,56 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
     initialRect: { width: 900, height: 500 },
   });
 
-  const put = async (entries: readonly Entry[]): Promise<void> => {
-    if (entries.length === 0) return;
-    setEntered((was) => {
-      const next = new Map(was);
-      for (const { account, column, amount } of entries) {
-        const own = new Map(next.get(account));
-        if (amount === null) own.delete(column);
-        else own.set(column, amount);
-        next.set(account, own);
-      }
-      return next;
-    });
+  const save = async (entries: readonly Entry[]): Promise<void> => {
     setSaving((was) => was + 1);
     const done = await send(saveComparatives({ books: frame.id, entries: [...entries] }));
     setSaving((was) => was - 1);
     setProblems(done.ok ? [] : done.problems);
+    // What was typed stays on the sheet until it is saved.
+    setUnsaved((was) => (done.ok ? was.filter((one) => !entries.includes(one)) : [...new Set([...was, ...entries])]));
   };
+  const write = (entries: readonly Entry[]): void => {
+    setEntered((was) => {
+      const next = new Map(was);
+      for (const { account, column, to } of entries) {
+        const own = new Map(next.get(account));
+        if (to === null) own.delete(column);
+        else own.set(column, to);
+        next.set(account, own);
+      }
+      return next;
+    });
+    void save(entries);
+  };
+  const put = (changes: readonly Omit<Entry, 'from'>[]): void => {
+    const entries = changes.flatMap(({ account, column, to }): Entry[] => {
+      const from = entered.get(account)?.get(column) ?? null;
+      return from === to ? [] : [{ account, column, from, to }];
+    });
+    if (entries.length === 0) return;
+    setHistory(({ done }) => ({ done: [...done, entries], undone: [] }));
+    write(entries);
+  };
+  const turned = (entries: readonly Entry[]): Entry[] =>
+    entries.map(({ account, column, from, to }) => ({ account, column, from: to, to: from }));
+  useUndoKeys({
+    undo: () => {
+      const edit = history.done.at(-1);
+      if (edit === undefined) return;
+      setHistory(({ done, undone }) => ({ done: done.slice(0, -1), undone: [...undone, edit] }));
+      write(turned(edit));
+    },
+    redo: () => {
+      const edit = history.undone.at(-1);
+      if (edit === undefined) return;
+      setHistory(({ done, undone }) => ({ done: [...done, edit], undone: undone.slice(0, -1) }));
+      write(edit);
+    },
+    // A text that is being typed has an undo of its own.
+    typing: () =>
+      document.activeElement instanceof HTMLInputElement &&
+      document.activeElement.value !== document.activeElement.defaultValue,
+  });
   const read = (text: string): Minor | null | undefined => {
     const entry = readEntry(text, 'debit', { code: frame.currency, digits: frame.digits }, frame.style);
     return entry.ok ? (entry.value.kind === 'amount' ? entry.value.amount : null) : undefined;
@@ -91,7 +134,7 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
       setProblems([{ code: 'amount', message: `“${input.value}” does not read as an amount; it was not saved.` }]);
       return;
     }
-    if ((entered.get(account)?.get(column) ?? null) !== amount) void put([{ account, column, amount }]);
+    put([{ account, column, to: amount }]);
   };
   const paste = (event: ClipboardEvent<HTMLInputElement>, at: number, from: number): void => {
     const table = readClipboard(event.clipboardData.getData('text/plain'));
@@ -99,17 +142,17 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
     event.preventDefault();
     let unread = 0;
     const entries = table.flatMap((cells, down) =>
-      cells.flatMap((text, across): Entry[] => {
+      cells.flatMap((text, across): Omit<Entry, 'from'>[] => {
         const row = shown[at + down];
         const column = columns[from + across];
         const amount = read(text);
         if (amount === undefined) unread += 1;
         return row === undefined || column === undefined || amount === undefined
           ? []
-          : [{ account: row.id, column: column.column, amount }];
+          : [{ account: row.id, column: column.column, to: amount }];
       }),
     );
-    void put(entries);
+    put(entries);
     toast(
       `${plural(entries.length, 'amount')} pasted${unread > 0 ? `; ${plural(unread, 'cell')} did not read as amounts` : ''}`,
     );
@@ -138,10 +181,42 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
           ? 'last year’s closing balances and the months of this year; optional'
           : `${plural(apart.size, 'account')} ${apart.size === 1 ? 'does' : 'do'} not come to the opening figure`
       }
+      margin={
+        <ComparativeMargin
+          frame={frame}
+          columns={columns}
+          row={rows.find(({ id }) => id === chosen)}
+          entered={chosen === undefined ? undefined : entered.get(chosen)}
+          version={saving + history.done.length + history.undone.length}
+          papers={papers}
+        />
+      }
       actions={
-        <Go href={`/books/${String(frame.id)}/openings`} className="btn btn-sm">
-          Opening balances
-        </Go>
+        <>
+          {last !== null && (
+            <button
+              type="button"
+              className="btn btn-sm"
+              title={`What was taken from ${last.paper} goes back to what it was, where nobody changed it since`}
+              onClick={() =>
+                void send(undoComparatives({ books: frame.id, batch: last.batch })).then((done) => {
+                  setProblems(done.ok ? [] : done.problems);
+                  if (!done.ok) return;
+                  toast(
+                    `${plural(done.value.undone, 'amount')} put back${done.value.kept > 0 ? `; ${plural(done.value.kept, 'amount')} changed since and stayed` : ''}`,
+                  );
+                  setHistory({ done: [], undone: [] });
+                  router.refresh();
+                })
+              }
+            >
+              Undo taking from {last.paper.length > 24 ? `${last.paper.slice(0, 22)}…` : last.paper}
+            </button>
+          )}
+          <Go href={`/books/${String(frame.id)}/openings`} className="btn btn-sm">
+            Opening balances
+          </Go>
+        </>
       }
     >
       <div className="px-4">
@@ -165,7 +240,20 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
             only accounts that do not come to their figure
           </label>
           <span role="status" className="note ml-auto">
-            {saving > 0 ? 'saving…' : ''}
+            {saving > 0 ? (
+              'saving…'
+            ) : unsaved.length > 0 ? (
+              <span className="text-brick">
+                {plural(unsaved.length, 'amount')} not saved{' '}
+                <button type="button" className="btn btn-xs ml-1" onClick={() => void save(unsaved)}>
+                  Try again
+                </button>
+              </span>
+            ) : history.done.length > 0 ? (
+              'all saved'
+            ) : (
+              ''
+            )}
           </span>
         </div>
       </div>
@@ -228,6 +316,7 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
                           data-cell={`${String(item.index)}/${String(at)}`}
                           defaultValue={text}
                           autoComplete="off"
+                          onFocus={() => setChosen(row.id)}
                           onBlur={(event) => keep(row.id, column, event.currentTarget)}
                           onKeyDown={(event) => move(event, item.index, at)}
                           onPaste={(event) => paste(event, item.index, at)}
@@ -275,3 +364,11 @@ export const ComparativesPage = ({ frame, columns, rows }: View) => {
     </Frame>
   );
 };
+
+const enteredIn = (rows: View['rows']): Entered =>
+  new Map(
+    rows.map((row) => [
+      row.id,
+      new Map(Object.entries(row.entered).map(([column, amount]) => [Number(column), amount])),
+    ]),
+  );

@@ -20,6 +20,7 @@ import { DecideRow } from './decide-row';
 import { HowRead } from './how-read';
 import { PaperRows } from './paper-rows';
 import { size } from './papers-sheet';
+import { TakeComparatives } from './take-comparatives';
 import { useRows } from './use-rows';
 
 const KEYS = [
@@ -192,6 +193,7 @@ export const PaperPage = ({
         )}
         <Problems problems={problems} />
         <HowRead frame={frame} paper={paper} onChanged={() => router.refresh()} />
+        <TakeComparatives key={JSON.stringify(paper.comparatives)} books={frame.id} paper={paper} />
         <dl
           className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-y border-rule py-1.5 text-sm"
           aria-label="What taking over would do"

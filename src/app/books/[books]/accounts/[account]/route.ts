@@ -1,4 +1,4 @@
-import { accountStory } from '@/actions/chart-views';
+import { accountStory } from '@/actions/account-story';
 import { idFrom } from '@/app/parameters';
 
 /** What happened to an account and its figure, for the margin. Amounts cross as decimal text of minor units. */
