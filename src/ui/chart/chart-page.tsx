@@ -8,7 +8,9 @@ import type { ChartRowView } from '@/actions/chart-views';
 import type { FrameView } from '@/actions/frame-view';
 import { type AccountId, chartIndex } from '@/core/chart/account';
 import type { ChartSettings } from '@/core/chart/settings';
+import { chartEffects } from '@/core/openings/chart-effects';
 import { plural } from '@/core/result';
+import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';
 import { AccountMargin } from './account-margin';
@@ -49,9 +51,16 @@ export const ChartPage = ({
   const [, transit] = useTransition();
   const accounts = useMemo(() => rows.map(({ account }) => account), [rows]);
   const amounts = useMemo(() => new Map(rows.map(({ account, amount }) => [account.id, amount])), [rows]);
+  // Opening figures do not change on this page, so those it began with serve for what a change does to them.
   const [store] = useState(() =>
-    chartStore(accounts, { codes: settings.codes, base: frame.currency }, (edits) =>
-      editChart({ books: frame.id, edits: [...edits] }),
+    chartStore(
+      accounts,
+      { codes: settings.codes, base: frame.currency },
+      (edits) => editChart({ books: frame.id, edits: [...edits] }),
+      (before, after) =>
+        chartEffects(before, after, amounts, { base: frame.currency, atYearStart: frame.atYearStart }, (amount) =>
+          sided(amount, frame),
+        ),
     ),
   );
   const state = useSyncExternalStore(store.subscribe, store.get, store.get);
@@ -131,6 +140,7 @@ export const ChartPage = ({
           <Problems problems={state.problems.slice(0, 4)} />
         </div>
       )}
+      {state.asked !== undefined && <Effects effects={state.asked.effects} onAnswer={store.answer} />}
       {empty ? (
         <Beginnings books={frame.id} />
       ) : (
@@ -149,6 +159,39 @@ export const ChartPage = ({
     </ChartFrame>
   );
 };
+
+/** What a change would do to opening figures that stand, before it is taken. */
+const Effects = ({
+  effects,
+  onAnswer,
+}: {
+  readonly effects: readonly string[];
+  readonly onAnswer: (take: boolean) => void;
+}) => (
+  <section
+    role="alertdialog"
+    aria-label="What this change does to opening figures"
+    className="mx-4 mt-2 border-l-4 border-ochre bg-paper-2 px-3 py-1.5 text-sm"
+    onKeyDown={(event) => {
+      if (event.key === 'Escape') onAnswer(false);
+    }}
+  >
+    <p className="font-medium">Opening figures stand already. The change is not taken yet; with it:</p>
+    <ul className="my-1 list-disc pl-5">
+      {effects.map((effect) => (
+        <li key={effect}>{effect}</li>
+      ))}
+    </ul>
+    <p className="flex gap-2">
+      <button type="button" className="btn btn-xs" autoFocus onClick={() => onAnswer(true)}>
+        Take the change
+      </button>
+      <button type="button" className="btn btn-xs" onClick={() => onAnswer(false)}>
+        Leave it as it is
+      </button>
+    </p>
+  </section>
+);
 
 const Downloads = ({ books }: { readonly books: number }) => (
   <details className="dropdown dropdown-end">

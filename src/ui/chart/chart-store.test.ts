@@ -136,4 +136,26 @@ describe('the chart on the sheet', () => {
     expect(store.edit([change(account, { code: '' })])).toBe(false);
     expect(store.get().problems[0]?.code).toBe('account.code-missing');
   });
+
+  it('asks before a batch that has effects, and takes it or leaves the chart as it is', async () => {
+    const [one] = fc.sample(anyChart(5), 1)[0] ?? [];
+    if (one === undefined) throw new Error('a chart with an account');
+    const kept = server([one], () => false);
+    const store = chartStore([one], RULES, kept.save, (before, after) =>
+      before === after ? [] : ['It does something.'],
+    );
+    const edit = change(one, { note: 'looked at' });
+    expect(store.edit([edit])).toBe(false);
+    expect(store.get()).toMatchObject({ accounts: [one], asked: { effects: ['It does something.'] } });
+    store.answer(false);
+    await quiet();
+    expect([store.get().asked, kept.chart]).toEqual([undefined, [one]]);
+    store.edit([edit]);
+    store.answer(true);
+    await quiet();
+    expect(kept.chart.map(({ note }) => note)).toEqual(['looked at']);
+    expect(store.undo()).toBe(true);
+    await quiet();
+    expect(kept.chart.map(({ note }) => note)).toEqual([one.note]);
+  });
 });

@@ -11,6 +11,8 @@ export interface ChartState {
   readonly saving: boolean;
   /** Grows with every batch that was stored. */
   readonly version: number;
+  /** A batch that waits until a person has seen what it does to opening figures. */
+  readonly asked: { readonly edits: readonly ChartEdit[]; readonly effects: readonly string[] } | undefined;
 }
 
 interface Step {
@@ -21,8 +23,10 @@ interface Step {
 export interface ChartStore {
   readonly get: () => ChartState;
   readonly subscribe: (listener: () => void) => () => void;
-  /** Carries a batch out on the sheet at once and stores it; false when the rules refuse it. */
+  /** Carries a batch out on the sheet at once and stores it; false when the rules refuse it, or when it is asked first. */
   readonly edit: (edits: readonly ChartEdit[]) => boolean;
+  /** Takes the batch that was asked about, or leaves the chart as it is. */
+  readonly answer: (take: boolean) => void;
   readonly say: (problems: readonly Problem[]) => void;
   readonly undo: () => boolean;
   readonly redo: () => boolean;
@@ -40,8 +44,10 @@ export const chartStore = (
   initial: readonly Account[],
   rules: { readonly codes: CodeRule; readonly base: string },
   save: Save,
+  /** What a changed chart does to figures that stand; a batch with effects is taken only when they were seen. */
+  effectsOf: (before: readonly Account[], after: readonly Account[]) => readonly string[] = () => [],
 ): ChartStore => {
-  let state: ChartState = { accounts: initial, problems: [], saving: false, version: 0 };
+  let state: ChartState = { accounts: initial, problems: [], saving: false, version: 0, asked: undefined };
   const listeners = new Set<() => void>();
   const put = (change: Partial<ChartState>): void => {
     state = { ...state, ...change };
@@ -138,6 +144,10 @@ export const chartStore = (
     next -= 1;
     return accountId(next);
   };
+  const take = (edits: readonly ChartEdit[]): boolean => {
+    undone = [];
+    return carry({ forth: edits, back: inverse(state.accounts, edits, newId) }, () => done, drop);
+  };
   return {
     get: () => state,
     subscribe: (listener) => {
@@ -146,8 +156,15 @@ export const chartStore = (
     },
     edit: (edits) => {
       if (edits.length === 0) return true;
-      undone = [];
-      return carry({ forth: edits, back: inverse(state.accounts, edits, newId) }, () => done, drop);
+      const applied = apply(edits);
+      const effects = applied.ok ? effectsOf(state.accounts, applied.value) : [];
+      put({ asked: effects.length === 0 ? undefined : { edits, effects } });
+      return effects.length === 0 && take(edits);
+    },
+    answer: (taken) => {
+      const { asked } = state;
+      put({ asked: undefined });
+      if (taken && asked !== undefined) take(asked.edits);
     },
     say: (problems) => put({ problems }),
     undo: () => {

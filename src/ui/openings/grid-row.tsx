@@ -81,8 +81,8 @@ interface RowProps {
   readonly where: (row: OpeningRowView) => string;
   /** The figure of the version before. */
   readonly before: Minor;
-  /** What there is to say about the figure's amounts in currency. */
-  readonly doubt: (row: OpeningRowView, figure: Figure) => string | undefined;
+  /** What is doubtful about the figure beside others, or beside its amounts in currency. */
+  readonly doubt: string | undefined;
   readonly column: number;
   readonly from: number;
   readonly to: number;
@@ -115,6 +115,7 @@ const sameRow = (a: RowProps, b: RowProps): boolean =>
   a.from === b.from &&
   a.to === b.to &&
   a.before === b.before &&
+  a.doubt === b.doubt &&
   a.frame === b.frame &&
   a.figures === b.figures;
 
@@ -138,9 +139,7 @@ export const GridRow = memo((props: RowProps) => {
   }, [focused, editor, column, landing]);
   const subtotal = useSubtotal(figures, row.heading ? under : NOBODY);
   const fault =
-    figure.amount === null
-      ? undefined
-      : (accountFault(row, figure.amount, frame.atYearStart)?.says ?? doubt(row, figure));
+    figure.amount === null ? undefined : (accountFault(row, figure.amount, frame.atYearStart)?.says ?? doubt);
   const wrong = STATES[figure.state];
 
   const textIn = (own: SheetColumn): string => {

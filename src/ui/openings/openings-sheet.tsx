@@ -6,6 +6,7 @@ import type { FrameView } from '@/actions/frame-view';
 import type { BehindView, OpeningRowView, openingsView } from '@/actions/views';
 import { type AccountId, accountId, called } from '@/core/chart/account';
 import { type Minor, NIL, sum } from '@/core/money/minor';
+import { filledTwice } from '@/core/openings/filled-twice';
 import { compared } from '@/core/openings/foreign';
 import { type SheetMoney, sheetColumns } from '@/core/openings/sheet';
 import { folded } from '@/core/papers/cells';
@@ -109,6 +110,15 @@ export const OpeningsSheet = ({
     () => sheetColumns({ foreign: money.switchedOn.length > 0, before: before !== null }),
     [money, before],
   );
+  const version = useSyncExternalStore(figures.watch, figures.version, figures.version);
+  const twice = useMemo(
+    () =>
+      filledTwice(
+        rows.flatMap(({ id, code, heading }) => (heading ? [] : [{ id, code, amount: figures.get(id).amount ?? NIL }])),
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the version tells of changed figures
+    [rows, figures, version],
+  );
   /** Base amounts that are not what the rate of the opening date makes of the amounts in currency. */
   const doubt = (row: OpeningRowView, { amount, parts }: Figure): string | undefined => {
     const off = sum(
@@ -117,6 +127,8 @@ export const OpeningsSheet = ({
         return rate === undefined ? NIL : compared(part, rate.how).difference;
       }),
     );
+    const under = twice.get(row.id);
+    if (under !== undefined) return `filled as well as the ${plural(under, 'account')} under its code`;
     if (off !== 0n) return `${sided(off, frame)} off the rate`;
     return row.currency !== null && parts.length === 0 && amount !== 0n ? `no amount in ${row.currency}` : undefined;
   };
