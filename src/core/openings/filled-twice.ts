@@ -1,27 +1,19 @@
 import type { AccountId } from '../chart/account';
 
-/** A figure by its account's code. */
-interface Coded {
-  readonly id: AccountId;
-  readonly code: string;
-  readonly amount: bigint;
-}
-
 const BEYOND = '\uffff';
 
 /** The code without the noughts at its end: what the codes under it begin with. */
 const stemOf = (code: string): string => code.replace(/0+$/, '') || code;
 
 /**
- * Accounts whose figure is what the accounts under their code come to together, with how many those are: in the old system
- * such an account was a heading, or a total, and was filled as well as its parts. At least two parts have a figure.
+ * Finds accounts whose figure is what the accounts under their code come to together, with how many those are: in the old
+ * system such an account was a heading, or a total, and was filled as well as its parts. At least two parts have a figure.
+ * The codes are put in order once; the function that comes back looks at figures, which change with every key.
  */
-export const filledTwice = (figures: readonly Coded[]): ReadonlyMap<AccountId, number> => {
-  const sorted = figures
-    .filter(({ code, amount }) => code !== '' && amount !== 0n)
-    .sort((a, b) => (a.code < b.code ? -1 : 1));
-  const sums = [0n];
-  for (const { amount } of sorted) sums.push((sums.at(-1) ?? 0n) + amount);
+export const filledTwice = (
+  accounts: readonly { readonly id: AccountId; readonly code: string }[],
+): ((amountOf: (id: AccountId) => bigint) => ReadonlyMap<AccountId, number>) => {
+  const sorted = accounts.filter(({ code }) => code !== '').sort((a, b) => (a.code < b.code ? -1 : 1));
   /** The place of the first code that is not before the text. */
   const place = (text: string): number => {
     let [low, high] = [0, sorted.length];
@@ -32,12 +24,27 @@ export const filledTwice = (figures: readonly Coded[]): ReadonlyMap<AccountId, n
     }
     return low;
   };
-  const found = new Map<AccountId, number>();
-  for (const { id, code, amount } of sorted) {
+  // The account itself begins with its stem too, so its parts are fewer by one than the codes that do.
+  const ranges = sorted.flatMap(({ id, code }, at) => {
     const stem = stemOf(code);
     const [from, to] = [place(stem), place(stem + BEYOND)];
-    // The account itself begins with its stem too.
-    if (to - from - 1 >= 2 && (sums[to] ?? 0n) - (sums[from] ?? 0n) - amount === amount) found.set(id, to - from - 1);
-  }
-  return found;
+    return to - from > 2 ? [{ id, at, from, to }] : [];
+  });
+  return (amountOf) => {
+    const sums = [0n];
+    const filled = [0];
+    for (const { id } of sorted) {
+      const amount = amountOf(id);
+      sums.push((sums.at(-1) ?? 0n) + amount);
+      filled.push((filled.at(-1) ?? 0) + (amount === 0n ? 0 : 1));
+    }
+    const found = new Map<AccountId, number>();
+    for (const { id, at, from, to } of ranges) {
+      const amount = (sums[at + 1] ?? 0n) - (sums[at] ?? 0n);
+      const parts = (filled[to] ?? 0) - (filled[from] ?? 0) - 1;
+      if (amount !== 0n && parts >= 2 && (sums[to] ?? 0n) - (sums[from] ?? 0n) - amount === amount)
+        found.set(id, parts);
+    }
+    return found;
+  };
 };

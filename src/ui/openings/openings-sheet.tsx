@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { FrameView } from '@/actions/frame-view';
 import type { BehindView, OpeningRowView, openingsView } from '@/actions/views';
 import { type AccountId, accountId, called } from '@/core/chart/account';
@@ -110,14 +110,14 @@ export const OpeningsSheet = ({
     () => sheetColumns({ foreign: money.switchedOn.length > 0, before: before !== null }),
     [money, before],
   );
-  const version = useSyncExternalStore(figures.watch, figures.version, figures.version);
+  // What looks at every figure comes after the key that changed one is on the screen.
+  const version = useDeferredValue(useSyncExternalStore(figures.watch, figures.version, figures.version));
+  const posting = useMemo(() => rows.filter((row) => !row.heading), [rows]);
+  const twiceAmong = useMemo(() => filledTwice(posting), [posting]);
   const twice = useMemo(
-    () =>
-      filledTwice(
-        rows.flatMap(({ id, code, heading }) => (heading ? [] : [{ id, code, amount: figures.get(id).amount ?? NIL }])),
-      ),
+    () => twiceAmong((id) => figures.get(id).amount ?? NIL),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the version tells of changed figures
-    [rows, figures, version],
+    [twiceAmong, figures, version],
   );
   /** Base amounts that are not what the rate of the opening date makes of the amounts in currency. */
   const doubt = (row: OpeningRowView, { amount, parts }: Figure): string | undefined => {
@@ -153,7 +153,11 @@ export const OpeningsSheet = ({
       figures.get(row.id).source === 'paper' &&
       (paper === 0 || behind[row.id]?.some((one) => one.paper === paper) === true),
   };
-  const posting = rows.filter((row) => !row.heading);
+  const counts = useMemo(
+    () => new Map(FILTERS.map((one) => [one, posting.filter(test[one]).length])),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the version tells of changed figures
+    [posting, figures, version, twice, before, behind, paper, money, frame],
+  );
   // What a filter shows is settled when it is chosen, so that a row does not vanish from under the hand that fills it.
   const [shownIds, setShownIds] = useState<ReadonlySet<AccountId> | undefined>();
   const choose = (next: Filter): void => {
@@ -195,7 +199,7 @@ export const OpeningsSheet = ({
               className={`min-h-6 text-sm ${filter === one ? 'border-b-2 border-ink font-semibold' : 'text-ink-2'}`}
             >
               {one[0]?.toUpperCase()}
-              {one.slice(1)} {posting.filter(test[one]).length}
+              {one.slice(1)} {counts.get(one)}
             </button>
           ))}
         </div>
