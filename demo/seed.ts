@@ -349,6 +349,7 @@ const tiles = async (): Promise<void> => {
       classification: 'fixed-asset',
       under: '1500',
       role: 'accumulated-depreciation',
+      contra: true,
     },
   ]);
   const name = 'tessellate-predvaha-2025-12-31.xlsx';

@@ -71,7 +71,8 @@ export const openingsView = (id: number) =>
     const lines = new Map(
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
     );
-    const names = new Map((await papersOf(tx, books.id)).map((paper) => [paper.id, paper.name]));
+    const papers = await papersOf(tx, books.id);
+    const names = new Map(papers.map((paper) => [paper.id, paper.name]));
     const behind: Partial<Record<number, BehindView[]>> = {};
     for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_BEHIND))
       (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
@@ -100,7 +101,7 @@ export const openingsView = (id: number) =>
         .filter(({ role, active }) => active && (role === 'rounding' || role?.startsWith('exchange') === true))
         .map(({ id: account, code, name }) => ({ id: account, code, name })),
       set: set === undefined ? null : { id: set.id, version: set.version, state: set.state },
-      papers: [...names].map(([paper, name]) => ({ id: paper, name })),
+      papers: papers.filter(({ takenAt }) => takenAt !== null).map(({ id: paper, name }) => ({ id: paper, name })),
       behind,
       rows: inTreeOrder(state.accounts)
         // An inactive account is shown while a figure stands on it, so that the figure can be moved.

@@ -81,7 +81,10 @@ const PAPERS = readdirSync(new URL('../../../demo/papers/', import.meta.url)).fi
 describe('papers of many shapes', () => {
   const read = (name: string, digits = 2) => {
     const tables = open(demo(name), name);
-    const recognition = recognise(tables, { digits, date: statedDate(tables, { sheet: 0, header: -1 }, name) ?? '' });
+    const recognition = recognise(tables, {
+      digits,
+      date: statedDate(tables, { sheet: 0, header: -1, columns: [] }, name) ?? '',
+    });
     return { tables, ...recognition, rows: rowsOf(tables, recognition.reading, digits) };
   };
   const whole = { accounts: 22, debits: 59402987n, credits: 59402987n, net: 0n };

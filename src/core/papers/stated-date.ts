@@ -30,11 +30,17 @@ export const datesIn = (text: string): readonly string[] => {
  */
 export const statedDate = (
   tables: readonly Table[],
-  { sheet, header }: Pick<Reading, 'sheet' | 'header'>,
+  { sheet, header, columns }: Pick<Reading, 'sheet' | 'header' | 'columns'>,
   fileName: string,
 ): string | undefined => {
   const table = tables[sheet];
-  const title = (table?.rows.slice(0, Math.max(0, header + 1)) ?? []).map((row) => row.map(textOf).join(' '));
+  // The title of a column that is not read may name another day: last year's close beside the balance.
+  const title = (table?.rows.slice(0, Math.max(0, header + 1)) ?? []).map((row, at) =>
+    row
+      .filter((_, column) => at < header || columns[column] !== 'ignore')
+      .map(textOf)
+      .join(' '),
+  );
   const lines = [...title, table?.name ?? '', fileName.replace(/_/g, ' ')].filter(
     (line) => !PRINTED.test(folded(line)),
   );

@@ -53,7 +53,7 @@ export const ComparativeMargin = ({
   return (
     <>
       <h2 className="title text-lg leading-tight">{called(row)}</h2>
-      <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3 text-sm">
+      <dl className="mt-1 mb-3 grid grid-cols-[1fr_auto] gap-x-3 text-sm">
         {counted.map(({ column, label }) => {
           const amount = entered?.get(column);
           return amount === undefined ? null : (

@@ -316,7 +316,10 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers }: View) =
                           data-cell={`${String(item.index)}/${String(at)}`}
                           defaultValue={text}
                           autoComplete="off"
-                          onFocus={() => setChosen(row.id)}
+                          onFocus={(event) => {
+                            setChosen(row.id);
+                            event.currentTarget.select();
+                          }}
                           onBlur={(event) => keep(row.id, column, event.currentTarget)}
                           onKeyDown={(event) => move(event, item.index, at)}
                           onPaste={(event) => paste(event, item.index, at)}

@@ -16,11 +16,11 @@ export const ROW = 30;
 const WIDTHS: Readonly<Record<SheetColumn, string>> = {
   code: '5rem',
   name: 'minmax(9rem,1fr)',
-  foreign: '9rem',
-  debit: '8rem',
-  credit: '8rem',
-  before: '8.5rem',
-  where: 'minmax(8rem,14rem)',
+  foreign: '8.5rem',
+  debit: '7.5rem',
+  credit: '7.5rem',
+  before: '7.5rem',
+  where: 'minmax(7rem,12rem)',
 };
 /** On a phone only the account and its two amounts have room. */
 const NARROW: ReadonlySet<SheetColumn> = new Set(['code', 'name', 'debit', 'credit']);

@@ -16,7 +16,7 @@ const COLUMNS =
   'grid grid-cols-[var(--numbers)_minmax(7rem,1fr)_6rem_6rem] md:grid-cols-[var(--numbers)_5rem_minmax(9rem,1fr)_7.5rem_7.5rem_minmax(11rem,1fr)]';
 /** The width of the row numbers, whose digits are as many as the last row's. */
 const numbersWidth = (last: number): CSSProperties =>
-  ({ '--numbers': `${String(Math.max(2.6, 1.6 + 0.55 * String(last).length))}rem` }) as CSSProperties;
+  ({ '--numbers': `${String(Math.max(3.1, 1.6 + 0.55 * String(last).length))}rem` }) as CSSProperties;
 
 interface RowsProps {
   readonly frame: FrameView;
