@@ -73,22 +73,23 @@ const bigBooks = async (accounts: number): Promise<number> => {
     }),
   );
   const heading = (await chartView(id))?.rows.find(({ account }) => account.code === '6000')?.account.id ?? null;
-  done(
-    await editChart({
-      books: id,
-      edits: Array.from({ length: accounts }, (_, at) => ({
-        kind: 'add' as const,
-        id: -1 - at,
-        account: {
-          ...PLAIN_ACCOUNT,
-          code: `X${String(at).padStart(6, '0')}`,
-          name: `Account number ${String(at)}`,
-          classification: 'operating-expense' as const,
-          parent: heading,
-        },
-      })),
-    }),
-  );
+  for (let from = 0; from < accounts; from += 5000)
+    done(
+      await editChart({
+        books: id,
+        edits: Array.from({ length: Math.min(5000, accounts - from) }, (_, at) => ({
+          kind: 'add' as const,
+          id: -1 - at,
+          account: {
+            ...PLAIN_ACCOUNT,
+            code: `X${String(from + at).padStart(6, '0')}`,
+            name: `Account number ${String(from + at)}`,
+            classification: 'operating-expense' as const,
+            parent: heading,
+          },
+        })),
+      }),
+    );
   return id;
 };
 
@@ -103,7 +104,14 @@ const bareTables = `create table line (set_id int, account_id int, amount int8, 
   create table change (id int generated always as identity primary key, account_id int, from_amount int8, to_amount int8);
   create table journal_line (journal_id int, line_no int, account_id int, amount int8, primary key (journal_id, line_no));`;
 
-const store = async (): Promise<{ readonly books: number; readonly weeks: number; readonly chart: number }> => {
+interface Made {
+  readonly books: number;
+  readonly large: number;
+  readonly weeks: number;
+  readonly chart: number;
+}
+
+const store = async (): Promise<Made> => {
   const directory = join(root, 'data');
   useDatabase(
     await openDirectory(directory, (error) => {
@@ -189,8 +197,9 @@ const store = async (): Promise<{ readonly books: number; readonly weeks: number
     'the names of 500 sets of books',
     await repeated(5, namesView),
   );
+  const large = await bigBooks(20_000);
   await closeDatabase();
-  return { books, weeks, chart };
+  return { books, large, weeks, chart };
 };
 
 /** Books with a hundred fiscal years of twelve periods in whole weeks. */
@@ -262,7 +271,7 @@ const next = (port: string, directory: string): readonly string[] => [
   port,
 ];
 
-const browser = async ({ books, weeks, chart }: Awaited<ReturnType<typeof store>>): Promise<void> => {
+const browser = async ({ books, large, weeks, chart }: Made): Promise<void> => {
   const app = `http://127.0.0.1:${appPort}`;
   const empty = `http://127.0.0.1:${emptyPort}`;
   const env = { BATHRON_DATA: join(root, 'data'), NEXT_MANUAL_SIG_HANDLE: 'true', LOG_LEVEL: 'error' };
@@ -339,14 +348,19 @@ const browser = async ({ books, weeks, chart }: Awaited<ReturnType<typeof store>
 
     await page.goto(openings, { waitUntil: 'networkidle' });
     /** From the key to the paint after it, as the browser itself records it. */
-    const keystroke = async (focus: () => Promise<void>): Promise<number> => {
+    const keystroke = async (
+      focus: () => Promise<void>,
+      keys: readonly string[] = Array.from('1234567890123456789'),
+      counted = '',
+    ): Promise<number> => {
       await focus();
-      await page.evaluate(() => {
+      await page.evaluate((only) => {
         const found: number[] = [];
         (window as unknown as { found: number[] }).found = found;
         addEventListener(
           'keydown',
-          () => {
+          ({ key }) => {
+            if (only !== '' && key !== only) return;
             const start = performance.now();
             requestAnimationFrame(() => {
               const channel = new MessageChannel();
@@ -356,8 +370,8 @@ const browser = async ({ books, weeks, chart }: Awaited<ReturnType<typeof store>
           },
           true,
         );
-      });
-      for (const key of '1234567890123456789') {
+      }, counted);
+      for (const key of keys) {
         await page.keyboard.press(key);
         await page.waitForTimeout(40);
       }
@@ -366,9 +380,18 @@ const browser = async ({ books, weeks, chart }: Awaited<ReturnType<typeof store>
     const typed = await keystroke(async () => {
       await page.getByRole('grid').getByRole('row').nth(30).getByRole('gridcell').nth(2).click();
     });
+    const inCell = (row: number) => async () => {
+      await page.getByRole('grid').getByRole('row').nth(row).getByRole('gridcell').nth(2).click();
+    };
+    await page.goto(`${app}/books/${String(large)}/openings`, { waitUntil: 'networkidle' });
+    const typedLarge = await keystroke(inCell(30));
+    await page.keyboard.press('Escape');
+    const keptLarge = await keystroke(inCell(5), Array.from({ length: 15 }, () => ['7', 'Enter']).flat(), 'Enter');
     await page.goto(empty, { waitUntil: 'networkidle' });
     const bareTyped = await keystroke(() => page.locator('input').click());
     note('keystroke to paint on that sheet', typed, 'a bare input on an empty page', bareTyped);
+    note('keystroke to paint, sheet of 20,000 accounts', typedLarge, 'a bare input on an empty page', bareTyped);
+    note('a figure kept, key to paint, 20,000 accounts', keptLarge, 'a bare input on an empty page', bareTyped);
     const sheet = `${app}/books/${String(chart)}/chart`;
     await get(sheet)();
     note('chart page, 10,000 accounts, server time', await repeated(5, get(sheet)), 'an empty Next.js page', emptyTime);

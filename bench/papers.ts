@@ -113,6 +113,7 @@ export const paperFigures = async (note: Note, bare: PGlite): Promise<void> => {
     const seen = await timed(() => paperView(books, paper));
     const taken = await timed(async () => done(await takeOver({ books, paper })));
     const baseline = 'bare parsing plus a bare insert';
+    note(`${what}: the whole way, from the drop to the figures`, brought + seen + taken, baseline, theirs);
     note(`${what}: brought (read, stored)`, brought, baseline, theirs);
     note(`${what}: recognised and matched for the screen`, seen, baseline, theirs);
     note(`${what}: taken over (figures and rows written)`, taken, baseline, theirs);

@@ -238,3 +238,88 @@ test('papers dropped on any page; a reading cancelled half-way leaves nothing; a
   await expect(page.getByRole('link', { name: 'small.csv' })).toBeVisible();
   await expect(page.getByText('large.csv')).toBeHidden();
 });
+
+test('comparatives from the columns of a paper, typed, undone, and taken back', async ({ page }) => {
+  await newBooks(page, 'Dulse Smokery Ltd', '2026-02-01', '2026-08-01');
+  const csv = [
+    'Code;Account;Balance;31/01/2026;February;March',
+    '9101;Smokehouse bank;48.210,55;40.000,00;2.000,00;6.210,55',
+    '9301;Founders’ shares;-10.000,00;-10.000,00;;',
+    '9401;Sales of smoked dulse;-38.210,55;-30.000,00;-2.000,00;-6.210,55',
+  ].join('\n');
+  await bring(page, { name: 'months.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await expect(page.getByRole('grid', { name: 'Rows of the paper' })).toBeVisible();
+  // The balance is of the opening date; that another column is of January is no reason to doubt the paper.
+  await expect(page.getByText('Is it the right paper?')).toBeHidden();
+  await createAndTake(page);
+  await page.goBack();
+  await page.getByText('Take columns over as comparatives').click();
+  await expect(page.getByLabel('“31/01/2026”')).toHaveValue('0');
+  await expect(page.getByLabel('“February”')).toHaveValue('1');
+  await page.getByRole('button', { name: 'Take over as comparatives' }).click();
+
+  await expect(page.getByRole('heading', { name: 'Comparatives' })).toBeVisible();
+  const february = page.getByLabel(/^9101 .*, Feb 2026$/);
+  await expect(february).toHaveValue('2,000.00 Dr');
+  // Last year's sales are no part of this year's, and four months are missing; the others come to their figures.
+  await expect(page.getByText('1 account does not come to the opening figure')).toBeVisible();
+  await february.click();
+  await page.keyboard.type('2,500');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /Net of each column/ })).toContainText('500.00 Dr');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await expect(page.getByLabel('Margin')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(february).toHaveValue('2,000.00 Dr');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await february.click();
+  await expect(page.getByLabel('Margin')).toContainText('Feb 2026: 2,500.00 Dr → 2,000.00 Dr');
+  await page.getByRole('button', { name: 'Undo taking from months.csv' }).click();
+  await expect(february).toHaveValue('');
+});
+
+test('a paper of many rows comes page by page, and the keyboard reaches all of them', async ({ page }) => {
+  await newBooks(page, 'Skate and Ray Wholesale', '2026-02-01', '2026-08-01');
+  const rows = Array.from(
+    { length: 3000 },
+    (_, at) => `${String(10_000 + at)},Ledger ${String(at)},${at % 2 === 0 ? '5.00' : '-5.00'}`,
+  );
+  await bring(page, {
+    name: 'many.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`Code,Account,Balance\n${rows.join('\n')}\n`),
+  });
+  const grid = page.getByRole('grid', { name: 'Rows of the paper' });
+  await expect(page.getByText('3,000', { exact: true }).first()).toBeVisible();
+  await grid.getByRole('row').nth(1).click();
+  await page.keyboard.press('End');
+  await expect(page.getByLabel('Margin')).toContainText('Row 3001');
+  await expect(grid.getByRole('row').filter({ hasText: 'Ledger 2999' })).toBeFocused();
+  await page.keyboard.press('n');
+  await expect(page.getByText('2,999 rows to decide:')).toBeVisible();
+  // The next one that waits is the first again, two thousand rows away.
+  await expect(page.getByLabel('Margin')).toContainText('Row 2:');
+  await page.getByRole('button', { name: /^To decide/ }).click();
+  await expect(grid).toHaveAttribute('aria-rowcount', '3000');
+});
+
+test('a change of the chart says first what it does to opening figures', async ({ page }) => {
+  await newBooks(page, 'Carrageen Foods Ltd', '2026-02-01', '2026-08-01');
+  await stage(page, 'Opening balances').click();
+  await cell(page, 'Stock of goods', 2).click();
+  await page.keyboard.type('500');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await stage(page, 'Chart').click();
+  const row = page.getByRole('row', { name: /Stock of goods/ });
+  await row.getByRole('gridcell').nth(1).click();
+  await page.getByLabel('Statement line').first().selectOption('fixed-asset');
+  const asked = page.getByRole('alertdialog');
+  await expect(asked).toContainText('with 500.00 Dr goes from Current assets to Fixed assets.');
+  await page.getByRole('button', { name: 'Leave it as it is' }).click();
+  await expect(asked).toBeHidden();
+  await expect(row).toContainText('Current asset');
+  await page.getByLabel('Statement line').first().selectOption('fixed-asset');
+  await page.getByRole('button', { name: 'Take the change' }).click();
+  await expect(row).toContainText('Fixed asset');
+});

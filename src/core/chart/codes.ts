@@ -5,6 +5,13 @@ import { type ChartEdit, change } from './edit';
 import { type CodeScheme, fitsShape, rangeFor, within } from './scheme';
 import { byCode, inTreeOrder } from './tree';
 
+/** The code without the noughts at its end: what the codes under it begin with ("10" of "1000"). */
+export const codeStem = (code: string): string => {
+  let end = code.length;
+  while (end > 0 && code[end - 1] === '0') end -= 1;
+  return end === 0 ? code : code.slice(0, end);
+};
+
 /** The number that a code ends with, what stands before it, and how wide it is written. */
 const tail = (code: string): { readonly stem: string; readonly number: bigint; readonly width: number } | undefined => {
   const [, stem = '', digits = ''] = /^(.*?)(\d{1,15})$/.exec(code) ?? [];

@@ -1,9 +1,7 @@
 import type { AccountId } from '../chart/account';
+import { codeStem } from '../chart/codes';
 
 const BEYOND = '\uffff';
-
-/** The code without the noughts at its end: what the codes under it begin with. */
-const stemOf = (code: string): string => code.replace(/0+$/, '') || code;
 
 /**
  * Finds accounts whose figure is what the accounts under their code come to together, with how many those are: in the old
@@ -26,7 +24,7 @@ export const filledTwice = (
   };
   // The account itself begins with its stem too, so its parts are fewer by one than the codes that do.
   const ranges = sorted.flatMap(({ id, code }, at) => {
-    const stem = stemOf(code);
+    const stem = codeStem(code);
     const [from, to] = [place(stem), place(stem + BEYOND)];
     return to - from > 2 ? [{ id, at, from, to }] : [];
   });

@@ -1,3 +1,4 @@
+import { codeStem } from '../chart/codes';
 import { type Minor, NIL, onSide, subtract, sum } from '../money/minor';
 import type { Totals } from '../openings/level';
 import { type Row, type Table, folded, indentOf, textOf } from './cells';
@@ -166,8 +167,7 @@ const isHeadingLike = (rows: readonly Row[], at: number, places: Places): boolea
   };
   const code = codeAt(at);
   const next = codeAt(at + 1);
-  const stem = code.replace(/0+$/, '');
-  return next !== '' && next !== code && next.startsWith(stem === '' ? code : stem);
+  return next !== '' && next !== code && next.startsWith(codeStem(code));
 };
 
 /** The old system's own column totals: those of the last total that has both, which is the grand total where there is one. */

@@ -1,3 +1,4 @@
+import { codeStem } from '../chart/codes';
 import type { PaperRow } from './paper-row';
 
 interface Marking {
@@ -60,13 +61,6 @@ const isSum = (amount: bigint, total: bigint, sums: readonly bigint[], boundarie
     return sums.length - 1 - from > 1 && (run === amount || run === -amount);
   });
 
-/** The code without the noughts at its end, which the codes under it begin with. */
-const stemOf = (code: string): string => {
-  let end = code.length;
-  while (end > 0 && code[end - 1] === '0') end -= 1;
-  return end === 0 ? code : code.slice(0, end);
-};
-
 const isDeeper = (other: PaperRow, row: PaperRow, stem: string): boolean =>
   other.indent > row.indent ||
   (row.code !== '' && other.code.length >= row.code.length && other.code !== row.code && other.code.startsWith(stem));
@@ -76,7 +70,7 @@ const sumsOfRowsUnder = (rows: PaperRow[], marking: Marking): void => {
   for (let at = rows.length - 2; at >= 0; at -= 1) {
     const row = rows[at];
     if (row === undefined || !free(row, marking)) continue;
-    const stem = stemOf(row.code);
+    const stem = codeStem(row.code);
     let run = 0n;
     let parts = 0;
     for (let under = at + 1; under < rows.length && under <= at + MOST_UNDER; under += 1) {

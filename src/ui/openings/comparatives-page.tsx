@@ -15,6 +15,7 @@ import { folded } from '@/core/papers/cells';
 import { type Problem, plural } from '@/core/result';
 import { Frame } from '../frame/frame';
 import { sided } from '../parts/figures';
+import { FindField } from '../parts/find-field';
 import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';
 import { useUndoKeys } from '../parts/undo-keys';
@@ -222,14 +223,7 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers }: View) =
       <div className="px-4">
         <Problems problems={problems} />
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-1.5">
-          <input
-            type="search"
-            aria-label="Find on the sheet"
-            placeholder="Find an account"
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
-            className="input input-xs w-40"
-          />
+          <FindField value={wanted} onChange={setWanted} />
           <label className="flex items-center gap-2 text-sm">
             <input
               type="checkbox"

@@ -15,6 +15,7 @@ import { plural } from '@/core/result';
 import { onAccountAsked } from '../frame/account-asked';
 import { useSetTotals } from '../frame/level-context';
 import { sided } from '../parts/figures';
+import { FindField } from '../parts/find-field';
 import type { Figure, Figures } from './figures';
 import { OpeningsGrid } from './grid';
 import type { Landing } from './grid-row';
@@ -232,14 +233,7 @@ export const OpeningsSheet = ({
             ))}
           </select>
         )}
-        <input
-          type="search"
-          aria-label="Find on the sheet"
-          placeholder="Find an account"
-          value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
-          className="input input-xs w-40"
-        />
+        <FindField value={wanted} onChange={setWanted} />
         <Saved figures={figures} />
       </div>
       <OpeningsGrid
