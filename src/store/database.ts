@@ -28,6 +28,22 @@ export const one = <Row>(rows: readonly Row[]): Row => {
   return row;
 };
 
+/** So many rows written at once may make a small table large. */
+const MANY = 500;
+
+/**
+ * Lets the database look at a table again after many rows were written to it. It keeps its plans for checking references as
+ * long as a connection lasts, and those it made while the table was small read all of it for every row: 20,000 new accounts
+ * took four minutes to check.
+ */
+export const lookedAtAgain = async (
+  tx: Queryable,
+  table: 'account' | 'opening_line' | 'opening_part',
+  rows: number,
+): Promise<void> => {
+  if (rows > MANY) await tx.query(`analyze ${table}`);
+};
+
 /**
  * The text that PostgreSQL itself writes for an array, to be cast in the statement (`$1::text::int[]`): for a hundred
  * thousand values that is several times as fast as what the drivers make of a JavaScript array.
