@@ -282,7 +282,7 @@ test('a paper of many rows comes page by page, and the keyboard reaches all of t
   await newBooks(page, 'Skate and Ray Wholesale', '2026-02-01', '2026-08-01');
   const rows = Array.from(
     { length: 3000 },
-    (_, at) => `${String(10_000 + at)},Ledger ${String(at)},${at % 2 === 0 ? '5.00' : '-5.00'}`,
+    (_, at) => `${String(10_000 + at)},Ledger ${String(at)},${at < 1500 ? '' : '-'}${String((at % 1500) + 1)}.00`,
   );
   await bring(page, {
     name: 'many.csv',
@@ -312,7 +312,11 @@ test('a change of the chart says first what it does to opening figures', async (
   await expect(page.getByText('all saved')).toBeVisible();
   await stage(page, 'Chart').click();
   const row = page.getByRole('row', { name: /Stock of goods/ });
-  await row.getByRole('gridcell').nth(1).click();
+  // The first press may come before the page listens.
+  await expect(async () => {
+    await row.getByRole('gridcell').nth(1).click();
+    await expect(page.getByLabel('Margin')).toContainText('Stock of goods', { timeout: 1000 });
+  }).toPass();
   await page.getByLabel('Statement line').first().selectOption('fixed-asset');
   const asked = page.getByRole('alertdialog');
   await expect(asked).toContainText('with 500.00 Dr goes from Current assets to Fixed assets.');

@@ -66,6 +66,7 @@ const isDeeper = (other: PaperRow, row: PaperRow, stem: string): boolean =>
   (row.code !== '' && other.code.length >= row.code.length && other.code !== row.code && other.code.startsWith(stem));
 
 const sumsOfRowsUnder = (rows: PaperRow[], marking: Marking): void => {
+  const others = rows.filter(({ kind }) => kind === 'account').length - 1;
   // From the last row up, so that the totals inside a group are known before the group is added up.
   for (let at = rows.length - 2; at >= 0; at -= 1) {
     const row = rows[at];
@@ -82,7 +83,9 @@ const sumsOfRowsUnder = (rows: PaperRow[], marking: Marking): void => {
       run += other.amount;
       parts += 1;
     }
-    if (parts > (rows[at + 1]?.indent === row.indent ? 1 : 0) && (run === row.amount || run === -row.amount))
+    // All others together come to an account's amount on the other side wherever the paper nets to zero: that shows nothing.
+    const sums = run === row.amount || (run === -row.amount && parts < others);
+    if (parts > (rows[at + 1]?.indent === row.indent ? 1 : 0) && sums)
       rows[at] = { ...row, kind: 'total', note: 'the sum of the rows under it' };
   }
 };

@@ -243,7 +243,7 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers }: View) =
                   Try again
                 </button>
               </span>
-            ) : history.done.length > 0 ? (
+            ) : history.done.length + history.undone.length > 0 ? (
               'all saved'
             ) : (
               ''
