@@ -88,7 +88,7 @@ const NAME_WORDS: readonly (readonly [RegExp, Classification])[] = [
   [/\bbank (charges|fees|interest)\b/, 'operating-expense'],
   [/\bbank loan|\bloans?\b|mortgage|hire purchase/, 'long-term-liability'],
   [
-    /\bbank\b|\bcash\b|receivable|debtors?\b|prepa\w*|\bstock\b|inventory|work in pro\w+|float\b|current account/,
+    /\bbank\b|\bcash\b|\btills?\b|receivable|debtors?\b|prepa\w*|\bstock\b|inventory|work in pro\w+|float\b|current account/,
     'current-asset',
   ],
   [/payable|creditors?\b|accruals?\b|\bvat\b|sales tax|\bcard\b|received in advance|owed\b/, 'current-liability'],

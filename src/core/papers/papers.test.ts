@@ -175,6 +175,19 @@ describe('papers of many shapes', () => {
 const styles = fc.constantFrom(...NUMBER_STYLES);
 const amounts = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
 
+describe('accounts under a total that names a section', () => {
+  it('stand in it, until another section or total begins', () => {
+    const tables = open(demo('nightjar-balances-2026-03-31.csv'), 'nightjar.csv');
+    const { rows } = recognise(tables, { digits: 0 });
+    const sections = rows.flatMap(({ kind, name, section }) => (kind === 'account' ? [[name, section]] : []));
+    expect(Object.fromEntries(sections)).toMatchObject({
+      Till: 'current-asset',
+      'Bicycles and lockers': 'current-asset',
+      'Trade payables': 'current-liability',
+    });
+  });
+});
+
 describe('reading what was written', () => {
   const negatives: readonly ((text: string) => string)[] = [
     (text) => `-${text}`,

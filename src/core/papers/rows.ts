@@ -16,7 +16,7 @@ import {
   writtenAmount,
 } from './row-amount';
 import { type Hint, sectionOf, sideByWords } from './sign';
-import { markTotals } from './totals';
+import { SUM_OF_THOSE_UNDER, markTotals } from './totals';
 
 const TOTAL_WORD =
   '(?:(?:grand |sub ?|zwischen)?totals?|sum|sums|summen?|gesamt\\w*|celkem|(?:mezi)?soucet|totaal|totale|totaux|suma|sommes?|i alt|sumsaldo)';
@@ -146,10 +146,22 @@ export const underConvention = (
     );
     return amount === 0n ? row : { ...row, amount };
   });
-  return markTotals(signed, {
-    coded: isCoded(reading),
-    decided: reading.asAccount,
-    worded: (row) => isWorded(row.name) || isWorded(row.code),
+  return underTotals(
+    markTotals(signed, {
+      coded: isCoded(reading),
+      decided: reading.asAccount,
+      worded: (row) => isWorded(row.name) || isWorded(row.code),
+    }),
+  );
+};
+
+/** Accounts under a total that names a section ("100 Assets", with what they come to) stand in it, like those under a heading. */
+const underTotals = (rows: readonly PaperRow[]): readonly PaperRow[] => {
+  let section: ReturnType<typeof sectionOf>;
+  return rows.map((row) => {
+    if (row.kind === 'total') section = row.note === SUM_OF_THOSE_UNDER ? (sectionOf(row.name) ?? section) : undefined;
+    else if (row.kind === 'heading') section = undefined;
+    return row.kind === 'account' && row.section === undefined && section !== undefined ? { ...row, section } : row;
   });
 };
 

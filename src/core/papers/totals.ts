@@ -9,6 +9,9 @@ interface Marking {
   readonly worded: (row: PaperRow) => boolean;
 }
 
+/** Said of a total that stands above its rows. */
+export const SUM_OF_THOSE_UNDER = 'the sum of the rows under it';
+
 /** Boundaries looked back to: headings and totals between which a subtotal may add up. */
 const MOST_BACK = 60;
 /** Rows under a heading that are looked at for coming to its amount. */
@@ -86,6 +89,6 @@ const sumsOfRowsUnder = (rows: PaperRow[], marking: Marking): void => {
     // All others together come to an account's amount on the other side wherever the paper nets to zero: that shows nothing.
     const sums = run === row.amount || (run === -row.amount && parts < others);
     if (parts > (rows[at + 1]?.indent === row.indent ? 1 : 0) && sums)
-      rows[at] = { ...row, kind: 'total', note: 'the sum of the rows under it' };
+      rows[at] = { ...row, kind: 'total', note: SUM_OF_THOSE_UNDER };
   }
 };
