@@ -64,7 +64,7 @@ const emptyHold = () => ({
 
 const held = new Map<string, ReturnType<typeof emptyHold>>();
 /** So many rows of papers are held at most, the last ones looked at; the one at hand always is. */
-const MOST_HELD = 1_500_000;
+const MOST_HELD = 1_000_000;
 
 const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyHold> => {
   const key = `${String(booksId)}/${String(paper)}`;

@@ -23,35 +23,53 @@ const openTo = ({ columns }: Reading): readonly Convention[] =>
         ? ['debit-positive', 'credit-positive', 'normal-side']
         : ['written'];
 
-/** A paper's rows under one convention, with what its accounts come to. */
-export interface Tried extends Net {
-  readonly rows: readonly PaperRow[];
-}
-
 const turned = (rows: readonly PaperRow[]): readonly PaperRow[] =>
   rows.map((row) => (row.amount === 0n ? row : { ...row, amount: negate(row.amount) }));
 
-/** The rows and their net under every convention that the columns allow. The paper is taken apart once for all of them. */
-export const tryConventions = (
-  table: Table,
-  reading: Reading,
-  digits: number,
-  hint: Hint | undefined,
-): readonly Tried[] => {
+export interface Tried {
+  /** What the accounts come to under every convention that the columns allow. */
+  readonly nets: readonly Net[];
+  readonly rowsUnder: (convention: Convention) => readonly PaperRow[];
+}
+
+/**
+ * Tries every convention that the columns allow. The paper is taken apart once for all of them, and the rows of one convention
+ * at a time are held, since there may be a million: of the likeliest, which is tried last.
+ */
+export const tryConventions = (table: Table, reading: Reading, digits: number, hint: Hint | undefined): Tried => {
   const unsigned = unsignedRows(table, reading, digits);
-  const tried: Tried[] = [];
-  for (const convention of openTo(reading)) {
-    const [plain] = tried;
-    if (convention === 'credit-positive' && plain !== undefined)
-      tried.push({ convention, rows: turned(plain.rows), net: negate(plain.net), usual: -plain.usual });
-    else {
-      const rows = underConvention(unsigned, convention, hint);
-      let net = 0n;
-      for (const row of rows) if (row.kind === 'account') net += row.amount;
-      tried.push({ convention, rows, net: minor(net), usual: usualOf(rows, hint) });
-    }
-  }
-  return tried;
+  let held: { readonly convention: Convention; readonly rows: readonly PaperRow[] } | undefined;
+  const rowsUnder = (convention: Convention): readonly PaperRow[] => {
+    if (held?.convention === convention) return held.rows;
+    // One is the other turned round, row by row.
+    const rows =
+      convention === 'credit-positive' && held?.convention === 'debit-positive'
+        ? turned(held.rows)
+        : underConvention(unsigned, convention, hint);
+    held = { convention, rows };
+    return rows;
+  };
+  const netUnder = (convention: Convention): Net => {
+    const rows = rowsUnder(convention);
+    let net = 0n;
+    for (const row of rows) if (row.kind === 'account') net += row.amount;
+    return { convention, net: minor(net), usual: usualOf(rows, hint) };
+  };
+  const open = openTo(reading);
+  const tried = new Map<Convention, Net>(
+    [...open]
+      .reverse()
+      .flatMap((convention) => (convention === 'credit-positive' ? [] : [[convention, netUnder(convention)] as const])),
+  );
+  const plain = tried.get('debit-positive');
+  return {
+    nets: open.flatMap((convention): Net[] => {
+      const own = tried.get(convention);
+      if (own !== undefined) return [own];
+      return plain === undefined ? [] : [{ convention, net: negate(plain.net), usual: -plain.usual }];
+    }),
+    rowsUnder,
+  };
 };
 
 const usualOf = (rows: readonly PaperRow[], hint: Hint | undefined): number =>

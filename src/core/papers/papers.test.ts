@@ -11,7 +11,7 @@ import { MOST_ROWS, type Table } from './cells';
 import { readPaper } from './read';
 import type { Reading } from './reading';
 import { recognise } from './recognise';
-import { readRows, rowTotals } from './rows';
+import { rowTotals, underConvention, unsignedRows } from './rows';
 import { statedDate } from './stated-date';
 import { asText, toCsv, toXlsx } from './write';
 import { decimalOf } from './xlsx';
@@ -29,7 +29,7 @@ const refusal = (content: Uint8Array): string | undefined => {
   return read.ok ? undefined : read.problems[0]?.code;
 };
 const rowsOf = (tables: readonly Table[], reading: Reading, digits = 2) =>
-  readRows(tables[reading.sheet] ?? { name: '', rows: [] }, reading, digits);
+  underConvention(unsignedRows(tables[reading.sheet] ?? { name: '', rows: [] }, reading, digits), reading.convention);
 
 describe('the demo’s papers are read right without a correction', () => {
   it('two columns, points and commas, Windows-1252, headings and totals between the rows', () => {

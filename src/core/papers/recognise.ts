@@ -6,7 +6,6 @@ import { AMOUNT_ROLES, COLUMN_ROLES, type ColumnRole, type FoundHeader, headerOf
 import { type Net, proposed, sayNets, tryConventions } from './nets';
 import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';
-import { readRows } from './rows';
 import type { Hint } from './sign';
 
 export interface Recognition {
@@ -134,8 +133,8 @@ export const explained = (
   infer = false,
 ): Recognition => {
   const table = tables[given.sheet];
-  const tried = table === undefined ? [] : tryConventions(table, given, digits, hint);
-  const nets = tried.map(({ convention, net, usual }): Net => ({ convention, net, usual }));
+  const tried = table === undefined ? undefined : tryConventions(table, given, digits, hint);
+  const nets = tried?.nets ?? [];
   const reading = infer && nets.length > 0 ? { ...given, convention: proposed(nets, given.convention) } : given;
   const texts = headerTexts(table?.rows ?? [], reading.header, reading.height ?? 1, reading.columns.length);
   const found = COLUMN_ROLES.flatMap((role) => {
@@ -150,9 +149,7 @@ export const explained = (
   return {
     reading,
     nets,
-    rows:
-      tried.find(({ convention }) => convention === reading.convention)?.rows ??
-      (table === undefined ? [] : readRows(table, reading, digits, hint)),
+    rows: tried?.rowsUnder(reading.convention) ?? [],
     reasons: [
       ...(tables.length > 1 && table !== undefined
         ? [`Sheet “${table.name}” of ${String(tables.length)}: it is the one with account and amount columns.`]

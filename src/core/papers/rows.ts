@@ -165,10 +165,6 @@ const underTotals = (rows: readonly PaperRow[]): readonly PaperRow[] => {
   });
 };
 
-/** The rows under a reading. */
-export const readRows = (table: Table, reading: Reading, digits: number, hint?: Hint): readonly PaperRow[] =>
-  underConvention(unsignedRows(table, reading, digits), reading.convention, hint);
-
 /** A coded row without an amount is a heading when rows with longer codes that begin with it follow ("10" before "1010"). */
 const isHeadingLike = (rows: readonly Row[], at: number, places: Places): boolean => {
   const codeAt = (index: number): string => {
