@@ -184,6 +184,7 @@ test('calendar: the pattern redraws the year at once; states, names, ends and th
     mimeType: 'text/csv',
     buffer: Buffer.from(text.replaceAll('Oct 2026', 'October')),
   });
+  await expect(page.getByText('Not taken yet.')).toBeVisible();
   await page.getByRole('button', { name: '2026/27' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of M09' })).toHaveValue('October');
   await page.getByRole('button', { name: 'Take this calendar' }).click();

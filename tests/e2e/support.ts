@@ -3,6 +3,11 @@ import { type Locator, type Page, expect } from '@playwright/test';
 /** Opens a client's books from the board. */
 export const client = async (page: Page, name: string): Promise<void> => {
   await page.goto('/');
+  // The board has only the rows in sight in its page.
+  await expect(async () => {
+    await page.getByRole('searchbox', { name: 'Find books' }).fill(name);
+    await expect(page.getByRole('link', { name, exact: true })).toBeVisible({ timeout: 1000 });
+  }).toPass();
   await page.getByRole('link', { name, exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
 };
