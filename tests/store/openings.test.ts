@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { addAccount } from '@/actions/chart';
+import { addAccount, changeAccount } from '@/actions/chart';
 import { accountStory } from '@/actions/account-story';
 import { chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
@@ -139,6 +139,26 @@ describe('rows of a paper', () => {
     ]);
     valueOf(await takeOver({ books, paper: second }));
     expect((await rowOf(books, '1010'))?.amount).toBe(31_000n);
+  });
+  it('are matched anew when the chart or what is remembered changes, though what was made of the paper is held', async () => {
+    const books = await newBooks();
+    const paper = await bring(
+      books,
+      'held.csv',
+      bytes('Code,Account,Debit,Credit\n1050,Petty cash,5.00,\n3010,Share capital,,5.00\n'),
+    );
+    const waiting = async () => (await paperView(books, paper))?.paper?.plan.undecided;
+    expect(await waiting()).toBe(0);
+    const id = await idOf(books, '1050');
+    valueOf(await changeAccount({ books, id, change: { active: false } }));
+    expect(await waiting()).toBe(1);
+    valueOf(await changeAccount({ books, id, change: { active: true } }));
+    expect(await waiting()).toBe(0);
+    await type(books, '1050', 700n);
+    expect((await paperView(books, paper))?.paper?.plan.replaced).toBe(1);
+    valueOf(await decideRows({ books, paper, rows: [2], decision: { kind: 'leave-out', reason: 'counted twice' } }));
+    const seen = (await paperView(books, paper))?.paper?.plan;
+    expect([seen?.leftOut, seen?.replaced]).toEqual([1, 0]);
   });
   it('are read as papers of their shape were read the last time', async () => {
     const books = await newBooks({ starter: 'empty' });

@@ -4,7 +4,8 @@ import { accountId } from '../chart/account';
 import { anyChart } from '../chart/testing';
 import { isResult, typeOf } from '../chart/classes';
 import { type Minor, add, minor, negate, sum } from '../money/minor';
-import { LAST_YEAR, comparativeFaults } from './comparatives';
+import { plainDate } from '../calendar/dates';
+import { LAST_YEAR, columnNamed, comparativeColumns, comparativeFaults } from './comparatives';
 
 const amount = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
 
@@ -69,5 +70,48 @@ describe('comparatives', () => {
     );
     expect(found.apart.size).toBe(0);
     expect(found.nets.get(LAST_YEAR)).toBe(7n);
+  });
+});
+
+describe('the columns of the comparatives', () => {
+  const period = (name: string, start: string, end: string) => ({
+    name,
+    start: plainDate(start),
+    end: plainDate(end),
+  });
+  const years = [
+    {
+      start: plainDate('2026-02-01'),
+      end: plainDate('2027-01-31'),
+      periods: [
+        period('Feb 2026', '2026-02-01', '2026-02-28'),
+        period('Mar 2026', '2026-03-01', '2026-03-31'),
+        period('Apr 2026', '2026-04-01', '2026-04-30'),
+      ],
+    },
+  ];
+  const columns = comparativeColumns(years, plainDate('2026-04-01'));
+  it('are last year’s close and the periods before the cutover date', () => {
+    expect(columns).toEqual([
+      { column: 0, label: 'Last year’s close', end: '2026-01-31' },
+      { column: 1, label: 'Feb 2026', end: '2026-02-28' },
+      { column: 2, label: 'Mar 2026', end: '2026-03-31' },
+    ]);
+    expect(comparativeColumns(years, plainDate('2030-01-01'))).toEqual([]);
+  });
+  it.each([
+    ['31/01/2026', 0],
+    ['Balance at 31 January 2026', 0],
+    ['Feb 2026', 1],
+    ['February', 1],
+    ['MAR', 2],
+    ['Movement March 2026', 2],
+    ['March 2025', undefined],
+    ['Mar 31, 2024', undefined],
+    ['April', undefined],
+    ['Balance', undefined],
+    ['Marketing', undefined],
+  ])('“%s” names column %s', (title, column) => {
+    expect(columnNamed(title, columns)).toBe(column);
   });
 });

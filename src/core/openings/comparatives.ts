@@ -5,7 +5,7 @@ import type { Account, AccountId } from '../chart/account';
 import { isResult, typeOf } from '../chart/classes';
 import { type Minor, NIL, add, subtract } from '../money/minor';
 import { folded } from '../papers/cells';
-import { MONTHS, datesIn } from '../papers/stated-date';
+import { datesIn } from '../papers/stated-date';
 
 /** Column 0 holds last year's closing balances, columns from 1 the movements of this year's elapsed periods. */
 export const LAST_YEAR = 0;
@@ -34,6 +34,8 @@ export const comparativeColumns = (years: readonly Year[], cutover: PlainDate): 
       ];
 };
 
+const MONTHS = 'january february march april may june july august september october november december'.split(' ');
+
 /** The column that a title of a paper names: by a day in it, by the period's own name, or by the month. */
 export const columnNamed = (title: string, columns: readonly ComparativeColumn[]): number | undefined => {
   const days = datesIn(title);
@@ -48,7 +50,7 @@ export const columnNamed = (title: string, columns: readonly ComparativeColumn[]
         column !== LAST_YEAR &&
         days.length === 0 &&
         (year === undefined || end.startsWith(year)) &&
-        words.some((word) => /^[a-z]{3,9}$/.test(word) && word.slice(0, 3) === MONTHS[Number(end.slice(5, 7)) - 1]),
+        words.some((word) => word.length >= 3 && MONTHS[Number(end.slice(5, 7)) - 1]?.startsWith(word) === true),
     )
   )?.column;
 };

@@ -3,8 +3,7 @@ import { dayOrderOf, readFileDate } from './dates';
 import type { Reading } from './reading';
 
 const NUMERIC = /\b(\d{4}-\d{1,2}-\d{1,2}|\d{1,2}[./-]\s?\d{1,2}[./-]\s?\d{4})\b/g;
-/** The months' first letters, as English titles begin. */
-export const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
+const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
 const WORDED = /\b(\d{1,2})(?:st|nd|rd|th)? ([a-z]{3,9}) (\d{4})\b|\b([a-z]{3,9}) (\d{1,2})(?:st|nd|rd|th)? (\d{4})\b/g;
 /** Words in front of the day that a trial balance is of; without one, "printed on" may be meant. */
 const AS_AT = /\b(as at|as of|at|to|per|zum|ke dni|k datu|au|al|pr|balance|until|ended|ending)\b/;
