@@ -4,6 +4,7 @@ import type { Account, AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/chart/classes';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
+import { withNeighbours } from '@/core/openings/neighbours';
 import { type RowFilter, rowsUnder } from '@/core/openings/paper-list';
 import { type OldAccount, type Match, matcher } from '@/core/openings/match';
 import {
@@ -171,7 +172,17 @@ export const readStored = async (
     recognition,
     likePaper,
     ...hold.planned.make(keyed(readKey, paper.decisions, [...stands]), () =>
-      planned(recognition.rows, match, paper.decisions, chart, stands),
+      planned(
+        recognition.rows,
+        withNeighbours(
+          recognition.rows.filter(({ kind }) => kind === 'account'),
+          chart,
+          match,
+        ),
+        paper.decisions,
+        chart,
+        stands,
+      ),
     ),
   };
 };

@@ -43,7 +43,7 @@ export interface OldAccount {
 export const memoryKey = ({ code, name }: Pick<OldAccount, 'code' | 'name'>): string =>
   `${code.trim().toLowerCase()}\u0000${folded(name)}`;
 
-const MOST_CANDIDATES = 5;
+export const MOST_CANDIDATES = 5;
 /** From here on a candidate is worth showing. */
 const WORTH = 0.3;
 /** From here on the best candidate is proposed. */
@@ -184,27 +184,28 @@ export const matcher = (
     const heading = key === '' ? undefined : headings.get(key);
     if (heading !== undefined && candidates.every(({ confidence }) => confidence < PROPOSED))
       return { kind: 'unmatched', why: `${called(heading)} is a heading here; headings take no amounts`, candidates };
-    const [best, second] = candidates;
-    if (
-      best !== undefined &&
-      best.active &&
-      best.confidence >= PROPOSED &&
-      best.confidence - (second?.confidence ?? 0) > 0.02
-    )
-      return { kind: 'matched', account: best.account, sure: false, why: best.why, candidates };
-    return {
-      kind: 'unmatched',
-      why:
-        (byName.get(plainName)?.length ?? 0) > 1
-          ? `${String(byName.get(plainName)?.length)} accounts here have this name`
-          : candidates.length > 0
-            ? `${candidates.length === 1 ? 'one account is' : `${String(candidates.length)} accounts are`} something like it`
-            : code === ''
-              ? 'no account here has this name'
-              : 'no account here has this code or name',
+    return proposed(
       candidates,
-    };
+      (byName.get(plainName)?.length ?? 0) > 1
+        ? `${String(byName.get(plainName)?.length)} accounts here have this name`
+        : candidates.length > 0
+          ? `${candidates.length === 1 ? 'one account is' : `${String(candidates.length)} accounts are`} something like it`
+          : code === ''
+            ? 'no account here has this name'
+            : 'no account here has this code or name',
+    );
   }
+};
+
+/** The best candidate as a proposal, where enough speaks for it and it stands out; else the candidates with why none is proposed. */
+export const proposed = (candidates: readonly Candidate[], why: string): Match => {
+  const [best, second] = candidates;
+  return best !== undefined &&
+    best.active &&
+    best.confidence >= PROPOSED &&
+    best.confidence - (second?.confidence ?? 0) > 0.02
+    ? { kind: 'matched', account: best.account, sure: false, why: best.why, candidates }
+    : { kind: 'unmatched', why, candidates };
 };
 
 /** The account that an old one is without a doubt: same code with a like name, or the only one of its name. */
