@@ -311,11 +311,12 @@ test('a change of the chart says first what it does to opening figures', async (
   await page.keyboard.press('Enter');
   await expect(page.getByText('all saved')).toBeVisible();
   await stage(page, 'Chart').click();
+  await expect(page.getByRole('heading', { name: 'Chart of accounts' })).toBeVisible();
   const row = page.getByRole('row', { name: /Stock of goods/ });
   // The first press may come before the page listens.
   await expect(async () => {
     await row.getByRole('gridcell').nth(1).click();
-    await expect(page.getByLabel('Margin')).toContainText('Stock of goods', { timeout: 1000 });
+    await expect(page.getByRole('heading', { name: '1200 Stock of goods' })).toBeVisible({ timeout: 1000 });
   }).toPass();
   await page.getByLabel('Statement line').first().selectOption('fixed-asset');
   const asked = page.getByRole('alertdialog');
