@@ -325,7 +325,9 @@ describe('closing the results', () => {
     );
   });
   it('has nowhere to put them without retained earnings', () => {
-    expect(closeResults(chart, new Map())).toBeUndefined();
+    expect(closeResults(chart, new Map([[accountId(6), minor(5n)]]))).toBeUndefined();
+    // Where no result stands there is nothing to put anywhere.
+    expect(closeResults(chart, new Map([[accountId(2), minor(5n)]]))).toEqual([]);
   });
 });
 
