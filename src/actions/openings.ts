@@ -117,6 +117,12 @@ export const saveFigures = booksAction(
       input.entries.map((entry) => entry.account),
     );
     const chart = new Map(named.map((account) => [account.id, account]));
+    const before = await partsOfLines(
+      tx,
+      books.id,
+      draft.value.id,
+      input.entries.map((entry) => entry.account),
+    );
     const on = input.entries.some(({ parts }) => parts !== undefined && parts.length > 0)
       ? await currenciesOn(context)
       : [];
@@ -134,8 +140,10 @@ export const saveFigures = booksAction(
         return [
           problem('account.heading', `${called(account)} is a heading and takes no amounts.`, String(entry.account)),
         ];
+      // Parts that stay as they are, or come back, were taken when they came: from a paper also in a currency that is off.
+      const parted = !entry.restores && !sameParts(entry.parts ?? [], before.get(entry.account)?.parts ?? []);
       const wrongParts =
-        entry.parts === undefined || entry.parts.length === 0
+        entry.parts === undefined || !parted
           ? undefined
           : partsProblem(
               account.currency === books.currency ? null : account.currency,
@@ -146,12 +154,6 @@ export const saveFigures = booksAction(
     });
     if (wrong.length > 0) return fail(...wrong);
     const stored = await lockLines(
-      tx,
-      books.id,
-      draft.value.id,
-      input.entries.map((entry) => entry.account),
-    );
-    const before = await partsOfLines(
       tx,
       books.id,
       draft.value.id,

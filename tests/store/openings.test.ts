@@ -279,6 +279,30 @@ describe('amounts in currency', () => {
     });
     expect(await partsAt(books, bank)).toEqual(kroner(5n));
   });
+  it('that a paper brought in a currency that is off do not hold back their figure, nor its undo', async () => {
+    const { books, bank } = await foreignBooks();
+    const content = bytes('Code,Account,Ccy,Amount in currency,Balance\n1050,Petty cash,JPY,"9,000",50.00\n');
+    valueOf(await takeOver({ books, paper: await bring(books, 'yen.csv', content) }));
+    const cash = await idOf(books, '1050');
+    const yen = [{ currency: 'JPY', amount: 9000n, base: 5000n }];
+    expect(await partsAt(books, cash)).toEqual(yen);
+    valueOf(await save(books, cash, 6000n, yen));
+    const revision = (await rowOf(books, '1050'))?.revision ?? 0;
+    const entry = { account: cash, restores: false };
+    const set = await setOf(books);
+    valueOf(await saveFigures({ books, set, entries: [{ ...entry, amount: null, revision, parts: [] }] }));
+    valueOf(
+      await saveFigures({
+        books,
+        set,
+        entries: [{ ...entry, amount: 6000n, revision: 0, parts: yen, restores: true }],
+      }),
+    );
+    expect(await partsAt(books, cash)).toEqual(yen);
+    expect(codesOf(await save(books, bank, 1n, [{ currency: 'JPY', amount: 1n, base: 1n }]))).toEqual([
+      'foreign.other',
+    ]);
+  });
   it('are posted beside the base amounts, and a correction of the rate moves base only', async () => {
     const { books, bank } = await foreignBooks();
     for (const field of ['taxRegistered'] as const) {

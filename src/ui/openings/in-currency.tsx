@@ -103,7 +103,7 @@ export const InCurrency = ({ frame, row, figures, figure, money, rates, exchange
     const { left, why } = made.value;
     const to = withParts({ amount, parts }, made.value.parts, row.currency);
     figures.put([
-      { account: row.id, ...to, ...(why === undefined ? {} : { why }) },
+      { account: row.id, ...to, ...(why === undefined ? {} : { why: why.slice(0, 300) }) },
       ...(how !== 'settle' || settleOn === null || left === 0n
         ? []
         : [
