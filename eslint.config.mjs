@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import * as regexp from 'eslint-plugin-regexp';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -38,6 +39,26 @@ export default tseslint.config(
     plugins: { 'react-hooks': reactHooks },
     // The last one speaks to a compiler that is not used here.
     rules: { ...reactHooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' },
+  },
+  {
+    // No pattern over somebody's text may take more than linear time, nor hide what it matches.
+    files: ['src/**/*.{ts,tsx}'],
+    ...regexp.configs['flat/recommended'],
+    rules: {
+      ...regexp.configs['flat/recommended'].rules,
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential', ignoreSticky: true }],
+      // Matters of taste.
+      'regexp/use-ignore-case': 'off',
+      'regexp/prefer-d': 'off',
+      'regexp/no-obscure-range': 'off',
+      'regexp/no-unused-capturing-group': 'off',
+      'regexp/prefer-character-class': 'off',
+      'regexp/optimal-quantifier-concatenation': 'off',
+      'regexp/control-character-escape': 'off',
+      'regexp/negation': 'off',
+      'regexp/no-useless-character-class': 'off',
+    },
   },
   {
     // Money never passes through a float, and core never reads the clock, chance or the machine.

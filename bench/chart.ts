@@ -6,10 +6,10 @@ import { takeAccounts } from '@/actions/chart-import';
 import { editChart } from '@/actions/chart';
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { tidy } from '@/core/chart/advice/advise';
-import { readPaper } from '@/core/papers/read';
+import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { CLASSIFICATIONS } from '@/core/chart/classes';
-import { folded } from '@/core/papers/cells';
+import { folded } from '@/core/files/cells';
 import type { Result } from '@/core/result';
 import { fastest } from './core';
 

@@ -8,7 +8,7 @@ import { editChart } from '../src/actions/chart';
 import { paperView } from '../src/actions/paper-view';
 import { PLAIN_ACCOUNT } from '../src/core/chart/account';
 import type { Result } from '../src/core/result';
-import { toXlsx } from '../src/core/papers/write';
+import { toXlsx } from '../src/core/files/write';
 import { minor } from '../src/core/money/minor';
 
 type Note = (what: string, ours: number, baseline: string, theirs: number) => void;

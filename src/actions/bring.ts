@@ -1,4 +1,4 @@
-import { MOST_BYTES } from '@/core/papers/cells';
+import { MOST_BYTES } from '@/core/files/limits';
 
 export { bringPaper } from './papers';
 export const paperLimit = MOST_BYTES;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { readChartRows } from '@/core/chart/chart-file';
-import { readPaper } from '@/core/papers/read';
-import { MOST_BYTES } from '@/core/papers/cells';
+import { readPaper } from '@/core/files/read';
+import { MOST_BYTES } from '@/core/files/limits';
 import { fail, problem } from '@/core/result';
 import { findMapping, putMapping } from '@/store/chart-library';
 import { booksAction, view } from './action';

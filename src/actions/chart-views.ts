@@ -10,7 +10,7 @@ import { asRoles, asStatements } from '@/core/chart/places';
 import { writeSaft } from '@/core/chart/saft';
 import { inTreeOrder } from '@/core/chart/tree';
 import type { Minor } from '@/core/money/minor';
-import { toCsv, toXlsx } from '@/core/papers/write';
+import { toCsv, toXlsx } from '@/core/files/write';
 import { allBooks } from '@/store/books';
 import { bankDetailsOf } from '@/store/bank-details';
 import { usesOf } from '@/store/chart';

@@ -31,7 +31,7 @@ const lines = (what: string, most: number) =>
     );
 
 const email = line('The e-mail address', 120).refine(
-  (text) => text === '' || /^[^\s@]+@[^\s@]+\.[^\s@]+$/.test(text),
+  (text) => text === '' || /^[^\s@]+@[^\s@.]+(?:\.[^\s@.]+)+$/.test(text),
   'An e-mail address has one @ and a domain, such as office@example.org.',
 );
 

@@ -3,7 +3,7 @@ import { writeSaft } from '@/core/chart/saft';
 import { NIL, abs } from '@/core/money/minor';
 import { comparisonRows } from '@/core/openings/compare';
 import { partsOf } from '@/core/openings/takeover';
-import { type OutCell, type OutRow, toCsv, toXlsx } from '@/core/papers/write';
+import { type OutCell, type OutRow, toCsv, toXlsx } from '@/core/files/write';
 import { statementRows } from '@/core/statements/export';
 import { STATEMENT_KINDS, STATEMENT_TITLES, type StatementKind } from '@/core/statements/statements';
 import type { CompanyFacts } from '@/core/company/facts';

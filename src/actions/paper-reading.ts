@@ -15,10 +15,10 @@ import {
   planTakeOver,
   proposeCreations,
 } from '@/core/openings/takeover';
-import type { Table, TextFormat } from '@/core/papers/cells';
+import type { Table, TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import { readingOf } from '@/core/papers/amount-columns';
-import { readPaper } from '@/core/papers/read';
+import { readPaper } from '@/core/files/read';
 import { type Result, fail, ok } from '@/core/result';
 import type { Reading } from '@/core/papers/reading';
 import {
@@ -124,6 +124,7 @@ export interface ReadPaper {
 
 const circumstancesOf = ({ books }: BooksContext, hint?: Circumstances['hint']): Circumstances => ({
   digits: minorDigits(books.currency),
+  currency: books.currency,
   date: openingDate(books.cutover).toString(),
   ...(hint === undefined ? {} : { hint }),
 });

@@ -6,7 +6,7 @@ import { PAGE_ROWS, type RowFilter, pageWith } from '@/core/openings/paper-list'
 import type { Totals } from '@/core/openings/level';
 import { type ComparativeColumn, columnNamed, comparativeColumns } from '@/core/openings/comparatives';
 import { type AmountColumn, amountColumns } from '@/core/papers/amount-columns';
-import type { TextFormat } from '@/core/papers/cells';
+import type { TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
 import { statedDate } from '@/core/papers/stated-date';

@@ -18,13 +18,15 @@ import { type Creation, type Decision, headingsFor, partsOf } from '@/core/openi
 import type { Part } from '@/core/openings/foreign';
 import { sameParts } from '@/core/openings/in-currency';
 import type { Remembered } from '@/core/openings/match';
-import { MOST_BYTES, MOST_ROWS, type TextFormat } from '@/core/papers/cells';
-import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/papers/csv';
+import type { TextFormat } from '@/core/files/cells';
+import { MOST_BYTES, MOST_ROWS } from '@/core/files/limits';
+import { ENCODINGS } from '@/core/files/text';
+import { DELIMITERS, QUOTES } from '@/core/files/csv';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';
 import { shapeOf } from '@/core/papers/recognise';
 import { sideByWords } from '@/core/papers/sign';
-import { readPaper } from '@/core/papers/read';
+import { readPaper } from '@/core/files/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';

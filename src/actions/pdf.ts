@@ -3,7 +3,7 @@ import vfs from 'pdfmake/build/vfs_fonts';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { formatMinor } from '@/core/money/format';
 import type { NumberStyle } from '@/core/money/number-style';
-import type { OutCell, OutRow } from '@/core/papers/write';
+import type { OutCell, OutRow } from '@/core/files/write';
 
 const font = (file: string): Buffer => Buffer.from(vfs[file] ?? '', 'base64');
 const FONTS = {

@@ -9,7 +9,7 @@ import { minorRatio } from '@/core/money/convert';
 import type { SearchFigure, SearchInput, UntakenRow } from '@/core/openings/search/types';
 import { statedTotals } from '@/core/papers/rows';
 import { pairRates } from '@/store/currencies';
-import { MOST_ROWS } from '@/core/papers/cells';
+import { MOST_ROWS } from '@/core/files/limits';
 import type { Part } from '@/core/openings/foreign';
 import { currentSet, linesOf, partsOfSet } from '@/store/openings';
 import { findPaper, papersOf, rowsBehind, rowsLeftOut } from '@/store/papers';

@@ -1,8 +1,8 @@
-import { readPaper } from '@/core/papers/read';
+import { readPaper } from '@/core/files/read';
 import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
-import { type Table, textOf } from '@/core/papers/cells';
+import { type Table, textOf } from '@/core/files/cells';
 import type { Problem } from '@/core/result';
 
 /**

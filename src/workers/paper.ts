@@ -1,4 +1,4 @@
-import { readPaper } from '@/core/papers/read';
+import { readPaper } from '@/core/files/read';
 import type { Problem } from '@/core/result';
 
 /** Reads a file before it is sent, away from the page: what cannot be read is told at once, and nothing travels. */

@@ -32,7 +32,7 @@ import { calendarView, companyView, currenciesView } from '@/actions/stage-views
 import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/tax-codes';
 import { openingsView } from '@/actions/views';
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
-import { readPaper } from '@/core/papers/read';
+import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { change } from '@/core/chart/edit';
 import { COMPOSED_SCHEME } from '@/core/chart/scheme';

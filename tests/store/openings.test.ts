@@ -25,8 +25,8 @@ import { compareView, openingsView, proofView } from '@/actions/views';
 import { whyView } from '@/actions/why-view';
 import { minor } from '@/core/money/minor';
 import { search } from '@/core/openings/search/search';
-import { textOf } from '@/core/papers/cells';
-import { readPaper } from '@/core/papers/read';
+import { textOf } from '@/core/files/cells';
+import { readPaper } from '@/core/files/read';
 import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
 
 const database = withDatabase();

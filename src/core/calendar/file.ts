@@ -1,6 +1,6 @@
-import type { Table } from '../papers/cells';
-import { folded, textOf } from '../papers/cells';
-import { type OutRow, fromText } from '../papers/write';
+import type { Table } from '../files/cells';
+import { folded, textOf } from '../files/cells';
+import { type OutRow, fromText } from '../files/write';
 import { type Problem, type Result, fail, ok, problem, quoted } from '../result';
 import { type PlainDate, readDate } from './dates';
 import { PERIOD_STATES, type PeriodState } from './states';

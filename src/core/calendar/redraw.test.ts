@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readCsv } from '../papers/csv';
-import { toCsv } from '../papers/write';
+import { readCsv } from '../files/csv';
+import { toCsv } from '../files/write';
 import { cutoverEffects, oldRecordProblems } from './cutover';
 import { plainDate } from './dates';
 import { type StatedYear, calendarRows, readCalendar } from './file';

@@ -1,8 +1,8 @@
-import { minorDigits } from '../money/currency';
+import { isCurrency, minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
 import { readPaperAmount } from '../papers/amount';
-import { type Table, folded, textOf } from '../papers/cells';
-import { type OutRow, fromText } from '../papers/write';
+import { type Table, folded, textOf } from '../files/cells';
+import { type OutRow, fromText } from '../files/write';
 import { type Problem, problem, quoted } from '../result';
 import type { Account } from './account';
 import { type BankDetails, bankProblems, plainIban } from './bank';
@@ -215,23 +215,24 @@ export const readChartRows = (table: Table, mapping: ChartMapping, base: string)
     if (note !== undefined) says.note = note;
     const origin = cell('origin');
     if (origin !== undefined) says.origin = origin;
-    const bank = bankOf(cell, minorDigits(says.currency ?? base), problems);
+    const bank = bankOf(cell, says.currency ?? base, problems);
     if (bank !== undefined) says.bank = bank;
     return [{ row: index + 1, says, problems }];
   });
 };
 
-/** Bank details of a row that has any, with what does not read. `digits` are the decimals of the account's currency. */
+/** Bank details of a row that has any, with what does not read; `currency` is the account's. */
 const bankOf = (
   cell: (column: ChartColumn) => string | undefined,
-  digits: number,
+  currency: string,
   problems: Problem[],
 ): BankDetails | undefined => {
   const [number = '', iban = '', bic = '', alert = '', reconciled = '', day = ''] = (
     ['number', 'iban', 'bic', 'alert', 'reconciled', 'day'] as const
   ).map(cell);
   if ([number, iban, bic, alert, reconciled, day].every((text) => text === '')) return undefined;
-  const found = alert === '' ? undefined : readPaperAmount(alert, '1234.56');
+  const digits = isCurrency(currency) ? minorDigits(currency) : 2;
+  const found = alert === '' ? undefined : readPaperAmount(alert, '1234.56', currency);
   if (alert !== '' && (found === undefined || found.scale > digits))
     problems.push(
       problem('import.alert', `${quoted(alert)} does not read as an amount with ${digits} decimals.`, 'bank'),

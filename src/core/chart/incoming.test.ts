@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { toCsv, toXlsx } from '../papers/write';
+import { toCsv, toXlsx } from '../files/write';
 import { type Account, PLAIN_ACCOUNT, accountId } from './account';
-import { readPaper } from '../papers/read';
+import { readPaper } from '../files/read';
 import { type BankDetails, NO_BANK_DETAILS } from './bank';
 import { chartRows, readChartRows, recogniseChart } from './chart-file';
 import { copied } from './copy';

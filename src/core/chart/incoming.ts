@@ -1,5 +1,5 @@
 import { type Problem, problem, quoted } from '../result';
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 import {
   type Account,
   type AccountFields,

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 import { CLASSIFICATIONS, type Classification, classFacts } from './classes';
 import { type CodeScheme, lineByRange } from './scheme';
 
@@ -83,7 +83,7 @@ export const lineByWord = (word: string): Inferred | undefined => {
 const NAME_WORDS: readonly (readonly [RegExp, Classification])[] = [
   [/\b(accum\w*|provision for) (depreciation|amorti[sz]ation)|accumulated/, 'fixed-asset'],
   [/\b(depreciation|amorti[sz]ation)\b/, 'operating-expense'],
-  [/\binterest (paid|expense|payable on)|exchange (loss|losses|diff\w*)|rounding/, 'other-expense'],
+  [/\binterest (paid|expense|payable on)|exchange (loss|diff\w*)|rounding/, 'other-expense'],
   [/\binterest (received|income)|other income|rent received|exchange gains?/, 'other-income'],
   [/\bbank (charges|fees|interest)\b/, 'operating-expense'],
   [/\bbank loan|\bloans?\b|mortgage|hire purchase/, 'long-term-liability'],

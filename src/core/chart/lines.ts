@@ -1,5 +1,5 @@
 import { readClipboard } from '../openings/sheet';
-import { type Table } from '../papers/cells';
+import { type Table } from '../files/cells';
 import { recogniseChart, readChartRows } from './chart-file';
 import type { Incoming, IncomingFields } from './incoming';
 
@@ -51,7 +51,7 @@ export const readLines = (text: string, under: string, base: string): readonly I
 };
 
 const split = (line: string): { readonly code: string; readonly name: string } => {
-  const [, code = '', name = ''] = /^(\S+)\s+(.+)$/.exec(line) ?? [];
+  const [, code = '', name = ''] = /^(\S+)\s+(\S.*)$/.exec(line) ?? [];
   return CODE.test(code) ? { code, name: name.trim() } : { code: '', name: line };
 };
 

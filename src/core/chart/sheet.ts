@@ -1,4 +1,4 @@
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../result';
 import type { Account, AccountFields, AccountId } from './account';
 import {

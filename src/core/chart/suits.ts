@@ -1,5 +1,5 @@
 import { type LegalForm, legalFormLabel } from '../company/legal-form';
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 
 /** Words of equity accounts that belong to certain legal forms only. */
 const BELONGS: readonly (readonly [words: RegExp, what: string, forms: readonly LegalForm[]])[] = [
@@ -33,6 +33,6 @@ export const misfit = (name: string, form: LegalForm): string | undefined => {
 
 /** Names that take whatever nobody wanted to think about. */
 const CATCH_ALL =
-  /^(misc|miscellaneous|sundry|sundries|general|various|unallocated|uncategori[sz]ed|other|diverse|divers|ruzne|sonstige[sr]?)\b( (expenses?|costs?|income|items?|account|overheads?|payments?|receipts?|naklady|aufwendungen))?$|\b(misc|miscellaneous|sundry|sundries|unallocated|uncategori[sz]ed|ask my accountant)\b/;
+  /^(misc|miscellaneous|sundry|sundries|general|various|unallocated|uncategori[sz]ed|other|diverse|divers|ruzne|sonstige[sr]?)( (expenses?|costs?|income|items?|account|overheads?|payments?|receipts?|naklady|aufwendungen))?$|\b(misc|miscellaneous|sundry|sundries|unallocated|uncategori[sz]ed|ask my accountant)\b/;
 
 export const isCatchAll = (name: string): boolean => CATCH_ALL.test(folded(name));

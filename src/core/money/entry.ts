@@ -13,7 +13,7 @@ type Token =
 
 const MOST_CHARACTERS = 200;
 const MOST_DEPTH = 50;
-const SIDE_AT_END = /(?<![a-z])\s*(dr|cr|d|c|debit|credit)\.?\s*$/i;
+const SIDE_AT_END = /(?<![a-z])(dr|cr|d|c|debit|credit)\.?$/i;
 
 const unreadable = (text: string, style: NumberStyle, field?: string): Problem =>
   problem(

@@ -11,7 +11,8 @@ export const formatMinor = (amount: Minor | bigint, digits: number, style: Numbe
   const text = String(negative ? -amount : amount).padStart(digits + 1, '0');
   const whole = text.slice(0, text.length - digits);
   const fraction = text.slice(text.length - digits);
-  const pattern = indian ? /\B(?=(\d{2})*\d{3}$)/g : /\B(?=(\d{3})+$)/g;
+  // eslint-disable-next-line regexp/no-super-linear-move -- the digits of an amount, of which there are few
+  const pattern = indian ? /\B(?=(?:\d{2})*\d{3}$)/g : /\B(?=(?:\d{3})+$)/g;
   const grouped = group === '' ? whole : whole.replace(pattern, group === ' ' ? '\u00a0' : group);
   return `${negative ? '-' : ''}${grouped}${digits > 0 ? decimal + fraction : ''}`;
 };

@@ -4,7 +4,7 @@ import { type FiscalYear, type Period, periodOf } from '../calendar/year';
 import type { Account, AccountId } from '../chart/account';
 import { isResult, typeOf } from '../chart/classes';
 import { type Minor, NIL, add, subtract } from '../money/minor';
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 import { datesIn } from '../papers/stated-date';
 
 /** Column 0 holds last year's closing balances, columns from 1 the movements of this year's elapsed periods. */

@@ -1,7 +1,7 @@
 import type { Account, AccountId } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
 import { type Minor, NIL, subtract } from '../money/minor';
-import type { OutCell, OutRow } from '../papers/write';
+import type { OutCell, OutRow } from '../files/write';
 
 export interface ComparedRow {
   readonly account: Account;

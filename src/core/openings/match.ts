@@ -3,7 +3,7 @@ import { type Account, type AccountId, called } from '../chart/account';
 import { isResult, normalSide, typeOf } from '../chart/classes';
 import { lineByName } from '../chart/infer';
 import { type Minor, sideOf } from '../money/minor';
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 import { meaning } from './synonyms';
 
 /** An account that an old one may be, with how much speaks for it (0 to 1) and what. */

@@ -1,3 +1,5 @@
+import { splitText } from '../files/csv';
+import { MOST_CELLS, MOST_ROWS } from '../files/limits';
 import { type Entry, readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { type Minor, type Side, add, abs, sideOf } from '../money/minor';
@@ -84,27 +86,8 @@ export const typedCell = (
 
 /** The rows and cells of text copied from a spreadsheet: tab-separated, a cell with tabs, quotes or breaks in it quoted. */
 export const readClipboard = (text: string): readonly (readonly string[])[] => {
-  const rows: string[][] = [[]];
-  const cell = /\t|\r\n|\r|\n|"((?:[^"]|"")*)"(?=[\t\r\n]|$)|[^\t\r\n]+/g;
-  let expectsCell = true;
-  for (const match of text.replace(/(\r\n|\r|\n)$/, '').matchAll(cell)) {
-    const row = rows.at(-1);
-    if (row === undefined) break;
-    const [found, quotedCell] = match;
-    if (found === '\t') {
-      if (expectsCell) row.push('');
-      expectsCell = true;
-    } else if (/^[\r\n]/.test(found)) {
-      if (expectsCell) row.push('');
-      rows.push([]);
-      expectsCell = true;
-    } else {
-      row.push(quotedCell === undefined ? found : quotedCell.replaceAll('""', '"'));
-      expectsCell = false;
-    }
-  }
-  if (expectsCell) rows.at(-1)?.push('');
-  return rows;
+  const { rows } = splitText(text, '\t', '"', { rows: MOST_ROWS, cells: MOST_CELLS });
+  return rows.length === 0 ? [['']] : rows;
 };
 
 /**

@@ -1,4 +1,4 @@
-import { folded } from '../papers/cells';
+import { folded } from '../files/cells';
 
 /**
  * Words of the trade that mean one thing, in the languages of the papers that come in; folded. The first of a group stands

@@ -1,4 +1,4 @@
-import { type Account, type AccountId, LONGEST_CODE, LONGEST_NAME, called } from '../chart/account';
+import { type Account, type AccountId, LONGEST_CODE, called } from '../chart/account';
 import { type Classification, classFacts, typeOf } from '../chart/classes';
 import { codeSource } from '../chart/codes';
 import { lineByName } from '../chart/infer';
@@ -238,7 +238,7 @@ export const proposeCreations = (
     proposals.set(row.row, {
       kind: 'create',
       code,
-      name: (row.name || row.code).slice(0, LONGEST_NAME),
+      name: row.name || row.code,
       classification: guessed,
       parent: heading?.id ?? null,
     });

@@ -1,3 +1,4 @@
+import { isMark, mayMean } from '../money/marks';
 import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from '../money/number-style';
 
 /** An amount as a paper writes it. `scale` is its number of decimals; `side` is there when the text itself names one. */
@@ -7,47 +8,75 @@ export interface PaperAmount {
   readonly side?: 'debit' | 'credit';
 }
 
+/** A text longer than this is no amount; no balance has half as many digits. */
+export const MOST_AMOUNT_CHARACTERS = 60;
+
 const patterns = new Map<NumberStyle, RegExp>();
 const patternOf = (style: NumberStyle): RegExp => {
   const known = patterns.get(style);
   if (known !== undefined) return known;
-  const made = new RegExp(`^(-|\\+)?\\s*(${unsignedPattern(style)})\\s*(-)?$`);
+  const made = new RegExp(`^${unsignedPattern(style)}$`);
   patterns.set(style, made);
   return made;
 };
 
-/** A number with at most a sign before or a minus after it. */
+/** A number with one sign at most: a plus or minus before it, or a minus after it. */
 const signedNumber = (text: string, style: NumberStyle): PaperAmount | undefined => {
-  const match = patternOf(style).exec(text);
-  if (match?.[2] === undefined) return undefined;
-  const { coefficient, scale } = readUnsigned(match[2], style);
-  return { coefficient: match[1] === '-' || match[3] === '-' ? -coefficient : coefficient, scale };
+  const before = text.startsWith('-') || text.startsWith('+');
+  const after = text.endsWith('-');
+  if (before && after) return undefined;
+  const bare = before ? text.slice(1).trimStart() : after ? text.slice(0, -1).trimEnd() : text;
+  if (!patternOf(style).test(bare)) return undefined;
+  const { coefficient, scale } = readUnsigned(bare, style);
+  return { coefficient: after || text.startsWith('-') ? -coefficient : coefficient, scale };
 };
 
-const CURRENCY_MARK = /^(?:[A-Z]{3}\s?|\p{Sc}\s?)|(?:\s?[A-Z]{3}|\s?\p{Sc}|\s?Kč|\s?kr\.?)$/gu;
-const SIDE = /\s*(?<![\p{L}])(dr|cr|d|c|s|h)\.?$/iu;
+const SIDE = /(?<=[\d\s)-])(dr|cr|d|c|s|h)\.?$/iu;
+const MARK_BEFORE = /^[+-]?(\p{L}{0,3}[\p{Sc}]|\p{L}{1,3}\.?)/u;
+const MARK_AFTER = /(\p{L}{0,3}[\p{Sc}]|(?<!\p{L})\p{L}{1,3}\.?)-?$/u;
 
-/** Dashes and blanks stand for nil. */
-export const isNil = (text: string): boolean => /^[\s\-–—.·]*$/u.test(text);
+/** Dashes and blanks stand for nil; a dot alone does not say what it means. */
+export const isNil = (text: string): boolean =>
+  text.length <= MOST_AMOUNT_CHARACTERS && /^(?:[\s\-–—·]*|[-–—][\s\-–—.,]*)$/u.test(text);
+
+/** The text without the currency marks around it; undefined when one is of another currency, or is none at all. */
+const withoutMarks = (text: string, currency: string | undefined): string | undefined => {
+  let rest = text;
+  for (const pattern of [MARK_BEFORE, MARK_AFTER]) {
+    const mark = pattern.exec(rest)?.[1];
+    if (mark === undefined) continue;
+    if (currency === undefined ? !isMark(mark) : !mayMean(mark, currency)) return undefined;
+    rest =
+      pattern === MARK_BEFORE
+        ? rest.replace(mark, '')
+        : rest.slice(0, rest.lastIndexOf(mark)) + rest.slice(rest.lastIndexOf(mark) + mark.length);
+    rest = rest.trim().replace(/^([+-])\s+/, '$1');
+  }
+  return rest;
+};
 
 /**
- * An amount in the given style, with any of: brackets or a leading or trailing minus for negative, a side at the end
- * (Dr, Cr, D, C; S and H), a currency code or sign. `undefined` when the text is no amount in this style.
+ * An amount in the given style, with any of: brackets *or* one minus before or after for negative, a side at the end (Dr, Cr,
+ * D, C; S and H), the code or a mark of `currency` (of any currency where none is given). `undefined` when the text is no
+ * amount in this style: two signs, another currency, a dot alone, a power of ten.
  */
-export const readPaperAmount = (cell: string, style: NumberStyle): PaperAmount | undefined => {
-  let text = plainSeparators(cell).trim();
+export const readPaperAmount = (cell: string, style: NumberStyle, currency?: string): PaperAmount | undefined => {
+  if (cell.length > MOST_AMOUNT_CHARACTERS && cell.trim().length > MOST_AMOUNT_CHARACTERS) return undefined;
+  let text = plainSeparators(cell.trim());
   // A bare number has none of what is looked for below, and in most papers all are.
   const bare = signedNumber(text, style);
   if (bare !== undefined) return bare;
   if (isNil(text)) return { coefficient: 0n, scale: 0 };
   const sideWord = SIDE.exec(text)?.[1]?.toLowerCase();
-  if (sideWord !== undefined) text = text.replace(SIDE, '');
-  text = text.replace(CURRENCY_MARK, '').trim();
-  const bracketed = /^\((.*)\)$/.exec(text);
-  if (bracketed?.[1] !== undefined) text = bracketed[1].trim().replace(CURRENCY_MARK, '').trim();
-  const found = signedNumber(text, style);
-  if (found === undefined) return undefined;
-  const signed = bracketed === null ? found.coefficient : -found.coefficient;
+  if (sideWord !== undefined) text = text.replace(SIDE, '').trimEnd();
+  const outer = withoutMarks(text, currency);
+  if (outer === undefined) return undefined;
+  const bracketed = outer.startsWith('(') && outer.endsWith(')');
+  const inner = bracketed ? withoutMarks(outer.slice(1, -1).trim(), currency) : outer;
+  const found = inner === undefined ? undefined : signedNumber(inner, style);
+  // In brackets a sign of its own would be a second one: nobody knows what "(-5)" means.
+  if (found === undefined || inner === undefined || (bracketed && /[+-]/.test(inner))) return undefined;
+  const signed = bracketed ? -found.coefficient : found.coefficient;
   const { scale } = found;
   if (sideWord === undefined) return { coefficient: signed, scale };
   return { coefficient: signed, scale, side: sideWord.startsWith('d') || sideWord === 's' ? 'debit' : 'credit' };

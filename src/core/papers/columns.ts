@@ -1,7 +1,7 @@
 import { isCurrency } from '../money/currency';
 import { NUMBER_STYLES } from '../money/number-style';
 import { isNil, readPaperAmount } from './amount';
-import { type Cell, type Row, folded, textOf } from './cells';
+import { type Cell, type Row, folded, textOf } from '../files/cells';
 import { type ColumnRole, type FoundHeader, type HeaderCell, headerTexts, readHeader } from './header';
 
 const isCodeLike = (text: string): boolean =>
@@ -10,11 +10,14 @@ const isAmountLike = (cell: Cell): boolean =>
   typeof cell === 'object' ||
   (cell !== '' && !isNil(cell) && NUMBER_STYLES.some((style) => readPaperAmount(cell, style) !== undefined));
 
-const CODE_AND_NAME = /^([A-Z]{0,4}\d[\dA-Z.\-/]*?)\s*(?:[-–—:·|]\s*|\s+)(\p{L}.*)$/iu;
+const CODE_AND_NAME = /^([A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*)[-–—:·|\s]+(\p{L}.*)$/iu;
+
+/** A longer cell holds no code and name. */
+const MOST_CELL_READ = 400;
 
 /** A code and a name out of one cell: "1010 Bank", "1010 - Bank", "1010: Bank"; a cell without a code is a name. */
 export const splitCodeName = (text: string): { readonly code: string; readonly name: string } => {
-  const [, code, name] = CODE_AND_NAME.exec(text.trim()) ?? [];
+  const [, code, name] = (text.length > MOST_CELL_READ ? null : CODE_AND_NAME.exec(text.trim())) ?? [];
   return code === undefined || name === undefined ? { code: '', name: text.trim() } : { code, name };
 };
 

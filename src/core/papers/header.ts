@@ -1,4 +1,4 @@
-import { type Row, folded, textOf } from './cells';
+import { type Row, folded, textOf } from '../files/cells';
 
 export const COLUMN_ROLES = [
   'code',
@@ -170,7 +170,7 @@ const PHASES: readonly (readonly [Phase, RegExp])[] = [
   ],
   [
     'closing',
-    /\b(closing|ending|carried forward|c f|cf|end|schluss\w*|end(?=saldo)|cloture|konecny|konec|final\w*|cierre|chiusura|utgaende|ultimo|eind)\b|^(closing|schluss|end|eind)(?=saldo|debit|credit)/,
+    /\b(closing|ending|carried forward|c f|cf|end|schluss\w*|cloture|konecny|konec|final\w*|cierre|chiusura|utgaende|ultimo|eind)\b|^(closing|schluss|end|eind)(?=saldo|debit|credit)/,
   ],
 ];
 

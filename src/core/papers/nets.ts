@@ -1,7 +1,8 @@
 import { type Minor, abs, minor, negate } from '../money/minor';
-import type { Table } from './cells';
+import type { Table } from '../files/cells';
 import type { Convention, Reading } from './reading';
 import type { PaperRow } from './paper-row';
+import type { PaperMoney } from './row-amount';
 import { underConvention, unsignedRows } from './rows';
 import { type Hint, sideByWords } from './sign';
 
@@ -36,8 +37,8 @@ export interface Tried {
  * Tries every convention that the columns allow. The paper is taken apart once for all of them, and the rows of one convention
  * at a time are held, since there may be a million: of the likeliest, which is tried last.
  */
-export const tryConventions = (table: Table, reading: Reading, digits: number, hint: Hint | undefined): Tried => {
-  const unsigned = unsignedRows(table, reading, digits);
+export const tryConventions = (table: Table, reading: Reading, money: PaperMoney, hint: Hint | undefined): Tried => {
+  const unsigned = unsignedRows(table, reading, money);
   let held: { readonly convention: Convention; readonly rows: readonly PaperRow[] } | undefined;
   const rowsUnder = (convention: Convention): readonly PaperRow[] => {
     if (held?.convention === convention) return held.rows;

@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { plainDate } from '../calendar/dates';
 import { type DatedRate, decimalOf, plainRate } from '../money/rate';
 import { rateBook } from '../money/rate-book';
-import { readCsv } from './csv';
+import { readCsv } from '../files/csv';
 import { dayOrderOf, readFileDate } from './dates';
 import { type Direction, previewRates, readRates } from './rates';
-import { toCsv } from './write';
+import { toCsv } from '../files/write';
 
 const settings = {
   base: 'EUR',

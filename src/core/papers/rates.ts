@@ -3,9 +3,9 @@ import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type DatedRate, type Decimal, plainRate, readRate } from '../money/rate';
 import { type RateBook, doubtBeside, doubtOf, pairOf, rateBook } from '../money/rate-book';
 import { type Result, fail, ok, problem, quoted } from '../result';
-import { type Cell, type Table, folded, textOf } from './cells';
+import { type Cell, type Table, folded, textOf } from '../files/cells';
 import { type DayOrder, dayOrderOf, readFileDate } from './dates';
-import { fromText } from './write';
+import { fromText } from '../files/write';
 
 /** How rows of one rate stand in a file: which is the unit when the file names only the foreign currency. */
 export type Direction = 'foreign-unit' | 'base-unit';
@@ -174,7 +174,7 @@ export const readRates = (table: Table, settings: Settings): Result<ReadRates> =
       for (const { place, code } of wide) {
         const text = numberText(row[place], style);
         // A blank, a dash or "n/a" is a day without a rate for this currency, not a mistake.
-        if (!/^(|-|–|n\/?a)$/i.test(text)) take(number, dateText, code, undefined, text, '');
+        if (!/^(?:-|–|n\/?a)?$/i.test(text)) take(number, dateText, code, undefined, text, '');
       }
   }
   const directed = (direction: Direction): (DatedRate & { readonly row: number })[] =>

@@ -1,5 +1,5 @@
 import type { NumberStyle } from '../money/number-style';
-import type { TextFormat } from './cells';
+import type { TextFormat } from '../files/cells';
 import type { ColumnRole } from './header';
 
 /**

@@ -1,11 +1,12 @@
 import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
 import { isNil, readPaperAmount } from './amount';
-import { type Row, type Table, textOf } from './cells';
+import { type Row, type Table, folded, textOf } from '../files/cells';
 import { columnsOf } from './columns';
 import { AMOUNT_ROLES, COLUMN_ROLES, type ColumnRole, type FoundHeader, headerOf, headerTexts } from './header';
 import { type Net, proposed, sayNets, tryConventions } from './nets';
 import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';
+import type { PaperMoney } from './row-amount';
 import type { Hint } from './sign';
 
 export interface Recognition {
@@ -18,9 +19,7 @@ export interface Recognition {
   readonly rows: readonly PaperRow[];
 }
 
-export interface Circumstances {
-  /** The base currency's decimals. */
-  readonly digits: number;
+export interface Circumstances extends PaperMoney {
   /** The day on which the balances should stand, ISO; decides between columns by date. */
   readonly date?: string;
   /** The normal side of an old account where the chart knows it. */
@@ -128,12 +127,12 @@ const DELIMITER_NAMES: Readonly<Record<string, string>> = {
 export const explained = (
   tables: readonly Table[],
   given: Reading,
-  { digits, hint }: Circumstances,
+  { hint, ...money }: Circumstances,
   about: readonly string[] = [],
   infer = false,
 ): Recognition => {
   const table = tables[given.sheet];
-  const tried = table === undefined ? undefined : tryConventions(table, given, digits, hint);
+  const tried = table === undefined ? undefined : tryConventions(table, given, money, hint);
   const nets = tried?.nets ?? [];
   const reading = infer && nets.length > 0 ? { ...given, convention: proposed(nets, given.convention) } : given;
   const texts = headerTexts(table?.rows ?? [], reading.header, reading.height ?? 1, reading.columns.length);
@@ -167,10 +166,24 @@ export const explained = (
       found.length > 0 ? `Columns: ${found.join(', ')}.` : 'No columns were recognised; choose them above the table.',
       ...about,
       `Amounts are written like ${reading.style}.`,
+      ...sameTitles(texts, reading.columns),
+      ...(table?.remarks ?? []),
       sayNets(reading.convention, nets),
     ],
   };
 };
+
+/** Columns of one title as a column that is read, which are not: they may be the ones that were meant. */
+const sameTitles = (texts: readonly string[], columns: readonly ColumnRole[]): readonly string[] =>
+  columns.flatMap((role, at) => {
+    const title = folded(texts[at] ?? '');
+    const first = texts.findIndex((text, other) => folded(text) === title && (columns[other] ?? 'ignore') !== 'ignore');
+    return role === 'ignore' && title !== '' && first >= 0
+      ? [
+          `Columns ${String(first + 1)} and ${String(at + 1)} have the same title, “${texts[at] ?? ''}”; only column ${String(first + 1)} is read.`,
+        ]
+      : [];
+  });
 
 /** What tells papers of one source from others: the header's words and the columns' number, whatever the figures are. */
 export const shapeOf = (

@@ -4,7 +4,7 @@ import type { ColumnRole } from './header';
 import { placesOf, signedAmount, writtenAmount } from './row-amount';
 
 const written = (columns: readonly ColumnRole[], cells: readonly string[], digits = 2) =>
-  writtenAmount(cells, placesOf(columns), { style: '1,234.56' }, digits);
+  writtenAmount(cells, placesOf(columns), { style: '1,234.56' }, { digits });
 const TWO: readonly ColumnRole[] = ['debit', 'credit'];
 const amountOf = (units: bigint): string => {
   const digits = String(units < 0n ? -units : units).padStart(3, '0');
@@ -25,12 +25,18 @@ describe('the amount of a row before its sign', () => {
     expect(written(sided, ['?', '5.00']).bad).toContain('neither debit nor credit');
     expect(written(sided, ['?', '-'])).toMatchObject({ own: 0n, rounded: false });
   });
-  it('is refused where the currency has not that many decimals, and a computed number is rounded', () => {
+  it('is refused where the currency has not that many decimals, and so is a real decimal of a workbook; only the noise of sums is rounded', () => {
     expect(written(['balance'], ['5.125']).bad).toContain('3 decimals');
     expect(written(['balance'], ['5.100'])).toMatchObject({ open: 510n, rounded: false });
     expect(
-      writtenAmount([{ decimal: '5.125', shown: '5.13' }], placesOf(['balance']), { style: '1,234.56' }, 2),
-    ).toMatchObject({ open: 513n, rounded: true });
+      writtenAmount([{ decimal: '5.125', shown: '5.13' }], placesOf(['balance']), { style: '1,234.56' }, { digits: 2 })
+        .bad,
+    ).toContain('3 decimals');
+    const noisy = { decimal: '0.0899999999767169', shown: '0.09' };
+    expect(writtenAmount([noisy], placesOf(['balance']), { style: '1,234.56' }, { digits: 2 })).toMatchObject({
+      open: 9n,
+      rounded: true,
+    });
     expect(written(['balance'], ['1,200'], 0)).toMatchObject({ open: 1200n });
     expect(written(['balance'], ['1.5'], 3)).toMatchObject({ open: 1500n });
   });

@@ -1,12 +1,18 @@
 import { isCurrency, minorDigits } from '../money/currency';
-import { type Minor, NIL, type Side, add, minor, negate } from '../money/minor';
+import { LARGEST, type Minor, NIL, type Side, abs, add, minor, negate } from '../money/minor';
 import { divideRounded } from '../money/rounding';
 import { quoted } from '../result';
 import { readPaperAmount } from './amount';
-import { type Cell, type Row, folded, textOf } from './cells';
+import { type Cell, type Row, folded, textOf } from '../files/cells';
 import { COLUMN_ROLES, type ColumnRole } from './header';
 import type { PaperRow } from './paper-row';
 import type { Convention, Reading } from './reading';
+
+/** The currency that a paper's amounts are in: its decimals and, where marks beside amounts must agree with it, its code. */
+export interface PaperMoney {
+  readonly digits: number;
+  readonly currency?: string;
+}
 
 /** In which column each role is, -1 for none: looked up once, since a paper may have a million rows. */
 export type Places = Readonly<Record<ColumnRole, number>>;
@@ -39,10 +45,17 @@ interface Read {
 
 const NOTHING: Read = { amount: NIL, rounded: false, sided: false };
 
-/** One cell as minor units. A spreadsheet's own number is rounded half away from zero (it was computed); a typed text with too many decimals is not read. */
-const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, digits: number): Read => {
+/** A spreadsheet's number this near to a whole minor unit (a thousandth of it) was meant to be one: binary sums leave such noise. */
+const NOISE = 1000n;
+
+/**
+ * One cell as minor units. Noise of a spreadsheet's binary sums is rounded away and told; a real decimal more than the
+ * currency has is not read, because nobody but the paper's owner knows where it goes. Nor is what no books can hold.
+ */
+const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits, currency }: PaperMoney): Read => {
   if (cell === '') return NOTHING;
-  const found = typeof cell === 'string' ? readPaperAmount(cell, style) : readPaperAmount(cell.decimal, '1234.56');
+  const found =
+    typeof cell === 'string' ? readPaperAmount(cell, style, currency) : readPaperAmount(cell.decimal, '1234.56');
   if (found === undefined)
     return { ...NOTHING, bad: `${quoted(textOf(cell))} does not read as an amount like ${style}` };
   const { coefficient, scale, side } = found;
@@ -51,14 +64,18 @@ const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, digits: number)
   if (scale < digits) amount = coefficient * 10n ** BigInt(digits - scale);
   else if (scale > digits) {
     const unit = 10n ** BigInt(scale - digits);
-    rounded = coefficient % unit !== 0n;
-    if (rounded && typeof cell === 'string')
+    const over = abs(minor(coefficient % unit));
+    rounded = over !== 0n;
+    const noise = typeof cell === 'object' && (over * NOISE < unit || (unit - over) * NOISE < unit);
+    if (rounded && !noise)
       return {
         ...NOTHING,
-        bad: `${quoted(textOf(cell))} has ${scale} decimals where the currency has ${digits}; is the number style right?`,
+        bad: `${quoted(typeof cell === 'string' ? cell : cell.decimal)} has ${scale} decimals where the currency has ${digits}; is the number style right?`,
       };
     amount = divideRounded(coefficient, unit);
   }
+  if (abs(minor(amount)) > LARGEST)
+    return { ...NOTHING, bad: `${quoted(textOf(cell))} is larger than any balance that the books can hold` };
   return { amount: minor(side === 'credit' ? -amount : amount), rounded, sided: side !== undefined };
 };
 
@@ -72,11 +89,11 @@ export const writtenAmount = (
   row: Row,
   places: Places,
   reading: Pick<Reading, 'style'>,
-  digits: number,
+  money: PaperMoney,
 ): WrittenAmount => {
   if (places.debit >= 0 || places.credit >= 0) {
-    const debit = readCell(cellAt(row, places.debit), reading, digits);
-    const credit = readCell(cellAt(row, places.credit), reading, digits);
+    const debit = readCell(cellAt(row, places.debit), reading, money);
+    const credit = readCell(cellAt(row, places.credit), reading, money);
     const bad = debit.bad ?? credit.bad;
     if (bad !== undefined) return unread(bad);
     return {
@@ -86,7 +103,7 @@ export const writtenAmount = (
       rounded: debit.rounded || credit.rounded,
     };
   }
-  const { amount, rounded, sided, bad } = readCell(cellAt(row, places.balance), reading, digits);
+  const { amount, rounded, sided, bad } = readCell(cellAt(row, places.balance), reading, money);
   if (bad !== undefined) return unread(bad);
   if (sided) return { own: amount, open: NIL, rounded };
   if (places.side < 0) return { own: NIL, open: amount, rounded };
@@ -111,12 +128,18 @@ export const signedAmount = (
   return credit ? minor(own - open) : add(own, open);
 };
 
-/** The balance in a foreign currency, where the row has both the currency and the amount. */
-export const foreignAmount = (row: Row, places: Places, reading: Pick<Reading, 'style'>): PaperRow['foreign'] => {
-  if (places.foreign < 0 || places.currency < 0) return undefined;
+/** The balance in a foreign currency, where the row has both the currency and the amount; or why that does not read. */
+export const foreignAmount = (
+  row: Row,
+  places: Places,
+  reading: Pick<Reading, 'style'>,
+): Pick<PaperRow, 'foreign' | 'note'> => {
+  if (places.foreign < 0 || places.currency < 0) return {};
   const currency = textOf(row[places.currency]).toUpperCase();
   const cell = cellAt(row, places.foreign);
-  if (!isCurrency(currency) || textOf(cell) === '') return undefined;
-  const read = readCell(cell, reading, minorDigits(currency));
-  return read.bad === undefined ? { currency, amount: read.amount } : undefined;
+  if (!isCurrency(currency) || textOf(cell) === '') return {};
+  const read = readCell(cell, reading, { digits: minorDigits(currency), currency });
+  return read.bad === undefined
+    ? { foreign: { currency, amount: read.amount } }
+    : { note: `the amount in ${currency} is left out: ${read.bad}` };
 };

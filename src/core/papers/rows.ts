@@ -1,12 +1,13 @@
 import { codeStem } from '../chart/codes';
 import { type Minor, NIL, onSide, subtract, sum } from '../money/minor';
 import type { Totals } from '../openings/level';
-import { type Row, type Table, folded, indentOf, textOf } from './cells';
+import { type Row, type Table, folded, indentOf, textOf } from '../files/cells';
 import { splitCodeName } from './columns';
 import { AMOUNT_ROLES } from './header';
 import type { PaperRow } from './paper-row';
 import type { Convention, Reading } from './reading';
 import {
+  type PaperMoney,
   type Places,
   type WrittenAmount,
   cellAt,
@@ -16,14 +17,63 @@ import {
   writtenAmount,
 } from './row-amount';
 import { type Hint, sectionOf, sideByWords } from './sign';
+import { oneLine } from '../files/clean';
 import { SUM_OF_THOSE_UNDER, markTotals } from './totals';
+import { plural } from '../result';
 
 const TOTAL_WORD =
   '(?:(?:grand |sub ?|zwischen)?totals?|sum|sums|summen?|gesamt\\w*|celkem|(?:mezi)?soucet|totaal|totale|totaux|suma|sommes?|i alt|sumsaldo)';
 const TOTAL = new RegExp(`^${TOTAL_WORD}\\b|\\b${TOTAL_WORD}$`);
+const TOTALS = new RegExp(`\\b${TOTAL_WORD}\\b`, 'g');
 
-/** Whether a text says that it is a total. Few do, so it is folded only when some letters of such a word are there. */
-const isWorded = (text: string): boolean => /tot|sum|celk|sou|ges|alt|zwi|mez/i.test(text) && TOTAL.test(folded(text));
+/**
+ * Whether a text says that it is a total. Few do, so it is folded only when some letters of such a word are there. What
+ * begins as a formula does says nothing: "=SUM(A1)" is somebody's name for an account.
+ */
+const isWorded = (text: string): boolean =>
+  text.length <= MOST_NAME &&
+  /tot|sum|celk|sou|ges|alt|zwi|mez/i.test(text) &&
+  !/^['"]?[=+@-]/.test(text) &&
+  TOTAL.test(folded(text));
+
+/** A total that names nothing but itself, a section of the statements, or a heading of the paper; "Sum insured" is none. */
+const isPlainTotal = (text: string, headings: ReadonlySet<string>): boolean => {
+  const rest = folded(text)
+    .replace(TOTALS, ' ')
+    .replace(/\b(of|the|all|in|and|for|der|des|de|du|la|di|van)\b/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+  return (
+    rest === '' ||
+    !/\p{L}/u.test(rest) ||
+    sectionOf(rest) !== undefined ||
+    [...headings].some((heading) => heading.includes(rest))
+  );
+};
+
+/** Characters of a code and of a name that are still one; so that a novel in a cell is a row that does not read. */
+const MOST_CODE = 60;
+const MOST_NAME = 300;
+const MOST_LOOKED_AT = 2000;
+
+/** Says why a row cannot be of the table's columns: a code or name that is none, or more cells than the header where few rows have. */
+const misfits = (table: Table, reading: Reading): ((cells: Row, code: string, name: string) => string | undefined) => {
+  const titled = (at: number): number => (table.rows[at] ?? []).findLastIndex((cell) => textOf(cell) !== '') + 1;
+  const width =
+    reading.header < 0 ? 0 : Math.max(titled(reading.header), reading.height === 2 ? titled(reading.header - 1) : 0);
+  const filled = (cells: Row): number => cells.findLastIndex((cell) => textOf(cell) !== '') + 1;
+  const body = table.rows.slice(reading.header + 1, reading.header + 1 + MOST_LOOKED_AT);
+  const wider = width === 0 ? 0 : body.filter((cells) => filled(cells) > width).length;
+  const rare = wider > 0 && wider <= Math.max(1, body.length / 5);
+  return (cells, code, name) =>
+    code.length > MOST_CODE
+      ? `its code has ${plural(code.length, 'character')}, and ${String(MOST_CODE)} is the most that is read`
+      : name.length > MOST_NAME
+        ? `its name has ${plural(name.length, 'character')}, and ${String(MOST_NAME)} is the most that is read`
+        : rare && cells.length > width && filled(cells) > width
+          ? `it has ${String(filled(cells))} cells where the header has ${String(width)}: a name or an amount may hold the character that parts cells`
+          : undefined;
+};
 
 /** A row told apart before the sign convention, with what its amount columns say where it has an amount that counts. */
 interface UnsignedRow {
@@ -36,6 +86,8 @@ export interface UnsignedRows {
   readonly rows: readonly UnsignedRow[];
   readonly reading: Reading;
 }
+
+const inOneLine = (text: string): string => (/[\n\r\t]/.test(text) ? oneLine(text) : text);
 
 const joinedText = (cells: Row): string => {
   let text = '';
@@ -50,7 +102,7 @@ const joinedText = (cells: Row): string => {
  * Every row of the table, told apart: accounts, headings, totals, the title block. Nothing is dropped; what is not an
  * account says why. The sign of amounts and the totals that only the figures show come with the convention: `underConvention`.
  */
-export const unsignedRows = (table: Table, reading: Reading, digits: number): UnsignedRows => {
+export const unsignedRows = (table: Table, reading: Reading, money: PaperMoney): UnsignedRows => {
   const places = placesOf(reading.columns);
   const amountColumns = reading.columns.flatMap((role, at) => (AMOUNT_ROLES.has(role) ? [at] : []));
   const coded = isCoded(reading);
@@ -59,11 +111,13 @@ export const unsignedRows = (table: Table, reading: Reading, digits: number): Un
   let section: ReturnType<typeof sectionOf>;
   // After its total a section is over: a heading that says nothing then begins another one.
   let over = false;
+  const headings = new Set<string>();
+  const misfitOf = misfits(table, reading);
 
   const rows = table.rows.map((cells, at): UnsignedRow => {
     const split = joined < 0 ? undefined : splitCodeName(textOf(cells[joined]));
-    const code = split === undefined ? textOf(cells[places.code]) : split.code;
-    const name = split === undefined ? textOf(cells[places.name]) : split.name;
+    const code = inOneLine(split === undefined ? textOf(cells[places.code]) : split.code);
+    const name = inOneLine(split === undefined ? textOf(cells[places.name]) : split.name);
     const text = joinedText(cells);
     const indent = indentOf(cellAt(cells, joined < 0 ? places.name : joined));
     const plain = (kind: PaperRow['kind'], note?: string): UnsignedRow => ({
@@ -75,13 +129,12 @@ export const unsignedRows = (table: Table, reading: Reading, digits: number): Un
     if (at < reading.header) return plain('title', 'above the header');
     const decided = reading.asAccount[String(at)];
     if (decided === false) return plain('heading', 'set aside by hand');
-    const written = writtenAmount(cells, places, reading, digits);
+    const written = writtenAmount(cells, places, reading, money);
     const total = (note: string): UnsignedRow => ({
       row: { row: at + 1, kind: 'total', code, name, amount: NIL, text, indent, ...columnsOf(written), note },
       written,
     });
     const account = (): UnsignedRow => {
-      const foreign = foreignAmount(cells, places, reading);
       return {
         row: {
           row: at + 1,
@@ -92,22 +145,26 @@ export const unsignedRows = (table: Table, reading: Reading, digits: number): Un
           text,
           indent,
           ...columnsOf(written),
-          ...(foreign === undefined ? {} : { foreign }),
+          ...foreignAmount(cells, places, reading),
           ...(section === undefined ? {} : { section }),
           ...(written.rounded ? { note: 'rounded to the currency’s decimals' } : {}),
         },
         written,
       };
     };
+    const misfit = misfitOf(cells, code, name);
+    if (misfit !== undefined) return plain('unreadable', misfit);
     if (decided === true) return written.bad === undefined ? account() : plain('unreadable', written.bad);
     const worded = isWorded(code) || isWorded(name) || (code === '' && name === '' && isWorded(text));
     // An account may be called "Total ...": with a code of its own it is a total only if it is also the sum.
-    if (worded && (!coded || !/\d/.test(code))) {
+    if (worded && !/\d/.test(coded ? code : '')) {
       over = true;
-      return total('a total, by its words');
+      if ((coded && code === '') || written.pair !== undefined || isPlainTotal(name === '' ? text : name, headings))
+        return total('a total, by its words');
     }
     if (amountColumns.every((column) => textOf(cells[column]) === '')) {
       section = sectionOf(name === '' ? text : name) ?? (over ? undefined : section);
+      headings.add(folded(name === '' ? text : name));
       over = false;
       return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, places)
         ? account()

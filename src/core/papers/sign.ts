@@ -1,13 +1,13 @@
 import { type Classification, normalSide } from '../chart/classes';
 import { lineByName, lineByWord } from '../chart/infer';
 import type { Side } from '../money/minor';
-import { folded } from './cells';
+import { folded } from '../files/cells';
 
 /** The normal side of an old account, where somebody knows it. */
 export type Hint = (row: { readonly code: string; readonly name: string }) => Side | undefined;
 
 const CONTRA =
-  /\b(accum\w*|accumulated|provision|allowance|bad debts?|drawings?|returns?|discounts? (given|allowed)|korektur|opravky|wertberichtigung|amortissements?)\b/;
+  /\b(accum\w*|provision|allowance|bad debts?|drawings?|returns?|discounts? (given|allowed)|korektur|opravky|wertberichtigung|amortissements?)\b/;
 const opposite = (side: Side): Side => (side === 'debit' ? 'credit' : 'debit');
 
 /** The side on which an account normally stands, by its section in the paper and the words of its name. */

@@ -1,4 +1,4 @@
-import { folded, textOf, type Table } from './cells';
+import { folded, textOf, type Table } from '../files/cells';
 import { dayOrderOf, readFileDate } from './dates';
 import type { Reading } from './reading';
 

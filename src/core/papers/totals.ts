@@ -44,7 +44,8 @@ const sumsOfRowsAbove = (rows: PaperRow[], marking: Marking): void => {
     }
     if (row.kind !== 'account') return;
     const suspect = (marking.coded && row.code === '') || marking.worded(row);
-    if (suspect && free(row, marking) && sums.length > 2 && isSum(row.amount, total, sums, boundaries)) {
+    const least = marking.worded(row) ? 1 : 2;
+    if (suspect && free(row, marking) && sums.length > least && isSum(row.amount, total, sums, boundaries, least)) {
       rows[at] = {
         ...row,
         kind: 'total',
@@ -57,11 +58,17 @@ const sumsOfRowsAbove = (rows: PaperRow[], marking: Marking): void => {
   });
 };
 
-/** Whether the accounts since one of the boundaries, at least two of them, come to the amount, or to it on the other side. */
-const isSum = (amount: bigint, total: bigint, sums: readonly bigint[], boundaries: readonly number[]): boolean =>
+/** Whether the accounts since one of the boundaries, at least so many of them, come to the amount, or to it on the other side. */
+const isSum = (
+  amount: bigint,
+  total: bigint,
+  sums: readonly bigint[],
+  boundaries: readonly number[],
+  least: number,
+): boolean =>
   [0, ...boundaries].some((from) => {
     const run = total - (sums[from] ?? 0n);
-    return sums.length - 1 - from > 1 && (run === amount || run === -amount);
+    return sums.length - 1 - from >= least && (run === amount || run === -amount);
   });
 
 const isDeeper = (other: PaperRow, row: PaperRow, stem: string): boolean =>

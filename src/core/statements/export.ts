@@ -1,5 +1,5 @@
 import { type Minor, NIL, abs } from '../money/minor';
-import type { OutCell, OutRow } from '../papers/write';
+import type { OutCell, OutRow } from '../files/write';
 import { STATEMENT_TITLES, type Statement, type StatementGroup } from './statements';
 
 /** A statement as rows for a file: a title block, a header row, then one row per line. Amounts plain, sides by column. */

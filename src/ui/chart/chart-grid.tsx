@@ -24,7 +24,7 @@ import {
 import { inTreeOrder } from '@/core/chart/tree';
 import type { Minor } from '@/core/money/minor';
 import { readClipboard } from '@/core/openings/sheet';
-import { folded } from '@/core/papers/cells';
+import { folded } from '@/core/files/cells';
 import { type Result, plural } from '@/core/result';
 import { type Cell, cellAfter, clampedTo, rangeOf } from '../parts/cell-moves';
 import { sided } from '../parts/figures';

@@ -11,7 +11,7 @@ import { readEntry } from '@/core/money/entry';
 import { type Minor, NIL } from '@/core/money/minor';
 import { comparativeFaults } from '@/core/openings/comparatives';
 import { readClipboard } from '@/core/openings/sheet';
-import { folded } from '@/core/papers/cells';
+import { folded } from '@/core/files/cells';
 import { type Problem, plural } from '@/core/result';
 import { Frame } from '../frame/frame';
 import { sided } from '../parts/figures';

@@ -9,7 +9,7 @@ import { type Minor, NIL, sum } from '@/core/money/minor';
 import { filledTwice } from '@/core/openings/filled-twice';
 import { compared } from '@/core/openings/foreign';
 import { type SheetMoney, sheetColumns } from '@/core/openings/sheet';
-import { folded } from '@/core/papers/cells';
+import { folded } from '@/core/files/cells';
 import { accountFault } from '@/core/proof/openings';
 import { plural } from '@/core/result';
 import { onAccountAsked } from '../frame/account-asked';

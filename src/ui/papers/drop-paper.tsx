@@ -2,7 +2,7 @@
 
 import { Upload } from 'lucide-react';
 import { type DragEvent, useState } from 'react';
-import { MOST_BYTES, MOST_ROWS } from '@/core/papers/cells';
+import { MOST_BYTES, MOST_ROWS } from '@/core/files/limits';
 import { FileButton } from '../parts/file-button';
 import { Problems } from '../parts/problems';
 import { useBring } from './use-bring';

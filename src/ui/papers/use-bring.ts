@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { bringPaper } from '@/actions/papers';
-import { MOST_BYTES } from '@/core/papers/cells';
+import { MOST_BYTES } from '@/core/files/limits';
 import { type Problem, plural } from '@/core/result';
 import type { FromPaperWorker, ToPaperWorker } from '@/workers/paper';
 

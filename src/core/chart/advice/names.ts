@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { folded } from '../../papers/cells';
+import { folded } from '../../files/cells';
 import { type Account, called } from '../account';
 import { isCatchAll, misfit } from '../suits';
 import { typeOf } from '../classes';

@@ -1,4 +1,4 @@
-import { folded } from '../../papers/cells';
+import { folded } from '../../files/cells';
 import { type Account, PLAIN_ACCOUNT, accountId, called } from '../account';
 import { type AccountRole, roleFacts, typeOf } from '../classes';
 import { codeSource } from '../codes';

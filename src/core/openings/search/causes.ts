@@ -181,7 +181,7 @@ const headings = (figures: readonly SearchFigure[], put: (at: number, parts: num
     }
   figures.forEach(({ code, amount }, at) => {
     if (amount === 0n || code === '') return;
-    for (const stem of new Set([code, code.replace(/0+$/, '')])) {
+    for (const stem of new Set([code, code.replace(/(?<!0)0+$/, '')])) {
       const under = sums.get(stem);
       if (under === undefined) continue;
       // A heading such as 1000 stands among the codes that its stem begins: itself is no part of it.

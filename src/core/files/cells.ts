@@ -23,6 +23,8 @@ export interface Table {
   readonly rows: readonly Row[];
   /** For a text file: how it was taken apart. */
   readonly format?: TextFormat;
+  /** What was met on the way that a person should know of, a sentence each. */
+  readonly remarks?: readonly string[];
 }
 
 export const textOf = (cell: Cell | undefined): string =>
@@ -31,12 +33,6 @@ export const textOf = (cell: Cell | undefined): string =>
 /** How far a cell's text is indented, in characters: old systems show the levels of their chart so. */
 export const indentOf = (cell: Cell | undefined): number =>
   typeof cell === 'string' ? cell.length - cell.trimStart().length : 0;
-
-/** Stated limits of a paper. */
-export const MOST_BYTES = 50 * 1024 * 1024;
-export const MOST_UNPACKED_BYTES = 300 * 1024 * 1024;
-export const MOST_ROWS = 1_000_000;
-export const MOST_COLUMNS = 60;
 
 /** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */
 export const folded = (text: string): string =>

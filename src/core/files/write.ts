@@ -6,11 +6,14 @@ import { plainDecimal } from '../money/format';
 export type OutCell = string | { readonly amount: Minor; readonly digits: number } | null;
 export type OutRow = readonly OutCell[];
 
-/** Text that a spreadsheet would run as a formula is marked as text with a leading apostrophe. */
-export const asText = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+/** What a spreadsheet may take for the beginning of a formula, in full width too (which some locales read alike), and white space that it skips. */
+const FORMULA = /^'*[=+\-@\t\r\n＝＋－＠]/;
 
-/** The text that `asText` marked, as it was. */
-export const fromText = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell);
+/** Text that a spreadsheet would run as a formula is marked as text with a leading apostrophe. */
+export const asText = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
+
+/** The text that `asText` marked, as it was: `fromText(asText(text))` is `text`, whatever it is. */
+export const fromText = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
 
 /** RFC 4180, UTF-8 with a byte-order mark so that spreadsheets read accents right; amounts plain, with a point. */
 export const toCsv = (rows: readonly OutRow[]): string => {
@@ -18,7 +21,8 @@ export const toCsv = (rows: readonly OutRow[]): string => {
     if (value === null) return '';
     if (typeof value === 'object') return plainDecimal(value.amount, value.digits);
     const text = asText(value);
-    return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text;
+    // Any delimiter that a locale's spreadsheet may split at is quoted, not only our own.
+    return /[",;\t|\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text;
   };
   return `\ufeff${rows.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
 };

@@ -1,8 +1,9 @@
 import { type Result, fail, problem } from '../result';
-import { isXml, readSaft } from '../chart/saft';
-import { MOST_BYTES, type Table, type TextFormat } from './cells';
+import { isXml, readSaft } from './audit-file';
+import type { Table, TextFormat } from './cells';
 import { readCsv } from './csv';
-import { readXlsx } from './xlsx';
+import { MOST_BYTES, megabytes } from './limits';
+import { readXlsx } from './workbook';
 
 /**
  * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, or an audit file
@@ -18,7 +19,7 @@ export const readPaper = (
     return fail(
       problem(
         'paper.large',
-        `${name} has ${Math.ceil(bytes.length / 1024 / 1024)} MB; ${MOST_BYTES / 1024 / 1024} MB is the most that is taken.`,
+        `${name} has ${Math.ceil(bytes.length / 1024 / 1024)} MB; ${megabytes(MOST_BYTES)} is the most that is taken.`,
       ),
     );
   const packed = (bytes[0] === 0x50 && bytes[1] === 0x4b) || (bytes[0] === 0xd0 && bytes[1] === 0xcf);

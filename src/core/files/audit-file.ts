@@ -1,0 +1,138 @@
+import { type Result, fail, ok, problem } from '../result';
+import type { Table } from './cells';
+import { oneLine } from './clean';
+import { MOST_ACCOUNTS, MOST_CELL_CHARACTERS, MOST_DEPTH, counted } from './limits';
+import { decode } from './text';
+import { type XmlFault, xmlReader } from './xml';
+
+/** Whether bytes look like an XML file, by what they begin with. */
+export const isXml = (bytes: Uint8Array): boolean =>
+  decode(bytes.subarray(0, 400)).text.replace('\ufeff', '').trimStart().startsWith('<');
+
+const TAGS = [
+  'AccountID',
+  'AccountDescription',
+  'AccountType',
+  'GroupingCategory',
+  'GroupingCode',
+  'OpeningDebitBalance',
+  'OpeningCreditBalance',
+  'ClosingDebitBalance',
+  'ClosingCreditBalance',
+] as const;
+type Tag = (typeof TAGS)[number];
+/** Columns that a list of accounts without balances does not get. */
+const BALANCES: ReadonlySet<string> = new Set(TAGS.slice(5));
+const isTag = (name: string): name is Tag => (TAGS as readonly string[]).includes(name);
+
+const PATH = ['AuditFile', 'MasterFiles', 'GeneralLedgerAccounts', 'Account'] as const;
+
+/** Carries "too long" and "too many" out of the reader. */
+class Past extends Error {
+  constructor(readonly what: 'cell' | 'accounts') {
+    super(what);
+  }
+}
+
+const readAccounts = (text: string): { accounts: ReadonlyMap<Tag, string>[]; fault: XmlFault | undefined } => {
+  const accounts: ReadonlyMap<Tag, string>[] = [];
+  /** How many elements of the path are open. */
+  let along = 0;
+  let account = new Map<Tag, string>();
+  let tag: Tag | undefined;
+  const reader = xmlReader({
+    open: ({ name }, depth) => {
+      tag = undefined;
+      if (along === depth - 1 && PATH[along] === name) {
+        along += 1;
+        if (along === PATH.length) account = new Map();
+      } else if (along === PATH.length && depth === PATH.length + 1 && isTag(name)) tag = name;
+    },
+    text: (piece) => {
+      if (tag === undefined) return;
+      const whole = (account.get(tag) ?? '') + piece;
+      if (whole.length > MOST_CELL_CHARACTERS) throw new Past('cell');
+      account.set(tag, whole);
+    },
+    close: (_, depth) => {
+      tag = undefined;
+      if (depth > along) return;
+      if (along === PATH.length) accounts.push(account);
+      if (accounts.length > MOST_ACCOUNTS) throw new Past('accounts');
+      along = depth - 1;
+    },
+  });
+  return { fault: reader.push(text) ?? reader.end(), accounts };
+};
+
+/**
+ * The general-ledger accounts of a Standard Audit File for Tax (OECD SAF-T 2.0 and the national files built on it), as a
+ * table with one row per account, so that it is previewed like any other list. Namespaces and prefixes do not matter.
+ * Entities and document types are not read at all: such a file is refused.
+ */
+export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
+  let read: ReturnType<typeof readAccounts>;
+  try {
+    read = readAccounts(
+      decode(bytes)
+        .text.replace(/^\ufeff/, '')
+        .trimStart(),
+    );
+  } catch (error) {
+    if (!(error instanceof Past)) throw error;
+    return error.what === 'cell'
+      ? fail(
+          problem(
+            'paper.cell',
+            `${name} has an element of more than ${counted(MOST_CELL_CHARACTERS)} characters, which is the most that is read.`,
+          ),
+        )
+      : fail(
+          problem(
+            'saft.many',
+            `${name} lists more than ${counted(MOST_ACCOUNTS)} accounts, which is the most that is read.`,
+          ),
+        );
+  }
+  const { accounts, fault } = read;
+  if (fault !== undefined) return refused(fault, name);
+  if (accounts.length === 0)
+    return fail(
+      problem(
+        'saft.no-accounts',
+        `${name} is XML, but holds no general-ledger accounts as a Standard Audit File for Tax has them.`,
+      ),
+    );
+  const given = TAGS.filter(
+    (tag) => !BALANCES.has(tag) || accounts.some((account) => (account.get(tag) ?? '').trim() !== ''),
+  );
+  return ok([
+    { name, rows: [given, ...accounts.map((account) => given.map((tag) => oneLine(account.get(tag) ?? '')))] },
+  ]);
+};
+
+const refused = (fault: XmlFault, name: string): Result<never> => {
+  switch (fault) {
+    case 'entities':
+      return fail(
+        problem(
+          'saft.entities',
+          `${name} declares a document type or entities, which an audit file does not need. It was not read.`,
+        ),
+      );
+    case 'deep':
+      return fail(
+        problem(
+          'saft.deep',
+          `${name} has elements more than ${String(MOST_DEPTH)} deep in each other, which no audit file has. It was not read.`,
+        ),
+      );
+    case 'broken':
+      return fail(
+        problem(
+          'saft.broken',
+          `${name} is not a whole XML file: it is damaged or cut off. Export it again and bring that.`,
+        ),
+      );
+  }
+};

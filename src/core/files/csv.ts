@@ -1,0 +1,187 @@
+import { type Result, fail, ok, plural, problem } from '../result';
+import type { Table, TextFormat } from './cells';
+import { cleaned, isClean } from './clean';
+import { MOST_CELLS, MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_ROWS, counted } from './limits';
+import { decode, decodeAs } from './text';
+
+export const DELIMITERS = [',', ';', '\t', '|'] as const;
+export type Delimiter = (typeof DELIMITERS)[number];
+export const QUOTES = ['"', "'"] as const;
+
+interface Split {
+  readonly rows: string[][];
+  /** Rows (from 1) in which a quote is opened and not closed before the cell ends. */
+  readonly openQuotes: readonly number[];
+  /** The limit that was passed, where one was; the rows up to it are there. */
+  readonly past?: 'rows' | 'cells';
+}
+
+interface Most {
+  readonly rows: number;
+  readonly cells: number;
+}
+
+/**
+ * Delimited text taken apart (RFC 4180). Line ends are taken as they come, also several kinds in one file: CRLF, LF and CR
+ * each end a row outside quotes and stay as they are inside. A quote opens a quoted cell only at its beginning; where its
+ * closing quote is not followed by a delimiter or a line end, the cell is taken as it stands up to the next of these, and
+ * the row is told: so one stray quote never swallows the rows after it. Reads every character at most twice.
+ */
+export const splitText = (text: string, delimiter: string, quote: string, most: Most): Split => {
+  const rows: string[][] = [];
+  const openQuotes: number[] = [];
+  const [comma, mark] = [delimiter.charCodeAt(0), quote.charCodeAt(0)];
+  const end = text.length;
+  let row: string[] = [];
+  let cells = 0;
+  let at = 0;
+  const isEnd = (code: number): boolean => code === 10 || code === 13;
+
+  /** The cell in quotes that begins at `from`, with where it ends; undefined when its quote is not closed properly. */
+  const quoted = (from: number): { readonly text: string; readonly to: number } | undefined => {
+    let doubled = false;
+    let close = text.indexOf(quote, from + 1);
+    while (close >= 0 && text.charCodeAt(close + 1) === mark) {
+      doubled = true;
+      close = text.indexOf(quote, close + 2);
+    }
+    if (close < 0) return undefined;
+    const after = text.charCodeAt(close + 1);
+    if (close + 1 < end && after !== comma && !isEnd(after)) return undefined;
+    const inner = text.slice(from + 1, close);
+    return { text: doubled ? inner.replaceAll(quote + quote, quote) : inner, to: close + 1 };
+  };
+
+  while (at < end) {
+    let taken = text.charCodeAt(at) === mark ? quoted(at) : undefined;
+    if (taken === undefined) {
+      if (text.charCodeAt(at) === mark && openQuotes.at(-1) !== rows.length + 1) openQuotes.push(rows.length + 1);
+      let to = at;
+      for (; to < end; to += 1) {
+        const code = text.charCodeAt(to);
+        if (code === comma || isEnd(code)) break;
+      }
+      taken = { text: text.slice(at, to), to };
+    }
+    row.push(taken.text);
+    cells += 1;
+    if (cells > most.cells) return { rows, openQuotes, past: 'cells' };
+    const code = text.charCodeAt(taken.to);
+    at = taken.to + 1;
+    if (code === comma && taken.to < end) {
+      // A delimiter at the very end has an empty cell after it.
+      if (at >= end) row.push('');
+      continue;
+    }
+    if (code === 13 && text.charCodeAt(at) === 10) at += 1;
+    rows.push(row);
+    row = [];
+    if (rows.length > most.rows) return { rows, openQuotes, past: 'rows' };
+  }
+  if (row.length > 0) rows.push(row);
+  return { rows, openQuotes };
+};
+
+/** The delimiter under which the most of the first rows have the same number of cells; among equals, the one that makes more cells. */
+export const delimiterOf = (text: string, quote = '"'): Delimiter => {
+  let best: { delimiter: Delimiter; score: number } = { delimiter: ',', score: 0 };
+  const start = text.slice(0, 200_000);
+  for (const delimiter of DELIMITERS) {
+    const widths = new Map<number, number>();
+    for (const row of splitText(start, delimiter, quote, { rows: 200, cells: 20_000 }).rows)
+      if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
+    const score = Math.max(
+      0,
+      ...[...widths].map(([width, rows]) => rows * MOST_COLUMNS + Math.min(width, MOST_COLUMNS - 1)),
+    );
+    if (score > best.score) best = { delimiter, score };
+  }
+  return best.delimiter;
+};
+
+/** Cells are put in single quotes when many begin and end with one, as some old systems write them. */
+const quoteOf = (text: string): string => {
+  const start = text.slice(0, 20_000);
+  const single = start.match(/(?:^|[,;\t|])'[^'\r\n]*'(?=[,;\t|\r\n]|$)/gm)?.length ?? 0;
+  return single > 6 && !start.includes('"') ? "'" : '"';
+};
+
+/** "row 3", "rows 3, 7 and 9", "rows 3, 7, 9 and 12 more". */
+export const saidRows = (rows: readonly number[]): string => {
+  const named = rows.slice(0, 5).map(String);
+  const more = rows.length - named.length;
+  const last = more > 0 ? `${counted(more)} more` : (named.pop() ?? '');
+  return `${rows.length === 1 ? 'row' : 'rows'} ${named.length === 0 ? last : `${named.join(', ')} and ${last}`}`;
+};
+
+/** Reads delimited text (RFC 4180 and its neighbours) into one table; `format` overrules the guesses it names. */
+export const readCsv = (
+  bytes: Uint8Array,
+  name: string,
+  format: Partial<TextFormat> = {},
+): Result<readonly Table[]> => {
+  const { text: whole, encoding } =
+    format.encoding === undefined
+      ? decode(bytes)
+      : { text: decodeAs(bytes, format.encoding), encoding: format.encoding };
+  if (whole.includes('\u0000'))
+    return fail(
+      problem('paper.binary', `${name} is not a text file. Save the trial balance as CSV or XLSX and bring that.`),
+    );
+  const text = whole.replace(/^\ufeff/, '');
+  if (text.trim() === '') return fail(problem('paper.empty', `${name} is empty.`));
+  const quote = format.quote ?? quoteOf(text);
+  const delimiter = format.delimiter ?? delimiterOf(text, quote);
+  const split = splitText(text, delimiter, quote, { rows: MOST_ROWS, cells: MOST_CELLS });
+  if (split.past !== undefined)
+    return fail(
+      problem(
+        `paper.${split.past}`,
+        `${name} has more than ${counted(split.past === 'rows' ? MOST_ROWS : MOST_CELLS)} ${split.past}, which is the most that is read at once. Split it and bring the parts.`,
+      ),
+    );
+  const clean = isClean(text);
+  const [invisible, wide]: [number[], number[]] = [[], []];
+  for (const [at, row] of split.rows.entries()) {
+    if (row.length > MOST_COLUMNS) {
+      if (row.slice(MOST_COLUMNS).some((cell) => cell.trim() !== '')) wide.push(at + 1);
+      row.length = MOST_COLUMNS;
+    }
+    for (const [column, cell] of row.entries()) {
+      if (cell.length > MOST_CELL_CHARACTERS) return longCell(name, at + 1, cell.length);
+      const tidy = clean ? cell : cleaned(cell);
+      if (tidy !== cell && invisible.at(-1) !== at + 1) invisible.push(at + 1);
+      row[column] = tidy.trimEnd();
+    }
+  }
+  const remarks = [
+    ...(split.openQuotes.length === 0
+      ? []
+      : [
+          `A quote is opened and not closed in ${saidRows(split.openQuotes)}: the cell was taken as it stands, up to the next ${delimiter === '\t' ? 'tab' : `“${delimiter}”`} or line end.`,
+        ]),
+    ...(invisible.length === 0 ? [] : [`Invisible or control characters were taken out of ${saidRows(invisible)}.`]),
+    ...(wide.length === 0
+      ? []
+      : [
+          `Columns after the first ${String(MOST_COLUMNS)} are not read; ${saidRows(wide)} ${wide.length === 1 ? 'has' : 'have'} something there.`,
+        ]),
+  ];
+  return ok([
+    {
+      name,
+      rows: split.rows,
+      format: { encoding, delimiter, quote },
+      ...(remarks.length === 0 ? {} : { remarks }),
+    },
+  ]);
+};
+
+/** Said of a cell that no cell of a trial balance is like. */
+export const longCell = (name: string, row: number, characters: number): Result<never> =>
+  fail(
+    problem(
+      'paper.cell',
+      `${name} has a cell of ${plural(characters, 'character')} in row ${counted(row)}; ${counted(MOST_CELL_CHARACTERS)} is the most that is read. Shorten it, or take it out, and bring the file again.`,
+    ),
+  );

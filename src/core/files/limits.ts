@@ -1,0 +1,32 @@
+/**
+ * How much a file may hold, whoever brings it. Past a limit a file is refused with a sentence that names the limit;
+ * docs/security.md lists them, and a test compares.
+ */
+
+/** Bytes of a file as it is brought. */
+export const MOST_BYTES = 50 * 1024 * 1024;
+/** Bytes that all parts of a packed file come to. */
+export const MOST_UNPACKED_BYTES = 300 * 1024 * 1024;
+/** A part of a packed file may unpack to this many times its packed size, beyond `UNPACKED_FREELY`. */
+export const MOST_RATIO = 40;
+export const UNPACKED_FREELY = 8 * 1024 * 1024;
+/** Parts of a packed file. */
+export const MOST_PARTS = 2000;
+export const MOST_ROWS = 1_000_000;
+/** Columns that are read; those after them are told. */
+export const MOST_COLUMNS = 60;
+/** Cells of a file, all its sheets together. */
+export const MOST_CELLS = 8_000_000;
+/** Characters of all cells together. */
+export const MOST_CHARACTERS = 64 * 1024 * 1024;
+/** Characters of one cell: what a cell of ISO/IEC 29500 holds. */
+export const MOST_CELL_CHARACTERS = 32_767;
+/** How deep elements of an XML file may stand in each other. */
+export const MOST_DEPTH = 64;
+/** Accounts of an audit file. */
+export const MOST_ACCOUNTS = 100_000;
+/** Characters of a file's name; a longer one is cut, since it only says what the file is called. */
+export const MOST_NAME_CHARACTERS = 150;
+
+export const megabytes = (bytes: number): string => `${String(bytes / 1024 / 1024)} MB`;
+export const counted = (count: number): string => count.toLocaleString('en-GB');

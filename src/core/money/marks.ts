@@ -1,0 +1,73 @@
+import { isCurrency } from './currency';
+
+const DOLLARS =
+  'USD AUD CAD NZD SGD HKD TWD MXN ARS CLP COP UYU BBD BMD BND BSD BZD DOP FJD GYD JMD KYD LRD NAD NIO SBD SRD TTD XCD';
+
+/** What stands beside amounts for currencies, in lower case, with the currencies it may mean (ISO 4217). */
+const MARKS: Readonly<Record<string, string>> = {
+  '€': 'EUR',
+  '£': 'GBP EGP FKP GIP SHP SSP SDG SYP LBP',
+  $: DOLLARS,
+  us$: 'USD',
+  a$: 'AUD',
+  c$: 'CAD',
+  ca$: 'CAD',
+  nz$: 'NZD',
+  s$: 'SGD',
+  hk$: 'HKD',
+  nt$: 'TWD',
+  mx$: 'MXN',
+  r$: 'BRL',
+  '¥': 'JPY CNY',
+  '￥': 'JPY CNY',
+  '₹': 'INR',
+  '₨': 'PKR LKR NPR MUR SCR INR',
+  rs: 'INR PKR LKR NPR MUR SCR',
+  '₽': 'RUB',
+  '₩': 'KRW KPW',
+  '₺': 'TRY',
+  tl: 'TRY',
+  '₴': 'UAH',
+  '₫': 'VND',
+  '₱': 'PHP',
+  '₦': 'NGN',
+  '₪': 'ILS',
+  '฿': 'THB',
+  '₡': 'CRC',
+  '₲': 'PYG',
+  '₵': 'GHS',
+  '₸': 'KZT',
+  '₮': 'MNT',
+  '₭': 'LAK',
+  '₼': 'AZN',
+  '₾': 'GEL',
+  '₿': '',
+  kr: 'DKK NOK SEK ISK',
+  kč: 'CZK',
+  zł: 'PLN',
+  ft: 'HUF',
+  lei: 'RON MDL',
+  fr: 'CHF XAF XOF XPF',
+  sfr: 'CHF',
+  r: 'ZAR',
+  円: 'JPY',
+  元: 'CNY',
+};
+
+/**
+ * Whether a mark beside an amount ("€", "kr.", "NOK") may stand for the currency: "$" may be any dollar, "NOK" only itself.
+ * A mark that is not known stands for none.
+ */
+export const mayMean = (mark: string, currency: string): boolean => {
+  const plain = mark.toLowerCase().replace('.', '');
+  return (
+    mark.toUpperCase() === currency ||
+    (!isCurrency(mark.toUpperCase()) &&
+      Object.hasOwn(MARKS, plain) &&
+      (MARKS[plain] ?? '').split(' ').includes(currency))
+  );
+};
+
+/** Whether a text is a currency's code or one of its marks. */
+export const isMark = (text: string): boolean =>
+  isCurrency(text.toUpperCase()) || Object.hasOwn(MARKS, text.toLowerCase().replace('.', ''));
