@@ -1,7 +1,8 @@
 // What a fresh machine lacks: packages, the build, a browser for the tests. Plain Node.js, since nothing is installed yet.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, statSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { createServer } from 'node:net';
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -58,7 +59,41 @@ export const ensurePackages = () => {
   mark('packages', lock);
 };
 
+/**
+ * The bundle of the threads that read files. The framework's bundler does not compile a worker's TypeScript, so this is made
+ * beside its build, with the font that texts of a logo are drawn in.
+ */
+export const ensureWorker = () => {
+  const sources = hashOf(['src/core', 'src/workers/reading', 'package-lock.json']);
+  const bundle = marker('reading-worker.cjs');
+  if (existsSync(bundle) && isMarked('worker', sources)) return;
+  mkdirSync(dirname(bundle), { recursive: true });
+  const half = `${bundle}.${process.pid}`;
+  const options = [
+    '--bundle',
+    '--platform=node',
+    '--format=cjs',
+    '--target=node20',
+    '--alias:@=./src',
+    '--log-level=error',
+  ];
+  if (
+    run(bin('esbuild'), [
+      'src/workers/reading/worker.ts',
+      ...options,
+      '--external:@resvg/resvg-js',
+      `--outfile=${half}`,
+    ]) !== 0
+  )
+    stop('The part that reads files could not be built; the reason stands above.');
+  const fonts = createRequire(import.meta.url)('pdfmake/build/vfs_fonts.js');
+  writeFileSync(marker('logo-font.ttf'), Buffer.from(fonts['Roboto-Regular.ttf'], 'base64'));
+  renameSync(half, bundle);
+  mark('worker', sources);
+};
+
 export const ensureBuild = () => {
+  ensureWorker();
   const sources = hashOf(['src', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json']);
   if (existsSync(join(root, '.next', 'BUILD_ID')) && isMarked('build', sources)) return;
   console.log('Building…');

@@ -6,6 +6,12 @@ export const register = async (): Promise<void> => {
 /** A page that failed: its digest is the reference shown on screen. */
 export const onRequestError = async (error: unknown, request: { readonly path: string }): Promise<void> => {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const { log } = await import('./actions/context');
-  log.error({ err: error, reference: (error as { digest?: string }).digest, path: request.path }, 'page failed');
+  const [{ log }, { withoutFigures }] = await Promise.all([
+    import('./actions/context'),
+    import('./actions/database-errors'),
+  ]);
+  log.error(
+    { err: withoutFigures(error), reference: (error as { digest?: string }).digest, path: request.path },
+    'page failed',
+  );
 };

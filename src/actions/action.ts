@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { type Problem, type Result, fail, problem } from '@/core/result';
+import { type Problem, type Result, fail, ok, problem } from '@/core/result';
+import { refusedByDatabase, withoutFigures } from './database-errors';
+import { id } from './inputs';
 import { type Books, findBooks } from '@/store/books';
 import type { Queryable } from '@/store/database';
 import { type Actor, actor, database, log, newId, now } from './context';
@@ -23,12 +25,36 @@ class Refused extends Error {
   }
 }
 
+/**
+ * Carries work out of a transaction that must not wait for it, such as the reading of a file: the transaction is rolled
+ * back, the work is done, and the whole is run anew, which then finds its result.
+ */
+export class Aside extends Error {
+  constructor(readonly work: () => Promise<void>) {
+    super('aside');
+  }
+}
+
+/** So often one request may leave its transaction for work: more means that what it made is gone again before it is used. */
+const MOST_ASIDE = 5;
+
+/** Runs a transaction, and anew after each piece of work that it put aside. */
+const withAsides = async <T>(run: () => Promise<T>): Promise<T> => {
+  for (let left = MOST_ASIDE; ; left -= 1)
+    try {
+      return await run();
+    } catch (error) {
+      if (!(error instanceof Aside) || left === 0) throw error;
+      await error.work();
+    }
+};
+
 const fromZod = (error: z.ZodError): Result<never> =>
   fail(...error.issues.map((issue) => problem(`input.${issue.code}`, issue.message, issue.path.join('.'))));
 
 const unexpected = (name: string, error: unknown): Result<never> => {
   const reference = newId().slice(0, 8);
-  log.error({ action: name, reference, err: error }, 'action failed');
+  log.error({ action: name, reference, err: withoutFigures(error) }, 'action failed');
   return fail(
     problem(
       'unexpected',
@@ -52,19 +78,20 @@ export const action =
     if (!parsed.success) return fromZod(parsed.error);
     try {
       const who = await actor();
-      return await (
-        await database()
-      ).transaction(async (tx) => {
-        const result = await run({ tx, actor: who, now: now(), newId }, parsed.data);
-        if (!result.ok) throw new Refused(result.problems);
-        return result;
-      });
+      const open = await database();
+      return await withAsides(() =>
+        open.transaction(async (tx) => {
+          const result = await run({ tx, actor: who, now: now(), newId }, parsed.data);
+          if (!result.ok) throw new Refused(result.problems);
+          return result;
+        }),
+      );
     } catch (error) {
-      return error instanceof Refused ? fail(...error.problems) : unexpected(name, error);
+      if (error instanceof Refused) return fail(...error.problems);
+      const told = refusedByDatabase(error);
+      return told === undefined ? unexpected(name, error) : fail(told);
     }
   };
-
-const booksId = z.int().positive();
 
 const unknownBooks = fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
 
@@ -75,8 +102,8 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
   run: (context: BooksContext, input: z.output<z.ZodObject<Shape>>) => Promise<Result<T>>,
 ) => {
   const inner = z.object(shape);
-  const outer = action(name, z.looseObject({ books: booksId }), async (context, { books: id, ...rest }) => {
-    const books = await findBooks(context.tx, context.actor.practice, id, true);
+  const outer = action(name, z.looseObject({ books: id }), async (context, { books: number, ...rest }) => {
+    const books = await findBooks(context.tx, context.actor.practice, number, true);
     if (books === undefined) return unknownBooks;
     const parsed = inner.safeParse(rest);
     return parsed.success ? run({ ...context, books }, parsed.data) : fromZod(parsed.error);
@@ -86,16 +113,40 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
   ): Promise<Result<T>> => outer(input);
 };
 
+/**
+ * A use case that reads a file. `look` is authorised like any other and says in a short transaction what is to be read; the
+ * file is then read outside of any transaction, and `run` writes what was read in one of its own.
+ */
+export const fileAction = <Shape extends z.ZodRawShape, Read, T>(
+  name: string,
+  shape: Shape,
+  look: (
+    context: BooksContext,
+    input: z.output<z.ZodObject<Shape>>,
+  ) => Promise<() => Promise<Result<Read>>> | (() => Promise<Result<Read>>),
+  run: (context: BooksContext, input: z.output<z.ZodObject<Shape>>, read: Read) => Promise<Result<T>>,
+) => {
+  const looked = booksAction(name, shape, async (context, input) => ok({ reading: await look(context, input) }));
+  return async (input: Parameters<typeof looked>[0]): Promise<Result<T>> => {
+    const found = await looked(input);
+    if (!found.ok) return found;
+    const read = await found.value.reading();
+    if (!read.ok) return read;
+    return booksAction(name, shape, (context, given) => run(context, given, read.value))(input);
+  };
+};
+
 /** Reads for a page, in one transaction so that all it shows is of one moment. */
 export const view = async <T>(run: (context: Context) => Promise<T>): Promise<T> => {
   const who = await actor();
-  return (await database()).transaction((tx) => run({ tx, actor: who, now: now(), newId }));
+  const open = await database();
+  return withAsides(() => open.transaction((tx) => run({ tx, actor: who, now: now(), newId })));
 };
 
 /** Reads inside one set of books; undefined when there are none for this actor. */
-export const booksView = <T>(id: number, run: (context: BooksContext) => Promise<T>): Promise<T | undefined> =>
+export const booksView = <T>(number: number, run: (context: BooksContext) => Promise<T>): Promise<T | undefined> =>
   view(async (context) => {
-    if (!booksId.safeParse(id).success) return undefined;
-    const books = await findBooks(context.tx, context.actor.practice, id);
+    if (!id.safeParse(number).success) return undefined;
+    const books = await findBooks(context.tx, context.actor.practice, number);
     return books === undefined ? undefined : run({ ...context, books });
   });

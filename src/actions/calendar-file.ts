@@ -2,12 +2,13 @@ import { z } from 'zod';
 import { calendarRows, readCalendar } from '@/core/calendar/file';
 import { PLAIN_NAMING } from '@/core/calendar/naming';
 import { type Period, type YearPlan, isRegular } from '@/core/calendar/year';
-import { readPaper } from '@/core/files/read';
 import { toCsv } from '@/core/files/write';
 import { type Result, fail, ok, problem } from '@/core/result';
 import { yearsOf } from '@/store/calendar';
 import { booksView } from './action';
 import { yearPlan, type yearSchema } from './calendar-schemas';
+import { reading } from './context';
+import { fileName } from './inputs';
 
 export const exportCalendar = (id: number) =>
   booksView(id, async ({ tx, books }) => ({
@@ -43,15 +44,17 @@ export const readCalendarFile = async (
   name: string,
   content: Uint8Array,
 ): Promise<Result<readonly BroughtYear[]>> => {
-  const tables = readPaper(content, name);
-  if (!tables.ok) return tables;
-  const [table] = tables.value;
-  if (table === undefined) return fail(problem('calendar.empty', `${name} has no rows.`));
-  const read = readCalendar(table, planFromText, listed);
-  if (!read.ok) return read;
+  const named = fileName.safeParse(name);
+  if (!named.success) return fail(problem('file.name', 'The file has no name.'));
   const standing = await booksView(id, async ({ tx, books }) => (await yearsOf(tx, [books.id])).get(books.id) ?? []);
   if (standing === undefined)
     return fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
+  const file = await reading().read('tables', { bytes: content, name: named.data, format: {} });
+  if (!file.ok) return file;
+  const [table] = file.value.tables;
+  if (table === undefined) return fail(problem('calendar.empty', `${name} has no rows.`));
+  const read = readCalendar(table, planFromText, listed);
+  if (!read.ok) return read;
   return ok(
     read.value.map((year) => ({
       id: standing.find((one) => one.start.equals(year.start))?.id ?? null,

@@ -2,7 +2,6 @@
 
 import { z } from 'zod';
 import { type CompanyFacts, type FactName, sayFact } from '@/core/company/facts';
-import { readLogo } from '@/core/company/logo';
 import { type Part, partHolds } from '@/core/company/parts';
 import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
 import { type Problem, fail, ok, problem } from '@/core/result';
@@ -10,7 +9,9 @@ import { putLogo, setArchived, updateFact } from '@/store/books';
 import { chartOf } from '@/store/chart';
 import { currenciesOf, pairsOf } from '@/store/currencies';
 import { record } from '@/store/history';
-import { type BooksContext, booksAction } from './action';
+import { type BooksContext, booksAction, fileAction } from './action';
+import { reading } from './context';
+import { fileContent } from './inputs';
 import { FACT_LABELS, FACT_NAMES, FACT_SCHEMAS } from './company-schemas';
 
 /** Whether two facts are the same, whatever the order of their keys. */
@@ -91,13 +92,15 @@ export const changeFact = booksAction(
   },
 );
 
-export const setLogo = booksAction(
+/** Sets the logo: what was drawn of the file, and never the file itself, which may hold more than a picture. */
+export const setLogo = fileAction(
   'setLogo',
-  { content: z.custom<Uint8Array>((given) => given instanceof Uint8Array) },
-  async ({ tx, books, actor, now }, { content }) => {
-    const logo = readLogo(content);
-    if (!logo.ok) return logo;
-    await putLogo(tx, books.id, { type: logo.value.type, content: logo.value.bytes }, now);
+  { content: fileContent },
+  (_, { content }) =>
+    () =>
+      reading().read('logo', { bytes: content, name: 'The logo' }),
+  async ({ tx, books, actor, now }, _, png) => {
+    await putLogo(tx, books.id, { type: 'image/png', content: png }, now);
     await record(tx, books.id, 'books', [books.id], 'Logo set', actor.person, now);
     return ok({});
   },

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import pino from 'pino';
 import type { Database } from '@/store/database';
+import { withoutFigures } from './database-errors';
 import { openFromEnvironment } from '@/store/open';
+import { type Reading, WORKER, readingPool } from '@/workers/reading/pool';
 
 /** Who acts. */
 export interface Actor {
@@ -15,7 +17,7 @@ export const actor = (): Promise<Actor> => Promise.resolve({ person: 1, practice
 export const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 // One per process, also when a bundler loads this module more than once.
-const shared = globalThis as { bathronDatabase?: Promise<Database> };
+const shared = globalThis as { bathronDatabase?: Promise<Database>; bathronReading?: Reading };
 
 const compromised = (error: Error): void => {
   log.fatal({ error }, 'the lock on the data directory was lost; stopping rather than risking the data');
@@ -32,8 +34,17 @@ export const useDatabase = (given: Database): void => {
 export const closeDatabase = async (): Promise<void> => {
   const open = shared.bathronDatabase;
   delete shared.bathronDatabase;
+  const reader = shared.bathronReading;
+  delete shared.bathronReading;
+  await reader?.close();
   await (await open)?.close();
 };
+
+/** The threads that read files. */
+export const reading = (): Reading =>
+  (shared.bathronReading ??= readingPool(WORKER, (error) =>
+    log.error({ err: withoutFigures(error) }, 'a file could not be read'),
+  ));
 
 export const now = (): string => new Date().toISOString();
 export const newId = (): string => randomUUID();

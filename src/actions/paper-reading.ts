@@ -18,7 +18,6 @@ import {
 import type { Table, TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import { readingOf } from '@/core/papers/amount-columns';
-import { readPaper } from '@/core/files/read';
 import { type Result, fail, ok } from '@/core/result';
 import type { Reading } from '@/core/papers/reading';
 import {
@@ -31,7 +30,8 @@ import {
 } from '@/core/papers/recognise';
 import type { Queryable } from '@/store/database';
 import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
-import type { BooksContext } from './action';
+import { Aside, type BooksContext } from './action';
+import { reading as pool } from './context';
 
 /** Holds the last value, and makes it anew when what it is made from (its key) has changed. */
 const slot = <T>() => {
@@ -55,57 +55,67 @@ type Planned = Pick<ReadPaper, 'plan' | 'decided' | 'proposals' | 'listed'>;
  * of rows after the other, and the take-over for the plan that the page has shown.
  */
 const emptyHold = () => ({
-  rows: 0,
-  tables: slot<readonly Table[]>(),
+  weight: 0,
+  tables: slot<Result<readonly Table[]>>(),
   match: slot<(row: OldAccount) => Match>(),
   proposed: slot<Recognition>(),
   read: slot<Recognition>(),
   planned: slot<Planned>(),
 });
 
-const held = new Map<string, ReturnType<typeof emptyHold>>();
-/** So many rows of papers are held at most, the last ones looked at; the one at hand always is. */
-const MOST_HELD = 1_000_000;
+const papers = new Map<string, ReturnType<typeof emptyHold>>();
+/** So many bytes of papers are held at most, the last ones looked at; the one at hand always is. */
+const MOST_HELD = 192 * 1024 * 1024;
+/** What is made of a row besides its cells: what it is read as, matched and decided, about so many bytes. */
+const ROW_WEIGHT = 600;
 
 const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyHold> => {
   const key = `${String(booksId)}/${String(paper)}`;
-  const hold = held.get(key) ?? emptyHold();
-  held.delete(key);
-  held.set(key, hold);
+  const hold = papers.get(key) ?? emptyHold();
+  papers.delete(key);
+  papers.set(key, hold);
   return hold;
 };
 
-const formatKey = (format: Partial<TextFormat> | undefined): string => JSON.stringify(format ?? {});
+const formatKey = ({ encoding, delimiter, quote }: Partial<TextFormat>): string =>
+  JSON.stringify([encoding, delimiter, quote]);
 
-const keep = (booksId: number, paper: number, format: Partial<TextFormat> | undefined, tables: readonly Table[]) => {
+const keep = (
+  booksId: number,
+  paper: number,
+  format: Partial<TextFormat>,
+  tables: Result<readonly Table[]>,
+  weight: number,
+): void => {
   const hold = holdOf(booksId, paper);
-  hold.rows = tables.reduce((rows, table) => rows + table.rows.length, 0);
-  let rows = [...held.values()].reduce((all, one) => all + one.rows, 0);
-  for (const [key, one] of held) {
-    if (rows <= MOST_HELD || one === hold) break;
-    held.delete(key);
-    rows -= one.rows;
+  hold.weight =
+    weight + ROW_WEIGHT * (tables.ok ? tables.value.reduce((rows, table) => rows + table.rows.length, 0) : 0);
+  hold.tables.set(formatKey(format), tables);
+  let held = [...papers.values()].reduce((all, one) => all + one.weight, 0);
+  for (const [key, one] of papers) {
+    if (held <= MOST_HELD || one === hold) break;
+    papers.delete(key);
+    held -= one.weight;
   }
-  return hold.tables.set(formatKey(format), tables);
 };
 
-/** Holds the tables of a paper that was just read, since it is looked at next. */
-export const keepTables = (booksId: number, paper: number, tables: readonly Table[]): void => {
-  keep(booksId, paper, undefined, tables);
-};
-
-/** The tables of a stored paper, taken apart as a person said or as its bytes suggest; it was readable when it was brought. */
-const tablesOf = async (
+/**
+ * The tables of a stored paper, taken apart as a person said or as its bytes suggest. Where they are not held, the
+ * transaction is left for the time in which the paper is read.
+ */
+export const tablesOf = async (
   tx: Queryable,
   booksId: number,
   { id, name }: Pick<OpenPaper, 'id' | 'name'>,
-  format: Partial<TextFormat> | undefined,
-): Promise<readonly Table[]> => {
+  format: Partial<TextFormat> = {},
+): Promise<Result<readonly Table[]>> => {
   const known = holdOf(booksId, id).tables.get(formatKey(format));
   if (known !== undefined) return known;
-  const read = readPaper(await paperContent(tx, booksId, id), name, format);
-  if (!read.ok) throw new Error(`paper ${String(id)} was stored but does not read: ${read.problems[0]?.code ?? ''}`);
-  return keep(booksId, id, format, read.value);
+  const bytes = await paperContent(tx, booksId, id);
+  throw new Aside(async () => {
+    const read = await pool().read('tables', { bytes, name, format });
+    keep(booksId, id, format, read.ok ? ok(read.value.tables) : read, read.ok ? read.value.weight : 0);
+  });
 };
 
 export interface ReadPaper {
@@ -153,7 +163,11 @@ export const readStored = async (
 ): Promise<ReadPaper> => {
   const { tx, books } = context;
   const own = paper.reading;
-  const tables = await tablesOf(tx, books.id, paper, own?.format);
+  const read = await tablesOf(tx, books.id, paper, own?.format);
+  // A paper that was stored and does not read any more, since limits have changed, shows why instead of its rows.
+  const tables: readonly Table[] = read.ok
+    ? read.value
+    : [{ name: paper.name, rows: [], remarks: read.problems.map(({ message }) => message) }];
   const hold = holdOf(books.id, paper.id);
   const known = keyed(chart, await memoryStamp(tx, books.id), books.currency, books.cutover.toString());
   const match = hold.match.get(known) ?? hold.match.set(known, matcher(chart, await matchMemory(tx, books.id)));

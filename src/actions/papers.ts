@@ -13,20 +13,19 @@ import {
 } from '@/core/chart/account';
 import { CLASS_IDS, normalSide, typeOf } from '@/core/chart/classes';
 import { NUMBER_STYLES } from '@/core/money/number-style';
-import { type Minor, NIL, add, minor, onSide, sideOf, sum } from '@/core/money/minor';
+import { type Minor, NIL, add, onSide, sideOf, sum } from '@/core/money/minor';
 import { type Creation, type Decision, headingsFor, partsOf } from '@/core/openings/takeover';
 import type { Part } from '@/core/openings/foreign';
 import { sameParts } from '@/core/openings/in-currency';
 import type { Remembered } from '@/core/openings/match';
 import type { TextFormat } from '@/core/files/cells';
-import { MOST_BYTES, MOST_ROWS } from '@/core/files/limits';
+import { MOST_ROWS } from '@/core/files/limits';
 import { ENCODINGS } from '@/core/files/text';
 import { DELIMITERS, QUOTES } from '@/core/files/csv';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';
 import { shapeOf } from '@/core/papers/recognise';
 import { sideByWords } from '@/core/papers/sign';
-import { readPaper } from '@/core/files/read';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
@@ -46,7 +45,6 @@ import {
   deletePaper,
   findPaper,
   insertPaper,
-  paperContent,
   paperWithHash,
   remember,
   rememberShape,
@@ -54,47 +52,30 @@ import {
   untake,
   writeRows,
 } from '@/store/papers';
-import { type BooksContext, booksAction } from './action';
+import { type BooksContext, booksAction, fileAction } from './action';
 import { carryOut } from './chart-edits';
-import { keepTables, proposalFor, readStored } from './paper-reading';
-
-/** What a file is called, without a path that a browser or a person put before it. */
-const fileName = z
-  .string()
-  .transform(
-    (name) =>
-      name
-        .split(/[\\/]/)
-        .at(-1)
-        ?.replace(/\p{Cc}/gu, '')
-        .slice(0, 150) ?? '',
-  )
-  .pipe(z.string().min(1, 'The file has no name.'));
+import { reading } from './context';
+import { fileContent, fileName, id, plain, units } from './inputs';
+import { proposalFor, readStored, tablesOf } from './paper-reading';
 
 /** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
-export const bringPaper = booksAction(
+export const bringPaper = fileAction(
   'bringPaper',
-  {
-    name: fileName,
-    content: z.custom<Uint8Array>(
-      (value) => value instanceof Uint8Array && value.length <= MOST_BYTES,
-      `The file is larger than ${MOST_BYTES / 1024 / 1024} MB, which is the most that is taken.`,
-    ),
-  },
+  { name: fileName, content: fileContent },
+  (_, { content, name }) =>
+    () =>
+      reading().read('check', { bytes: content, name }),
   async ({ tx, books, actor, now }, input) => {
-    const read = readPaper(input.content, input.name);
-    if (!read.ok) return read;
     const sha256 = createHash('sha256').update(input.content).digest('hex');
     const known = await paperWithHash(tx, books.id, sha256);
     if (known !== undefined) return ok({ paper: known, known: true });
     const paper = await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now);
-    keepTables(books.id, paper, read.value);
     await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
     return ok({ paper, known: false });
   },
 );
 
-const paperId = z.int().positive();
+const paperId = id;
 const unknownPaper = fail(
   problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'),
 );
@@ -109,8 +90,8 @@ export const readFrom = booksAction(
   'readFrom',
   {
     paper: paperId,
-    sheet: z.int().min(0),
-    header: z.int().min(-1).optional(),
+    sheet: z.int().min(0).max(1000),
+    header: z.int().min(-1).max(MOST_ROWS).optional(),
     format: z
       .object({ encoding: z.enum(ENCODINGS), delimiter: z.enum(DELIMITERS), quote: z.enum(QUOTES) })
       .partial()
@@ -120,7 +101,7 @@ export const readFrom = booksAction(
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
     const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said(input.format ?? {}) };
-    const read = readPaper(await paperContent(context.tx, context.books.id, input.paper), paper.value.name, format);
+    const read = await tablesOf(context.tx, context.books.id, paper.value, format);
     if (!read.ok) return read;
     const table = read.value[input.sheet];
     if (table === undefined || (input.header ?? 0) >= table.rows.length)
@@ -179,27 +160,27 @@ export const readAs = booksAction(
   },
 );
 
-const id = z.int().positive().transform(accountId);
+const account = id.transform(accountId);
 const decision = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('account'), account: id }),
+  z.object({ kind: z.literal('account'), account }),
   z.object({
     kind: z.literal('create'),
-    code: z.string().trim(),
-    name: z.string().trim(),
+    code: plain(200).trim(),
+    name: plain(1000).trim(),
     classification: z.enum(CLASS_IDS),
-    parent: id.nullable(),
+    parent: account.nullable(),
   }),
   z.object({
     kind: z.literal('split'),
     parts: z
-      .array(z.object({ account: id, amount: z.bigint().transform(minor) }))
+      .array(z.object({ account, amount: units }))
       .min(2, 'A row is divided among at least two accounts.')
       .max(50, 'A row is divided among at most 50 accounts.')
       .readonly(),
   }),
   z.object({
     kind: z.literal('leave-out'),
-    reason: z.string().trim().min(3, 'Say in a few words why the row is left out.').max(300),
+    reason: plain(300).trim().min(3, 'Say in a few words why the row is left out.'),
   }),
 ]);
 
@@ -210,7 +191,11 @@ const standsIn = async ({ tx, books }: BooksContext): Promise<ReadonlyMap<Accoun
 /** Decides about rows of a paper, or (null) takes a decision back; says which row waits next. */
 export const decideRows = booksAction(
   'decideRows',
-  { paper: paperId, rows: z.array(z.int().positive()).min(1).max(MOST_ROWS), decision: decision.nullable() },
+  {
+    paper: paperId,
+    rows: z.array(z.int().positive().max(MOST_ROWS)).min(1).max(MOST_ROWS),
+    decision: decision.nullable(),
+  },
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;

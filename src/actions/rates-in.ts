@@ -3,15 +3,17 @@ import { plainDate, writeDate } from '@/core/calendar/dates';
 import { isCurrency } from '@/core/money/currency';
 import { type DatedRate, plainRate, readRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
-import { MOST_BYTES } from '@/core/files/limits';
+import { MOST_BYTES, megabytes } from '@/core/files/limits';
 import { toCsv } from '@/core/files/write';
-import { DIRECTIONS, type Direction, type RatePreviewRow, previewRates, readRates } from '@/core/papers/rates';
-import { readPaper } from '@/core/files/read';
+import { DIRECTIONS, type Direction, type RatePreviewRow, previewRates } from '@/core/papers/rates';
 import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { allRates, currenciesOf, putRates } from '@/store/currencies';
 import { record } from '@/store/history';
-import { type BooksContext, booksAction, booksView } from './action';
-import { log } from './context';
+import { type BooksContext, booksAction, booksView, fileAction } from './action';
+import { boundedBytes } from './bounded';
+import { log, reading } from './context';
+import { withoutFigures } from './database-errors';
+import { fileContent, fileName, id as booksId } from './inputs';
 
 /** What taking rates over would do or did; of long lists the first rows, the counts of all. */
 export interface RatesPreview {
@@ -78,28 +80,20 @@ const settle = async (
 };
 
 /** Rates out of a CSV or XLSX file: a preview, or with `take` the good rows in one transaction. */
-export const bringRates = booksAction(
+export const bringRates = fileAction(
   'bringRates',
   {
-    name: z.string().min(1).max(255),
-    content: z.custom<Uint8Array>((given) => given instanceof Uint8Array),
+    name: fileName,
+    content: fileContent,
     direction: z.enum(DIRECTIONS).optional(),
     take: z.boolean(),
   },
-  async (context, input) => {
-    const tables = readPaper(input.content, input.name);
-    if (!tables.ok) return tables;
-    const [table] = tables.value.filter((one) => one.rows.length > 0);
-    if (table === undefined) return fail(problem('rates.empty', `${input.name} has no rows.`));
-    const read = readRates(table, {
-      base: context.books.currency,
-      style: context.books.style,
-      direction: input.direction,
-      known: rateBook(await allRates(context.tx, context.books.id)),
-      source: input.name,
-    });
-    return read.ok ? settle(context, read.value, input.name, input.take) : read;
+  async ({ tx, books }, { content, name, direction }) => {
+    const known = await allRates(tx, books.id);
+    return () =>
+      reading().read('rates', { bytes: content, name, base: books.currency, style: books.style, direction, known });
   },
+  (context, input, read) => settle(context, read, input.name, input.take),
 );
 
 /** What the rate service answers: so much of each currency for 1 `base`, day by day. */
@@ -125,8 +119,13 @@ const ask = async (query: URLSearchParams): Promise<Result<z.infer<typeof answer
   );
   let text: string;
   try {
-    const response = await fetch(`${serviceAddress()}?${query.toString()}`, { signal: AbortSignal.timeout(PATIENCE) });
+    const response = await fetch(`${serviceAddress()}?${query.toString()}`, {
+      signal: AbortSignal.timeout(PATIENCE),
+      // Where it is sent on to, nobody chose.
+      redirect: 'error',
+    });
     if (!response.ok) {
+      await response.body?.cancel();
       log.warn({ status: response.status }, 'rate service refused');
       return fail(
         problem(
@@ -135,10 +134,17 @@ const ask = async (query: URLSearchParams): Promise<Result<z.infer<typeof answer
         ),
       );
     }
-    if (Number(response.headers.get('content-length') ?? '0') > MOST_ANSWER) return fail(silent);
-    text = await response.text();
+    const read = await boundedBytes(response.body, MOST_ANSWER);
+    if (read === undefined)
+      return fail(
+        problem(
+          'service.large',
+          `The rate service sent more than ${megabytes(MOST_ANSWER)}, which is the most that is taken. Nothing was stored; ask for fewer days, or bring a file.`,
+        ),
+      );
+    text = new TextDecoder().decode(read);
   } catch (error) {
-    log.warn({ err: error }, 'rate service did not answer');
+    log.warn({ err: withoutFigures(error) }, 'rate service did not answer');
     return error instanceof Error && error.name === 'TimeoutError'
       ? fail(
           problem(
@@ -152,10 +158,17 @@ const ask = async (query: URLSearchParams): Promise<Result<z.infer<typeof answer
     'service.garbage',
     'What the rate service answered does not read as rates, so nothing of it was taken. Try again later, or bring a file.',
   );
-  if (text.length > MOST_ANSWER) return fail(garbage);
   try {
     const parsed = answer.safeParse(JSON.parse(text));
-    return parsed.success ? ok(parsed.data) : fail(garbage);
+    if (!parsed.success) return fail(garbage);
+    if (parsed.data.base !== query.get('base'))
+      return fail(
+        problem(
+          'service.other-base',
+          `The rate service answered with rates of ${parsed.data.base}, and ${query.get('base') ?? ''} was asked for. Nothing was stored.`,
+        ),
+      );
+    return ok(parsed.data);
   } catch {
     return fail(garbage);
   }
@@ -200,7 +213,7 @@ const settleService = booksAction(
 export const SERVICE_MOODS = ['as usual', 'slow', 'down', 'garbage'] as const;
 
 export const serviceWish = z.object({
-  books: z.int().positive(),
+  books: booksId,
   from: z.iso.date('Give the first day.'),
   to: z.iso.date('Give the last day.'),
   mood: z.enum(SERVICE_MOODS).default('as usual'),

@@ -12,7 +12,6 @@ import {
   returnsOf,
   sayFact,
 } from './facts';
-import { readLogo } from './logo';
 import { similarNames } from './names';
 import { PART_IDS, partHolds, partOfRole, partsUsedBy, rolesWith } from './parts';
 import { TAX_INTERVALS, returnPeriods, taxNumberProblems } from './tax';
@@ -242,40 +241,5 @@ describe('the heading of reports and the checklist', () => {
       styled({ order: 'ymd', separator: '-' }),
       styled({ month: 'name', separator: ' ' }),
     ]).toEqual(['05.07.2026', '07/05/26', '2026-07-05', '5 Jul 2026']);
-  });
-});
-
-describe('logos', () => {
-  const svg = (text: string) => readLogo(new TextEncoder().encode(text));
-  const shown = (result: ReturnType<typeof readLogo>): string =>
-    result.ok ? new TextDecoder().decode(result.value.bytes) : (result.problems[0]?.code ?? '');
-  it('keep of an SVG what draws, and nothing that runs or reaches out', () => {
-    const made = shown(
-      svg(
-        `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="alert(1)"><script>alert(1)</script>` +
-          `<a href="javascript:alert(1)"><rect width="9" height="9"/></a><style>@import 'https://x.example'</style>` +
-          `<rect width="4" height="4" fill="url(#g)" stroke="url(https://x.example/#g)" style="x"/><image href="https://x.example/i.png"/>` +
-          `<foreignObject><iframe src="https://x.example"/></foreignObject><text x="1">Kelp &lt;b&gt;</text></svg>`,
-      ),
-    );
-    expect(made).toContain('<rect width="4" height="4" fill="url(#g)"');
-    expect(made).toContain('Kelp &lt;b&gt;');
-    expect(made).not.toMatch(/script|alert|example|href|style|foreign|image|onload/);
-  });
-  it.each([
-    ['<!DOCTYPE svg [<!ENTITY a "aaa">]><svg>&a;</svg>', 'logo.entities'],
-    ['<html></html>', 'logo.svg'],
-    ['<svg', 'logo.svg'],
-    ['GIF89a', 'logo.kind'],
-    ['', 'logo.empty'],
-    [`<svg>${' '.repeat(600_000)}</svg>`, 'logo.large'],
-  ])('refuse %#', (text, code) => {
-    expect(shown(svg(text))).toBe(code);
-  });
-  it('are told by their bytes', () => {
-    expect(readLogo(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1]))).toMatchObject({
-      value: { type: 'image/png' },
-    });
-    expect(readLogo(new Uint8Array([0xff, 0xd8, 0xff, 0xe0]))).toMatchObject({ value: { type: 'image/jpeg' } });
   });
 });

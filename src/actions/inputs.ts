@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { isClean, oneLine } from '@/core/files/clean';
+import { MOST_BYTES, MOST_NAME_CHARACTERS, megabytes } from '@/core/files/limits';
+import { LARGEST, minor } from '@/core/money/minor';
+
+/**
+ * What inputs are made of. Bounds fit the columns that the values go to, so that nothing reaches the database that it would
+ * refuse with an error instead of a sentence.
+ */
+
+const MOST_INT4 = 2 ** 31 - 1;
+
+/** The number of a stored thing, from a form or an address: none that the database could not hold. */
+export const id = z.int().positive().max(MOST_INT4, 'There is no such number.');
+
+/** A whole number that an int4 column holds. */
+export const int4 = z.int().min(-MOST_INT4).max(MOST_INT4);
+
+/** An amount in minor units, within what the books keep. */
+export const units = z
+  .bigint()
+  .refine((given) => (given < 0n ? -given : given) <= LARGEST, 'The amount is larger than any balance Bathron keeps.')
+  .transform(minor);
+
+/** Text without characters that nobody sees, which the database or a file could not hold. Line ends and tabs may stay. */
+export const plain = (most: number) =>
+  z
+    .string()
+    .max(most, `This has more than ${String(most)} characters; shorten it.`)
+    .refine(isClean, 'This contains control or invisible characters. Type it as plain text.');
+
+/** What a file is called, without a path that a browser or a person put before it, on one line; a long name is cut. */
+export const fileName = z
+  .string()
+  .max(10_000)
+  .transform((name) =>
+    Array.from(oneLine(name).split(/[\\/]/).at(-1) ?? '')
+      .slice(0, MOST_NAME_CHARACTERS)
+      .join('')
+      .trim(),
+  )
+  .pipe(z.string().min(1, 'The file has no name.'));
+
+export const fileContent = z.custom<Uint8Array>(
+  (value) => value instanceof Uint8Array && value.length <= MOST_BYTES,
+  `The file is larger than ${megabytes(MOST_BYTES)}, which is the most that is taken.`,
+);

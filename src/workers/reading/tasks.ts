@@ -1,0 +1,104 @@
+import { type ChartMapping, readChartRows } from '@/core/chart/chart-file';
+import type { Incoming } from '@/core/chart/incoming';
+import { type Drawing, readLogo } from '@/core/company/logo';
+import type { Table, TextFormat } from '@/core/files/cells';
+import { readPaper } from '@/core/files/read';
+import type { NumberStyle } from '@/core/money/number-style';
+import type { DatedRate } from '@/core/money/rate';
+import { rateBook } from '@/core/money/rate-book';
+import { type Direction, type ReadRates, readRates } from '@/core/papers/rates';
+import { type Result, fail, ok, problem } from '@/core/result';
+
+/** A file to be read. */
+export interface Given {
+  readonly bytes: Uint8Array;
+  readonly name: string;
+}
+
+/** What the reading of a file may be asked for. All of it is plain data, since it crosses between threads. */
+export interface Tasks {
+  /** Whether a paper reads, and how many rows it has. */
+  readonly check: { readonly input: Given; readonly output: { readonly rows: number } };
+  /** A paper's tables, with about how many bytes they take in memory. */
+  readonly tables: {
+    readonly input: Given & { readonly format: Partial<TextFormat> };
+    readonly output: { readonly tables: readonly Table[]; readonly weight: number };
+  };
+  /** The rows of a list of accounts under a mapping. */
+  readonly accounts: {
+    readonly input: Given & { readonly mapping: ChartMapping; readonly base: string };
+    readonly output: readonly Incoming[];
+  };
+  readonly rates: {
+    readonly input: Given & {
+      readonly base: string;
+      readonly style: NumberStyle;
+      readonly direction: Direction | undefined;
+      readonly known: readonly DatedRate[];
+    };
+    readonly output: ReadRates;
+  };
+  readonly logo: { readonly input: Given; readonly output: Uint8Array };
+}
+
+export type Task = keyof Tasks;
+
+/** A string or an object in memory, beside its characters. */
+const OVERHEAD = 32;
+
+const weightOf = (tables: readonly Table[]): number => {
+  let weight = 0;
+  for (const { rows } of tables)
+    for (const row of rows) {
+      weight += OVERHEAD;
+      for (const cell of row)
+        if (cell !== '') weight += OVERHEAD + (typeof cell === 'string' ? cell.length : cell.decimal.length * 3);
+    }
+  return weight;
+};
+
+/** Draws a logo; undefined when nothing of it can be seen. Given to the tasks, because only a server has what draws. */
+export type Draw = (drawing: Drawing) => Uint8Array | undefined;
+
+export const tasks = (
+  draw: Draw,
+): { readonly [K in Task]: (input: Tasks[K]['input']) => Result<Tasks[K]['output']> } => ({
+  check: ({ bytes, name }) => {
+    const read = readPaper(bytes, name);
+    return read.ok ? ok({ rows: read.value.reduce((rows, table) => rows + table.rows.length, 0) }) : read;
+  },
+  tables: ({ bytes, name, format }) => {
+    const read = readPaper(bytes, name, format);
+    return read.ok ? ok({ tables: read.value, weight: weightOf(read.value) }) : read;
+  },
+  accounts: ({ bytes, name, mapping, base }) => {
+    const read = readPaper(bytes, name);
+    if (!read.ok) return read;
+    const table = read.value[mapping.sheet];
+    return table === undefined
+      ? fail(problem('import.sheet', `${name} has no sheet number ${mapping.sheet + 1}.`))
+      : ok(readChartRows(table, mapping, base));
+  },
+  rates: ({ bytes, name, known, ...settings }) => {
+    const read = readPaper(bytes, name);
+    if (!read.ok) return read;
+    const table = read.value.find((one) => one.rows.length > 0);
+    return table === undefined
+      ? fail(problem('rates.empty', `${name} has no rows.`))
+      : readRates(table, { ...settings, known: rateBook(known), source: name });
+  },
+  logo: ({ bytes }) => {
+    const drawing = readLogo(bytes);
+    if (!drawing.ok) return drawing;
+    const drawn = draw(drawing.value);
+    return drawn === undefined
+      ? fail(
+          problem(
+            'logo.nothing',
+            'Nothing of the picture could be drawn: it is damaged or empty. Save it again, as PNG.',
+            'logo',
+          ),
+        )
+      : ok(drawn);
+  },
+});
