@@ -49,11 +49,9 @@ export const readCalendarFile = async (
   const standing = await booksView(id, async ({ tx, books }) => (await yearsOf(tx, [books.id])).get(books.id) ?? []);
   if (standing === undefined)
     return fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
-  const file = await reading().read('tables', { bytes: content, name: named.data, format: {} });
+  const file = await reading().read('table', { bytes: content, name: named.data });
   if (!file.ok) return file;
-  const [table] = file.value.tables;
-  if (table === undefined) return fail(problem('calendar.empty', `${name} has no rows.`));
-  const read = readCalendar(table, planFromText, listed);
+  const read = readCalendar(file.value, planFromText, listed);
   if (!read.ok) return read;
   return ok(
     read.value.map((year) => ({

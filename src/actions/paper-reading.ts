@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
-import { normalSide } from '@/core/chart/classes';
+import type { TextFormat } from '@/core/files/cells';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
+import { type Match, type OldAccount, matcher } from '@/core/openings/match';
 import { withNeighbours } from '@/core/openings/neighbours';
 import { type RowFilter, rowsUnder } from '@/core/openings/paper-list';
-import { type OldAccount, type Match, matcher } from '@/core/openings/match';
 import {
   type Creation,
   type DecidedRow,
@@ -15,31 +15,27 @@ import {
   planTakeOver,
   proposeCreations,
 } from '@/core/openings/takeover';
-import type { Table, TextFormat } from '@/core/files/cells';
-import type { PaperRow } from '@/core/papers/paper-row';
 import { readingOf } from '@/core/papers/amount-columns';
+import type { PaperRow } from '@/core/papers/paper-row';
+import type { How, PaperSheet } from '@/core/papers/sheet';
 import { type Result, fail, ok } from '@/core/result';
-import type { Reading } from '@/core/papers/reading';
-import {
-  type Circumstances,
-  type Recognition,
-  explained,
-  recognise,
-  recogniseFrom,
-  shapeOf,
-} from '@/core/papers/recognise';
-import type { Queryable } from '@/store/database';
 import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
 import { Aside, type BooksContext } from './action';
+import { received } from '@/workers/reading/sent';
 import { reading as pool } from './context';
 
-/** Holds the last value, and makes it anew when what it is made from (its key) has changed. */
-const slot = <T>() => {
-  let held: { readonly key: string; readonly value: T } | undefined;
+/** Holds the last few values, and makes one anew when what it is made from (its key) is another. */
+const slots = <T>(most: number) => {
+  const held = new Map<string, T>();
   return {
-    get: (key: string): T | undefined => (held?.key === key ? held.value : undefined),
+    get: (key: string): T | undefined => held.get(key),
     set: (key: string, value: T): T => {
-      held = { key, value };
+      held.delete(key);
+      held.set(key, value);
+      for (const [oldest] of held) {
+        if (held.size <= most) break;
+        held.delete(oldest);
+      }
       return value;
     },
     make(key: string, make: () => T): T {
@@ -50,24 +46,25 @@ const slot = <T>() => {
 
 type Planned = Pick<ReadPaper, 'plan' | 'decided' | 'proposals' | 'listed'>;
 
+/** A paper is at most held as its cells suggest and as somebody said; another column of it for as long as it is taken. */
+const READINGS = 3;
+
 /**
  * What was made of a paper, each step under a key of all that it is made from. A page of a large paper asks for one window
  * of rows after the other, and the take-over for the plan that the page has shown.
  */
 const emptyHold = () => ({
   weight: 0,
-  tables: slot<Result<readonly Table[]>>(),
-  match: slot<(row: OldAccount) => Match>(),
-  proposed: slot<Recognition>(),
-  read: slot<Recognition>(),
-  planned: slot<Planned>(),
+  match: slots<(row: OldAccount) => Match>(1),
+  sheets: slots<Result<PaperSheet>>(READINGS),
+  planned: slots<Planned>(1),
 });
 
 const papers = new Map<string, ReturnType<typeof emptyHold>>();
 /** So many bytes of papers are held at most, the last ones looked at; the one at hand always is. */
 const MOST_HELD = 192 * 1024 * 1024;
-/** What is made of a row besides its cells: what it is read as, matched and decided, about so many bytes. */
-const ROW_WEIGHT = 600;
+/** What is made of a row, read as, matched and decided: about so many bytes besides its text. */
+const ROW_WEIGHT = 500;
 
 const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyHold> => {
   const key = `${String(booksId)}/${String(paper)}`;
@@ -77,50 +74,62 @@ const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyHold> =>
   return hold;
 };
 
-const formatKey = ({ encoding, delimiter, quote }: Partial<TextFormat>): string =>
-  JSON.stringify([encoding, delimiter, quote]);
-
-const keep = (
-  booksId: number,
-  paper: number,
-  format: Partial<TextFormat>,
-  tables: Result<readonly Table[]>,
-  weight: number,
-): void => {
+const keep = (booksId: number, paper: number, key: string, sheet: Result<PaperSheet>): void => {
   const hold = holdOf(booksId, paper);
-  hold.weight =
-    weight + ROW_WEIGHT * (tables.ok ? tables.value.reduce((rows, table) => rows + table.rows.length, 0) : 0);
-  hold.tables.set(formatKey(format), tables);
+  hold.sheets.set(key, sheet);
+  if (sheet.ok) hold.weight = sheet.value.recognition.rows.reduce((all, row) => all + ROW_WEIGHT + row.text.length, 0);
   let held = [...papers.values()].reduce((all, one) => all + one.weight, 0);
-  for (const [key, one] of papers) {
+  for (const [oldest, one] of papers) {
     if (held <= MOST_HELD || one === hold) break;
-    papers.delete(key);
+    papers.delete(oldest);
     held -= one.weight;
   }
 };
 
+const keyed = (...parts: readonly unknown[]): string =>
+  createHash('sha256')
+    .update(JSON.stringify(parts, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value)))
+    .digest('base64');
+
+/** What a paper is read beside, with the key of all of it. */
+interface Beside {
+  readonly chart: readonly Account[];
+  readonly key: string;
+}
+
+const besideOf = async ({ tx, books }: BooksContext, chart: readonly Account[]): Promise<Beside> => ({
+  chart,
+  key: keyed(chart, await memoryStamp(tx, books.id), books.currency, books.cutover.toString()),
+});
+
 /**
- * The tables of a stored paper, taken apart as a person said or as its bytes suggest. Where they are not held, the
- * transaction is left for the time in which the paper is read.
+ * A stored paper as asked. Where it is not held, the transaction is left for the time in which a thread of the pool takes it
+ * apart and reads it; the server's own thread never does.
  */
-export const tablesOf = async (
-  tx: Queryable,
-  booksId: number,
+const sheetOf = async (
+  { tx, books }: BooksContext,
   { id, name }: Pick<OpenPaper, 'id' | 'name'>,
+  { chart, key }: Beside,
   format: Partial<TextFormat> = {},
-): Promise<Result<readonly Table[]>> => {
-  const known = holdOf(booksId, id).tables.get(formatKey(format));
+  how: How = { kind: 'proposed' },
+): Promise<Result<PaperSheet>> => {
+  const own = keyed(key, format, how);
+  const known = holdOf(books.id, id).sheets.get(own);
   if (known !== undefined) return known;
-  const bytes = await paperContent(tx, booksId, id);
+  const [bytes, memory] = [await paperContent(tx, books.id, id), await matchMemory(tx, books.id)];
   throw new Aside(async () => {
-    const read = await pool().read('tables', { bytes, name, format });
-    keep(booksId, id, format, read.ok ? ok(read.value.tables) : read, read.ok ? read.value.weight : 0);
+    const circumstances = {
+      digits: minorDigits(books.currency),
+      currency: books.currency,
+      date: openingDate(books.cutover).toString(),
+    };
+    const sent = await pool().read('paper', { bytes, name, format, how, circumstances, chart, memory });
+    keep(books.id, id, own, sent.ok ? ok(received(sent.value)) : sent);
   });
 };
 
 export interface ReadPaper {
-  readonly tables: readonly Table[];
-  readonly recognition: Recognition;
+  readonly sheet: PaperSheet;
   readonly plan: Plan;
   /** What becomes of a row; undefined for one that is not read as an account. */
   readonly decided: (row: number) => DecidedRow | undefined;
@@ -132,27 +141,23 @@ export interface ReadPaper {
   readonly likePaper: string | null;
 }
 
-const circumstancesOf = ({ books }: BooksContext, hint?: Circumstances['hint']): Circumstances => ({
-  digits: minorDigits(books.currency),
-  currency: books.currency,
-  date: openingDate(books.cutover).toString(),
-  ...(hint === undefined ? {} : { hint }),
+/** A paper that was stored and does not read any more, since limits have changed: it has no rows, and says why. */
+const unreadable = ({ problems }: { readonly problems: readonly { readonly message: string }[] }): PaperSheet => ({
+  recognition: {
+    reading: { sheet: 0, header: -1, columns: [], style: '1,234.56', convention: 'written', asAccount: {} },
+    reasons: problems.map(({ message }) => message),
+    nets: [],
+    rows: [],
+  },
+  sheets: [],
+  head: [],
+  width: 0,
+  height: 0,
+  format: null,
+  stated: null,
+  shape: '',
+  amounts: [],
 });
-
-/** The normal side of an old account that is one of the chart without a doubt. */
-const hintOf = (match: (row: OldAccount) => Match, chart: readonly Account[]): NonNullable<Circumstances['hint']> => {
-  const byId = new Map(chart.map((account) => [account.id, account]));
-  return ({ code, name }) => {
-    const found = match({ code, name });
-    const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
-    return account === undefined ? undefined : normalSide(account);
-  };
-};
-
-const keyed = (...parts: readonly unknown[]): string =>
-  createHash('sha256')
-    .update(JSON.stringify(parts, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value)))
-    .digest('base64');
 
 /** A stored paper under its reading, its rows matched and decided: what the page shows and the take-over carries out. */
 export const readStored = async (
@@ -162,35 +167,21 @@ export const readStored = async (
   stands: ReadonlyMap<AccountId, Minor>,
 ): Promise<ReadPaper> => {
   const { tx, books } = context;
-  const own = paper.reading;
-  const read = await tablesOf(tx, books.id, paper, own?.format);
-  // A paper that was stored and does not read any more, since limits have changed, shows why instead of its rows.
-  const tables: readonly Table[] = read.ok
-    ? read.value
-    : [{ name: paper.name, rows: [], remarks: read.problems.map(({ message }) => message) }];
+  const beside = await besideOf(context, chart);
+  const { read, likePaper } = await asDecided(context, paper, beside);
+  const sheet = read.ok ? read.value : unreadable(read);
   const hold = holdOf(books.id, paper.id);
-  const known = keyed(chart, await memoryStamp(tx, books.id), books.currency, books.cutover.toString());
-  const match = hold.match.get(known) ?? hold.match.set(known, matcher(chart, await matchMemory(tx, books.id)));
-  const circumstances = circumstancesOf(context, hintOf(match, chart));
-  const { reading, likePaper, proposed } =
-    own === null
-      ? await proposedReading(
-          context,
-          tables,
-          hold.proposed.make(known, () => recognise(tables, circumstances)),
-        )
-      : { reading: own, likePaper: null, proposed: undefined };
-  const readKey = keyed(known, reading);
-  const recognition = proposed ?? hold.read.make(readKey, () => explained(tables, reading, circumstances));
+  const match =
+    hold.match.get(beside.key) ?? hold.match.set(beside.key, matcher(chart, await matchMemory(tx, books.id)));
+  const { rows, reading } = sheet.recognition;
   return {
-    tables,
-    recognition,
+    sheet,
     likePaper,
-    ...hold.planned.make(keyed(readKey, paper.decisions, [...stands]), () =>
+    ...hold.planned.make(keyed(beside.key, reading, paper.decisions, [...stands]), () =>
       planned(
-        recognition.rows,
+        rows,
         withNeighbours(
-          recognition.rows.filter(({ kind }) => kind === 'account'),
+          rows.filter(({ kind }) => kind === 'account'),
           chart,
           match,
         ),
@@ -202,17 +193,26 @@ export const readStored = async (
   };
 };
 
-/** The reading of the last paper of this shape in the practice, where there was one; else as its cells suggest. */
-const proposedReading = async (
-  { tx, actor }: BooksContext,
-  tables: readonly Table[],
-  proposed: Recognition,
-): Promise<{ reading: Reading; likePaper: string | null; proposed?: Recognition }> => {
-  const like = await shapeReading(tx, actor.practice, shapeOf(tables, proposed.reading));
-  if (like === undefined) return { reading: proposed.reading, likePaper: null, proposed };
-  const { sheet, header } = proposed.reading;
+/** The paper as a person said it is read; else as the last one of its shape in the practice was; else as its cells suggest. */
+const asDecided = async (
+  context: BooksContext,
+  paper: OpenPaper,
+  beside: Beside,
+): Promise<{ readonly read: Result<PaperSheet>; readonly likePaper: string | null }> => {
+  const own = paper.reading;
+  if (own !== null)
+    return {
+      read: await sheetOf(context, paper, beside, own.format, { kind: 'as', reading: own, infer: false }),
+      likePaper: null,
+    };
+  const proposed = await sheetOf(context, paper, beside);
+  if (!proposed.ok) return { read: proposed, likePaper: null };
+  const like = await shapeReading(context.tx, context.actor.practice, proposed.value.shape);
+  if (like === undefined) return { read: proposed, likePaper: null };
+  const { reading } = proposed.value.recognition;
+  const again = { ...reading, ...like.reading, sheet: reading.sheet, header: reading.header, asAccount: {} };
   return {
-    reading: { ...proposed.reading, ...like.reading, sheet, header, asAccount: {} },
+    read: await sheetOf(context, paper, beside, {}, { kind: 'as', reading: again, infer: false }),
     likePaper: like.from,
   };
 };
@@ -242,16 +242,21 @@ const planned = (
 };
 
 /** The proposal from another sheet or header row on, or with the text taken apart in another way. */
-export const proposalFor = (
+export const proposalFor = async (
   context: BooksContext,
-  tables: readonly Table[],
+  paper: OpenPaper,
+  chart: readonly Account[],
+  format: Partial<TextFormat>,
   sheet: number,
   header: number | undefined,
-): Reading =>
-  (header === undefined
-    ? recognise(tables, circumstancesOf(context))
-    : recogniseFrom(tables, sheet, header, circumstancesOf(context))
-  ).reading;
+): Promise<Result<PaperSheet>> =>
+  sheetOf(
+    context,
+    paper,
+    await besideOf(context, chart),
+    format,
+    header === undefined ? { kind: 'proposed' } : { kind: 'from', sheet, header },
+  );
 
 /**
  * What a column of a paper comes to on each account, for comparatives: `null` for the amounts as the paper is read. Rows go
@@ -264,22 +269,24 @@ export const readColumn = async (
   column: number | null,
 ): Promise<Result<{ readonly amounts: ReadonlyMap<AccountId, Minor>; readonly divided: number }>> => {
   const { tx, books } = context;
-  const { tables, recognition } = await readStored(context, paper, chart, new Map());
+  const beside = await besideOf(context, chart);
+  const own = await asDecided(context, paper, beside);
+  if (!own.read.ok) return own.read;
+  const { recognition } = own.read.value;
   const match = matcher(chart, await matchMemory(tx, books.id));
-  const rows =
+  const read =
     column === null
-      ? recognition.rows
-      : explained(
-          tables,
-          readingOf(recognition.reading, column),
-          circumstancesOf(context, hintOf(match, chart)),
-          [],
-          true,
-        ).rows;
+      ? own.read
+      : await sheetOf(context, paper, beside, paper.reading?.format, {
+          kind: 'as',
+          reading: readingOf(recognition.reading, column),
+          infer: true,
+        });
+  if (!read.ok) return read;
   const decisions = Object.entries(paper.decisions).map(([row, one]): [number, Decision] => [Number(row), one]);
   const divided = new Set(decisions.flatMap(([row, { kind }]) => (kind === 'split' ? [row] : [])));
   const plan = planTakeOver(
-    rows.filter(({ row }) => !divided.has(row)),
+    read.value.recognition.rows.filter(({ row }) => !divided.has(row)),
     match,
     new Map(decisions.filter(([, { kind }]) => kind === 'account' || kind === 'leave-out')),
     chart,

@@ -5,11 +5,10 @@ import { type Creation, type Decision, waits } from '@/core/openings/takeover';
 import { PAGE_ROWS, type RowFilter, pageWith } from '@/core/openings/paper-list';
 import type { Totals } from '@/core/openings/level';
 import { type ComparativeColumn, columnNamed, comparativeColumns } from '@/core/openings/comparatives';
-import { type AmountColumn, amountColumns } from '@/core/papers/amount-columns';
+import type { AmountColumn } from '@/core/papers/amount-columns';
 import type { TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
-import { statedDate } from '@/core/papers/stated-date';
 import { chartOf } from '@/store/chart';
 import { currentAmounts, currentSet, lastBatch } from '@/store/openings';
 import { findPaper, paperContent } from '@/store/papers';
@@ -112,11 +111,11 @@ const pageAround = (paper: ReadPaper, filter: RowFilter, row: number): RowPage =
 
 /** The row with this number, whatever it is read as. */
 const rowAt = (paper: ReadPaper, row: number): RowView | null => {
-  const found = paper.recognition.rows[row - 1];
+  const found = paper.sheet.recognition.rows[row - 1];
   return found === undefined ? null : viewOf(paper, found);
 };
 
-const planView = ({ plan, recognition }: ReadPaper): PlanView => {
+const planView = ({ plan, sheet: { recognition } }: ReadPaper): PlanView => {
   const counts = new Map<PaperRow['kind'], number>();
   for (const { kind } of recognition.rows) counts.set(kind, (counts.get(kind) ?? 0) + 1);
   return {
@@ -141,10 +140,9 @@ export const paperView = (id: number, paperId: number, row?: number) =>
     const paper = await findPaper(tx, books.id, paperId);
     if (paper === undefined) return { paper: null, accounts: [] };
     const read = await readStored(context, paper, state.accounts, state.amounts);
-    const { tables, recognition, plan, likePaper } = read;
+    const { sheet, plan, likePaper } = read;
+    const { recognition } = sheet;
     const columns = comparativeColumns(state.years, books.cutover);
-    const table = tables[recognition.reading.sheet];
-    const top = table?.rows.slice(0, Math.max(12, recognition.reading.header + 6)) ?? [];
     const start = row ?? plan.undecided[0]?.row.row ?? plan.rows[0]?.row.row ?? 1;
     return {
       accounts: state.accounts,
@@ -156,16 +154,16 @@ export const paperView = (id: number, paperId: number, row?: number) =>
         at: paper.at,
         taken: paper.takenAt !== null,
         draft: (await currentSet(tx, books.id))?.state === 'draft',
-        sheets: tables.map((one) => one.name),
-        head: top.map((cells) => cells.map((cell) => (typeof cell === 'string' ? cell : cell.shown))),
-        width: table?.rows.reduce((widest, cells) => Math.max(widest, cells.length), 0) ?? 0,
+        sheets: sheet.sheets,
+        head: sheet.head,
+        width: sheet.width,
         recognition: { reading: recognition.reading, reasons: recognition.reasons, nets: recognition.nets },
         likePaper,
-        format: table?.format ?? null,
-        stated: statedDate(tables, recognition.reading, paper.name) ?? null,
+        format: sheet.format,
+        stated: sheet.stated,
         comparatives: {
           columns,
-          sources: (table === undefined ? [] : amountColumns(table, recognition.reading)).map((source) => ({
+          sources: sheet.amounts.map((source) => ({
             ...source,
             proposed: columnNamed(source.title, columns) ?? null,
           })),

@@ -24,7 +24,6 @@ import { ENCODINGS } from '@/core/files/text';
 import { DELIMITERS, QUOTES } from '@/core/files/csv';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';
-import { shapeOf } from '@/core/papers/recognise';
 import { sideByWords } from '@/core/papers/sign';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
@@ -56,7 +55,7 @@ import { type BooksContext, booksAction, fileAction } from './action';
 import { carryOut } from './chart-edits';
 import { reading } from './context';
 import { fileContent, fileName, id, plain, units } from './inputs';
-import { proposalFor, readStored, tablesOf } from './paper-reading';
+import { proposalFor, readStored } from './paper-reading';
 
 /** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
 export const bringPaper = fileAction(
@@ -101,12 +100,12 @@ export const readFrom = booksAction(
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
     const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said(input.format ?? {}) };
-    const read = await tablesOf(context.tx, context.books.id, paper.value, format);
+    const chart = await chartOf(context.tx, context.books.id);
+    const read = await proposalFor(context, paper.value, chart, format, input.sheet, input.header);
     if (!read.ok) return read;
-    const table = read.value[input.sheet];
-    if (table === undefined || (input.header ?? 0) >= table.rows.length)
+    if (input.sheet >= read.value.sheets.length || (input.header ?? 0) >= read.value.height)
       return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
-    const reading = proposalFor(context, read.value, input.sheet, input.header);
+    const { reading } = read.value.recognition;
     await saveReading(
       context.tx,
       context.books.id,
@@ -137,7 +136,7 @@ export const readAs = booksAction(
     if (!paper.ok) return paper;
     const { reading } = (
       await readStored(context, paper.value, await chartOf(context.tx, context.books.id), await standsIn(context))
-    ).recognition;
+    ).sheet.recognition;
     const { columns, style, convention, asAccount } = input.change;
     const next = {
       ...reading,
@@ -202,7 +201,10 @@ export const decideRows = booksAction(
     const { tx, books } = context;
     const chart = await chartOf(tx, books.id);
     const stands = await standsIn(context);
-    const { recognition, plan } = await readStored(context, paper.value, chart, stands);
+    const {
+      sheet: { recognition },
+      plan,
+    } = await readStored(context, paper.value, chart, stands);
     const rows = new Set(input.rows);
     if (input.decision?.kind === 'split') {
       const wrong = splitProblems(
@@ -279,7 +281,7 @@ export const createUndecided = booksAction('createUndecided', { paper: paperId }
   const { tx, books } = context;
   const chart = await chartOf(tx, books.id);
   const {
-    recognition,
+    sheet: { recognition },
     plan,
     proposals: propose,
   } = await readStored(context, paper.value, chart, await standsIn(context));
@@ -308,7 +310,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     );
   const chart = await chartOf(tx, books.id);
   const stands = await standsIn(context);
-  const { plan, tables, recognition } = await readStored(context, paper.value, chart, stands);
+  const { plan, sheet } = await readStored(context, paper.value, chart, stands);
   if (plan.rows.length === 0)
     return fail(
       problem('paper.no-accounts', 'No row of this paper is read as an account. Check the header row and the columns.'),
@@ -423,15 +425,8 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
     }),
     now,
   );
-  const { columns, style, convention } = recognition.reading;
-  await rememberShape(
-    tx,
-    actor.practice,
-    shapeOf(tables, recognition.reading),
-    { columns, style, convention },
-    paper.value.name,
-    now,
-  );
+  const { columns, style, convention } = sheet.recognition.reading;
+  await rememberShape(tx, actor.practice, sheet.shape, { columns, style, convention }, paper.value.name, now);
   await record(
     tx,
     books.id,

@@ -82,7 +82,7 @@ export const whyView = (id: number) =>
     for (const { id: paperId } of taken) {
       const paper = await findPaper(tx, books.id, paperId);
       if (paper === undefined) continue;
-      const { rows } = (await readStored(context, paper, state.accounts, state.amounts)).recognition;
+      const { rows } = (await readStored(context, paper, state.accounts, state.amounts)).sheet.recognition;
       untaken.push(
         ...rows.flatMap((row) =>
           row.kind === 'total' && row.code !== '' && row.amount !== 0n

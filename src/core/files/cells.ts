@@ -34,9 +34,12 @@ export const textOf = (cell: Cell | undefined): string =>
 export const indentOf = (cell: Cell | undefined): number =>
   typeof cell === 'string' ? cell.length - cell.trimStart().length : 0;
 
+/** Characters of a text that are folded: no word is longer, and accents upon accents take their square to be put in order. */
+const MOST_FOLDED = 600;
+
 /** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */
 export const folded = (text: string): string =>
-  text
+  (text.length > MOST_FOLDED ? text.slice(0, MOST_FOLDED) : text)
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
     .toLowerCase()

@@ -82,6 +82,18 @@ export const splitText = (text: string, delimiter: string, quote: string, most: 
   return { rows, openQuotes };
 };
 
+/** Whether there are more than so many cells, counted before any of them takes memory; a delimiter in quotes counts too. */
+const holdsMore = (text: string, delimiter: string, most: number): boolean => {
+  if (text.length < most) return false;
+  const comma = delimiter.charCodeAt(0);
+  let cells = 0;
+  for (let at = 0; at < text.length && cells <= most; at += 1) {
+    const code = text.charCodeAt(at);
+    if (code === comma || code === 10 || code === 13) cells += 1;
+  }
+  return cells > most;
+};
+
 /** The delimiter under which the most of the first rows have the same number of cells; among equals, the one that makes more cells. */
 export const delimiterOf = (text: string, quote = '"'): Delimiter => {
   let best: { delimiter: Delimiter; score: number } = { delimiter: ',', score: 0 };
@@ -129,10 +141,13 @@ export const readCsv = (
       problem('paper.binary', `${name} is not a text file. Save the trial balance as CSV or XLSX and bring that.`),
     );
   const text = whole.replace(/^\ufeff/, '');
-  if (text.trim() === '') return fail(problem('paper.empty', `${name} is empty.`));
+  if (text.trim() === '') return fail(problem('paper.empty', `${name} is empty: there is no text in it. Export it again and bring that.`));
   const quote = format.quote ?? quoteOf(text);
   const delimiter = format.delimiter ?? delimiterOf(text, quote);
-  const split = splitText(text, delimiter, quote, { rows: MOST_ROWS, cells: MOST_CELLS });
+  const most = { rows: MOST_ROWS, cells: MOST_CELLS };
+  const split: Split = holdsMore(text, delimiter, MOST_CELLS)
+    ? { rows: [], openQuotes: [], past: 'cells' }
+    : splitText(text, delimiter, quote, most);
   if (split.past !== undefined)
     return fail(
       problem(

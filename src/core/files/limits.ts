@@ -9,10 +9,12 @@ export const MOST_BYTES = 50 * 1024 * 1024;
 export const MOST_UNPACKED_BYTES = 300 * 1024 * 1024;
 /** A part of a packed file may unpack to this many times its packed size, beyond `UNPACKED_FREELY`. */
 export const MOST_RATIO = 40;
-export const UNPACKED_FREELY = 8 * 1024 * 1024;
+export const UNPACKED_FREELY = 4 * 1024 * 1024;
 /** Parts of a packed file. */
 export const MOST_PARTS = 2000;
 export const MOST_ROWS = 1_000_000;
+/** Blank rows of a workbook after which nothing more of a sheet is read: a stray cell stands far below. */
+export const MOST_BLANK_ROWS = 5000;
 /** Columns that are read; those after them are told. */
 export const MOST_COLUMNS = 60;
 /** Cells of a file, all its sheets together. */

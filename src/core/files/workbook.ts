@@ -3,7 +3,15 @@ import { type Problem, type Result, fail, ok, problem } from '../result';
 import type { Cell, Table } from './cells';
 import { cleaned } from './clean';
 import { saidRows } from './csv';
-import { MOST_CELLS, MOST_CELL_CHARACTERS, MOST_CHARACTERS, MOST_COLUMNS, MOST_ROWS, counted } from './limits';
+import {
+  MOST_BLANK_ROWS,
+  MOST_CELLS,
+  MOST_CELL_CHARACTERS,
+  MOST_CHARACTERS,
+  MOST_COLUMNS,
+  MOST_ROWS,
+  counted,
+} from './limits';
 import { type Element, anyPrefix, xmlReader } from './xml';
 import { type ZipPart, zipParts } from './zip';
 
@@ -24,6 +32,9 @@ export const decimalOf = (value: number): string => {
         : `${digits.slice(0, point)}.${digits.slice(point)}`;
   return negative && digits !== '0' ? `-${text}` : digits === '0' ? '0' : text;
 };
+
+/** A number of at most fifteen digits that is written plainly, as nearly all are: it is its own decimal text. */
+const PLAIN = /^-?(?:0|[1-9]\d{0,11})(?:\.\d{0,2}[1-9])?$/;
 
 /** Carries what is wrong with a workbook out of its readers. */
 class Refused extends Error {
@@ -176,7 +187,9 @@ const stylesOf = (file: string, part: ZipPart | undefined): readonly Format[] =>
   return styles;
 };
 
-const numberCell = (value: number, { code, isDate }: Format, from1904: boolean): Cell => {
+const numberCell = (text: string, { code, isDate }: Format, from1904: boolean): Cell => {
+  const value = Number(text);
+  if (!Number.isFinite(value) || text.trim() === '') return text;
   if (isDate) {
     const date = value >= 0 ? formats.parse_date_code(value, { date1904: from1904 }) : null;
     if (date !== null)
@@ -184,7 +197,7 @@ const numberCell = (value: number, { code, isDate }: Format, from1904: boolean):
         '-',
       );
   }
-  const decimal = decimalOf(value);
+  const decimal = PLAIN.test(text) && text !== '-0' ? text : decimalOf(value);
   if (code === 'General' || isDate) return { decimal, shown: decimal };
   try {
     const shown = formats.format(code, value).trim();
@@ -224,17 +237,14 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
   const [invisible, wide]: [number[], number[]] = [[], []];
   let row: Cell[] = [];
   let [at, column] = [-1, -1];
+  let endedAfter: number | undefined;
   let cell: Element['attributes'] = {};
   let [text, reading, inCell, phonetic] = ['', false, false, false];
 
   const valueOf = (): Cell => {
     const type = cell.t ?? 'n';
     if (text === '') return '';
-    if (type === 'n') {
-      const value = Number(text);
-      const format = facts.styles[Number(cell.s ?? 0)] ?? GENERAL;
-      return Number.isFinite(value) && text.trim() !== '' ? numberCell(value, format, facts.from1904) : text;
-    }
+    if (type === 'n') return numberCell(text, facts.styles[Number(cell.s ?? 0)] ?? GENERAL, facts.from1904);
     if (type === 's') return facts.texts[Number(text)] ?? '';
     if (type === 'b') return text === '1' ? 'TRUE' : 'FALSE';
     if (type === 'd') return text.slice(0, 10);
@@ -256,10 +266,16 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
   };
   readPart(facts.file, part, {
     open: ({ name: element, attributes }) => {
+      if (endedAfter !== undefined) return;
       if (element === 'row') {
         const stated = Number(attributes.r ?? at + 2) - 1;
         // Rows stand in order; one that does not is taken as the next.
+        const before = at;
         at = Number.isInteger(stated) && stated > at ? stated : at + 1;
+        if (at - before > MOST_BLANK_ROWS) {
+          endedAfter = before + 1;
+          return;
+        }
         if (at >= MOST_ROWS) throw tooMany(facts.file, 'rows', MOST_ROWS);
         column = -1;
         row = [];
@@ -290,6 +306,11 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
   });
   while (rows.length > 0 && rows.at(-1)?.every((one) => one === '')) rows.pop();
   const remarks = [
+    ...(endedAfter === undefined
+      ? []
+      : [
+          `After row ${counted(endedAfter)} more than ${counted(MOST_BLANK_ROWS)} rows are blank; what stands below them is not read.`,
+        ]),
     ...(invisible.length === 0 ? [] : [`Invisible or control characters were taken out of ${saidRows(invisible)}.`]),
     ...(wide.length === 0
       ? []
@@ -350,7 +371,7 @@ export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table
     );
   try {
     const filled = open(name, parts.value, book).filter((table) => table.rows.length > 0);
-    return filled.length === 0 ? fail(problem('paper.empty', `${name} has no filled sheet.`)) : ok(filled);
+    return filled.length === 0 ? fail(problem('paper.empty', `${name} has no visible sheet with something in it. Open it in a spreadsheet: its sheets may be hidden.`)) : ok(filled);
   } catch (error) {
     if (error instanceof Refused) return fail(error.problem);
     throw error;

@@ -2,7 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
 import { isResult, normalSide, typeOf } from '../chart/classes';
 import { lineByName } from '../chart/infer';
-import { type Minor, sideOf } from '../money/minor';
+import { type Minor, type Side, sideOf } from '../money/minor';
 import { folded } from '../files/cells';
 import { meaning } from './synonyms';
 
@@ -232,3 +232,16 @@ const certain = (
 const SAYS_LITTLE: ReadonlySet<string> = new Set(
   'cost costs accumulated depreciation expense expenses income year goods'.split(' '),
 );
+
+/** The normal side of an old account that is one of the chart without a doubt. */
+export const hintOf = (
+  match: (row: OldAccount) => Match,
+  chart: readonly Account[],
+): ((row: Pick<OldAccount, 'code' | 'name'>) => Side | undefined) => {
+  const byId = new Map(chart.map((account) => [account.id, account]));
+  return ({ code, name }) => {
+    const found = match({ code, name });
+    const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
+    return account === undefined ? undefined : normalSide(account);
+  };
+};

@@ -19,6 +19,11 @@ export const sideByWords = (name: string, section: Classification | undefined): 
   return contra && !/\bexpense|charge\b/.test(folded(name)) && line !== 'operating-expense' ? opposite(side) : side;
 };
 
+/** A longer text is a remark and heads nothing. */
+const MOST_HEADING = 120;
+
 /** The statement line that a heading of a paper stands for, if its words name one. */
-export const sectionOf = (text: string): Classification | undefined =>
-  lineByWord(text.replace(/^[\d.\s]+/, ''))?.classification;
+export const sectionOf = (text: string): Classification | undefined => {
+  const words = text.length > MOST_HEADING ? '' : text.replace(/^[\d.\s]+/, '');
+  return /\p{L}{2}/u.test(words) ? lineByWord(words)?.classification : undefined;
+};

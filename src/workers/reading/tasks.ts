@@ -1,4 +1,5 @@
 import { type ChartMapping, readChartRows } from '@/core/chart/chart-file';
+import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
 import type { Table, TextFormat } from '@/core/files/cells';
@@ -7,7 +8,12 @@ import type { NumberStyle } from '@/core/money/number-style';
 import type { DatedRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
 import { type Direction, type ReadRates, readRates } from '@/core/papers/rates';
+import { packRows } from '@/core/papers/packed-rows';
+import type { Circumstances } from '@/core/papers/recognise';
+import { type How, paperSheet } from '@/core/papers/sheet';
+import { type Remembered, hintOf, matcher } from '@/core/openings/match';
 import { type Result, fail, ok, problem } from '@/core/result';
+import type { SentSheet } from './sent';
 
 /** A file to be read. */
 export interface Given {
@@ -19,10 +25,18 @@ export interface Given {
 export interface Tasks {
   /** Whether a paper reads, and how many rows it has. */
   readonly check: { readonly input: Given; readonly output: { readonly rows: number } };
-  /** A paper's tables, with about how many bytes they take in memory. */
-  readonly tables: {
-    readonly input: Given & { readonly format: Partial<TextFormat> };
-    readonly output: { readonly tables: readonly Table[]; readonly weight: number };
+  /** The first table of a file. */
+  readonly table: { readonly input: Given; readonly output: Table };
+  /** A paper under a reading, its old accounts seen beside a chart and what is remembered of earlier ones. */
+  readonly paper: {
+    readonly input: Given & {
+      readonly format: Partial<TextFormat>;
+      readonly how: How;
+      readonly circumstances: Omit<Circumstances, 'hint'>;
+      readonly chart: readonly Account[];
+      readonly memory: readonly Remembered[];
+    };
+    readonly output: SentSheet;
   };
   /** The rows of a list of accounts under a mapping. */
   readonly accounts: {
@@ -43,20 +57,6 @@ export interface Tasks {
 
 export type Task = keyof Tasks;
 
-/** A string or an object in memory, beside its characters. */
-const OVERHEAD = 32;
-
-const weightOf = (tables: readonly Table[]): number => {
-  let weight = 0;
-  for (const { rows } of tables)
-    for (const row of rows) {
-      weight += OVERHEAD;
-      for (const cell of row)
-        if (cell !== '') weight += OVERHEAD + (typeof cell === 'string' ? cell.length : cell.decimal.length * 3);
-    }
-  return weight;
-};
-
 /** Draws a logo; undefined when nothing of it can be seen. Given to the tasks, because only a server has what draws. */
 export type Draw = (drawing: Drawing) => Uint8Array | undefined;
 
@@ -67,9 +67,17 @@ export const tasks = (
     const read = readPaper(bytes, name);
     return read.ok ? ok({ rows: read.value.reduce((rows, table) => rows + table.rows.length, 0) }) : read;
   },
-  tables: ({ bytes, name, format }) => {
+  table: ({ bytes, name }) => {
+    const read = readPaper(bytes, name);
+    return read.ok ? ok(read.value[0] ?? { name, rows: [] }) : read;
+  },
+  paper: ({ bytes, name, format, how, circumstances, chart, memory }) => {
     const read = readPaper(bytes, name, format);
-    return read.ok ? ok({ tables: read.value, weight: weightOf(read.value) }) : read;
+    if (!read.ok) return read;
+    const hint = hintOf(matcher(chart, memory), chart);
+    const { recognition, ...sheet } = paperSheet(read.value, how, { ...circumstances, hint }, name);
+    const { rows, ...reading } = recognition;
+    return ok({ ...sheet, reading, rows: packRows(rows) });
   },
   accounts: ({ bytes, name, mapping, base }) => {
     const read = readPaper(bytes, name);

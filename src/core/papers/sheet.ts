@@ -1,0 +1,64 @@
+import type { Table, TextFormat } from '../files/cells';
+import { textOf } from '../files/cells';
+import { type AmountColumn, amountColumns } from './amount-columns';
+import type { Reading } from './reading';
+import { type Circumstances, type Recognition, explained, recognise, recogniseFrom, shapeOf } from './recognise';
+import { statedDate } from './stated-date';
+
+/** Which reading of a paper is asked for: what its cells suggest, from a sheet and a header row on, or as somebody said. */
+export type How =
+  | { readonly kind: 'proposed' }
+  | { readonly kind: 'from'; readonly sheet: number; readonly header: number }
+  | { readonly kind: 'as'; readonly reading: Reading; readonly infer: boolean };
+
+/** A paper under a reading, with all that is known of it without its tables. */
+export interface PaperSheet {
+  readonly recognition: Recognition;
+  readonly sheets: readonly string[];
+  /** The first rows of the sheet as they stand, for choosing the header row and columns. */
+  readonly head: readonly (readonly string[])[];
+  readonly width: number;
+  /** Rows of the sheet. */
+  readonly height: number;
+  readonly format: TextFormat | null;
+  /** The day that the paper says its balances are of, ISO; null when it says none. */
+  readonly stated: string | null;
+  /** What tells papers of one source from others. */
+  readonly shape: string;
+  readonly amounts: readonly AmountColumn[];
+}
+
+const HEAD = 12;
+const BELOW_HEADER = 6;
+/** Characters of a cell that are shown while the columns are chosen. */
+const SHOWN = 120;
+
+/** Reads the tables of a paper as asked; a sheet that is not there has no rows. */
+export const paperSheet = (
+  tables: readonly Table[],
+  how: How,
+  circumstances: Circumstances,
+  name: string,
+): PaperSheet => {
+  const recognition =
+    how.kind === 'proposed'
+      ? recognise(tables, circumstances)
+      : how.kind === 'from'
+        ? recogniseFrom(tables, how.sheet, how.header, circumstances)
+        : explained(tables, how.reading, circumstances, [], how.infer);
+  const { reading } = recognition;
+  const table = tables[reading.sheet];
+  return {
+    recognition,
+    sheets: tables.map((one) => one.name),
+    head: (table?.rows.slice(0, Math.max(HEAD, reading.header + BELOW_HEADER)) ?? []).map((cells) =>
+      cells.map((cell) => (typeof cell === 'string' ? cell : textOf(cell)).slice(0, SHOWN)),
+    ),
+    width: table?.rows.reduce((widest, cells) => Math.max(widest, cells.length), 0) ?? 0,
+    height: table?.rows.length ?? 0,
+    format: table?.format ?? null,
+    stated: statedDate(tables, reading, name) ?? null,
+    shape: shapeOf(tables, reading),
+    amounts: table === undefined ? [] : amountColumns(table, reading),
+  };
+};

@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import { bringPaper } from '@/actions/papers';
+import { paperView } from '@/actions/paper-view';
+import { papersView } from '@/actions/views';
+import { CORPUS, control } from '../hostile/corpus';
+import { codesOf, newBooks, valueOf, withDatabase } from './support';
+
+withDatabase();
+
+let books: number | undefined;
+const ours = async (): Promise<number> => (books ??= await newBooks());
+const papers = async (): Promise<number> => (await papersView(await ours()))?.papers.length ?? 0;
+
+describe('hostile files', () => {
+  it('are of at least a hundred and twenty kinds', () => {
+    expect(new Set(CORPUS.map(({ name }) => name)).size).toBeGreaterThanOrEqual(120);
+  });
+  it.each(CORPUS.map((file, at) => ({ ...file, at })))(
+    '$name: $becomes, and a paper like any other is taken after it',
+    async ({ bytes, becomes, at }) => {
+      const id = await ours();
+      const before = await papers();
+      const brought = await bringPaper({ books: id, name: `${String(at)}.csv`, content: bytes() });
+      expect(brought.ok ? 'reads' : codesOf(brought)[0]).toBe(becomes);
+      if (brought.ok) {
+        const paper = (await paperView(id, brought.value.paper))?.paper;
+        expect(paper?.recognition.reasons.join(' ').length).toBeGreaterThan(20);
+        expect(paper?.rows.rows.every(({ row }) => row.kind !== 'unreadable' || (row.note ?? '') !== '')).toBe(true);
+      } else {
+        expect(brought.problems[0]?.message).toMatch(/^\S.{30,}\.$/);
+        expect(await papers()).toBe(before);
+      }
+      valueOf(await bringPaper({ books: id, name: 'control.csv', content: control(at) }));
+    },
+  );
+});
