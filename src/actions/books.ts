@@ -22,6 +22,7 @@ import { insertSet } from '@/store/openings';
 import { action, booksAction } from './action';
 import { beginFrom } from './chart-beginnings';
 import { companyName, country, legalForm, numberStyle } from './company-schemas';
+import { text } from './inputs';
 
 /** Makes a set of books with its first fiscal year, its chart from a starter, and an empty draft of the opening balances. */
 export const createBooks = action(
@@ -33,8 +34,8 @@ export const createBooks = action(
     currency: z.string().refine(isCurrency, 'Choose a base currency from the list.'),
     style: numberStyle,
     purpose: z.enum(PURPOSE_IDS),
-    yearStart: z.string(),
-    cutover: z.string(),
+    yearStart: text(40),
+    cutover: text(40),
     starter: z.enum(STARTER_IDS),
     /** Whether the company also works in foreign currencies. */
     foreign: z.boolean().default(false),
@@ -109,7 +110,7 @@ export const createBooks = action(
 /** Deletes books that were never posted, after their name was typed. */
 export const removeBooks = booksAction(
   'removeBooks',
-  { typedName: z.string() },
+  { typedName: text(1000) },
   async ({ tx, books }, { typedName }) => {
     if (await hasPosted(tx, books.id))
       return fail(

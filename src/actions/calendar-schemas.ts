@@ -4,6 +4,7 @@ import type { Naming } from '@/core/calendar/naming';
 import { type Pattern, WEEK_GROUPS } from '@/core/calendar/pattern';
 import { PERIOD_STATES } from '@/core/calendar/states';
 import { MOST_PERIODS, type YearPlan } from '@/core/calendar/year';
+import { id } from './inputs';
 
 const iso = z.string().refine((text) => readDate(text).ok, 'This is no date between 1950 and 2150.');
 /** A date on its way in. */
@@ -68,7 +69,7 @@ const periodSchema = z.object({
 
 export const yearSchema = z.object({
   /** The year it replaces; null for a new one. */
-  id: z.int().positive().nullable(),
+  id: id.nullable(),
   name: text('A year’s name', 40).trim().min(1, 'A year needs a name.'),
   plan: yearPlan,
   periods: z

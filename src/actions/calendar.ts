@@ -14,6 +14,7 @@ import { currentSet } from '@/store/openings';
 import { booksAction } from './action';
 import { draw, standing } from './calendar-draw';
 import { isoDate, maybeDate, yearSchema } from './calendar-schemas';
+import { id, int4, text } from './inputs';
 
 /**
  * Puts a range of periods into a state: all of those that may change, or none. Closing says what is unfinished and wants a
@@ -22,9 +23,9 @@ import { isoDate, maybeDate, yearSchema } from './calendar-schemas';
 export const setPeriods = booksAction(
   'setPeriods',
   {
-    periods: z.array(z.int().positive()).min(1, 'Choose at least one period.').max(5000),
+    periods: z.array(id).min(1, 'Choose at least one period.').max(5000),
     state: z.enum(PERIOD_STATES),
-    why: z.string().trim().max(200, 'The reason has more than 200 characters; shorten it.').default(''),
+    why: text(200).trim().default(''),
     evenIfUnfinished: z.boolean().default(false),
   },
   async (context, input) => {
@@ -73,7 +74,7 @@ export const setPeriods = booksAction(
 export const drawCalendar = booksAction(
   'drawCalendar',
   {
-    revision: z.int(),
+    revision: int4,
     years: z.array(yearSchema).min(1, 'The books need a fiscal year.').max(150, 'A calendar has at most 150 years.'),
   },
   async (context, input) => {

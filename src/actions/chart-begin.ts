@@ -21,6 +21,7 @@ import { draw, standing } from './calendar-draw';
 import { beginFrom, takeIncoming } from './chart-beginnings';
 import { answers, choices, clash } from './chart-schemas';
 import { findSource, sourceOfBooks, sourceRef } from './chart-sources';
+import { id, int4, text } from './inputs';
 
 /** Begins or extends the chart from answers. */
 export const takeAnswers = booksAction(
@@ -33,8 +34,8 @@ export const takeAnswers = booksAction(
 export const takeLines = booksAction(
   'takeLines',
   {
-    text: z.string().max(2_000_000),
-    under: z.string().max(200),
+    text: text(2_000_000),
+    under: text(200),
     choices: choices.default(new Map() as ReadonlyMap<number, RowChoice>),
   },
   (context, input) =>
@@ -104,7 +105,7 @@ export const takeCopy = booksAction(
   'takeCopy',
   {
     from: sourceRef,
-    branches: z.array(z.int()).max(50_000).nullable(),
+    branches: z.array(int4).max(50_000).nullable(),
     inactive: z.boolean(),
     notes: z.boolean(),
     taxCodes: z.boolean(),
@@ -204,11 +205,7 @@ export const saveTemplate = booksAction(
   },
 );
 
-export const removeTemplate = action(
-  'removeTemplate',
-  z.object({ id: z.int().positive() }),
-  async ({ tx, actor }, { id }) => {
-    await deleteTemplate(tx, actor.practice, id);
-    return ok({});
-  },
-);
+export const removeTemplate = action('removeTemplate', z.object({ id }), async ({ tx, actor }, { id }) => {
+  await deleteTemplate(tx, actor.practice, id);
+  return ok({});
+});

@@ -5,13 +5,13 @@ import { fileAction, view } from './action';
 import { takeIncoming } from './chart-beginnings';
 import { choices, clash, mapping } from './chart-schemas';
 import { reading } from './context';
-import { fileContent, fileName, plain } from './inputs';
+import { fileContent, fileName, text } from './inputs';
 
 export const accountsLimit = MOST_BYTES;
 
 /** What a person decided in the preview of a file, beside the file itself. */
 const importWish = z.object({
-  signature: plain(600),
+  signature: text(600),
   mapping,
   choices,
   update: z.boolean(),

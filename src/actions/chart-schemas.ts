@@ -9,15 +9,16 @@ import { MOST_RANGES, MOST_SEGMENTS, SEGMENT_KINDS, SEPARATORS } from '@/core/ch
 import { TAX_DIRECTION_IDS } from '@/core/chart/tax-codes';
 import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
 import { isCurrency } from '@/core/money/currency';
+import { id, int4, text } from './inputs';
 
-export const account = z.int().positive().transform(accountId);
+export const account = id.transform(accountId);
 /** An account that is there, or one of the same batch that is not yet. */
-export const anyAccount = z.int().transform(accountId);
+export const anyAccount = int4.transform(accountId);
 const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
 
 export const fields = z.object({
-  code: z.string().trim().max(200),
-  name: z.string().trim().max(1000),
+  code: text(200).trim(),
+  name: text(1000).trim(),
   classification: z.enum(CLASS_IDS),
   heading: z.boolean(),
   parent: anyAccount.nullable(),
@@ -26,16 +27,27 @@ export const fields = z.object({
   currency: currency.nullable(),
   contra: z.boolean(),
   active: z.boolean(),
-  note: z.string().max(10_000),
-  taxCode: z.string().max(12).nullable(),
-  origin: z.string().max(300),
+  note: text(10_000),
+  taxCode: text(12).nullable(),
+  origin: text(300),
 });
+
+/** What was seen of an account before it is changed, as it stands: it is only compared. */
+const seen = fields
+  .extend({
+    code: z.string().max(200),
+    name: z.string().max(1000),
+    note: z.string().max(10_000),
+    taxCode: z.string().max(12).nullable(),
+    origin: z.string().max(300),
+  })
+  .partial();
 
 export const edits = z
   .array(
     z.discriminatedUnion('kind', [
-      z.object({ kind: z.literal('add'), id: z.int().negative().transform(accountId), account: fields }),
-      z.object({ kind: z.literal('change'), id: anyAccount, is: fields.partial(), was: fields.partial() }),
+      z.object({ kind: z.literal('add'), id: int4.negative().transform(accountId), account: fields }),
+      z.object({ kind: z.literal('change'), id: anyAccount, is: fields.partial(), was: seen }),
       z.object({ kind: z.literal('remove'), id: anyAccount }),
     ]),
   )
@@ -43,7 +55,7 @@ export const edits = z
   .transform((given) => given as readonly ChartEdit[]);
 
 const ids = <T extends string>(list: readonly { readonly id: T }[]): [T, ...T[]] =>
-  list.map(({ id }) => id) as [T, ...T[]];
+  list.map((one) => one.id) as [T, ...T[]];
 
 export const answers = z.object({
   legalForm: z.enum(LEGAL_FORM_IDS),
@@ -73,10 +85,10 @@ export const choices = z
       clash: clash.optional(),
       fix: z
         .object({
-          code: z.string().max(200),
-          name: z.string().max(1000),
+          code: text(200),
+          name: text(1000),
           classification: z.enum(CLASS_IDS).nullable(),
-          parent: z.string().max(1000),
+          parent: text(1000),
           heading: z.boolean(),
         })
         .partial()
@@ -88,7 +100,7 @@ export const choices = z
       new Map(Object.entries(given).map(([row, choice]) => [Number(row), choice])) as ReadonlyMap<number, RowChoice>,
   );
 
-const code = z.string().trim().max(20);
+const code = text(20).trim();
 
 export const scheme = z.object({
   segments: z

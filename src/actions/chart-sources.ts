@@ -13,13 +13,14 @@ import type { Context } from './action';
 import { yearPlan } from './calendar-schemas';
 import { answers, fields, scheme, taxCode } from './chart-schemas';
 import { FACT_SCHEMAS } from './company-schemas';
+import { id, int4 } from './inputs';
 
 /** A chart to copy from: other books of the practice, or one of its templates. */
-export const sourceRef = z.object({ kind: z.enum(['books', 'template']), id: z.int().positive() });
+export const sourceRef = z.object({ kind: z.enum(['books', 'template']), id });
 export type SourceRef = z.infer<typeof sourceRef>;
 
 const content = z.object({
-  accounts: z.array(fields.extend({ id: z.int().transform(accountId) })).max(50_000),
+  accounts: z.array(fields.extend({ id: int4.transform(accountId) })).max(50_000),
   taxCodes: z.array(taxCode).max(500),
   plan: yearPlan.nullable(),
   currencies: z.array(z.string().length(3)).max(60),

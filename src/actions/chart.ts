@@ -17,6 +17,7 @@ import { type BooksContext, booksAction } from './action';
 import { carryOut } from './chart-edits';
 import { account, bank, edits, fields, scheme } from './chart-schemas';
 import { mergeInto } from './chart-merge';
+import { id } from './inputs';
 
 /** Carries edits of the sheet out: all, or none with a problem for each that cannot be. */
 export const editChart = booksAction('editChart', { edits }, async (context, input) => {
@@ -87,7 +88,7 @@ export const mergeAccounts = booksAction(
 /** Keeps a paper with an account in its margin, or no longer. */
 export const attachPaper = booksAction(
   'attachPaper',
-  { account, paper: z.int().positive(), keep: z.boolean() },
+  { account, paper: id, keep: z.boolean() },
   async ({ tx, books, actor, now }, input) => {
     const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
     const paper = await findPaper(tx, books.id, input.paper);

@@ -5,6 +5,7 @@ import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
 import { PART_IDS } from '@/core/company/parts';
 import { TAX_BASES, TAX_INTERVALS } from '@/core/company/tax';
 import { DOCUMENT_KINDS, MOST_TERM_DAYS } from '@/core/company/terms';
+import { cleaned } from '@/core/files/clean';
 import { isCountry } from '@/core/country';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 
@@ -17,7 +18,8 @@ const line = (what: string, most: number) =>
     .string()
     .trim()
     .max(most, `${what} has more than ${most} characters; shorten it.`)
-    .regex(ONE_LINE, `${what} contains a control character, such as a line break. Type it on one line.`);
+    .regex(ONE_LINE, `${what} contains a control character, such as a line break. Type it on one line.`)
+    .overwrite(cleaned);
 
 const lines = (what: string, most: number) =>
   z
@@ -27,7 +29,8 @@ const lines = (what: string, most: number) =>
       z
         .string()
         .max(most, `${what} has more than ${most} characters; shorten it.`)
-        .regex(LINES, `${what} contains a control character. Type it as plain text.`),
+        .regex(LINES, `${what} contains a control character. Type it as plain text.`)
+        .overwrite(cleaned),
     );
 
 const email = line('The e-mail address', 120).refine(

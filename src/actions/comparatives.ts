@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
-import { LARGEST, type Minor, minor } from '@/core/money/minor';
+import type { Minor } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
 import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { yearsOf } from '@/store/calendar';
@@ -19,12 +19,9 @@ import { currentSet } from '@/store/openings';
 import { findPaper } from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
 import { readColumn } from './paper-reading';
+import { distinct, id, units } from './inputs';
 
-const amount = z
-  .bigint()
-  .refine((units) => (units < 0n ? -units : units) <= LARGEST, 'The amount is larger than Bathron keeps.')
-  .transform(minor)
-  .nullable();
+const amount = units.nullable();
 const column = z.int().min(0).max(60);
 
 /** The columns by number, as these books have them now. */
@@ -53,9 +50,10 @@ export const saveComparatives = booksAction(
   'saveComparatives',
   {
     entries: z
-      .array(z.object({ account: z.int().positive().transform(accountId), column, from: amount, to: amount }))
+      .array(z.object({ account: id.transform(accountId), column, from: amount, to: amount }))
       .min(1)
-      .max(50_000),
+      .max(50_000)
+      .superRefine(distinct('An amount', (entry) => `${String(entry.account)} ${String(entry.column)}`)),
   },
   async (context, { entries }) => {
     const { tx, books, actor, now, newId } = context;
@@ -109,15 +107,15 @@ const replacing = (
 export const takeComparatives = booksAction(
   'takeComparatives',
   {
-    paper: z.int().positive(),
+    paper: id,
     takes: z
       .array(z.object({ from: z.int().min(0).max(100).nullable(), column }))
       .min(1, 'Choose for at least one column what it is.')
       .max(61),
   },
-  async (context, { paper: id, takes }) => {
+  async (context, { paper: number, takes }) => {
     const { tx, books, actor, now, newId } = context;
-    const paper = await findPaper(tx, books.id, id);
+    const paper = await findPaper(tx, books.id, number);
     if (paper === undefined)
       return fail(problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'));
     if (new Set(takes.map((take) => take.column)).size < takes.length)

@@ -28,6 +28,7 @@ import { currentAmounts } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
 import { carryOut } from './chart-edits';
 import { isoDate } from './calendar-schemas';
+import { id, text } from './inputs';
 
 const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
 
@@ -135,7 +136,7 @@ export const changeBase = booksAction('changeBase', { currency }, async (context
 /** A rate as it was typed, in either direction. A doubtful one is questioned once and wants a second press. */
 export const saveRate = booksAction(
   'saveRate',
-  { date: isoDate, unit: currency, quote: currency, typed: z.string().max(60), evenIfDoubtful: z.boolean() },
+  { date: isoDate, unit: currency, quote: currency, typed: text(60), evenIfDoubtful: z.boolean() },
   async (context, input) => {
     const { tx, books, actor, now } = context;
     const off = partOff(books);
@@ -179,7 +180,7 @@ export const removeRate = booksAction(
  */
 export const chooseExchangeAccount = booksAction(
   'chooseExchangeAccount',
-  { role: z.enum(EXCHANGE_ROLES), account: z.int().positive().transform(accountId).nullable() },
+  { role: z.enum(EXCHANGE_ROLES), account: id.transform(accountId).nullable() },
   async (context, input) => {
     const chart = await chartOf(context.tx, context.books.id);
     const wanted = input.account === null ? undefined : chartIndex(chart).byId.get(input.account);

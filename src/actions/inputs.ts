@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isClean, oneLine } from '@/core/files/clean';
+import { cleaned, oneLine } from '@/core/files/clean';
 import { MOST_BYTES, MOST_NAME_CHARACTERS, megabytes } from '@/core/files/limits';
 import { LARGEST, minor } from '@/core/money/minor';
 
@@ -22,12 +22,23 @@ export const units = z
   .refine((given) => (given < 0n ? -given : given) <= LARGEST, 'The amount is larger than any balance Bathron keeps.')
   .transform(minor);
 
-/** Text without characters that nobody sees, which the database or a file could not hold. Line ends and tabs may stay. */
-export const plain = (most: number) =>
+/** Text at most so long, without the characters that nobody sees, which the database or a file could not hold. */
+export const text = (most: number) =>
   z
     .string()
     .max(most, `This has more than ${String(most)} characters; shorten it.`)
-    .refine(isClean, 'This contains control or invisible characters. Type it as plain text.');
+    .overwrite(cleaned);
+
+/** A list in which no two say something of the same thing. */
+export const distinct =
+  <T>(what: string, of: (one: T) => unknown) =>
+  (list: readonly T[], context: z.RefinementCtx): void => {
+    if (new Set(list.map(of)).size < list.length)
+      context.addIssue({
+        code: 'custom',
+        message: `${what} stands twice in this, so nothing was stored. Leave one of them out.`,
+      });
+  };
 
 /** What a file is called, without a path that a browser or a person put before it, on one line; a long name is cut. */
 export const fileName = z

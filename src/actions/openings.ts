@@ -5,8 +5,9 @@ import { type Period, periodOf } from '@/core/calendar/year';
 import { openingDate } from '@/core/calendar/cutover';
 import { writeDate } from '@/core/calendar/dates';
 import { accountId, called } from '@/core/chart/account';
+import { isCurrency } from '@/core/money/currency';
 import { formatMinor } from '@/core/money/format';
-import { LARGEST, type Minor, minor } from '@/core/money/minor';
+import type { Minor } from '@/core/money/minor';
 import { type Part, postingLines } from '@/core/openings/foreign';
 import { partsProblem, sameParts } from '@/core/openings/in-currency';
 import { totalsOf } from '@/core/openings/level';
@@ -31,6 +32,7 @@ import {
 import { type BooksContext, booksAction } from './action';
 import { currenciesOn } from './chart-edits';
 import { positionsOf, stateOf } from './state';
+import { distinct, id, int4, text, units } from './inputs';
 
 /** The draft, or why there is none to write into. */
 const draftOf = async ({ tx, books }: BooksContext) => {
@@ -44,16 +46,12 @@ const draftOf = async ({ tx, books }: BooksContext) => {
   );
 };
 
-const amount = z
-  .bigint()
-  .refine((units) => (units < 0n ? -units : units) <= LARGEST, 'The amount is larger than any balance Bathron keeps.')
-  .transform(minor)
-  .nullable();
+const amount = units.nullable();
 
 const part = z.object({
-  currency: z.string().length(3),
-  amount: amount.unwrap(),
-  base: amount.unwrap(),
+  currency: z.string().refine(isCurrency, 'This is no currency of ISO 4217.'),
+  amount: units,
+  base: units,
 });
 
 /** A figure that somebody else changed since it was last seen. */
@@ -77,28 +75,29 @@ export type Saved =
 export const saveFigures = booksAction(
   'saveFigures',
   {
-    set: z.int().positive(),
+    set: id,
     entries: z
       .array(
         z.object({
-          account: z.int().positive().transform(accountId),
+          account: id.transform(accountId),
           amount,
-          revision: z.int().min(0),
+          revision: int4.min(0),
           /** An undo or redo: the figure gets back the origin it had when it last stood at this amount. */
           restores: z.boolean(),
           /** For a figure that was calculated: by what. */
-          why: z
-            .string()
-            .trim()
-            .min(3, 'Say in a few words why.')
-            .max(300, 'The reason has more than 300 characters; shorten it.')
-            .optional(),
+          why: text(300).trim().min(3, 'Say in a few words why.').optional(),
           /** What of it is in foreign currencies; where not said, as it was. */
-          parts: z.array(part).max(20).readonly().optional(),
+          parts: z
+            .array(part)
+            .max(20)
+            .superRefine(distinct('A currency', (one) => one.currency))
+            .readonly()
+            .optional(),
         }),
       )
       .min(1)
-      .max(25_000),
+      .max(25_000)
+      .superRefine(distinct('An account', (entry) => entry.account)),
   },
   async (context, input) => {
     const { tx, books, actor, now, newId } = context;
@@ -221,65 +220,59 @@ export const saveFigures = booksAction(
  * Posts the draft as one journal of *target minus what stands*, dated the day before the cutover date; only without
  * blockers, and once: `set` names the draft that was looked at, so a second press, tab or retry finds it posted.
  */
-export const postOpenings = booksAction(
-  'postOpenings',
-  { set: z.int().positive() },
-  async ({ tx, books, actor, now }, input) => {
-    const set = await currentSet(tx, books.id);
-    if (set?.id !== input.set || set.state !== 'draft')
-      return fail(
-        problem(
-          'openings.already-posted',
-          'These opening balances were already posted. Nothing was posted a second time.',
-        ),
-      );
-    const state = await stateOf(tx, books);
-    const blocking = blockers(state.proof);
-    if (blocking.length > 0)
-      return fail(
-        ...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)),
-      );
-    const lines = postingLines(
-      positionsOf(state.amounts, await partsOfSet(tx, books.id, set.id)),
-      await ledgerPositions(tx, books.id),
+export const postOpenings = booksAction('postOpenings', { set: id }, async ({ tx, books, actor, now }, input) => {
+  const set = await currentSet(tx, books.id);
+  if (set?.id !== input.set || set.state !== 'draft')
+    return fail(
+      problem(
+        'openings.already-posted',
+        'These opening balances were already posted. Nothing was posted a second time.',
+      ),
     );
-    const date = openingDate(books.cutover);
-    const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(
-      state.years.flatMap((year) => year.periods),
-      date,
+  const state = await stateOf(tx, books);
+  const blocking = blockers(state.proof);
+  if (blocking.length > 0)
+    return fail(...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)));
+  const lines = postingLines(
+    positionsOf(state.amounts, await partsOfSet(tx, books.id, set.id)),
+    await ledgerPositions(tx, books.id),
+  );
+  const date = openingDate(books.cutover);
+  const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(
+    state.years.flatMap((year) => year.periods),
+    date,
+  );
+  if (!(await markPosted(tx, books.id, set.id)))
+    return fail(
+      problem(
+        'openings.already-posted',
+        'These opening balances were already posted. Nothing was posted a second time.',
+      ),
     );
-    if (!(await markPosted(tx, books.id, set.id)))
-      return fail(
-        problem(
-          'openings.already-posted',
-          'These opening balances were already posted. Nothing was posted a second time.',
-        ),
-      );
-    const description =
-      set.version === 1
-        ? `Opening balances at close of ${writeDate(date)}`
-        : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
-    const number = await postJournal(
-      tx,
-      books.id,
-      { date, periodId: period?.id ?? null, description, openingSetId: set.id },
-      lines,
-      actor.person,
-      now,
-    );
-    const { debits } = totalsOf(lines.map((line) => line.amount));
-    await record(
-      tx,
-      books.id,
-      'openings',
-      [set.id],
-      `version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${formatMinor(debits, state.digits, books.style)} ${books.currency} on each side`,
-      actor.person,
-      now,
-    );
-    return ok({ number, lines: lines.length });
-  },
-);
+  const description =
+    set.version === 1
+      ? `Opening balances at close of ${writeDate(date)}`
+      : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
+  const number = await postJournal(
+    tx,
+    books.id,
+    { date, periodId: period?.id ?? null, description, openingSetId: set.id },
+    lines,
+    actor.person,
+    now,
+  );
+  const { debits } = totalsOf(lines.map((line) => line.amount));
+  await record(
+    tx,
+    books.id,
+    'openings',
+    [set.id],
+    `version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${formatMinor(debits, state.digits, books.style)} ${books.currency} on each side`,
+    actor.person,
+    now,
+  );
+  return ok({ number, lines: lines.length });
+});
 
 /** Opens a correction: a new draft that begins as the posted version. */
 export const openCorrection = booksAction(
@@ -315,7 +308,7 @@ export const openCorrection = booksAction(
 /** Takes an open correction back; the posted version counts again. */
 export const discardCorrection = booksAction(
   'discardCorrection',
-  { set: z.int().positive() },
+  { set: id },
   async ({ tx, books, actor, now }, input) => {
     const set = await currentSet(tx, books.id);
     if (set?.id !== input.set || set.state !== 'draft' || set.version === 1)

@@ -2,12 +2,13 @@
 
 import { z } from 'zod';
 import { ROW_FILTERS } from '@/core/openings/paper-list';
+import { id } from './inputs';
 import { paperRowsView } from './paper-view';
 
 const place = z.int().min(0).max(1_000_000);
 const asked = z.object({
-  books: z.int().positive(),
-  paper: z.int().positive(),
+  books: id,
+  paper: id,
   filter: z.enum(ROW_FILTERS),
   at: z.union([z.object({ page: place }), z.object({ row: place })]),
 });

@@ -54,7 +54,7 @@ import {
 import { type BooksContext, booksAction, fileAction } from './action';
 import { carryOut } from './chart-edits';
 import { reading } from './context';
-import { fileContent, fileName, id, plain, units } from './inputs';
+import { fileContent, fileName, id, text, units } from './inputs';
 import { proposalFor, readStored } from './paper-reading';
 
 /** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
@@ -164,8 +164,8 @@ const decision = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('account'), account }),
   z.object({
     kind: z.literal('create'),
-    code: plain(200).trim(),
-    name: plain(1000).trim(),
+    code: text(200).trim(),
+    name: text(1000).trim(),
     classification: z.enum(CLASS_IDS),
     parent: account.nullable(),
   }),
@@ -179,7 +179,7 @@ const decision = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('leave-out'),
-    reason: plain(300).trim().min(3, 'Say in a few words why the row is left out.'),
+    reason: text(300).trim().min(3, 'Say in a few words why the row is left out.'),
   }),
 ]);
 

@@ -42,7 +42,9 @@ describe('a reader that', () => {
     const read = await slow.read('table', file);
     expect(codesOf(read)).toEqual(['file.memory']);
     expect(read.ok ? '' : read.problems[0]?.message).toContain('40 MB');
-    expect(codesOf(await slow.read('accounts', { ...file, mapping: { sheet: 0, header: -1, columns: [] }, base: 'EUR' }))).toEqual([]);
+    expect(
+      codesOf(await slow.read('accounts', { ...file, mapping: { sheet: 0, header: -1, columns: [] }, base: 'EUR' })),
+    ).toEqual([]);
     await slow.close();
   });
   it('fails in a way that nobody foresaw gives a sentence, and reports what it was', async () => {

@@ -141,7 +141,8 @@ export const readCsv = (
       problem('paper.binary', `${name} is not a text file. Save the trial balance as CSV or XLSX and bring that.`),
     );
   const text = whole.replace(/^\ufeff/, '');
-  if (text.trim() === '') return fail(problem('paper.empty', `${name} is empty: there is no text in it. Export it again and bring that.`));
+  if (text.trim() === '')
+    return fail(problem('paper.empty', `${name} is empty: there is no text in it. Export it again and bring that.`));
   const quote = format.quote ?? quoteOf(text);
   const delimiter = format.delimiter ?? delimiterOf(text, quote);
   const most = { rows: MOST_ROWS, cells: MOST_CELLS };

@@ -14,7 +14,8 @@ export const readPaper = (
   name: string,
   format: Partial<TextFormat> = {},
 ): Result<readonly Table[]> => {
-  if (bytes.length === 0) return fail(problem('paper.empty', `${name} is empty: it has no bytes at all. Export it again and bring that.`));
+  if (bytes.length === 0)
+    return fail(problem('paper.empty', `${name} is empty: it has no bytes at all. Export it again and bring that.`));
   if (bytes.length > MOST_BYTES)
     return fail(
       problem(

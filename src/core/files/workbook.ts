@@ -371,7 +371,14 @@ export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table
     );
   try {
     const filled = open(name, parts.value, book).filter((table) => table.rows.length > 0);
-    return filled.length === 0 ? fail(problem('paper.empty', `${name} has no visible sheet with something in it. Open it in a spreadsheet: its sheets may be hidden.`)) : ok(filled);
+    return filled.length === 0
+      ? fail(
+          problem(
+            'paper.empty',
+            `${name} has no visible sheet with something in it. Open it in a spreadsheet: its sheets may be hidden.`,
+          ),
+        )
+      : ok(filled);
   } catch (error) {
     if (error instanceof Refused) return fail(error.problem);
     throw error;
