@@ -1,6 +1,7 @@
 // Large papers: brought, recognised, matched and taken over through the actions, against bare parsing plus a bare insert.
 import { PGlite } from '@electric-sql/pglite';
 import * as XLSX from '@e965/xlsx';
+import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { createBooks } from '../src/actions/books';
 import { bringPaper, takeOver } from '../src/actions/papers';
@@ -111,7 +112,7 @@ export const paperFigures = async (note: Note, bare: PGlite): Promise<void> => {
       ).paper;
     });
     const seen = await timed(() => paperView(books, paper));
-    const taken = await timed(async () => done(await takeOver({ books, paper })));
+    const taken = await timed(async () => done(await takeOver({ books, paper, key: randomUUID() })));
     const baseline = 'bare parsing plus a bare insert';
     note(`${what}: the whole way, from the drop to the figures`, brought + seen + taken, baseline, theirs);
     note(`${what}: brought (read, stored)`, brought, baseline, theirs);

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createBooks, removeBooks } from '@/actions/books';
@@ -269,7 +270,7 @@ const seaweed = async (): Promise<void> => {
       content: paper('marram-trial-balance-2026-07-31.csv'),
     }),
   );
-  done(await takeOver({ books, paper: id }));
+  done(await takeOver({ books, paper: id, key: randomUUID() }));
 };
 
 const tiles = async (): Promise<void> => {
@@ -384,7 +385,7 @@ const tiles = async (): Promise<void> => {
           decision: { kind: 'account', account: ids.get(code) ?? accountId(0) },
         }),
       );
-  done(await takeOver({ books, paper: id }));
+  done(await takeOver({ books, paper: id, key: randomUUID() }));
   done(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
   done(await openCorrection({ books, reason: 'December kiln repair invoice came in after the year end' }));
   await type(books, { '2100': -60_641_025n, '3200': -138_156_700n });

@@ -16,6 +16,7 @@ import { chartOf } from '@/store/chart';
 import {
   currenciesOf,
   deleteCurrency,
+  isPostedIn,
   deleteRate,
   insertCurrency,
   neighboursOf,
@@ -24,7 +25,7 @@ import {
 } from '@/store/currencies';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
-import { currentAmounts } from '@/store/openings';
+import { currenciesInUse, currentAmounts } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
 import { carryOut } from './chart-edits';
 import { isoDate } from './calendar-schemas';
@@ -67,6 +68,17 @@ export const switchOff = booksAction('switchOff', { currency }, async (context, 
       problem(
         'currency.used',
         `${input.currency} cannot be switched off: ${used.slice(0, 3).map(called).join(', ')}${used.length > 3 ? ` and ${used.length - 3} more` : ''} ${used.length === 1 ? 'is' : 'are'} kept in it.`,
+        'currency',
+      ),
+    );
+  const figures = (await currenciesInUse(tx, [books.id])).get(books.id)?.get(input.currency) ?? 0;
+  if (figures > 0 || (await isPostedIn(tx, books.id, input.currency)))
+    return fail(
+      problem(
+        'currency.used',
+        figures > 0
+          ? `${input.currency} cannot be switched off: ${plural(figures, 'opening figure has an amount', 'opening figures have amounts')} in it. Take these out first.`
+          : `${input.currency} cannot be switched off: amounts are posted in it, and they stay.`,
         'currency',
       ),
     );

@@ -24,6 +24,7 @@ import {
   insertSet,
   lockLines,
   markPosted,
+  partsInHistory,
   partsOfLines,
   partsOfSet,
   sourcesOf,
@@ -125,6 +126,12 @@ export const saveFigures = booksAction(
     const on = input.entries.some(({ parts }) => parts !== undefined && parts.length > 0)
       ? await currenciesOn(context)
       : [];
+    const once = await partsInHistory(
+      tx,
+      books.id,
+      draft.value.id,
+      input.entries.flatMap(({ account, restores, parts }) => (restores && (parts?.length ?? 0) > 0 ? [account] : [])),
+    );
     const wrong = input.entries.flatMap((entry): Problem[] => {
       const account = chart.get(entry.account);
       if (account === undefined)
@@ -139,8 +146,12 @@ export const saveFigures = booksAction(
         return [
           problem('account.heading', `${called(account)} is a heading and takes no amounts.`, String(entry.account)),
         ];
-      // Parts that stay as they are, or come back, were taken when they came: from a paper also in a currency that is off.
-      const parted = !entry.restores && !sameParts(entry.parts ?? [], before.get(entry.account)?.parts ?? []);
+      // Parts that stay as they are, or that the figure once had and gets back, were taken when they came: from a paper
+      // also in a currency that is off.
+      const parts = entry.parts ?? [];
+      const parted =
+        !sameParts(parts, before.get(entry.account)?.parts ?? []) &&
+        !(entry.restores && (once.get(entry.account) ?? []).some((known) => sameParts(known, parts)));
       const wrongParts =
         entry.parts === undefined || !parted
           ? undefined

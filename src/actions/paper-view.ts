@@ -10,8 +10,8 @@ import type { TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
 import { chartOf } from '@/store/chart';
-import { currentAmounts, currentSet, lastBatch } from '@/store/openings';
-import { findPaper, paperContent } from '@/store/papers';
+import { currentAmounts, currentSet } from '@/store/openings';
+import { findPaper, paperContent, lastTakeOver } from '@/store/papers';
 import { booksView } from './action';
 import { page } from './frame-view';
 import { type ReadPaper, readStored } from './paper-reading';
@@ -168,7 +168,7 @@ export const paperView = (id: number, paperId: number, row?: number) =>
             proposed: columnNamed(source.title, columns) ?? null,
           })),
         },
-        batch: paper.takenAt === null ? null : await lastBatch(tx, books.id, paper.id),
+        batch: (await lastTakeOver(tx, books.id, paper.id))?.batch ?? null,
         plan: planView(read),
         rows: pageAround(read, 'accounts', start),
         start: rowAt(read, start),

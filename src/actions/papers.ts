@@ -41,15 +41,17 @@ import {
 import {
   type OpenPaper,
   type TakenRow,
+  deleteTakeOver,
   deletePaper,
   findPaper,
   insertPaper,
+  lastTakeOver,
   paperWithHash,
   remember,
   rememberShape,
   saveReading,
-  untake,
-  writeRows,
+  takeOverByKey,
+  writeTakeOver,
 } from '@/store/papers';
 import { type BooksContext, booksAction, fileAction } from './action';
 import { carryOut } from './chart-edits';
@@ -296,8 +298,11 @@ export const createUndecided = booksAction('createUndecided', { paper: paperId }
 });
 
 /** Carries the plan of a paper out: creates accounts, writes figures, keeps which row went where. All of it or nothing. */
-export const takeOver = booksAction('takeOver', { paper: paperId }, async (context, input) => {
+export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() }, async (context, input) => {
   const { tx, books, actor, now, newId } = context;
+  // Sent twice, by a second press or because the answer was lost, it is done once and answered twice.
+  const done = await takeOverByKey(tx, books.id, input.key);
+  if (done !== undefined) return ok({ batch: done.batch, figures: done.figures, created: done.created });
   const paper = await findOpen(context, input.paper);
   if (!paper.ok) return paper;
   const set = await currentSet(tx, books.id);
@@ -306,6 +311,13 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
       problem(
         'openings.posted',
         'The opening balances are posted. Open a correction on the Sign-off page, then take the paper over.',
+      ),
+    );
+  if ((await lastTakeOver(tx, books.id, input.paper))?.set === set.id)
+    return fail(
+      problem(
+        'paper.taken-already',
+        `${paper.value.name} is taken over already. Undo that on its page first, then take it over anew.`,
       ),
     );
   const chart = await chartOf(tx, books.id);
@@ -396,10 +408,10 @@ export const takeOver = booksAction('takeOver', { paper: paperId }, async (conte
   });
   const batch = newId();
   await writeLines(tx, books.id, set.id, writings, batch, actor.person, now);
-  await writeRows(
+  await writeTakeOver(
     tx,
     books.id,
-    paper.value.id,
+    { paper: paper.value.id, set: set.id, batch, figures: writings.length, created: added.length, key: input.key },
     plan.rows.flatMap((decided): TakenRow[] => {
       const { row, text, amount } = decided.row;
       const reason =
@@ -452,6 +464,14 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
   const set = await currentSet(tx, books.id);
   if (set?.state !== 'draft')
     return fail(problem('openings.posted', 'The opening balances are posted, so the take-over stays.'));
+  const last = await lastTakeOver(tx, books.id, input.paper);
+  if (last?.batch !== input.batch || last.set !== set.id)
+    return fail(
+      problem(
+        'paper.not-this-batch',
+        'This take-over does not stand any more: it was undone, or belongs to another paper or version. Load the page again.',
+      ),
+    );
   const changes = await batchChanges(tx, books.id, input.batch);
   const stored = await lockLines(
     tx,
@@ -488,7 +508,7 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
       : [],
   );
   await writeLines(tx, books.id, set.id, writings, newId(), actor.person, now);
-  await untake(tx, books.id, input.paper);
+  await deleteTakeOver(tx, books.id, input.batch);
   await record(
     tx,
     books.id,

@@ -13,7 +13,7 @@ import { type StoredYear, yearsOf } from '@/store/calendar';
 import { chartsOf } from '@/store/chart';
 import { currenciesOf, ratesBefore } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
-import { currentAmounts } from '@/store/openings';
+import { currenciesInUse, currentAmounts } from '@/store/openings';
 
 /** Everything that the checks and the course of a set of books are computed from, and what they say. */
 export interface BooksState {
@@ -40,6 +40,7 @@ export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<r
   const charts = await chartsOf(tx, ids);
   const openings = await currentAmounts(tx, ids);
   const currencies = await currenciesOf(tx, ids);
+  const inUse = await currenciesInUse(tx, ids);
   const rates = await ratesBefore(
     tx,
     list
@@ -65,6 +66,7 @@ export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<r
       currency: { code: books.currency, digits },
       style: books.style,
       currencies: on,
+      inCurrency: inUse.get(books.id) ?? new Map<string, number>(),
       rates: known,
       rateDays: books.rateDays,
     });

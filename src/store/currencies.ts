@@ -34,6 +34,11 @@ export const deleteCurrency = async (tx: Queryable, booksId: number, currency: s
   await tx.query('delete from books_currency where books_id = $1 and currency = $2', [booksId, currency]);
 };
 
+/** Whether a posted amount is in this currency. */
+export const isPostedIn = async (tx: Queryable, booksId: number, currency: string): Promise<boolean> =>
+  (await tx.query('select from journal_line where books_id = $1 and currency = $2 limit 1', [booksId, currency]))
+    .length > 0;
+
 interface RateRow {
   readonly books: number;
   readonly date: string;

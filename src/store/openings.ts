@@ -363,14 +363,42 @@ export const batchChanges = async (
     )
   ).map(withPartsFrom);
 
-/** The batch in which a paper was last taken over. */
-export const lastBatch = async (tx: Queryable, booksId: number, paper: number): Promise<string | null> =>
-  (
-    await tx.query<{ batch: string }>(
-      'select batch from opening_change where books_id = $1 and paper_id = $2 order by id desc limit 1',
-      [booksId, paper],
-    )
-  )[0]?.batch ?? null;
+/** The parts in currency that a figure of this set had at some time, for accounts whose figures are given back. */
+export const partsInHistory = async (
+  tx: Queryable,
+  booksId: number,
+  setId: number,
+  accounts: readonly AccountId[],
+): Promise<ReadonlyMap<AccountId, readonly (readonly Part[])[]>> => {
+  const rows = await tx.query<StoredParts & { account: AccountId }>(
+    `select account_id as account, from_parts as "fromParts", to_parts as "toParts" from opening_change
+     where books_id = $1 and set_id = $2 and account_id = any($3::int[])`,
+    [booksId, setId, accounts],
+  );
+  const found = new Map<AccountId, (readonly Part[])[]>();
+  for (const { account, ...stored } of rows) {
+    const { fromParts, toParts } = withPartsFrom(stored);
+    found.set(account, [...(found.get(account) ?? []), fromParts, toParts]);
+  }
+  return found;
+};
+
+/** The currencies in which figures of the sets that count now have parts, with how many, for several sets of books at once. */
+export const currenciesInUse = async (
+  tx: Queryable,
+  booksIds: readonly number[],
+): Promise<ReadonlyMap<number, ReadonlyMap<string, number>>> => {
+  const rows = await tx.query<{ books: number; currency: string; figures: number }>(
+    `select p.books_id as books, p.currency, count(*)::int as figures from opening_part p
+     join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = p.set_id
+     group by p.books_id, p.currency order by p.books_id, p.currency`,
+    [booksIds],
+  );
+  const found = new Map<number, Map<string, number>>();
+  for (const { books, currency, figures } of rows)
+    found.set(books, (found.get(books) ?? new Map<string, number>()).set(currency, figures));
+  return found;
+};
 
 /** Where figures came from when they last stood at the given amounts: an undo gives them back their origin with their amount. */
 export const sourcesOf = async (

@@ -14,7 +14,8 @@ export interface Paper {
   readonly takenAt: string | null;
 }
 
-const LISTED = `f.id, f.name, f.bytes, p.name as by, f.brought_at as at, f.taken_at as "takenAt"`;
+const LISTED = `f.id, f.name, f.bytes, p.name as by, f.brought_at as at,
+  (select max(t.at) from take_over t where t.books_id = f.books_id and t.paper_id = f.id) as "takenAt"`;
 
 export const papersOf = async (tx: Queryable, booksId: number): Promise<readonly Paper[]> =>
   tx.query<Paper>(
@@ -107,18 +108,48 @@ export interface TakenRow {
   readonly reason: string | null;
 }
 
-/** Keeps which row went where; a paper taken over again replaces what it said before. */
-export const writeRows = async (
+/** One taking over of a paper: the batch of its changes, the version of the opening balances it went into, and what it did. */
+export interface TakeOver {
+  readonly paper: number;
+  readonly set: number;
+  readonly batch: string;
+  readonly figures: number;
+  readonly created: number;
+}
+
+const TAKE_OVER = 'paper_id as paper, set_id as "set", batch, figures, created';
+
+/** The take-over that was asked for under a key. */
+export const takeOverByKey = async (tx: Queryable, booksId: number, key: string): Promise<TakeOver | undefined> =>
+  (await tx.query<TakeOver>(`select ${TAKE_OVER} from take_over where books_id = $1 and key = $2`, [booksId, key]))[0];
+
+/** The last take-over of a paper that was not undone. */
+export const lastTakeOver = async (tx: Queryable, booksId: number, paper: number): Promise<TakeOver | undefined> =>
+  (
+    await tx.query<TakeOver>(
+      `select ${TAKE_OVER} from take_over where books_id = $1 and paper_id = $2 order by id desc limit 1`,
+      [booksId, paper],
+    )
+  )[0];
+
+/** Keeps a take-over and which row went where. */
+export const writeTakeOver = async (
   tx: Queryable,
   booksId: number,
-  paper: number,
+  { paper, set, batch, figures, created, key }: TakeOver & { readonly key: string },
   rows: readonly TakenRow[],
   at: string,
 ): Promise<void> => {
-  await tx.query('delete from taken_rows where books_id = $1 and paper_id = $2', [booksId, paper]);
+  const { id } = one(
+    await tx.query<{ id: number }>(
+      `insert into take_over (books_id, paper_id, set_id, key, batch, figures, created, at)
+       values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
+      [booksId, paper, set, key, batch, figures, created, at],
+    ),
+  );
   await tx.query(
-    `insert into taken_rows (books_id, paper_id, account_id, reason, row_nos, texts, amounts)
-     select $1, $2, account, reason, array_agg(row_no order by at), array_agg(text order by at), array_agg(amount order by at)
+    `insert into taken_rows (books_id, paper_id, take_over_id, account_id, reason, row_nos, texts, amounts)
+     select $1, $2, $8, account, reason, array_agg(row_no order by at), array_agg(text order by at), array_agg(amount order by at)
      from unnest($3::text::int[], $4::text::text[], $5::text::int8[], $6::text::int[], $7::text::text[]) with ordinality
        as t (row_no, text, amount, account, reason, at)
      group by account, reason`,
@@ -130,14 +161,14 @@ export const writeRows = async (
       arrayText(rows.map((row) => row.amount)),
       arrayText(rows.map((row) => row.account)),
       arrayText(rows.map((row) => row.reason)),
+      id,
     ],
   );
-  await tx.query('update paper set taken_at = $3 where books_id = $1 and id = $2', [booksId, paper, at]);
 };
 
-export const untake = async (tx: Queryable, booksId: number, paper: number): Promise<void> => {
-  await tx.query('delete from taken_rows where books_id = $1 and paper_id = $2', [booksId, paper]);
-  await tx.query('update paper set taken_at = null where books_id = $1 and id = $2', [booksId, paper]);
+/** Forgets a take-over that was undone, with its rows; an earlier one of the paper counts again. */
+export const deleteTakeOver = async (tx: Queryable, booksId: number, batch: string): Promise<void> => {
+  await tx.query('delete from take_over where books_id = $1 and batch = $2', [booksId, batch]);
 };
 
 /** False when figures were taken from the paper at some time: their history names it. */
@@ -164,7 +195,7 @@ export interface RowBehind {
 export const rowsBehind = async (tx: Queryable, booksId: number, most: number): Promise<readonly RowBehind[]> =>
   tx.query<RowBehind>(
     `select t.account_id as account, t.paper_id as paper, r.row, r.text, r.amount, cardinality(t.row_nos) as of
-     from taken_rows t, unnest(t.row_nos[:$2], t.texts[:$2], t.amounts[:$2]) with ordinality as r (row, text, amount, at)
+     from rows_that_count t, unnest(t.row_nos[:$2], t.texts[:$2], t.amounts[:$2]) with ordinality as r (row, text, amount, at)
      where t.books_id = $1 and t.account_id is not null order by t.account_id, t.paper_id, r.at`,
     [booksId, most],
   );
@@ -176,7 +207,7 @@ export const rowsLeftOut = async (
 ): Promise<readonly Pick<RowBehind, 'paper' | 'row' | 'text' | 'amount'>[]> =>
   tx.query(
     `select t.paper_id as paper, r.row, r.text, r.amount
-     from taken_rows t, unnest(t.row_nos, t.texts, t.amounts) as r (row, text, amount)
+     from rows_that_count t, unnest(t.row_nos, t.texts, t.amounts) as r (row, text, amount)
      where t.books_id = $1 and t.account_id is null and r.amount <> 0 order by t.paper_id, r.row`,
     [booksId],
   );

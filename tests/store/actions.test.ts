@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { chartView } from '@/actions/chart-views';
 import { accountStory } from '@/actions/account-story';
 import { readFileSync } from 'node:fs';
@@ -249,7 +250,11 @@ describe('figures', () => {
       codesOf(await saveFigures({ books, set, entries: [good, ...more] }));
     expect(await save({ ...good, account: await idOf(books, '1000') })).toEqual(['account.heading']);
     expect(await save({ ...good, account: await idOf(other, '1010') })).toEqual(['account.unknown']);
-    expect(await save({ ...good, amount: 10n ** 18n })).toEqual(['input.custom']);
+    const petty = { ...good, account: await idOf(books, '1050') };
+    expect(await save({ ...petty, amount: 10n ** 18n })).toEqual(['input.custom']);
+    expect(await save(good)).toEqual(['input.custom']);
+    expect(await save({ ...petty, account: 2 ** 31 })).toEqual(['input.too_big']);
+    expect(await save({ ...petty, revision: 2 ** 40 })).toEqual(['input.too_big']);
     expect(codesOf(await saveFigures({ books, set: await setOf(other), entries: [good] }))).toEqual([
       'openings.other-version',
     ]);
@@ -268,7 +273,7 @@ describe('a paper', () => {
     const undecided = (await paperRowsView(books, paper, 'to decide', { page: 0 }))?.rows.rows ?? [];
     expect(seen?.plan.undecided).toBe(undecided.length);
     expect(undecided.length).toBeGreaterThan(5);
-    expect(codesOf(await takeOver({ books, paper }))).toEqual(['paper.undecided']);
+    expect(codesOf(await takeOver({ books, paper, key: randomUUID() }))).toEqual(['paper.undecided']);
     const [first, ...rest] = undecided;
     const proposal = rest[0]?.proposal;
     if (proposal == null) throw new Error('a proposal for each unmatched row');
@@ -291,7 +296,7 @@ describe('a paper', () => {
       }),
     );
     valueOf(await type(books, '1010', 1n));
-    const taken = valueOf(await takeOver({ books, paper }));
+    const taken = valueOf(await takeOver({ books, paper, key: randomUUID() }));
     expect([taken.figures, taken.created]).toEqual([43, rest.length]);
     const sheet = await openingsView(books);
     const left = first?.row.amount ?? 0n;
@@ -336,7 +341,7 @@ describe('a paper', () => {
     expect(seen?.rows.rows.map(({ row }) => row.amount)).toEqual([-500n, 500n]);
     expect(codesOf(await readFrom({ books, paper, sheet: 3, header: 0 }))).toEqual(['paper.no-such-row']);
     valueOf(await removePaper({ books, paper }));
-    expect(codesOf(await takeOver({ books, paper }))).toEqual(['paper.unknown']);
+    expect(codesOf(await takeOver({ books, paper, key: randomUUID() }))).toEqual(['paper.unknown']);
   });
   it('that cannot be read is not stored', async () => {
     const books = await newBooks();

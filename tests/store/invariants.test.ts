@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest';
+import { CURRENCY_CODES } from '@/core/money/currency';
 import { newBooks, refused, withDatabase } from './support';
 
 /** Raw SQL against the rules that must hold whoever writes. */
@@ -200,6 +201,39 @@ describe('the database itself refuses', () => {
     );
   });
 
+  it('an amount in a currency that is none, and a posted one in a currency that is not switched on', async () => {
+    const bank = await account(books, '1010');
+    const [set] = await sql(`select id from opening_set where books_id = $1 and state = 'draft'`, [books]);
+    await refused(
+      database.current.transaction(async (tx) => {
+        await tx.query(
+          `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at) values ($1, $2, $3, 5, 'typed', 1, now())`,
+          [books, set?.id, bank],
+        );
+        await tx.query(
+          `insert into opening_part (books_id, set_id, account_id, currency, amount, base) values ($1, $2, $3, 'QQQ', 5, 5)`,
+          [books, set?.id, bank],
+        );
+      }),
+      /opening_part_currency/,
+    );
+    await refused(
+      database.current.transaction(async (tx) => {
+        const [row] = await tx.query<{ id: number }>(
+          `insert into journal (books_id, number, date, description) values ($1, 900, '2026-07-31', 'raw') returning id`,
+          [books],
+        );
+        await tx.query(
+          `insert into journal_line (books_id, journal_id, line_no, account_id, amount, currency, foreign_amount) values ($1, $2, 1, $3, 5, 'ISK', 5)`,
+          [books, row?.id, bank],
+        );
+      }),
+      /journal_line_currency/,
+    );
+    expect((await sql('select code from iso_currency order by code')).map((row) => Object.values(row)[0])).toEqual(
+      CURRENCY_CODES,
+    );
+  });
   it('a year that its periods do not divide, and years that do not join', async () => {
     const third = await newBooks({ name: 'Third' });
     const [year] = await sql('select id from fiscal_year where books_id = $1', [third]);

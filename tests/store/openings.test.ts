@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { addAccount, changeAccount } from '@/actions/chart';
@@ -6,9 +7,9 @@ import { chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
 import { saveComparatives, takeComparatives, undoComparatives } from '@/actions/comparatives';
 import { comparativesView } from '@/actions/comparatives-view';
-import { saveRate, switchOn } from '@/actions/currencies';
+import { saveRate, switchOff, switchOn } from '@/actions/currencies';
 import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
-import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { discardCorrection, openCorrection, postOpenings, saveFigures } from '@/actions/openings';
 import {
   bringPaper,
   createUndecided,
@@ -96,11 +97,81 @@ describe('rows of a paper', () => {
     expect(codesOf(await divide(20_000n, 9_999n))).toEqual(['paper.split-differs']);
     valueOf(await divide(20_000n, 10_000n));
     valueOf(await decideRows({ books, paper, rows: [3], decision: { kind: 'account', account: capital } }));
-    expect(valueOf(await takeOver({ books, paper })).figures).toBe(3);
+    expect(valueOf(await takeOver({ books, paper, key: randomUUID() })).figures).toBe(3);
     expect([(await rowOf(books, '1010'))?.amount, (await rowOf(books, '1050'))?.amount]).toEqual([20_000n, 10_000n]);
     expect((await openingsView(books))?.behind[petty]).toMatchObject([{ row: 2, amount: 10_000n }]);
     const matching = await exportMatching(books, paper, 'csv');
     expect(String(matching?.content)).toContain('2,X1,Till and bank,100.00,,1050,Petty cash,divided');
+  });
+  it('are taken over once, however often that is asked for, and given back by the batch of their own paper only', async () => {
+    const books = await newBooks();
+    const [paper, other] = [
+      await bring(books, 'one.csv', bytes(tb)),
+      await bring(books, 'other.csv', bytes(tb.replaceAll('300.00', '70.00').replaceAll('X', 'Y'))),
+    ];
+    for (const one of [paper, other])
+      for (const [row, code] of [
+        [2, one === paper ? '1010' : '1050'],
+        [3, '3010'],
+      ] as const)
+        valueOf(
+          await decideRows({
+            books,
+            paper: one,
+            rows: [row],
+            decision: { kind: 'account', account: await idOf(books, code) },
+          }),
+        );
+    const key = randomUUID();
+    const [first, again] = await Promise.all([takeOver({ books, paper, key }), takeOver({ books, paper, key })]);
+    expect(valueOf(again)).toEqual(valueOf(first));
+    expect(codesOf(await takeOver({ books, paper, key: randomUUID() }))).toEqual(['paper.taken-already']);
+    const { batch } = valueOf(first);
+    const second = valueOf(await takeOver({ books, paper: other, key: randomUUID() }));
+    expect(codesOf(await undoTakeOver({ books, paper, batch: second.batch }))).toEqual(['paper.not-this-batch']);
+    expect(codesOf(await undoTakeOver({ books, paper, batch: randomUUID() }))).toEqual(['paper.not-this-batch']);
+    valueOf(await undoTakeOver({ books, paper: other, batch: second.batch }));
+    expect((await rowOf(books, '3010'))?.amount).toBe(-30_000n);
+    // What the undo wrote names the first paper again; its own batch is still the one that takes it back.
+    expect((await paperView(books, paper))?.paper?.batch).toBe(batch);
+    valueOf(await undoTakeOver({ books, paper, batch }));
+    expect(codesOf(await undoTakeOver({ books, paper, batch }))).toEqual(['paper.not-this-batch']);
+    expect([(await rowOf(books, '1010'))?.amount ?? null, (await rowOf(books, '3010'))?.amount ?? null]).toEqual([
+      null,
+      null,
+    ]);
+    expect((await paperView(books, paper))?.paper).toMatchObject({ taken: false, batch: null });
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
+    expect((await rowOf(books, '1010'))?.amount).toBe(30_000n);
+  });
+  it('are as they were before it when a correction is discarded in which their paper was taken', async () => {
+    const books = await newBooks();
+    const [first, second] = [
+      await bring(books, 'first.csv', bytes(tb)),
+      await bring(books, 'second.csv', bytes(tb.replaceAll('300.00', '310.00'))),
+    ];
+    for (const [row, code] of [
+      [2, '1010'],
+      [3, '3010'],
+    ] as const)
+      valueOf(
+        await decideRows({
+          books,
+          paper: first,
+          rows: [row],
+          decision: { kind: 'account', account: await idOf(books, code) },
+        }),
+      );
+    valueOf(await takeOver({ books, paper: first, key: randomUUID() }));
+    valueOf(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
+    valueOf(await openCorrection({ books, reason: 'a revised paper' }));
+    valueOf(await takeOver({ books, paper: second, key: randomUUID() }));
+    valueOf(await takeOver({ books, paper: first, key: randomUUID() }));
+    valueOf(await discardCorrection({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
+    expect((await paperView(books, second))?.paper).toMatchObject({ taken: false, batch: null });
+    expect((await paperView(books, first))?.paper?.taken).toBe(true);
+    const bank = await idOf(books, '1010');
+    expect((await openingsView(books))?.behind[bank]).toMatchObject([{ paper: first, row: 2, amount: 30_000n }]);
   });
   it('are not looked for under an address that is no number', async () => {
     expect((await paperView(await newBooks(), Number.NaN))?.paper).toBeNull();
@@ -128,7 +199,7 @@ describe('rows of a paper', () => {
         decision: { kind: 'leave-out', reason: 'of another company' },
       }),
     );
-    valueOf(await takeOver({ books, paper: first }));
+    valueOf(await takeOver({ books, paper: first, key: randomUUID() }));
     const second = await bring(books, 'second.csv', bytes(`${tb.replaceAll('300.00', '310.00')}X3,Odd,7.00,\n`));
     const seen = (await paperView(books, second))?.paper;
     expect(seen?.plan.undecided).toBe(0);
@@ -137,7 +208,7 @@ describe('rows of a paper', () => {
       'as the last time',
       'left out the last time',
     ]);
-    valueOf(await takeOver({ books, paper: second }));
+    valueOf(await takeOver({ books, paper: second, key: randomUUID() }));
     expect((await rowOf(books, '1010'))?.amount).toBe(31_000n);
   });
   it('are matched anew when the chart or what is remembered changes, though what was made of the paper is held', async () => {
@@ -173,7 +244,7 @@ describe('rows of a paper', () => {
       }),
     );
     valueOf(await createUndecided({ books, paper: first }));
-    valueOf(await takeOver({ books, paper: first }));
+    valueOf(await takeOver({ books, paper: first, key: randomUUID() }));
     // The shape is known by its header, so the next file needs the header row only.
     const second = await bring(books, 'second.csv', bytes(content.replace('1010', '1011')));
     const view = (await paperView(books, second))?.paper;
@@ -182,7 +253,7 @@ describe('rows of a paper', () => {
     const third = await bring(books, 'third.csv', bytes(named));
     expect((await paperView(books, third))?.paper?.likePaper).toBeNull();
     valueOf(await createUndecided({ books, paper: third }));
-    valueOf(await takeOver({ books, paper: third }));
+    valueOf(await takeOver({ books, paper: third, key: randomUUID() }));
     const fourth = await bring(books, 'fourth.csv', bytes(named.replace('48.210,55', '48.210,56')));
     expect((await paperView(books, fourth))?.paper?.likePaper).toBe('third.csv');
   });
@@ -195,7 +266,7 @@ describe('rows of a paper', () => {
     valueOf(
       await decideRows({ books, paper, rows: [3], decision: { kind: 'account', account: await idOf(books, '3010') } }),
     );
-    valueOf(await takeOver({ books, paper }));
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
     expect(await partsAt(books, bank)).toEqual([{ currency: 'NOK', amount: 100_000n, base: 8710n }]);
     // Undone, the take-over gives back what stood before it, in currency too.
     valueOf(
@@ -206,6 +277,7 @@ describe('rows of a paper', () => {
           'again.csv',
           bytes('Code,Account,Ccy,Amount in currency,Balance\n1031,Bank in Bergen,NOK,"2,000.00",174.20\n'),
         ),
+        key: randomUUID(),
       }),
     );
     expect(await partsAt(books, bank)).toEqual([{ currency: 'NOK', amount: 200_000n, base: 17_420n }]);
@@ -220,6 +292,59 @@ describe('rows of a paper', () => {
       'NOK 2,000.00',
       'NOK 1,000.00',
     ]);
+  });
+});
+
+describe('what a save says of a figure that comes back', () => {
+  it('is believed only where the figure once was so: amounts in a currency that is off, or in none, are refused', async () => {
+    const { books, bank } = await foreignBooks();
+    const set = await setOf(books);
+    const save = (currency: string, restores: boolean) =>
+      saveFigures({
+        books,
+        set,
+        entries: [
+          { account: bank, amount: 8700n, revision: 0, restores, parts: [{ currency, amount: 100_000n, base: 8700n }] },
+        ],
+      });
+    expect(codesOf(await save('ISK', true))).toEqual(['foreign.other']);
+    expect(codesOf(await save('QQQ', true))).toEqual(['input.custom']);
+    const till = await idOf(books, '1050');
+    const forged = await saveFigures({
+      books,
+      set,
+      entries: [
+        {
+          account: till,
+          amount: 8700n,
+          revision: 0,
+          restores: true,
+          parts: [{ currency: 'ISK', amount: 5n, base: 5n }],
+        },
+      ],
+    });
+    expect(codesOf(forged)).toEqual(['foreign.off']);
+    expect((await openingsView(books))?.frame.totals.debits).toBe(0n);
+  });
+  it('and an amount from a paper in a currency that is off holds posting back until it is on', async () => {
+    const { books } = await foreignBooks();
+    const paper = await bring(
+      books,
+      'isk.csv',
+      bytes('Code,Account,Ccy,Amount in currency,Balance\n1050,Petty cash,ISK,"1,000",6.90\n3010,Capital,,,-6.90\n'),
+    );
+    valueOf(
+      await decideRows({ books, paper, rows: [2], decision: { kind: 'account', account: await idOf(books, '1050') } }),
+    );
+    valueOf(
+      await decideRows({ books, paper, rows: [3], decision: { kind: 'account', account: await idOf(books, '3010') } }),
+    );
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
+    const set = await setOf(books);
+    expect(codesOf(await postOpenings({ books, set }))).toContain('currencies.amounts-switched-on');
+    valueOf(await switchOn({ books, currency: 'ISK' }));
+    expect(codesOf(await postOpenings({ books, set }))).not.toContain('currencies.amounts-switched-on');
+    expect(codesOf(await switchOff({ books, currency: 'ISK' }))).toEqual(['currency.used']);
   });
 });
 
@@ -282,7 +407,7 @@ describe('amounts in currency', () => {
   it('that a paper brought in a currency that is off do not hold back their figure, nor its undo', async () => {
     const { books, bank } = await foreignBooks();
     const content = bytes('Code,Account,Ccy,Amount in currency,Balance\n1050,Petty cash,JPY,"9,000",50.00\n');
-    valueOf(await takeOver({ books, paper: await bring(books, 'yen.csv', content) }));
+    valueOf(await takeOver({ books, paper: await bring(books, 'yen.csv', content), key: randomUUID() }));
     const cash = await idOf(books, '1050');
     const yen = [{ currency: 'JPY', amount: 9000n, base: 5000n }];
     expect(await partsAt(books, cash)).toEqual(yen);
@@ -350,7 +475,7 @@ describe('what explains a difference', () => {
     const books = await newBooks({ starter: 'empty' });
     const paper = await bring(books, 'harbour.txt', demo('harbour-lane-ledger-2026-07-31.txt'));
     valueOf(await createUndecided({ books, paper }));
-    valueOf(await takeOver({ books, paper }));
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
     const rent = await rowOf(books, '6210');
     await type(books, '6210', (rent?.amount ?? 0n) + 123_457n);
     const view = await whyView(books);
@@ -417,7 +542,7 @@ describe('comparatives', () => {
     expect(codesOf(await takeComparatives({ books, paper, takes }))).toEqual(['paper.undecided']);
     valueOf(await createUndecided({ books, paper }));
     valueOf(await decideRows({ books, paper, rows: [5], decision: { kind: 'leave-out', reason: 'of the old year' } }));
-    valueOf(await takeOver({ books, paper }));
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
     expect(valueOf(await takeComparatives({ books, paper, takes }))).toEqual({ amounts: 5, divided: 0 });
     const entered = async () =>
       Object.fromEntries((await comparativesView(books))?.rows.map((row) => [row.code, row.entered]) ?? []);

@@ -27,6 +27,8 @@ export interface ProofState {
   readonly style: NumberStyle;
   /** Foreign currencies switched on. */
   readonly currencies: readonly string[];
+  /** Currencies in which opening figures have amounts, with how many have. */
+  readonly inCurrency: ReadonlyMap<string, number>;
   /** Of every pair at least the last two rates up to the opening date. */
   readonly rates: RateBook;
   readonly rateDays: number;

@@ -5,6 +5,7 @@ import { roleFacts } from '../chart/classes';
 import { missingExchangeRoles } from '../chart/exchange';
 import { type DatedRate, called as rateCalled } from '../money/rate';
 import { doubtOf, lookUp } from '../money/rate-book';
+import { plural } from '../result';
 import type { Check, ProofState } from './check';
 
 const on = (state: ProofState): boolean => state.facts.parts.includes('currencies');
@@ -32,6 +33,18 @@ export const CURRENCY_CHECKS = {
         )
         .map((account) => ({
           what: `${called(account)} is kept in ${account.currency ?? ''}, which is not switched on.`,
+          place: { stage: on(state) ? 'currencies' : 'company' },
+        })),
+  },
+  'currencies.amounts-switched-on': {
+    severity: 'blocker',
+    title: 'Amounts in currency are in currencies that are switched on',
+    why: 'What is posted in a currency stays in it for good, and can be rated only while the books use that currency.',
+    find: (state) =>
+      [...state.inCurrency]
+        .filter(([currency]) => !(on(state) && state.currencies.includes(currency)))
+        .map(([currency, figures]) => ({
+          what: `${plural(figures, 'opening figure has an amount', 'opening figures have amounts')} in ${currency}, which is not switched on. Switch it on, or take the amounts out.`,
           place: { stage: on(state) ? 'currencies' : 'company' },
         })),
   },

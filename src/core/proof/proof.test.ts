@@ -90,6 +90,7 @@ const stateOf = (
     facts: FACTS,
     old: { completeUntil: opening, trialBalance: opening },
     currencies: [],
+    inCurrency: new Map(),
     rates: rateBook([]),
     rateDays: 7,
     accounts: chart,

@@ -47,6 +47,9 @@ export const PaperPage = ({
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
 
+  // One key for one take-over, however often it is sent until it is answered.
+  const [key, setKey] = useState(() => crypto.randomUUID());
+
   const act = async <T,>(doing: Promise<Result<T>>): Promise<T | undefined> => {
     setBusy(true);
     const done = await send(doing);
@@ -57,8 +60,9 @@ export const PaperPage = ({
     return done.value;
   };
   const take = async (): Promise<void> => {
-    const taken = await act(takeOver({ books: frame.id, paper: paper.id }));
+    const taken = await act(takeOver({ books: frame.id, paper: paper.id, key }));
     if (taken === undefined) return;
+    setKey(crypto.randomUUID());
     toast(
       `${plural(taken.figures, 'figure')} taken over${taken.created > 0 ? `, ${plural(taken.created, 'account')} created` : ''}. It can be undone on the paper’s page.`,
     );
