@@ -119,6 +119,14 @@ export const ensureChromium = () => {
   );
 };
 
+/** A PostgreSQL server for the tests that need one, where Debian's packages have it; without one these are left out. */
+export const ensurePostgres = () => {
+  if (existsSync('/usr/lib/postgresql') || process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) return;
+  console.log('Installing PostgreSQL from Debian’s packages…');
+  const quiet = { env: { DEBIAN_FRONTEND: 'noninteractive' }, stdio: ['ignore', 'ignore', 'inherit'] };
+  run('apt-get', ['install', '-y', '-q', '--no-install-recommends', 'postgresql'], quiet);
+};
+
 const probe = (port) =>
   new Promise((resolve, reject) => {
     const server = createServer();

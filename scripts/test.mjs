@@ -1,10 +1,11 @@
 // npm test: everything that must hold, on a fresh machine too. Ends with one line, "N passed, N failed", from the runners' own reports.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, ensureBuild, ensureChromium, ensurePackages, freePort, root, run } from './provision.mjs';
+import { bin, ensureBuild, ensureChromium, ensurePackages, ensurePostgres, freePort, root, run } from './provision.mjs';
 
 ensurePackages();
 const chromium = ensureChromium();
+ensurePostgres();
 mkdirSync(join(root, '.cache'), { recursive: true });
 
 let passed = 0;

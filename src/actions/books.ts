@@ -14,7 +14,7 @@ import { similarNames } from '@/core/company/names';
 import { PART_IDS, partsUsedBy } from '@/core/company/parts';
 import { isCurrency } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/result';
-import { bookNames, deleteBooks, findBooks, insertBooks } from '@/store/books';
+import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
 import { insertYear } from '@/store/calendar';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
@@ -52,6 +52,8 @@ export const createBooks = action(
     const year = firstYear(yearStart.value);
     const wrong = cutoverProblems(year, cutover.value);
     if (wrong.length > 0) return fail(...wrong);
+    // One after the other, so that of two that are made at once under one name the second hears of the first.
+    await lockPractice(tx, actor.practice);
     const [twin] = similarNames(input.name, await bookNames(tx, actor.practice));
     if (twin !== undefined && !input.evenIfSameName)
       return fail(

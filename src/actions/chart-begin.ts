@@ -192,7 +192,7 @@ export const takeCopy = booksAction(
 /** Keeps this chart, with what goes with it, as a template of the practice; one of the same name is replaced. */
 export const saveTemplate = booksAction(
   'saveTemplate',
-  { name: z.string().trim().min(1, 'Give the template a name.').max(120, 'The name has more than 120 characters.') },
+  { name: text(120).trim().min(1, 'Give the template a name.') },
   async (context, input) => {
     const { tx, books, actor, now } = context;
     const source = await sourceOfBooks(context, books.id);

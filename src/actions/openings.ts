@@ -289,11 +289,7 @@ export const postOpenings = booksAction('postOpenings', { set: id }, async ({ tx
 export const openCorrection = booksAction(
   'openCorrection',
   {
-    reason: z
-      .string()
-      .trim()
-      .min(3, 'Say in a few words why the opening balances change.')
-      .max(300, 'The reason has more than 300 characters; shorten it.'),
+    reason: text(300).trim().min(3, 'Say in a few words why the opening balances change.'),
   },
   async ({ tx, books, actor, now }, input) => {
     const set = await currentSet(tx, books.id);

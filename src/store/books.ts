@@ -248,3 +248,8 @@ export const deleteBooks = async (tx: Queryable, id: number): Promise<void> => {
   await tx.query('delete from account where books_id = $1', [id]);
   await tx.query('delete from books where id = $1', [id]);
 };
+
+/** Lets nobody else make books in the practice until the transaction ends. */
+export const lockPractice = async (tx: Queryable, practice: number): Promise<void> => {
+  await tx.query('select from practice where id = $1 for update', [practice]);
+};

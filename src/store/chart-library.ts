@@ -18,7 +18,7 @@ export const templatesOf = (tx: Queryable, practice: number): Promise<readonly S
     [practice],
   );
 
-/** A template of the same name is replaced. */
+/** A template of the same name is replaced, also one that is stored at the same moment. */
 export const putTemplate = async (
   tx: Queryable,
   practice: number,
@@ -27,9 +27,10 @@ export const putTemplate = async (
   person: number,
   at: string,
 ): Promise<void> => {
-  await tx.query('delete from chart_template where practice_id = $1 and lower(name) = lower($2)', [practice, name]);
   await tx.query(
-    'insert into chart_template (practice_id, name, content, made_by, made_at) values ($1, $2, $3, $4, $5)',
+    `insert into chart_template (practice_id, name, content, made_by, made_at) values ($1, $2, $3, $4, $5)
+     on conflict (practice_id, lower(name)) do update set name = excluded.name, content = excluded.content,
+       made_by = excluded.made_by, made_at = excluded.made_at`,
     [practice, name, JSON.stringify(content), person, at],
   );
 };

@@ -11,6 +11,8 @@ export interface Queryable {
 export interface Database extends Queryable {
   /** One transaction: committed when `work` resolves, rolled back when it rejects. Never await a person or a file inside. */
   transaction<T>(work: (tx: Queryable) => Promise<T>): Promise<T>;
+  /** Runs work while no other process does the same: for migrations. Transactions may run inside. */
+  alone<T>(work: () => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
 

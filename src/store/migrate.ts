@@ -32,9 +32,12 @@ export const readMigrations = (directory = MIGRATIONS): readonly Migration[] =>
 
 /**
  * Brings the schema to the newest version, each migration in its own transaction together with its record, so that a cut
- * at any moment leaves whole migrations only. Refuses data that a newer Bathron wrote, or a migration edited after it was applied.
+ * at any moment leaves whole migrations only. Of several processes that start at once, one migrates and the others wait. Refuses data that a newer Bathron wrote, or a migration edited after it was applied.
  */
-export const migrate = async (database: Database, migrations = readMigrations()): Promise<void> => {
+export const migrate = (database: Database, migrations = readMigrations()): Promise<void> =>
+  database.alone(() => migrateAlone(database, migrations));
+
+const migrateAlone = async (database: Database, migrations: readonly Migration[]): Promise<void> => {
   await database.script(
     'create table if not exists schema_migration (version int primary key, name text not null, checksum text not null, applied_at timestamptz not null default now())',
   );

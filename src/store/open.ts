@@ -39,13 +39,42 @@ export const openInMemory = async (): Promise<Database> => {
   return database;
 };
 
-const isAlive = (pid: number): boolean => {
+/** A process, by its number and by when it began, since a number is used again: after a crash in a container, at once. */
+interface Owner {
+  readonly pid: number;
+  /** Unknown where the system does not say. */
+  readonly began: string | undefined;
+}
+
+/** When a process began: the start of the machine, and the ticks since then (proc(5), stat, field 22). */
+const beganAt = (pid: number): string | undefined => {
+  try {
+    const boot = readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim();
+    const stat = readFileSync(`/proc/${String(pid)}/stat`, 'utf8');
+    // The name of the program, in brackets, may hold spaces and brackets itself.
+    const ticks = stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19];
+    return ticks === undefined ? undefined : `${boot} ${ticks}`;
+  } catch {
+    return undefined;
+  }
+};
+
+const isAlive = ({ pid, began }: Owner): boolean => {
   try {
     process.kill(pid, 0);
-    return true;
   } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM';
+    if ((error as NodeJS.ErrnoException).code !== 'EPERM') return false;
   }
+  const now = beganAt(pid);
+  return began === undefined || now === undefined || began === now;
+};
+
+const readOwner = (file: string): Owner | undefined => {
+  if (!existsSync(file)) return undefined;
+  const [pid = '', ...began] = readFileSync(file, 'utf8').trim().split(' ');
+  return /^\d{1,10}$/.test(pid)
+    ? { pid: Number(pid), began: began.length > 0 ? began.join(' ') : undefined }
+    : undefined;
 };
 
 /**
@@ -55,8 +84,8 @@ const isAlive = (pid: number): boolean => {
  */
 const takeLock = async (directory: string, compromised: (error: Error) => void): Promise<() => Promise<void>> => {
   const ownerFile = join(directory, 'owner');
-  const owner = existsSync(ownerFile) ? Number(readFileSync(ownerFile, 'utf8')) : undefined;
-  const gone = owner !== undefined && owner !== process.pid && !isAlive(owner);
+  const owner = readOwner(ownerFile);
+  const gone = owner !== undefined && !isAlive(owner);
   let release: () => Promise<void>;
   try {
     release = await lockfile.lock(directory, {
@@ -69,10 +98,10 @@ const takeLock = async (directory: string, compromised: (error: Error) => void):
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'ELOCKED') throw error;
     throw new CannotOpen(
-      `Another Bathron${owner === undefined ? '' : ` (process ${owner})`} is using the data in ${directory}. Stop it first, or set BATHRON_DATA to another directory. If none is running, wait a minute and start again.`,
+      `Another Bathron${owner === undefined ? '' : ` (process ${owner.pid})`} is using the data in ${directory}. Stop it first, or set BATHRON_DATA to another directory. If none is running, wait a minute and start again.`,
     );
   }
-  writeFileSync(ownerFile, String(process.pid));
+  writeFileSync(ownerFile, `${String(process.pid)} ${beganAt(process.pid) ?? ''}`.trimEnd());
   return release;
 };
 

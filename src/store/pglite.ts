@@ -21,6 +21,8 @@ export const openPGlite = async (
   return {
     ...over(pg),
     transaction: (work) => pg.transaction((tx) => work(over(tx))),
+    // The lock on the data directory keeps other processes out already.
+    alone: (work) => work(),
     close: () => pg.close(),
     dump: () => pg.dumpDataDir('gzip'),
   };

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -113,6 +113,17 @@ describe('one directory, one process', () => {
     await kill(first);
     await reopened(directory, (database) => database.query('select 1'));
     expect(existsSync(join(directory, 'lock'))).toBe(false);
+  });
+});
+
+describe('a lock left behind', () => {
+  it('by a process of the same number that began at another time is taken over at once', async () => {
+    const directory = fresh();
+    await (await openDirectory(directory, () => undefined)).close();
+    // As after a crash in a container, where the next process gets the number of the last one.
+    mkdirSync(join(directory, 'lock'));
+    writeFileSync(join(directory, 'owner'), `${String(process.pid)} another-start 1`);
+    await reopened(directory, (database) => database.query('select 1'));
   });
 });
 

@@ -1,0 +1,84 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const PLACES = '/usr/lib/postgresql';
+
+/** Where the programs of a PostgreSQL server are, as Debian's package has them; undefined when there are none. */
+export const postgresPrograms = (): string | undefined =>
+  (existsSync(PLACES) ? readdirSync(PLACES) : [])
+    .sort((a, b) => Number(b) - Number(a))
+    .map((version) => join(PLACES, version, 'bin'))
+    .find((bin) => existsSync(join(bin, 'initdb')));
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => resolve(typeof address === 'object' && address !== null ? address.port : 0));
+    });
+  });
+
+export interface Cluster {
+  readonly url: string;
+  readonly stop: () => Promise<void>;
+}
+
+/** A server is never run by root; so here it is run by nobody. */
+const NOBODY = 65_534;
+
+/** Starts a server of its own on a loopback port, with nothing in it, to be thrown away. */
+export const startCluster = async (programs: string): Promise<Cluster> => {
+  const directory = mkdtempSync(join(tmpdir(), 'bathron-cluster-'));
+  const owner = process.getuid?.() === 0 ? { uid: NOBODY, gid: NOBODY } : {};
+  if (owner.uid !== undefined) chownSync(directory, owner.uid, owner.gid);
+  const data = join(directory, 'data');
+  const made = spawnSync(
+    join(programs, 'initdb'),
+    ['-D', data, '-U', 'bathron', '-A', 'trust', '-E', 'UTF8', '--no-sync'],
+    {
+      ...owner,
+      cwd: directory,
+      encoding: 'utf8',
+    },
+  );
+  if (made.status !== 0) throw new Error(`initdb: ${made.stderr}`);
+  const port = await freePort();
+  const child = spawn(
+    join(programs, 'postgres'),
+    [
+      '-D',
+      data,
+      '-p',
+      String(port),
+      '-c',
+      'listen_addresses=127.0.0.1',
+      '-c',
+      'unix_socket_directories=',
+      '-c',
+      'fsync=off',
+    ],
+    { ...owner, cwd: directory, stdio: ['ignore', 'ignore', 'pipe'] },
+  );
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  await new Promise<void>((resolve, reject) => {
+    let said = '';
+    child.stderr.on('data', (chunk: Buffer) => {
+      said += chunk.toString();
+      if (said.includes('ready to accept connections')) resolve();
+    });
+    child.once('exit', () => reject(new Error(`postgres: ${said}`)));
+  });
+  return {
+    url: `postgres://bathron@127.0.0.1:${String(port)}/postgres`,
+    stop: async () => {
+      child.kill('SIGINT');
+      await ended;
+      rmSync(directory, { recursive: true, force: true });
+    },
+  };
+};
