@@ -126,12 +126,10 @@ export const saveFigures = booksAction(
     const on = input.entries.some(({ parts }) => parts !== undefined && parts.length > 0)
       ? await currenciesOn(context)
       : [];
-    const once = await partsInHistory(
-      tx,
-      books.id,
-      draft.value.id,
-      input.entries.flatMap(({ account, restores, parts }) => (restores && (parts?.length ?? 0) > 0 ? [account] : [])),
+    const givenBack = input.entries.flatMap(({ account, restores, parts }) =>
+      restores && (parts?.length ?? 0) > 0 ? [account] : [],
     );
+    const once = await partsInHistory(tx, books.id, draft.value.id, givenBack);
     const wrong = input.entries.flatMap((entry): Problem[] => {
       const account = chart.get(entry.account);
       if (account === undefined)
@@ -216,7 +214,7 @@ export const saveFigures = booksAction(
         },
       ];
     });
-    const revisions = await writeLines(tx, books.id, draft.value.id, writings, newId(), actor.person, now);
+    const revisions = await writeLines(tx, books.id, draft.value.id, writings, newId(), actor.person, now, before);
     return ok<Saved>({
       saved: true,
       revisions: input.entries.map((entry) => ({

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import {
   type Account,
   type AccountId,
+  type ChartIndex,
   PLAIN_ACCOUNT,
   accountId,
   accountProblems,
@@ -224,9 +225,11 @@ export const decideRows = booksAction(
     if (input.decision?.kind === 'create') {
       const wrong = newAccountProblems(
         input.decision,
-        chart,
-        Object.entries(decisions).flatMap(([row, other]) =>
-          other.kind === 'create' && !rows.has(Number(row)) ? [other.code] : [],
+        chartIndex(chart),
+        new Set(
+          Object.entries(decisions).flatMap(([row, other]) =>
+            other.kind === 'create' && !rows.has(Number(row)) ? [other.code.toLowerCase()] : [],
+          ),
         ),
       );
       if (wrong.length > 0) return fail(...wrong);
@@ -259,13 +262,14 @@ const splitProblems = (
 const said = (given: { readonly [K in keyof TextFormat]?: TextFormat[K] | undefined }): Partial<TextFormat> =>
   Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined));
 
+/** `othersToCreate` are the codes, in lower case, of accounts that the paper will make besides this one. */
 const newAccountProblems = (
   made: Creation,
-  chart: readonly Account[],
-  othersToCreate: readonly string[],
+  chart: ChartIndex,
+  othersToCreate: ReadonlySet<string>,
 ): readonly Problem[] => [
-  ...accountProblems({ ...PLAIN_ACCOUNT, ...made }, chartIndex(chart)),
-  ...(othersToCreate.some((code) => code.toLowerCase() === made.code.toLowerCase())
+  ...accountProblems({ ...PLAIN_ACCOUNT, ...made }, chart),
+  ...(othersToCreate.has(made.code.toLowerCase())
     ? [
         problem(
           'account.code-taken',
@@ -327,15 +331,15 @@ export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() 
     return fail(
       problem('paper.no-accounts', 'No row of this paper is read as an account. Check the header row and the columns.'),
     );
+  const index = chartIndex(chart);
+  const codes = new Set<string>();
   const problems = [
     ...plan.problems,
-    ...plan.create.flatMap(({ row, decision: made }, at) =>
-      newAccountProblems(
-        made,
-        chart,
-        plan.create.slice(0, at).map((other) => other.decision.code),
-      ).map((one) => ({ ...one, field: `row-${row}` })),
-    ),
+    ...plan.create.flatMap(({ row, decision: made }) => {
+      const wrong = newAccountProblems(made, index, codes);
+      codes.add(made.code.toLowerCase());
+      return wrong.map((one) => ({ ...one, field: `row-${row}` }));
+    }),
   ];
   if (problems.length > 0) return fail(...problems);
 

@@ -78,11 +78,15 @@ export const saveChart = async (
   booksId: number,
   { added, changed, removed }: Edited,
 ): Promise<ReadonlyMap<AccountId, AccountId>> => {
-  const fresh = await tx.query<{ id: number }>(
-    `select nextval(pg_get_serial_sequence('account', 'id'))::int as id from generate_series(1, $1::int)`,
-    [added.length],
-  );
-  const ids = new Map(added.map((account, at) => [account.id, accountId(fresh[at]?.id ?? 0)]));
+  const ids = new Map<AccountId, AccountId>();
+  if (added.length > 0) {
+    const fresh = await tx.query<{ id: number }>(
+      `with sequence as (select pg_get_serial_sequence('account', 'id')::regclass as name)
+       select nextval(name)::int as id from sequence, generate_series(1, $1::int)`,
+      [added.length],
+    );
+    added.forEach((account, at) => ids.set(account.id, accountId(fresh[at]?.id ?? 0)));
+  }
   const real = (account: Account): Account => ({
     ...account,
     id: ids.get(account.id) ?? account.id,

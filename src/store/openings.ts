@@ -225,7 +225,10 @@ export interface Writing {
   readonly parts?: readonly Part[];
 }
 
-/** Writes figures and what happened to them; returns the new revision per account that still has a figure. */
+/**
+ * Writes figures and what happened to them; returns the new revision per account that still has a figure. `seen` are their
+ * parts as they stand, where the caller has read them in this transaction.
+ */
 export const writeLines = async (
   tx: Queryable,
   booksId: number,
@@ -234,13 +237,16 @@ export const writeLines = async (
   batch: string,
   person: number,
   at: string,
+  seen?: Awaited<ReturnType<typeof partsOfLines>>,
 ): Promise<ReadonlyMap<AccountId, number>> => {
-  const before = await partsOfLines(
-    tx,
-    booksId,
-    setId,
-    writings.map((one) => one.account),
-  );
+  const before =
+    seen ??
+    (await partsOfLines(
+      tx,
+      booksId,
+      setId,
+      writings.map((one) => one.account),
+    ));
   const gone = writings.filter((one) => one.amount === null);
   const kept = writings.filter((one) => one.amount !== null);
   if (gone.length > 0)
@@ -370,6 +376,7 @@ export const partsInHistory = async (
   setId: number,
   accounts: readonly AccountId[],
 ): Promise<ReadonlyMap<AccountId, readonly (readonly Part[])[]>> => {
+  if (accounts.length === 0) return new Map();
   const rows = await tx.query<StoredParts & { account: AccountId }>(
     `select account_id as account, from_parts as "fromParts", to_parts as "toParts" from opening_change
      where books_id = $1 and set_id = $2 and account_id = any($3::int[])`,
