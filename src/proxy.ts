@@ -1,92 +1,10 @@
 import { type NextRequest, NextResponse } from 'next/server';
+import { FILE_POLICY, NO_PAGE, pagePolicy, refusal, withHeaders } from './app/guard';
 
-/**
- * What every request goes through before anything else: which names this server answers to, which pages may ask it, and the
- * headers that go with every answer. They are set here and nowhere else, since what is set in several places overwrites
- * itself.
- */
-
-/** Names under which a browser on this machine reaches the server. */
-const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
-
-const allowedHosts: ReadonlySet<string> = new Set([
-  ...LOOPBACK,
-  ...(process.env.BATHRON_HOSTS ?? '')
-    .split(/[\s,]+/)
-    .filter((name) => name !== '')
-    .map((name) => name.toLowerCase()),
-]);
-
-/** The name in a Host header without its port. */
-const nameOf = (host: string): string => host.toLowerCase().replace(/:\d{1,5}$/, '');
-
-/** Addresses that answer with a file or data and never with a page. */
-const NO_PAGE =
-  /^\/(?:simulated\/|books\/\d+\/(?:logo|accounts(?:\/\d+)?|papers\/(?:bring|\d+\/(?:file|matching))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|compare\/export)|statements\/[a-z-]+\/export)\/?$)/;
-
-const development = process.env.NODE_ENV === 'development';
-
-const pagePolicy = (nonce: string): string =>
-  [
-    "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
-    "worker-src 'self' blob:",
-    // Styles of single elements are written by the libraries that place rows and drawings.
-    "style-src 'self' 'unsafe-inline'",
-    "img-src 'self' data: blob:",
-    "font-src 'self' data:",
-    "connect-src 'self'",
-    "object-src 'none'",
-    "base-uri 'none'",
-    "form-action 'self'",
-    "frame-ancestors 'none'",
-  ].join('; ');
-
-/** For what is no page: opened by itself it runs nothing, loads nothing and stands in no frame. */
-const FILE_POLICY = "sandbox; default-src 'none'; frame-ancestors 'none'";
-
-const withHeaders = (response: NextResponse, policy: string): NextResponse => {
-  response.headers.set('Content-Security-Policy', policy);
-  response.headers.set('X-Content-Type-Options', 'nosniff');
-  response.headers.set('X-Frame-Options', 'DENY');
-  response.headers.set('Referrer-Policy', 'same-origin');
-  response.headers.set('Cross-Origin-Opener-Policy', 'same-origin');
-  response.headers.set('Cross-Origin-Resource-Policy', 'same-origin');
-  response.headers.set('Permissions-Policy', 'camera=(), geolocation=(), microphone=()');
-  return response;
-};
-
-const refused = (status: number, code: string, message: string): NextResponse =>
-  withHeaders(NextResponse.json({ ok: false, problems: [{ code, message }] }, { status }), FILE_POLICY);
-
-const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
-
-/** Whether another site's page sent this. A link to a page of ours may be followed from anywhere; nothing else may. */
-const isForeign = (request: NextRequest, host: string, path: string): boolean => {
-  const site = request.headers.get('sec-fetch-site');
-  const followed =
-    request.headers.get('sec-fetch-mode') === 'navigate' &&
-    request.headers.get('sec-fetch-dest') === 'document' &&
-    SAFE.has(request.method) &&
-    !NO_PAGE.test(path);
-  if ((site === 'cross-site' || site === 'same-site') && !followed) return true;
-  const origin = request.headers.get('origin');
-  if (origin === null || SAFE.has(request.method)) return false;
-  return !URL.canParse(origin) || new URL(origin).host !== host.toLowerCase();
-};
-
-export const proxy = (request: NextRequest): NextResponse => {
-  const host = request.headers.get('host') ?? '';
-  const path = request.nextUrl.pathname;
-  if (!allowedHosts.has(nameOf(host)))
-    return refused(
-      421,
-      'request.host',
-      'This server does not answer to that name. Open it under the name that it printed when it started, or add the name to BATHRON_HOSTS.',
-    );
-  if (isForeign(request, host, path))
-    return refused(403, 'request.origin', 'This was sent by a page of another site, so it was not carried out.');
-  if (NO_PAGE.test(path)) return withHeaders(NextResponse.next(), FILE_POLICY);
+export const proxy = (request: NextRequest): Response => {
+  const refused = refusal(request);
+  if (refused !== undefined) return refused;
+  if (NO_PAGE.test(request.nextUrl.pathname)) return withHeaders(NextResponse.next(), FILE_POLICY);
   const nonce = btoa(crypto.randomUUID());
   const policy = pagePolicy(nonce);
   const headers = new Headers(request.headers);
@@ -95,3 +13,6 @@ export const proxy = (request: NextRequest): NextResponse => {
   headers.set('Content-Security-Policy', policy);
   return withHeaders(NextResponse.next({ request: { headers } }), policy);
 };
+
+/** All addresses but those that guard themselves: a body that passes through here is held whole, and cut where it is large. */
+export const config = { matcher: ['/((?!books/\\d+/(?:papers/bring|chart/import/take|currencies/rates)$).*)'] };

@@ -36,8 +36,10 @@ export const takeAccounts = fileAction(
 );
 
 /** How files with this header were last read in this practice; undefined when none was. */
-export const rememberedMapping = (signature: string) =>
+export const rememberedMapping = (asked: string) =>
   view(async ({ tx, actor }) => {
-    const parsed = mapping.safeParse(await findMapping(tx, actor.practice, signature));
+    const signature = text(600).safeParse(asked);
+    if (!signature.success) return undefined;
+    const parsed = mapping.safeParse(await findMapping(tx, actor.practice, signature.data));
     return parsed.success ? parsed.data : undefined;
   });

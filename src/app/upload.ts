@@ -21,6 +21,6 @@ export const namedUpload = (request: Request): string | Response => {
 };
 
 /** Reads a body up to the limit and gives up beyond it, whatever length was announced. */
-export const bounded = async (request: Request, limit: number): Promise<Uint8Array<ArrayBuffer> | Response> =>
+export const bounded = async (request: Request, limit: number): Promise<Uint8Array<SharedArrayBuffer> | Response> =>
   (await boundedBytes(request.body, limit)) ??
   refused(413, 'upload.large', `The file is larger than ${megabytes(limit)}, which is the most that is taken.`);

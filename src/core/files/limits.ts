@@ -18,7 +18,7 @@ export const MOST_BLANK_ROWS = 5000;
 /** Columns that are read; those after them are told. */
 export const MOST_COLUMNS = 60;
 /** Cells of a file, all its sheets together. */
-export const MOST_CELLS = 8_000_000;
+export const MOST_CELLS = 6_000_000;
 /** Characters of all cells together. */
 export const MOST_CHARACTERS = 64 * 1024 * 1024;
 /** Characters of one cell: what a cell of ISO/IEC 29500 holds. */

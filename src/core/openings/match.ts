@@ -233,15 +233,20 @@ const SAYS_LITTLE: ReadonlySet<string> = new Set(
   'cost costs accumulated depreciation expense expenses income year goods'.split(' '),
 );
 
-/** The normal side of an old account that is one of the chart without a doubt. */
+/** The normal side of an old account that is one of the chart without a doubt. Each old account is looked for once. */
 export const hintOf = (
   match: (row: OldAccount) => Match,
   chart: readonly Account[],
 ): ((row: Pick<OldAccount, 'code' | 'name'>) => Side | undefined) => {
   const byId = new Map(chart.map((account) => [account.id, account]));
+  const known = new Map<string, Side | undefined>();
   return ({ code, name }) => {
+    const key = `${code}\u0000${name}`;
+    if (known.has(key)) return known.get(key);
     const found = match({ code, name });
     const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
-    return account === undefined ? undefined : normalSide(account);
+    const side = account === undefined ? undefined : normalSide(account);
+    known.set(key, side);
+    return side;
   };
 };

@@ -22,7 +22,7 @@ export const READING: ReadingLimits = {
   milliseconds: 2500,
   millisecondsPerMegabyte: 1500,
   megabytes: 256,
-  megabytesForLarge: 1024,
+  megabytesForLarge: 768,
   largeFrom: 4 * 1024 * 1024,
   threads: 2,
   mostWaiting: 100,
@@ -73,7 +73,7 @@ export const readingPool = (
       maxThreads,
       idleTimeout: 30_000,
       recordTiming: false,
-      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 32 },
+      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 48 },
     });
   const small = made(limits.threads, limits.megabytes);
   const gates = { small: gate(limits.threads), large: gate(1) };
@@ -112,7 +112,9 @@ export const readingPool = (
       limits.milliseconds + Math.floor(input.bytes.length / 1024 / 1024) * limits.millisecondsPerMegabyte;
     try {
       // A view is sent with the whole of what it is a view of, so it is made a whole of its own.
-      const bytes = input.bytes.byteLength === input.bytes.buffer.byteLength ? input.bytes : input.bytes.slice();
+      const { buffer } = input.bytes;
+      const whole = buffer instanceof SharedArrayBuffer || input.bytes.byteLength === buffer.byteLength;
+      const bytes = whole ? input.bytes : input.bytes.slice();
       return (await pool.run(
         { task, input: { ...input, bytes } },
         { signal: AbortSignal.timeout(milliseconds) },

@@ -1,21 +1,22 @@
 import { bringRates, exportRates, ratesLimit } from '@/actions/rates-in';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
+import { guarded } from '@/app/guard';
 import { bounded, namedUpload } from '@/app/upload';
 
 interface Given {
   readonly params: Promise<{ books: string }>;
 }
 
-export async function GET(_request: Request, { params }: Given): Promise<Response> {
+export const GET = guarded(async (_request, { params }: Given) => {
   const file = await exportRates(idFrom((await params).books));
   return file === undefined
     ? new Response('There are no such books.', { status: 404 })
     : download(file.name, 'text/csv; charset=utf-8', file.content);
-}
+});
 
 /** A file of rates: previewed, or with `take=1` stored. `direction` overrules what was guessed. */
-export async function POST(request: Request, { params }: Given): Promise<Response> {
+export const POST = guarded(async (request, { params }: Given) => {
   const name = namedUpload(request);
   if (name instanceof Response) return name;
   const content = await bounded(request, ratesLimit);
@@ -31,4 +32,4 @@ export async function POST(request: Request, { params }: Given): Promise<Respons
       ...(direction === 'base-unit' || direction === 'foreign-unit' ? { direction } : {}),
     }),
   );
-}
+});

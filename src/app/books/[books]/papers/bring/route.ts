@@ -1,15 +1,13 @@
 import { bringPaper, paperLimit } from '@/actions/bring';
 import { idFrom } from '@/app/parameters';
+import { guarded } from '@/app/guard';
 import { bounded, namedUpload } from '@/app/upload';
 
 /** Takes one paper: the body is the file. */
-export async function POST(
-  request: Request,
-  { params }: { readonly params: Promise<{ books: string }> },
-): Promise<Response> {
+export const POST = guarded(async (request, { params }: { readonly params: Promise<{ books: string }> }) => {
   const name = namedUpload(request);
   if (name instanceof Response) return name;
   const content = await bounded(request, paperLimit);
   if (content instanceof Response) return content;
   return Response.json(await bringPaper({ books: idFrom((await params).books), name, content }));
-}
+});

@@ -1,0 +1,95 @@
+/**
+ * What every request goes through before anything else: which names this server answers to, which pages may ask it, and the
+ * headers that go with every answer. They are decided here and nowhere else, since what is set in several places overwrites
+ * itself. `proxy.ts` asks for all addresses but those that take large files, whose body it would hold a second time; these ask
+ * themselves (`guarded`).
+ */
+
+/** Names under which a browser on this machine reaches the server. */
+const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
+
+const allowedHosts: ReadonlySet<string> = new Set([
+  ...LOOPBACK,
+  ...(process.env.BATHRON_HOSTS ?? '')
+    .split(/[\s,]+/)
+    .filter((name) => name !== '')
+    .map((name) => name.toLowerCase()),
+]);
+
+/** The name in a Host header without its port. */
+const nameOf = (host: string): string => host.toLowerCase().replace(/:\d{1,5}$/, '');
+
+/** Addresses that answer with a file or data and never with a page. */
+export const NO_PAGE =
+  /^\/(?:simulated\/|books\/\d+\/(?:logo|accounts(?:\/\d+)?|papers\/(?:bring|\d+\/(?:file|matching))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|compare\/export)|statements\/[a-z-]+\/export)\/?$)/;
+
+const development = process.env.NODE_ENV === 'development';
+
+export const pagePolicy = (nonce: string): string =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
+    "worker-src 'self' blob:",
+    // Styles of single elements are written by the libraries that place rows and drawings.
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self' data:",
+    "connect-src 'self'",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+
+/** For what is no page: opened by itself it runs nothing, loads nothing and stands in no frame. */
+export const FILE_POLICY = "sandbox; default-src 'none'; frame-ancestors 'none'";
+
+export const withHeaders = <R extends Response>(response: R, policy: string): R => {
+  response.headers.set('Content-Security-Policy', policy);
+  response.headers.set('X-Content-Type-Options', 'nosniff');
+  response.headers.set('X-Frame-Options', 'DENY');
+  response.headers.set('Referrer-Policy', 'same-origin');
+  response.headers.set('Cross-Origin-Opener-Policy', 'same-origin');
+  response.headers.set('Cross-Origin-Resource-Policy', 'same-origin');
+  response.headers.set('Permissions-Policy', 'camera=(), geolocation=(), microphone=()');
+  return response;
+};
+
+const refused = (status: number, code: string, message: string): Response =>
+  withHeaders(Response.json({ ok: false, problems: [{ code, message }] }, { status }), FILE_POLICY);
+
+const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Whether another site's page sent this. A link to a page of ours may be followed from anywhere; nothing else may. */
+const isForeign = (request: Request, host: string, path: string): boolean => {
+  const site = request.headers.get('sec-fetch-site');
+  const followed =
+    request.headers.get('sec-fetch-mode') === 'navigate' &&
+    request.headers.get('sec-fetch-dest') === 'document' &&
+    SAFE.has(request.method) &&
+    !NO_PAGE.test(path);
+  if ((site === 'cross-site' || site === 'same-site') && !followed) return true;
+  const origin = request.headers.get('origin');
+  if (origin === null || SAFE.has(request.method)) return false;
+  return !URL.canParse(origin) || new URL(origin).host !== host.toLowerCase();
+};
+
+/** Why a request is not carried out, or undefined. */
+export const refusal = (request: Request): Response | undefined => {
+  const host = request.headers.get('host') ?? '';
+  if (!allowedHosts.has(nameOf(host)))
+    return refused(
+      421,
+      'request.host',
+      'This server does not answer to that name. Open it under the name that it printed when it started, or add the name to BATHRON_HOSTS.',
+    );
+  if (isForeign(request, host, new URL(request.url).pathname))
+    return refused(403, 'request.origin', 'This was sent by a page of another site, so it was not carried out.');
+  return undefined;
+};
+
+/** A handler of an address that takes large files. */
+export const guarded =
+  <Given>(handle: (request: Request, given: Given) => Promise<Response>) =>
+  async (request: Request, given: Given): Promise<Response> =>
+    refusal(request) ?? withHeaders(await handle(request, given), FILE_POLICY);
