@@ -12,6 +12,7 @@ import { createBooks } from '@/actions/books';
 import { closeDatabase, useDatabase } from '@/actions/context';
 import { openingsView } from '@/actions/views';
 import { openDirectory } from '@/store/open';
+import how from '../scripts/server.json';
 import { CORPUS, control } from '../tests/hostile/corpus';
 import { mutated } from '../tests/hostile/mutate';
 
@@ -164,10 +165,14 @@ const bareSaves = async (): Promise<number> => {
 
 const main = async (): Promise<void> => {
   const sheet = await prepare();
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', port], {
-    env: { ...process.env, BATHRON_DATA: data, PORT: port, LOG_LEVEL: 'error' },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  const server = spawn(
+    process.execPath,
+    [...how.args, 'node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', port],
+    {
+      env: { ...how.env, ...process.env, BATHRON_DATA: data, PORT: port, LOG_LEVEL: 'error' },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  );
   const pid = server.pid ?? 0;
   let peak = 0;
   const watch = setInterval(() => {

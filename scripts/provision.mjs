@@ -9,6 +9,9 @@ import { fileURLToPath } from 'node:url';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
+/** How the server's process is run. */
+const server = JSON.parse(readFileSync(join(root, 'scripts', 'server.json'), 'utf8'));
+
 /** Ends with one sentence. */
 export const stop = (sentence) => {
   console.error(sentence);
@@ -160,12 +163,21 @@ export const ensureSeed = () => {
 export const startServer = async (port, { dev = false, quiet = false, env = {} } = {}) => {
   const child = spawn(
     process.execPath,
-    [join(root, 'node_modules/next/dist/bin/next'), dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)],
+    [
+      ...server.args,
+      join(root, 'node_modules/next/dist/bin/next'),
+      dev ? 'dev' : 'start',
+      '-H',
+      '127.0.0.1',
+      '-p',
+      String(port),
+    ],
     {
       cwd: root,
       stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
       env: {
         RATE_SERVICE: `http://127.0.0.1:${port}/simulated/rates`,
+        ...server.env,
         ...process.env,
         NEXT_TELEMETRY_DISABLED: '1',
         NEXT_MANUAL_SIG_HANDLE: 'true',

@@ -74,6 +74,15 @@ const isForeign = (request: Request, host: string, path: string): boolean => {
   return !URL.canParse(origin) || new URL(origin).host !== host.toLowerCase();
 };
 
+const decodes = (path: string): boolean => {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
 /** Why a request is not carried out, or undefined. */
 export const refusal = (request: Request): Response | undefined => {
   const host = request.headers.get('host') ?? '';
@@ -83,7 +92,9 @@ export const refusal = (request: Request): Response | undefined => {
       'request.host',
       'This server does not answer to that name. Open it under the name that it printed when it started, or add the name to BATHRON_HOSTS.',
     );
-  if (isForeign(request, host, new URL(request.url).pathname))
+  const path = new URL(request.url).pathname;
+  if (!decodes(path)) return refused(400, 'request.address', 'This address holds something that is no text.');
+  if (isForeign(request, host, path))
     return refused(403, 'request.origin', 'This was sent by a page of another site, so it was not carried out.');
   return undefined;
 };

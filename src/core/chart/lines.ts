@@ -1,9 +1,13 @@
 import { readClipboard } from '../openings/sheet';
-import { type Table } from '../files/cells';
+import type { Table } from '../files/cells';
+import { MOST_COLUMNS } from '../files/limits';
 import { recogniseChart, readChartRows } from './chart-file';
 import type { Incoming, IncomingFields } from './incoming';
 
 const CODE = /^(?=.*\d)[\p{L}\p{N}][\p{L}\p{N}.\-/]*$/u;
+/** Nothing longer is a code. */
+const MOST_CODE = 60;
+const isCode = (text: string): boolean => text.length <= MOST_CODE && CODE.test(text);
 
 /**
  * Accounts out of typed or pasted lines, one per line: "4110 Sales of tiles", or a name alone. A line that ends with a
@@ -12,7 +16,7 @@ const CODE = /^(?=.*\d)[\p{L}\p{N}][\p{L}\p{N}.\-/]*$/u;
  */
 export const readLines = (text: string, under: string, base: string): readonly Incoming[] => {
   const pasted = readClipboard(text);
-  const table: Table = { name: 'lines', rows: pasted.map((row) => [...row]) };
+  const table: Table = { name: 'lines', rows: pasted.map((row) => row.slice(0, MOST_COLUMNS)) };
   const { mapping } = recogniseChart([table]);
   if (mapping.header >= 0) return readChartRows(table, mapping, base);
   let heading = under;
@@ -24,7 +28,7 @@ export const readLines = (text: string, under: string, base: string): readonly I
     if (filled.length === 1 && first.endsWith(':')) {
       const named = first.slice(0, -1).trim();
       // A code alone names a heading that is here.
-      if (CODE.test(named)) {
+      if (isCode(named)) {
         heading = named;
         return [];
       }
@@ -34,10 +38,10 @@ export const readLines = (text: string, under: string, base: string): readonly I
       return name === '' ? [] : [incoming(row, { code, name, heading: true, parent: outer })];
     }
     const { code, name } =
-      CODE.test(first) && rest[0] !== undefined
+      isCode(first) && rest[0] !== undefined
         ? { code: first, name: rest[0] }
         : split(filled.length === 1 ? first : (filled[0] ?? ''));
-    const type = CODE.test(first) ? rest[1] : rest[0];
+    const type = isCode(first) ? rest[1] : rest[0];
     return [
       incoming(row, {
         code,
@@ -52,7 +56,7 @@ export const readLines = (text: string, under: string, base: string): readonly I
 
 const split = (line: string): { readonly code: string; readonly name: string } => {
   const [, code = '', name = ''] = /^(\S+)\s+(\S.*)$/.exec(line) ?? [];
-  return CODE.test(code) ? { code, name: name.trim() } : { code: '', name: line };
+  return isCode(code) ? { code, name: name.trim() } : { code: '', name: line };
 };
 
 const incoming = (row: number, says: Partial<IncomingFields>): Incoming => ({

@@ -82,16 +82,20 @@ export const splitText = (text: string, delimiter: string, quote: string, most: 
   return { rows, openQuotes };
 };
 
-/** Whether there are more than so many cells, counted before any of them takes memory; a delimiter in quotes counts too. */
-const holdsMore = (text: string, delimiter: string, most: number): boolean => {
-  if (text.length < most) return false;
+/** The limit that a text is past, counted before any of it takes memory; a delimiter or line end in quotes counts too. */
+const pastWhich = (text: string, delimiter: string, most: Most): 'rows' | 'cells' | undefined => {
+  if (text.length < most.rows) return undefined;
   const comma = delimiter.charCodeAt(0);
-  let cells = 0;
-  for (let at = 0; at < text.length && cells <= most; at += 1) {
+  let [cells, rows] = [0, 0];
+  for (let at = 0; at < text.length; at += 1) {
     const code = text.charCodeAt(at);
-    if (code === comma || code === 10 || code === 13) cells += 1;
+    if (code === 10 || (code === 13 && text.charCodeAt(at + 1) !== 10)) rows += 1;
+    else if (code !== comma) continue;
+    cells += 1;
+    if (rows > most.rows) return 'rows';
+    if (cells > most.cells) return 'cells';
   }
-  return cells > most;
+  return undefined;
 };
 
 /** The delimiter under which the most of the first rows have the same number of cells; among equals, the one that makes more cells. */
@@ -146,9 +150,9 @@ export const readCsv = (
   const quote = format.quote ?? quoteOf(text);
   const delimiter = format.delimiter ?? delimiterOf(text, quote);
   const most = { rows: MOST_ROWS, cells: MOST_CELLS };
-  const split: Split = holdsMore(text, delimiter, MOST_CELLS)
-    ? { rows: [], openQuotes: [], past: 'cells' }
-    : splitText(text, delimiter, quote, most);
+  const past = pastWhich(text, delimiter, most);
+  const split: Split =
+    past === undefined ? splitText(text, delimiter, quote, most) : { rows: [], openQuotes: [], past };
   if (split.past !== undefined)
     return fail(
       problem(

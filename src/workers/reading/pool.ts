@@ -21,9 +21,9 @@ export interface ReadingLimits {
 export const READING: ReadingLimits = {
   milliseconds: 2500,
   millisecondsPerMegabyte: 1500,
-  megabytes: 256,
+  megabytes: 192,
   megabytesForLarge: 768,
-  largeFrom: 4 * 1024 * 1024,
+  largeFrom: 512 * 1024,
   threads: 2,
   mostWaiting: 100,
 };
@@ -71,9 +71,9 @@ export const readingPool = (
       filename,
       minThreads: 0,
       maxThreads,
-      idleTimeout: 30_000,
+      idleTimeout: 5000,
       recordTiming: false,
-      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 48 },
+      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 32 },
     });
   const small = made(limits.threads, limits.megabytes);
   const gates = { small: gate(limits.threads), large: gate(1) };

@@ -3,6 +3,9 @@ import { idFrom } from '@/app/parameters';
 import { guarded } from '@/app/guard';
 import { bounded, namedUpload } from '@/app/upload';
 
+/** Papers are sent here, not fetched. */
+export const GET = guarded(() => Promise.resolve(new Response('Papers are sent here.', { status: 405 })));
+
 /** Takes one paper: the body is the file. */
 export const POST = guarded(async (request, { params }: { readonly params: Promise<{ books: string }> }) => {
   const name = namedUpload(request);
