@@ -236,7 +236,7 @@ describe('the rate service', () => {
   const serve = async (answer: (url: string) => Promise<Response>): Promise<void> => {
     const server = createServer((request, response) => {
       void answer(`http://x${request.url ?? ''}`).then(async (given) => {
-        response.writeHead(given.status, { 'content-type': given.headers.get('content-type') ?? 'text/plain' });
+        response.writeHead(given.status, Object.fromEntries(given.headers));
         response.end(Buffer.from(await given.arrayBuffer()));
       });
     });
@@ -280,6 +280,36 @@ describe('the rate service', () => {
     expect(await fetchServiceRates({ books, ...span, take: true }).then(codesOf)).toEqual(['service.garbage']);
     process.env.RATE_SERVICE = 'http://127.0.0.1:1/rates';
     expect(await fetchServiceRates({ books, ...span, take: true }).then(codesOf)).toEqual(['service.down']);
+    expect((await currenciesView(books, 'GBP'))?.pairs).toEqual([]);
+  });
+
+  it('is given up where it sends without end, sends on to somewhere else, or answers with another base', async () => {
+    const books = await foreign('GBP');
+    const ask = () => fetchServiceRates({ books, ...span, take: true }).then(codesOf);
+    let sent = 0;
+    const endless = createServer((_, response) => {
+      const part = Buffer.alloc(1024 * 1024, 'x');
+      const more = (): void => {
+        while (response.write(part)) sent += 1;
+        response.once('drain', more);
+      };
+      more();
+    });
+    await new Promise<void>((resolve) => endless.listen(0, '127.0.0.1', resolve));
+    process.env.RATE_SERVICE = `http://127.0.0.1:${String((endless.address() as AddressInfo).port)}/rates`;
+    expect(await ask()).toEqual(['service.large']);
+    endless.closeAllConnections();
+    endless.close();
+    expect(sent).toBeLessThan(64);
+    let asked = 0;
+    await serve((url) => {
+      asked += 1;
+      return Promise.resolve(new Response(null, { status: 302, headers: { location: `${url}/elsewhere` } }));
+    });
+    expect(await ask()).toEqual(['service.down']);
+    expect(asked).toBe(1);
+    await serve(() => Promise.resolve(Response.json({ base: 'USD', rates: [] })));
+    expect(await ask()).toEqual(['service.other-base']);
     expect((await currenciesView(books, 'GBP'))?.pairs).toEqual([]);
   });
 

@@ -25,6 +25,8 @@ interface ReadFile {
   readonly remembered: boolean;
 }
 
+const PATIENCE = 60_000;
+
 /** A list of accounts out of a file: how it is read, what would happen to each row, and putting the bad ones right in place. */
 export const ImportPage = ({
   frame,
@@ -47,6 +49,8 @@ export const ImportPage = ({
   const [clash, setClash] = useState<'keep' | 'change' | 'new-code'>('change');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState<'' | 'reading' | 'taking'>('');
+  /** Files given up so far. */
+  const [given, setGiven] = useState(0);
   const place = `/books/${String(frame.id)}/chart`;
 
   useEffect(() => {
@@ -77,7 +81,23 @@ export const ImportPage = ({
         .catch(() => begin(null));
     };
     return () => made.terminate();
-  }, [place]);
+  }, [place, given]);
+
+  // A file that is not read by then never will be: its worker is ended, and the next file gets another one.
+  useEffect(() => {
+    if (busy !== 'reading') return;
+    const timer = setTimeout(() => {
+      setGiven((count) => count + 1);
+      setBusy('');
+      setProblems([
+        {
+          code: 'paper.time',
+          message: `${chosen.current?.name ?? 'The file'} was not read within ${String(PATIENCE / 1000)} seconds, so it was given up. Save it as plain CSV, or in parts, and choose that.`,
+        },
+      ]);
+    }, PATIENCE);
+    return () => clearTimeout(timer);
+  }, [busy]);
 
   useEffect(() => {
     if (mapping === undefined) return;

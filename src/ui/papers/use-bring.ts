@@ -13,6 +13,9 @@ type Read = FromPaperWorker | 'cancelled';
 
 const refused = (code: string, message: string): Brought => ({ ok: false, problems: [{ code, message }] });
 
+/** A file that is not read by then never will be. */
+const PATIENCE = 60_000;
+
 /** A reading or a sending under way, which can be given up. */
 interface Running<T> {
   readonly done: Promise<T>;
@@ -22,6 +25,19 @@ interface Running<T> {
 const reading = (name: string, content: Blob): Running<Read> => {
   const worker = new Worker(new URL('../../workers/paper.ts', import.meta.url), { type: 'module' });
   let settle: (read: Read) => void = () => undefined;
+  const timer = setTimeout(
+    () =>
+      settle({
+        ok: false,
+        problems: [
+          {
+            code: 'paper.time',
+            message: `${name} was not read within ${String(PATIENCE / 1000)} seconds, so it was given up. Save it as plain CSV, or in parts, and bring that.`,
+          },
+        ],
+      }),
+    PATIENCE,
+  );
   const done = new Promise<Read>((resolve) => {
     settle = resolve;
     worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => resolve(data));
@@ -32,7 +48,10 @@ const reading = (name: string, content: Blob): Running<Read> => {
       (bytes) => worker.postMessage({ bytes, name } satisfies ToPaperWorker, [bytes]),
       () => resolve({ ok: false, problems: [{ code: 'paper.gone', message: `${name} is not there any more.` }] }),
     );
-  }).finally(() => worker.terminate());
+  }).finally(() => {
+    clearTimeout(timer);
+    worker.terminate();
+  });
   return { done, cancel: () => settle('cancelled') };
 };
 
