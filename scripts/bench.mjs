@@ -7,9 +7,12 @@ ensureBuild();
 console.log('Building the empty page that pages are compared with…');
 if (run(bin('next'), ['build', 'bench/empty'], { stdio: ['ignore', 'ignore', 'inherit'] }) !== 0)
   stop('The baseline page could not be built.');
-process.exit(
-  run(process.execPath, ['--import', 'tsx', 'bench/bench.ts', String(await freePort()), String(await freePort())], {
+const measure = (file, ...given) =>
+  run(process.execPath, ['--import', 'tsx', file, ...given], {
     cwd: root,
     env: { CHROMIUM: chromium, LOG_LEVEL: 'error' },
-  }),
-);
+  });
+// `npm run bench -- attack` measures only the server under attack and under load.
+const only = process.argv[2];
+const ended = only === 'attack' ? 0 : measure('bench/bench.ts', String(await freePort()), String(await freePort()));
+process.exit(measure('bench/attack.ts', String(await freePort()), '2000') || ended);
