@@ -145,7 +145,8 @@ export interface ReadPaper {
 const unreadable = ({ problems }: { readonly problems: readonly { readonly message: string }[] }): PaperSheet => ({
   recognition: {
     reading: { sheet: 0, header: -1, columns: [], style: '1,234.56', convention: 'written', asAccount: {} },
-    reasons: problems.map(({ message }) => message),
+    reasons: [],
+    doubts: problems.map(({ message }) => message),
     nets: [],
     rows: [],
   },

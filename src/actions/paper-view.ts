@@ -157,7 +157,12 @@ export const paperView = (id: number, paperId: number, row?: number) =>
         sheets: sheet.sheets,
         head: sheet.head,
         width: sheet.width,
-        recognition: { reading: recognition.reading, reasons: recognition.reasons, nets: recognition.nets },
+        recognition: {
+          reading: recognition.reading,
+          reasons: recognition.reasons,
+          doubts: recognition.doubts,
+          nets: recognition.nets,
+        },
         likePaper,
         format: sheet.format,
         stated: sheet.stated,

@@ -359,7 +359,7 @@ export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table
     return fail(
       problem(
         'paper.broken',
-        `${name} is not a readable XLSX workbook: it is damaged or is something else with that ending.`,
+        `${name} is not a readable XLSX workbook: it is damaged or is something else with that ending. Open it in a spreadsheet, save it as XLSX or CSV, and bring that.`,
       ),
     );
   if ([...parts.value.keys()].some((part) => /vbaProject/i.test(part)))

@@ -122,7 +122,7 @@ export const zipParts = (bytes: Uint8Array, name: string): Result<ReadonlyMap<st
   const broken = fail(
     problem(
       'paper.broken',
-      `${name} is not a readable XLSX workbook: it is damaged or is something else with that ending.`,
+      `${name} is not a readable XLSX workbook: it is damaged or is something else with that ending. Open it in a spreadsheet, save it as XLSX or CSV, and bring that.`,
     ),
   );
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);

@@ -13,6 +13,8 @@ export interface Recognition {
   readonly reading: Reading;
   /** Why it is read this way, one sentence per guess. */
   readonly reasons: readonly string[];
+  /** What was met on the way that may be wrong and wants to be looked at, a sentence each. */
+  readonly doubts: readonly string[];
   /** What the accounts come to under each sign convention that the columns allow. */
   readonly nets: readonly Net[];
   /** The rows under the reading. */
@@ -149,6 +151,7 @@ export const explained = (
     reading,
     nets,
     rows: tried?.rowsUnder(reading.convention) ?? [],
+    doubts: [...sameTitles(texts, reading.columns), ...(table?.remarks ?? [])],
     reasons: [
       ...(tables.length > 1 && table !== undefined
         ? [`Sheet “${table.name}” of ${String(tables.length)}: it is the one with account and amount columns.`]
@@ -166,8 +169,6 @@ export const explained = (
       found.length > 0 ? `Columns: ${found.join(', ')}.` : 'No columns were recognised; choose them above the table.',
       ...about,
       `Amounts are written like ${reading.style}.`,
-      ...sameTitles(texts, reading.columns),
-      ...(table?.remarks ?? []),
       sayNets(reading.convention, nets),
     ],
   };

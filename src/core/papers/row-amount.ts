@@ -56,8 +56,15 @@ const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits, curre
   if (cell === '') return NOTHING;
   const found =
     typeof cell === 'string' ? readPaperAmount(cell, style, currency) : readPaperAmount(cell.decimal, '1234.56');
-  if (found === undefined)
-    return { ...NOTHING, bad: `${quoted(textOf(cell))} does not read as an amount like ${style}` };
+  if (found === undefined) {
+    const elsewhere = typeof cell === 'string' && readPaperAmount(cell, style) !== undefined;
+    return {
+      ...NOTHING,
+      bad: elsewhere
+        ? `${quoted(cell)} is marked as another currency than ${currency ?? 'that of the books'}`
+        : `${quoted(textOf(cell))} does not read as an amount like ${style}`,
+    };
+  }
   const { coefficient, scale, side } = found;
   let amount = coefficient;
   let rounded = false;

@@ -54,7 +54,7 @@ export const HowRead = ({
   readonly paper: PaperView;
   readonly onChanged: () => void;
 }) => {
-  const { reading, reasons } = paper.recognition;
+  const { reading, reasons, doubts } = paper.recognition;
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const change = async (doing: Promise<Result<object>>): Promise<void> => {
     const done = await send(doing);
@@ -70,172 +70,185 @@ export const HowRead = ({
     void change(readAs({ ...to, change: { columns } }));
   };
   return (
-    <details open={!reading.columns.some((role) => role === 'debit' || role === 'credit' || role === 'balance')}>
-      <summary className="text-sm">
-        <span className="font-medium">How it is read:</span>{' '}
-        <span className="text-ink-2">
-          {paper.likePaper !== null && `As ${paper.likePaper} was read the last time. `}
-          {reasons.join(' ')}
-        </span>
-      </summary>
-      <div className="mt-2 flex flex-col gap-2">
-        <Problems problems={problems} />
-        <div className="flex flex-wrap gap-x-4 gap-y-2 text-sm">
-          {paper.sheets.length > 1 && (
-            <label className="flex items-center gap-2 whitespace-nowrap">
-              Sheet
-              <select
-                className="select select-xs"
-                value={reading.sheet}
-                onChange={(event) => void change(readFrom({ ...to, sheet: Number(event.target.value), header: 0 }))}
-              >
-                {paper.sheets.map((name, at) => (
-                  <option key={name} value={at}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-          <label className="flex items-center gap-2 whitespace-nowrap">
-            Header row
-            <select
-              className="select select-xs"
-              value={reading.header}
-              onChange={(event) =>
-                void change(readFrom({ ...to, sheet: reading.sheet, header: Number(event.target.value) }))
-              }
-            >
-              <option value={-1}>none</option>
-              {paper.head.map((_, at) => (
-                <option key={at} value={at}>
-                  {at + 1}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="flex items-center gap-2 whitespace-nowrap">
-            Amounts written
-            <select
-              className="select select-xs"
-              value={reading.style}
-              onChange={(event) => void change(readAs({ ...to, change: { style: event.target.value as NumberStyle } }))}
-            >
-              {NUMBER_STYLES.map((style) => (
-                <option key={style}>{style}</option>
-              ))}
-            </select>
-          </label>
-          {paper.recognition.nets.length > 1 && (
-            <label className="flex items-center gap-2 whitespace-nowrap">
-              Sides
-              <select
-                className="select select-xs"
-                value={reading.convention}
-                onChange={(event) =>
-                  void change(readAs({ ...to, change: { convention: event.target.value as Convention } }))
-                }
-              >
-                {paper.recognition.nets.map(({ convention, net }) => (
-                  <option key={convention} value={convention}>
-                    {SIDES[convention]} (net {net === 0n ? 'nil' : sided(net, frame)})
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-          {paper.format !== null && (
-            <>
+    <>
+      {doubts.length > 0 && (
+        <ul className="mb-2 text-sm">
+          {doubts.map((doubt) => (
+            <li key={doubt} className="text-ochre">
+              <span aria-hidden>▲</span> {doubt}
+            </li>
+          ))}
+        </ul>
+      )}
+      <details open={!reading.columns.some((role) => role === 'debit' || role === 'credit' || role === 'balance')}>
+        <summary className="text-sm">
+          <span className="font-medium">How it is read:</span>{' '}
+          <span className="text-ink-2">
+            {paper.likePaper !== null && `As ${paper.likePaper} was read the last time. `}
+            {reasons.join(' ')}
+          </span>
+        </summary>
+        <div className="mt-2 flex flex-col gap-2">
+          <Problems problems={problems} />
+          <div className="flex flex-wrap gap-x-4 gap-y-2 text-sm">
+            {paper.sheets.length > 1 && (
               <label className="flex items-center gap-2 whitespace-nowrap">
-                Encoding
+                Sheet
                 <select
                   className="select select-xs"
-                  value={paper.format.encoding}
-                  onChange={(event) =>
-                    void change(readFrom({ ...to, sheet: 0, format: { encoding: event.target.value as Encoding } }))
-                  }
+                  value={reading.sheet}
+                  onChange={(event) => void change(readFrom({ ...to, sheet: Number(event.target.value), header: 0 }))}
                 >
-                  {ENCODINGS.map((encoding) => (
-                    <option key={encoding}>{encoding}</option>
-                  ))}
-                </select>
-              </label>
-              <label className="flex items-center gap-2 whitespace-nowrap">
-                Cells parted by
-                <select
-                  className="select select-xs"
-                  value={paper.format.delimiter}
-                  onChange={(event) =>
-                    void change(readFrom({ ...to, sheet: 0, format: { delimiter: event.target.value as Delimiter } }))
-                  }
-                >
-                  {DELIMITERS.map((delimiter) => (
-                    <option key={delimiter} value={delimiter}>
-                      {DELIMITER_LABELS[delimiter]}
+                  {paper.sheets.map((name, at) => (
+                    <option key={name} value={at}>
+                      {name}
                     </option>
                   ))}
                 </select>
               </label>
+            )}
+            <label className="flex items-center gap-2 whitespace-nowrap">
+              Header row
+              <select
+                className="select select-xs"
+                value={reading.header}
+                onChange={(event) =>
+                  void change(readFrom({ ...to, sheet: reading.sheet, header: Number(event.target.value) }))
+                }
+              >
+                <option value={-1}>none</option>
+                {paper.head.map((_, at) => (
+                  <option key={at} value={at}>
+                    {at + 1}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <label className="flex items-center gap-2 whitespace-nowrap">
+              Amounts written
+              <select
+                className="select select-xs"
+                value={reading.style}
+                onChange={(event) =>
+                  void change(readAs({ ...to, change: { style: event.target.value as NumberStyle } }))
+                }
+              >
+                {NUMBER_STYLES.map((style) => (
+                  <option key={style}>{style}</option>
+                ))}
+              </select>
+            </label>
+            {paper.recognition.nets.length > 1 && (
               <label className="flex items-center gap-2 whitespace-nowrap">
-                Quoted with
+                Sides
                 <select
                   className="select select-xs"
-                  value={paper.format.quote}
+                  value={reading.convention}
                   onChange={(event) =>
-                    void change(
-                      readFrom({ ...to, sheet: 0, format: { quote: event.target.value as (typeof QUOTES)[number] } }),
-                    )
+                    void change(readAs({ ...to, change: { convention: event.target.value as Convention } }))
                   }
                 >
-                  {QUOTES.map((quote) => (
-                    <option key={quote}>{quote}</option>
+                  {paper.recognition.nets.map(({ convention, net }) => (
+                    <option key={convention} value={convention}>
+                      {SIDES[convention]} (net {net === 0n ? 'nil' : sided(net, frame)})
+                    </option>
                   ))}
                 </select>
               </label>
-            </>
-          )}
-        </div>
-        <div
-          className="max-h-56 overflow-auto border border-rule"
-          tabIndex={0}
-          role="region"
-          aria-label="The first rows as they stand"
-        >
-          <table className="ledger">
-            <thead>
-              <tr>
-                <th scope="col">Row</th>
-                {Array.from({ length: paper.width }, (_, column) => (
-                  <th key={column} scope="col">
-                    <select
-                      aria-label={`What column ${String(column + 1)} holds`}
-                      className="select select-xs"
-                      value={roleAt(column)}
-                      onChange={(event) => setRole(column, event.target.value as ColumnRole)}
-                    >
-                      {COLUMN_ROLES.map((role) => (
-                        <option key={role} value={role}>
-                          {ROLE_LABELS[role]}
-                        </option>
-                      ))}
-                    </select>
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {paper.head.map((cells, at) => (
-                <tr key={at} className={at === reading.header ? 'section' : ''}>
-                  <td className="text-ink-2">{at + 1}</td>
+            )}
+            {paper.format !== null && (
+              <>
+                <label className="flex items-center gap-2 whitespace-nowrap">
+                  Encoding
+                  <select
+                    className="select select-xs"
+                    value={paper.format.encoding}
+                    onChange={(event) =>
+                      void change(readFrom({ ...to, sheet: 0, format: { encoding: event.target.value as Encoding } }))
+                    }
+                  >
+                    {ENCODINGS.map((encoding) => (
+                      <option key={encoding}>{encoding}</option>
+                    ))}
+                  </select>
+                </label>
+                <label className="flex items-center gap-2 whitespace-nowrap">
+                  Cells parted by
+                  <select
+                    className="select select-xs"
+                    value={paper.format.delimiter}
+                    onChange={(event) =>
+                      void change(readFrom({ ...to, sheet: 0, format: { delimiter: event.target.value as Delimiter } }))
+                    }
+                  >
+                    {DELIMITERS.map((delimiter) => (
+                      <option key={delimiter} value={delimiter}>
+                        {DELIMITER_LABELS[delimiter]}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+                <label className="flex items-center gap-2 whitespace-nowrap">
+                  Quoted with
+                  <select
+                    className="select select-xs"
+                    value={paper.format.quote}
+                    onChange={(event) =>
+                      void change(
+                        readFrom({ ...to, sheet: 0, format: { quote: event.target.value as (typeof QUOTES)[number] } }),
+                      )
+                    }
+                  >
+                    {QUOTES.map((quote) => (
+                      <option key={quote}>{quote}</option>
+                    ))}
+                  </select>
+                </label>
+              </>
+            )}
+          </div>
+          <div
+            className="max-h-56 overflow-auto border border-rule"
+            tabIndex={0}
+            role="region"
+            aria-label="The first rows as they stand"
+          >
+            <table className="ledger">
+              <thead>
+                <tr>
+                  <th scope="col">Row</th>
                   {Array.from({ length: paper.width }, (_, column) => (
-                    <td key={column}>{cells[column] ?? ''}</td>
+                    <th key={column} scope="col">
+                      <select
+                        aria-label={`What column ${String(column + 1)} holds`}
+                        className="select select-xs"
+                        value={roleAt(column)}
+                        onChange={(event) => setRole(column, event.target.value as ColumnRole)}
+                      >
+                        {COLUMN_ROLES.map((role) => (
+                          <option key={role} value={role}>
+                            {ROLE_LABELS[role]}
+                          </option>
+                        ))}
+                      </select>
+                    </th>
                   ))}
                 </tr>
-              ))}
-            </tbody>
-          </table>
+              </thead>
+              <tbody>
+                {paper.head.map((cells, at) => (
+                  <tr key={at} className={at === reading.header ? 'section' : ''}>
+                    <td className="text-ink-2">{at + 1}</td>
+                    {Array.from({ length: paper.width }, (_, column) => (
+                      <td key={column}>{cells[column] ?? ''}</td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
         </div>
-      </div>
-    </details>
+      </details>
+    </>
   );
 };
