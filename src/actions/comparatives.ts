@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
+import { matcher } from '@/core/openings/match';
 import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { yearsOf } from '@/store/calendar';
 import { accountsOf, chartOf } from '@/store/chart';
@@ -16,9 +17,9 @@ import {
 } from '@/store/comparatives';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
-import { findPaper } from '@/store/papers';
-import { type BooksContext, booksAction } from './action';
-import { readColumn } from './paper-reading';
+import { findPaper, matchMemory } from '@/store/papers';
+import { type BooksContext, booksAction, fileAction } from './action';
+import { amountsOn, columnReader } from './paper-reading';
 import { distinct, id, units } from './inputs';
 
 const amount = units.nullable();
@@ -32,6 +33,10 @@ const columnsOf = async ({ tx, books }: BooksContext) =>
       one.label,
     ]),
   );
+
+const unknownPaper = fail(
+  problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'),
+);
 
 const noPeriod = fail(
   problem('comparatives.no-period', 'This period has not elapsed at the cutover date. Load the page again.'),
@@ -104,7 +109,7 @@ const replacing = (
  * Takes columns of a paper over as comparatives; each replaces what its column had. `from` is the paper's column, or null for
  * the amounts as the paper is read. All or nothing.
  */
-export const takeComparatives = booksAction(
+export const takeComparatives = fileAction(
   'takeComparatives',
   {
     paper: id,
@@ -114,10 +119,20 @@ export const takeComparatives = booksAction(
       .max(61),
   },
   async (context, { paper: number, takes }) => {
+    const { tx, books } = context;
+    const paper = await findPaper(tx, books.id, number);
+    if (paper === undefined) return () => Promise.resolve(unknownPaper);
+    return columnReader(
+      context,
+      paper,
+      await chartOf(tx, books.id),
+      takes.map(({ from }) => from),
+    );
+  },
+  async (context, { paper: number, takes }, rows) => {
     const { tx, books, actor, now, newId } = context;
     const paper = await findPaper(tx, books.id, number);
-    if (paper === undefined)
-      return fail(problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'));
+    if (paper === undefined) return unknownPaper;
     if (new Set(takes.map((take) => take.column)).size < takes.length)
       return fail(problem('comparatives.twice', 'Two columns of the paper are to become the same comparative.'));
     const columns = await columnsOf(context);
@@ -125,9 +140,10 @@ export const takeComparatives = booksAction(
     const chart = await chartOf(tx, books.id);
     const stands = await comparativesOf(tx, books.id);
     const writings: ComparativeWriting[] = [];
+    const match = matcher(chart, await matchMemory(tx, books.id));
     let divided = 0;
     for (const take of takes) {
-      const read = await readColumn(context, paper, chart, take.from);
+      const read = amountsOn(rows.get(take.from) ?? [], paper, chart, match);
       if (!read.ok) return read;
       divided = read.value.divided;
       writings.push(...replacing(stands, take.column, read.value.amounts));

@@ -46,8 +46,8 @@ const slots = <T>(most: number) => {
 
 type Planned = Pick<ReadPaper, 'plan' | 'decided' | 'proposals' | 'listed'>;
 
-/** A paper is at most held as its cells suggest and as somebody said; another column of it for as long as it is taken. */
-const READINGS = 3;
+/** A paper is at most held as its cells suggest and as somebody said. */
+const READINGS = 2;
 
 /**
  * What was made of a paper, each step under a key of all that it is made from. A page of a large paper asks for one window
@@ -102,6 +102,12 @@ const besideOf = async ({ tx, books }: BooksContext, chart: readonly Account[]):
   key: keyed(chart, await memoryStamp(tx, books.id), books.currency, books.cutover.toString()),
 });
 
+const circumstancesOf = ({ books }: Pick<BooksContext, 'books'>) => ({
+  digits: minorDigits(books.currency),
+  currency: books.currency,
+  date: openingDate(books.cutover).toString(),
+});
+
 /**
  * A stored paper as asked. Where it is not held, the transaction is left for the time in which a thread of the pool takes it
  * apart and reads it; the server's own thread never does.
@@ -118,11 +124,7 @@ const sheetOf = async (
   if (known !== undefined) return known;
   const [bytes, memory] = [await paperContent(tx, books.id, id), await matchMemory(tx, books.id)];
   throw new Aside(async () => {
-    const circumstances = {
-      digits: minorDigits(books.currency),
-      currency: books.currency,
-      date: openingDate(books.cutover).toString(),
-    };
+    const circumstances = circumstancesOf({ books });
     const sent = await pool().read('paper', { bytes, name, format, how, circumstances, chart, memory });
     keep(books.id, id, own, sent.ok ? ok(received(sent.value)) : sent);
   });
@@ -259,35 +261,55 @@ export const proposalFor = async (
     header === undefined ? { kind: 'proposed' } : { kind: 'from', sheet, header },
   );
 
-/**
- * What a column of a paper comes to on each account, for comparatives: `null` for the amounts as the paper is read. Rows go
- * where the matching and decisions put them; those that are divided go nowhere, because their parts are of other amounts.
- */
-export const readColumn = async (
+/** The rows of columns of a paper, each read as a balance column; `null` stands for the amounts as the paper is read. */
+type ColumnRows = ReadonlyMap<number | null, readonly PaperRow[]>;
+
+/** Gathers what the reading of columns needs; the reading itself, one column after the other, is done outside the transaction. */
+export const columnReader = async (
   context: BooksContext,
   paper: OpenPaper,
   chart: readonly Account[],
-  column: number | null,
-): Promise<Result<{ readonly amounts: ReadonlyMap<AccountId, Minor>; readonly divided: number }>> => {
+  columns: readonly (number | null)[],
+): Promise<() => Promise<Result<ColumnRows>>> => {
   const { tx, books } = context;
-  const beside = await besideOf(context, chart);
-  const own = await asDecided(context, paper, beside);
-  if (!own.read.ok) return own.read;
+  const own = await asDecided(context, paper, await besideOf(context, chart));
+  if (!own.read.ok) return () => Promise.resolve(own.read.ok ? ok(new Map()) : own.read);
   const { recognition } = own.read.value;
-  const match = matcher(chart, await matchMemory(tx, books.id));
-  const read =
-    column === null
-      ? own.read
-      : await sheetOf(context, paper, beside, paper.reading?.format, {
-          kind: 'as',
-          reading: readingOf(recognition.reading, column),
-          infer: true,
-        });
-  if (!read.ok) return read;
+  const given = {
+    bytes: await paperContent(tx, books.id, paper.id),
+    name: paper.name,
+    format: paper.reading?.format ?? {},
+    circumstances: circumstancesOf(context),
+    chart,
+    memory: await matchMemory(tx, books.id),
+  };
+  return async () => {
+    const found = new Map<number | null, readonly PaperRow[]>([[null, recognition.rows]]);
+    for (const column of columns) {
+      if (column === null) continue;
+      const reading = readingOf(recognition.reading, column);
+      const sent = await pool().read('paper', { ...given, how: { kind: 'as', reading, infer: true } });
+      if (!sent.ok) return sent;
+      found.set(column, received(sent.value).recognition.rows);
+    }
+    return ok(found);
+  };
+};
+
+/**
+ * What rows come to on each account, for comparatives. They go where the matching and decisions put them; those that are
+ * divided go nowhere, because their parts are of other amounts.
+ */
+export const amountsOn = (
+  rows: readonly PaperRow[],
+  paper: OpenPaper,
+  chart: readonly Account[],
+  match: (row: OldAccount) => Match,
+): Result<{ readonly amounts: ReadonlyMap<AccountId, Minor>; readonly divided: number }> => {
   const decisions = Object.entries(paper.decisions).map(([row, one]): [number, Decision] => [Number(row), one]);
   const divided = new Set(decisions.flatMap(([row, { kind }]) => (kind === 'split' ? [row] : [])));
   const plan = planTakeOver(
-    read.value.recognition.rows.filter(({ row }) => !divided.has(row)),
+    rows.filter(({ row }) => !divided.has(row)),
     match,
     new Map(decisions.filter(([, { kind }]) => kind === 'account' || kind === 'leave-out')),
     chart,

@@ -488,6 +488,27 @@ describe('what explains a difference', () => {
 });
 
 describe('comparatives', () => {
+  it('are taken from many columns of a paper at once', async () => {
+    const books = await newBooks();
+    const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun'];
+    const row = (code: string, name: string, sign: number): string =>
+      [code, name, ...[60, 10, 20, 30, 40, 50, 60].map((amount) => `${String(sign * amount)}.00`)].join(',');
+    const paper = await bring(
+      books,
+      'months.csv',
+      bytes(`Code,Name,Balance,${months.join(',')}\n${row('1010', 'Bank', 1)}\n${row('3010', 'Capital', -1)}\n`),
+    );
+    for (const [at, code] of [
+      [2, '1010'],
+      [3, '3010'],
+    ] as const)
+      valueOf(
+        await decideRows({ books, paper, rows: [at], decision: { kind: 'account', account: await idOf(books, code) } }),
+      );
+    const takes = [null, 3, 4, 5, 6, 7, 8].map((from, column) => ({ from, column }));
+    expect(valueOf(await takeComparatives({ books, paper, takes })).amounts).toBe(14);
+    expect(codesOf(await takeComparatives({ books, paper: 99_999, takes }))).toEqual(['paper.unknown']);
+  });
   const entry = (account: number, column: number, to: bigint | null, from: bigint | null = null) => ({
     account,
     column,
