@@ -356,6 +356,12 @@ const texts: readonly Hostile[] = [
       `${HEADER}${Array.from({ length: 3000 }, (_, at) => `${String(1000 + at)},"${' '.repeat(at % 400)}Bank",1.00,\n`).join('')}`,
   ),
   hostile(
+    'headings and totals of other things in turn',
+    'reads',
+    () =>
+      `Name,Balance\n${Array.from({ length: 8000 }, (_, at) => `Part ${String(at)} of kelp,\nTotal other ${String(at)} of salt,5.00\n`).join('')}`,
+  ),
+  hostile(
     'codes each the beginning of the next',
     'reads',
     () =>

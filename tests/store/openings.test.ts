@@ -41,6 +41,17 @@ const rowOf = async (books: number, code: string) => (await openingsView(books))
 const setOf = async (books: number): Promise<number> => (await openingsView(books))?.set?.id ?? 0;
 const bring = async (books: number, name: string, content: Uint8Array): Promise<number> =>
   valueOf(await bringPaper({ books, name, content })).paper;
+/** Decides to which account rows of a paper go. */
+const send = async (
+  books: number,
+  paper: number,
+  rows: readonly (readonly [row: number, code: string])[],
+): Promise<void> => {
+  for (const [row, code] of rows)
+    valueOf(
+      await decideRows({ books, paper, rows: [row], decision: { kind: 'account', account: await idOf(books, code) } }),
+    );
+};
 const type = async (books: number, code: string, amount: bigint): Promise<void> => {
   const row = await rowOf(books, code);
   valueOf(
@@ -110,18 +121,10 @@ describe('rows of a paper', () => {
       await bring(books, 'other.csv', bytes(tb.replaceAll('300.00', '70.00').replaceAll('X', 'Y'))),
     ];
     for (const one of [paper, other])
-      for (const [row, code] of [
+      await send(books, one, [
         [2, one === paper ? '1010' : '1050'],
         [3, '3010'],
-      ] as const)
-        valueOf(
-          await decideRows({
-            books,
-            paper: one,
-            rows: [row],
-            decision: { kind: 'account', account: await idOf(books, code) },
-          }),
-        );
+      ]);
     const key = randomUUID();
     const [first, again] = await Promise.all([takeOver({ books, paper, key }), takeOver({ books, paper, key })]);
     expect(valueOf(again)).toEqual(valueOf(first));
@@ -150,18 +153,10 @@ describe('rows of a paper', () => {
       await bring(books, 'first.csv', bytes(tb)),
       await bring(books, 'second.csv', bytes(tb.replaceAll('300.00', '310.00'))),
     ];
-    for (const [row, code] of [
+    await send(books, first, [
       [2, '1010'],
       [3, '3010'],
-    ] as const)
-      valueOf(
-        await decideRows({
-          books,
-          paper: first,
-          rows: [row],
-          decision: { kind: 'account', account: await idOf(books, code) },
-        }),
-      );
+    ]);
     valueOf(await takeOver({ books, paper: first, key: randomUUID() }));
     valueOf(await postOpenings({ books, set: (await openingsView(books))?.set?.id ?? 0 }));
     valueOf(await openCorrection({ books, reason: 'a revised paper' }));
@@ -179,18 +174,10 @@ describe('rows of a paper', () => {
   it('go where they went the last time, or are left out for the same reason', async () => {
     const books = await newBooks();
     const first = await bring(books, 'first.csv', bytes(`${tb}X3,Odd,5.00,\nX4,Even,,5.00\n`));
-    for (const [row, code] of [
+    await send(books, first, [
       [2, '1010'],
       [3, '3010'],
-    ] as const)
-      valueOf(
-        await decideRows({
-          books,
-          paper: first,
-          rows: [row],
-          decision: { kind: 'account', account: await idOf(books, code) },
-        }),
-      );
+    ]);
     valueOf(
       await decideRows({
         books,
@@ -498,13 +485,10 @@ describe('comparatives', () => {
       'months.csv',
       bytes(`Code,Name,Balance,${months.join(',')}\n${row('1010', 'Bank', 1)}\n${row('3010', 'Capital', -1)}\n`),
     );
-    for (const [at, code] of [
+    await send(books, paper, [
       [2, '1010'],
       [3, '3010'],
-    ] as const)
-      valueOf(
-        await decideRows({ books, paper, rows: [at], decision: { kind: 'account', account: await idOf(books, code) } }),
-      );
+    ]);
     const takes = [null, 3, 4, 5, 6, 7, 8].map((from, column) => ({ from, column }));
     expect(valueOf(await takeComparatives({ books, paper, takes })).amounts).toBe(14);
     expect(codesOf(await takeComparatives({ books, paper: 99_999, takes }))).toEqual(['paper.unknown']);

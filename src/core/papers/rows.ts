@@ -37,7 +37,7 @@ const isWorded = (text: string): boolean =>
   TOTAL.test(folded(text));
 
 /** A total that names nothing but itself, a section of the statements, or a heading of the paper; "Sum insured" is none. */
-const isPlainTotal = (text: string, headings: ReadonlySet<string>): boolean => {
+const isPlainTotal = (text: string, headings: readonly string[]): boolean => {
   const rest = folded(text)
     .replace(TOTALS, ' ')
     .replace(/\b(of|the|all|in|and|for|der|des|de|du|la|di|van)\b/g, ' ')
@@ -47,7 +47,7 @@ const isPlainTotal = (text: string, headings: ReadonlySet<string>): boolean => {
     rest === '' ||
     !/\p{L}/u.test(rest) ||
     sectionOf(rest) !== undefined ||
-    [...headings].some((heading) => heading.includes(rest))
+    headings.some((heading) => heading.includes(rest))
   );
 };
 
@@ -55,6 +55,8 @@ const isPlainTotal = (text: string, headings: ReadonlySet<string>): boolean => {
 const MOST_CODE = 60;
 const MOST_NAME = 300;
 const MOST_LOOKED_AT = 2000;
+/** A total names a heading that stands not far above it. */
+const MOST_HEADINGS = 60;
 
 /** Says why a row cannot be of the table's columns: a code or name that is none, or more cells than the header where few rows have. */
 const misfits = (table: Table, reading: Reading): ((cells: Row, code: string, name: string) => string | undefined) => {
@@ -111,7 +113,7 @@ export const unsignedRows = (table: Table, reading: Reading, money: PaperMoney):
   let section: ReturnType<typeof sectionOf>;
   // After its total a section is over: a heading that says nothing then begins another one.
   let over = false;
-  const headings = new Set<string>();
+  const headings: string[] = [];
   const misfitOf = misfits(table, reading);
 
   const rows = table.rows.map((cells, at): UnsignedRow => {
@@ -164,7 +166,8 @@ export const unsignedRows = (table: Table, reading: Reading, money: PaperMoney):
     }
     if (amountColumns.every((column) => textOf(cells[column]) === '')) {
       section = sectionOf(name === '' ? text : name) ?? (over ? undefined : section);
-      headings.add(folded(name === '' ? text : name));
+      headings.push(folded(name === '' ? text : name));
+      if (headings.length > MOST_HEADINGS) headings.shift();
       over = false;
       return coded && code !== '' && name !== '' && /\d/.test(code) && !isHeadingLike(table.rows, at, places)
         ? account()
