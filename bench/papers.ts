@@ -4,7 +4,8 @@ import * as XLSX from '@e965/xlsx';
 import { randomUUID } from 'node:crypto';
 import Papa from 'papaparse';
 import { createBooks } from '../src/actions/books';
-import { bringPaper, takeOver } from '../src/actions/papers';
+import { database } from '../src/actions/context';
+import { bringPaper, createUndecided, takeOver } from '../src/actions/papers';
 import { editChart } from '../src/actions/chart';
 import { paperView } from '../src/actions/paper-view';
 import { PLAIN_ACCOUNT } from '../src/core/chart/account';
@@ -57,6 +58,69 @@ const bareInsert = async (bare: PGlite, rows: readonly (readonly string[])[]): P
   ]);
 };
 
+const booksOf = async (name: string): Promise<number> =>
+  done(
+    await createBooks({
+      name,
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-02-01',
+      cutover: '2026-08-01',
+      starter: 'empty',
+      evenIfSameName: true,
+    }),
+  ).id;
+
+/** Accounts of a paper, their figures and what changed, put straight into the product's own tables with all that these check. */
+const straightIn = async (books: number, rows: readonly (readonly [code: string, name: string])[]): Promise<void> =>
+  (await database()).transaction(async (tx) => {
+    const set = (await tx.query<{ readonly id: number }>('select id from opening_set where books_id = $1', [books]))[0]
+      ?.id;
+    const made = await tx.query<{ readonly id: number }>(
+      `insert into account (books_id, code, name, classification, heading, contra)
+       select $1, code, name, 'current-asset', false, false from unnest($2::text[], $3::text[]) as t (code, name) returning id`,
+      [books, rows.map(([code]) => code), rows.map(([, name]) => name)],
+    );
+    const ids = made.map(({ id }) => id);
+    await tx.query(
+      `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at)
+       select $1, $2, id, 1000, 'typed', 1, now() from unnest($3::int[]) as t (id)`,
+      [books, set, ids],
+    );
+    await tx.query(
+      `insert into opening_change (books_id, set_id, account_id, batch, to_amount, source, by_person, at)
+       select $1, $2, id, gen_random_uuid(), 1000, 'typed', 1, now() from unnest($3::int[]) as t (id)`,
+      [books, set, ids],
+    );
+  });
+
+/** A paper whose accounts are all new: made, with their headings and figures, beside the same rows put straight in. */
+const createdFigures = async (note: Note): Promise<void> => {
+  const created = 20_000;
+  const rows = Array.from(
+    { length: created },
+    (_, at) => [String(100_000 + at), `Kelp account ${String(at)}`] as const,
+  );
+  const theirs = await timed(async () => straightIn(await booksOf('Straight in'), rows));
+  const books = await booksOf('All new');
+  const text = rows.map(([code, name], at) => `${code};${name};${at % 2 === 0 ? '10.00' : '-10.00'}`).join('\n');
+  const content = new TextEncoder().encode(`Code;Account;Balance\n${text}\n`);
+  const { paper } = done(await bringPaper({ books, name: 'all new.csv', content }));
+  const ours = await timed(async () => {
+    done(await createUndecided({ books, paper }));
+    done(await takeOver({ books, paper, key: randomUUID() }));
+  });
+  note(
+    '20,000 accounts made by a take-over',
+    ours,
+    'accounts, figures and changes put straight into the same tables',
+    theirs,
+  );
+};
+
 export const paperFigures = async (note: Note, bare: PGlite): Promise<void> => {
   for (const [what, content, parse] of [
     [
@@ -81,20 +145,7 @@ export const paperFigures = async (note: Note, bare: PGlite): Promise<void> => {
     ],
   ] as const) {
     const theirs = await timed(() => bareInsert(bare, parse(content)));
-    const { id: books } = done(
-      await createBooks({
-        name: what,
-        legalForm: 'limited-company',
-        country: 'IE',
-        currency: 'EUR',
-        style: '1,234.56',
-        purpose: 'trial',
-        yearStart: '2026-02-01',
-        cutover: '2026-08-01',
-        starter: 'empty',
-        evenIfSameName: true,
-      }),
-    );
+    const books = await booksOf(what);
     done(
       await editChart({
         books,
@@ -119,4 +170,5 @@ export const paperFigures = async (note: Note, bare: PGlite): Promise<void> => {
     note(`${what}: recognised and matched for the screen`, seen, baseline, theirs);
     note(`${what}: taken over (figures and rows written)`, taken, baseline, theirs);
   }
+  await createdFigures(note);
 };
