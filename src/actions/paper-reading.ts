@@ -62,7 +62,7 @@ const emptyHold = () => ({
 
 const papers = new Map<string, ReturnType<typeof emptyHold>>();
 /** So many bytes of papers are held at most, the last ones looked at; the one at hand always is. */
-const MOST_HELD = 64 * 1024 * 1024;
+const MOST_HELD = 32 * 1024 * 1024;
 /** What is made of a row, read as, matched and decided: about so many bytes besides its text. */
 const ROW_WEIGHT = 500;
 

@@ -21,7 +21,7 @@ import { sameParts } from '@/core/openings/in-currency';
 import type { Remembered } from '@/core/openings/match';
 import type { TextFormat } from '@/core/files/cells';
 import { MOST_ROWS } from '@/core/files/limits';
-import { ENCODINGS } from '@/core/files/text';
+import { ENCODINGS } from '@/core/files/encodings';
 import { DELIMITERS, QUOTES } from '@/core/files/csv';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';

@@ -23,6 +23,8 @@ export interface Table {
   readonly rows: readonly Row[];
   /** For a text file: how it was taken apart. */
   readonly format?: TextFormat;
+  /** It was printed for paper: a long name may go on in the next line. */
+  readonly printed?: boolean;
   /** What was met on the way that a person should know of, a sentence each. */
   readonly remarks?: readonly string[];
 }
@@ -34,14 +36,4 @@ export const textOf = (cell: Cell | undefined): string =>
 export const indentOf = (cell: Cell | undefined): number =>
   typeof cell === 'string' ? cell.length - cell.trimStart().length : 0;
 
-/** Characters of a text that are folded: no word is longer, and accents upon accents take their square to be put in order. */
-const MOST_FOLDED = 600;
-
-/** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */
-export const folded = (text: string): string =>
-  (text.length > MOST_FOLDED ? text.slice(0, MOST_FOLDED) : text)
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
+export { folded } from '../words/folded';

@@ -1,10 +1,11 @@
 import { type Result, fail, ok, plural, problem } from '../result';
 import type { Table, TextFormat } from './cells';
 import { cleaned, isClean } from './clean';
+import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
 import { MOST_CELLS, MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_ROWS, counted } from './limits';
 import { decode, decodeAs } from './text';
 
-export const DELIMITERS = [',', ';', '\t', '|'] as const;
+export const DELIMITERS = [',', ';', '\t', '|', 'columns'] as const;
 export type Delimiter = (typeof DELIMITERS)[number];
 export const QUOTES = ['"', "'"] as const;
 
@@ -103,6 +104,7 @@ export const delimiterOf = (text: string, quote = '"'): Delimiter => {
   let best: { delimiter: Delimiter; score: number } = { delimiter: ',', score: 0 };
   const start = text.slice(0, 200_000);
   for (const delimiter of DELIMITERS) {
+    if (delimiter === 'columns') continue;
     const widths = new Map<number, number>();
     for (const row of splitText(start, delimiter, quote, { rows: 200, cells: 20_000 }).rows)
       if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
@@ -113,6 +115,18 @@ export const delimiterOf = (text: string, quote = '"'): Delimiter => {
     if (score > best.score) best = { delimiter, score };
   }
   return best.delimiter;
+};
+
+/** Characters from which the kind of a text is told. */
+const SEEN = 200_000;
+
+/** Text with columns by their place in the line. */
+const splitLines = (text: string, most: Most): Split => {
+  const lines = linesOf(text);
+  const columns = fixedColumns(lines);
+  if (lines.length > most.rows) return { rows: [], openQuotes: [], past: 'rows' };
+  if (lines.length * columns.length > most.cells) return { rows: [], openQuotes: [], past: 'cells' };
+  return { rows: lines.map((line) => cutLine(line, columns)), openQuotes: [] };
 };
 
 /** Cells are put in single quotes when many begin and end with one, as some old systems write them. */
@@ -148,11 +162,15 @@ export const readCsv = (
   if (text.trim() === '')
     return fail(problem('paper.empty', `${name} is empty: there is no text in it. Export it again and bring that.`));
   const quote = format.quote ?? quoteOf(text);
-  const delimiter = format.delimiter ?? delimiterOf(text, quote);
+  const delimiter = format.delimiter ?? (looksFixed(text.slice(0, SEEN)) ? 'columns' : delimiterOf(text, quote));
   const most = { rows: MOST_ROWS, cells: MOST_CELLS };
   const past = pastWhich(text, delimiter, most);
   const split: Split =
-    past === undefined ? splitText(text, delimiter, quote, most) : { rows: [], openQuotes: [], past };
+    past !== undefined
+      ? { rows: [], openQuotes: [], past }
+      : delimiter === 'columns'
+        ? splitLines(text, most)
+        : splitText(text, delimiter, quote, most);
   if (split.past !== undefined)
     return fail(
       problem(
@@ -192,6 +210,7 @@ export const readCsv = (
       name,
       rows: split.rows,
       format: { encoding, delimiter, quote },
+      ...(delimiter === 'columns' ? { printed: true } : {}),
       ...(remarks.length === 0 ? {} : { remarks }),
     },
   ]);

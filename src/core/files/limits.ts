@@ -25,6 +25,8 @@ export const MOST_CHARACTERS = 64 * 1024 * 1024;
 export const MOST_CELL_CHARACTERS = 32_767;
 /** How deep elements of an XML file may stand in each other. */
 export const MOST_DEPTH = 64;
+/** Pages of a PDF. */
+export const MOST_PAGES = 2000;
 /** Accounts of an audit file. */
 export const MOST_ACCOUNTS = 100_000;
 /** Characters of a file's name; a longer one is cut, since it only says what the file is called. */

@@ -3,11 +3,19 @@ import { isXml, readSaft } from './audit-file';
 import type { Table, TextFormat } from './cells';
 import { readCsv } from './csv';
 import { MOST_BYTES, megabytes } from './limits';
+import { isPdf, readPdf } from './pdf';
 import { readXlsx } from './workbook';
+
+/** A paper of any kind; a PDF, whose reader works in steps, among them. */
+export const readAnyPaper = async (
+  bytes: Uint8Array,
+  name: string,
+  format: Partial<TextFormat> = {},
+): Promise<Result<readonly Table[]>> => (isPdf(bytes) && bytes.length <= MOST_BYTES ? readPdf(bytes, name) : readPaper(bytes, name, format));
 
 /**
  * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, or an audit file
- * (SAF-T). `format` overrules how a text file is taken apart.
+ * (SAF-T), but no PDF. `format` overrules how a text file is taken apart.
  */
 export const readPaper = (
   bytes: Uint8Array,
@@ -25,12 +33,5 @@ export const readPaper = (
     );
   const packed = (bytes[0] === 0x50 && bytes[1] === 0x4b) || (bytes[0] === 0xd0 && bytes[1] === 0xcf);
   if (packed) return readXlsx(bytes, name);
-  if (bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46)
-    return fail(
-      problem(
-        'paper.pdf',
-        `${name} is a PDF, whose figures cannot be read reliably. Ask the old system for CSV or XLSX.`,
-      ),
-    );
   return isXml(bytes) ? readSaft(bytes, name) : readCsv(bytes, name, format);
 };

@@ -1,28 +1,13 @@
-/** What Windows-1252 has where Latin-1 has control characters, 0x80 to 0x9F (WHATWG Encoding index; Node.js 20 decodes these wrongly). */
-const WINDOWS_1252 = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ';
-
-const fromWindows1252 = (bytes: Uint8Array): string =>
-  new TextDecoder('latin1')
-    .decode(bytes)
-    .replace(/[\u0080-\u009f]/g, (mark) => WINDOWS_1252[mark.charCodeAt(0) - 0x80] ?? mark);
-
-/** What a text file may be encoded in; the last three have a character for every byte, so they never fail. */
-export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'iso-8859-2'] as const;
+import iconv from 'iconv-lite';
+import { ALPHABETS, ENCODINGS, type Encoding } from './encodings';
 
 export const decodeAs = (bytes: Uint8Array, encoding: string): string =>
-  encoding === 'windows-1252' ? fromWindows1252(bytes) : new TextDecoder(encoding).decode(bytes);
-
-/** Bytes of š, ž and ť stand beside those of ě, č, ř, ů or ň only in Central European text; alone the latter are French or Nordic. */
-const looksCentralEuropean = (bytes: Uint8Array): boolean => {
-  const seen = new Set(bytes.subarray(0, 200_000));
-  return (
-    [0x8a, 0x8e, 0x9a, 0x9e, 0x9d].some((byte) => seen.has(byte)) &&
-    [0xec, 0xe8, 0xf8, 0xf9, 0xf2].some((byte) => seen.has(byte))
-  );
-};
+  encoding.startsWith('utf-')
+    ? new TextDecoder(encoding).decode(bytes)
+    : iconv.decode(bytes, encoding, { stripBOM: false });
 
 /** Every second byte of Western text in UTF-16 is nil; on which side tells the order. */
-const utf16Without = (bytes: Uint8Array): string | undefined => {
+const utf16Without = (bytes: Uint8Array): Encoding | undefined => {
   const start = bytes.subarray(0, 400);
   const nils = [0, 0];
   start.forEach((byte, at) => {
@@ -34,15 +19,112 @@ const utf16Without = (bytes: Uint8Array): string | undefined => {
 };
 
 /** The encoding that an XML file declares, where it is one that is known here. */
-const declaredIn = (bytes: Uint8Array): string | undefined => {
+const declaredIn = (bytes: Uint8Array): Encoding | undefined => {
   const start = new TextDecoder('latin1').decode(bytes.subarray(0, 200));
   const [, declared] = /^\s{0,9}<\?xml\s[^>]{0,99}encoding=["']([\w.-]{1,40})/i.exec(start) ?? [];
   return ENCODINGS.find((encoding) => encoding === declared?.toLowerCase());
 };
 
+const LOOKED_AT = 200_000;
+/** Bytes beyond ASCII that are looked at, each with those beside it. */
+const MOST_MARKS = 4000;
+
+/** The parts of a file around its bytes beyond ASCII: a file may have the first of them after a megabyte of figures. */
+const marked = (bytes: Uint8Array): Uint8Array => {
+  const parts: number[] = [];
+  let marks = 0;
+  let last = -1;
+  const end = bytes.length;
+  for (let at = 0; at < end && marks < MOST_MARKS; at += 1) {
+    if ((bytes[at] ?? 0) < 0x80) continue;
+    marks += 1;
+    const from = Math.max(last + 1, at - 12);
+    if (from > last + 1) parts.push(0x0a);
+    let to = at;
+    while (to + 1 < end && to < at + 12 && (bytes[to + 1] ?? 0x0a) !== 0x0a) to += 1;
+    for (let one = from; one <= to; one += 1) parts.push(bytes[one] ?? 0x20);
+    last = Math.max(last, to);
+    // What was taken along is not looked at as a beginning of its own, but counts.
+    at = to;
+  }
+  return Uint8Array.from(parts.slice(0, LOOKED_AT));
+};
+
+const LETTER = /\p{L}/u;
+const LATIN = /\p{sc=Latin}/u;
+
+/**
+ * How badly a text reads, as the number of its characters that no text of one language has: letters of other alphabets than the
+ * one that fits best, signs within words, capitals within words in small letters.
+ */
+const badness = (text: string): number => {
+  const letters = new Map<string, number>();
+  let bad = 0;
+  let [before, beforeThat] = ['', ''];
+  const inner = (mark: string, next: string): boolean => LETTER.test(mark) && LETTER.test(next);
+  const characters = [...text];
+  characters.forEach((character, at) => {
+    if (character > '\u007f') {
+      const next = characters[at + 1] ?? '';
+      if (LETTER.test(character)) {
+        const small = character === 'İ' ? character : character.toLowerCase();
+        letters.set(small, (letters.get(small) ?? 0) + 1);
+        // Letters of another script than the Latin ones beside them make no word.
+        if (!LATIN.test(character) && (/[a-z]/i.test(before) || /[a-z]/i.test(next))) bad += 1;
+        if (character !== small && before !== '' && LETTER.test(before) && before === before.toLowerCase() && before !== before.toUpperCase()) bad += 1;
+        else if (character === small && character !== character.toUpperCase() && isCapital(before) && isCapital(beforeThat)) bad += 1;
+      } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
+      else if (inner(before, next) || /[\u2500-\u25ff]/.test(character)) bad += 1;
+    }
+    beforeThat = before;
+    before = character;
+  });
+  const total = [...letters.values()].reduce((sum, count) => sum + count, 0);
+  let most = 0;
+  for (const alphabet of ALPHABETS) {
+    let inside = 0;
+    for (const [letter, count] of letters) if (alphabet.includes(letter)) inside += count;
+    most = Math.max(most, inside);
+  }
+  return bad + total - most;
+};
+
+const isCapital = (character: string): boolean => character !== character.toLowerCase();
+
+const SINGLE: readonly Encoding[] = ['windows-1252', 'windows-1250', 'iso-8859-2', 'windows-1254', 'windows-1257', 'windows-1251', 'windows-1253', 'cp850', 'cp852', 'cp857', 'cp866', 'koi8-r', 'macintosh'];
+const DOUBLE: readonly Encoding[] = ['shift_jis', 'euc-jp', 'euc-kr', 'gb18030', 'big5'];
+
+/** What texts of East Asia have most: kana, hangul, and the characters of bookkeeping. */
+const USUAL = /[\u3040-\u30ff\uac00-\ud7a3]|[科目余额残高借貸贷方资資产產负負债債金現现款資本費费用收入利年月日会計计合総总应應收付銀银行行税稅业業株式社公司表期末初]/u;
+
+/** The encoding in two bytes a character under which a text is East Asian throughout. */
+const doubleOf = (sample: Uint8Array): Encoding | undefined => {
+  let best: { readonly encoding: Encoding; readonly share: number } | undefined;
+  for (const encoding of DOUBLE) {
+    const text = decodeAs(sample, encoding);
+    const wide = [...text].filter((character) => character > '\u00ff');
+    if (wide.length < 4 || wide.filter((character) => character === '\ufffd').length * 50 > wide.length) continue;
+    // Kana of half width are what single bytes become by chance.
+    const odd = wide.filter((character) => /[\uff61-\uff9f\ue000-\uf8ff\ufffd]/.test(character)).length;
+    const share = (wide.filter((character) => USUAL.test(character)).length - odd) / wide.length;
+    if (share > 0.3 && share > (best?.share ?? 0)) best = { encoding, share };
+  }
+  return best?.encoding;
+};
+
+/** The encoding of text in one byte a character: the one in which it reads as one language; among equals, the commonest. */
+const singleOf = (sample: Uint8Array): Encoding => {
+  let best: { encoding: Encoding; bad: number } = { encoding: 'windows-1252', bad: Infinity };
+  for (const encoding of SINGLE) {
+    const bad = badness(decodeAs(sample, encoding));
+    if (bad < best.bad) best = { encoding, bad };
+  }
+  return best.encoding;
+};
+
 /**
  * The text of a file: UTF-16 or UTF-8 by its mark, UTF-16 by its nil bytes, UTF-8 when every byte fits it, otherwise what
- * it declares, or Windows-1250 or 1252 by the letters that the bytes would be.
+ * it declares, or the encoding in which its letters are those of one language.
  */
 export const decode = (bytes: Uint8Array): { readonly text: string; readonly encoding: string } => {
   const as = (encoding: string) => ({ text: decodeAs(bytes, encoding), encoding });
@@ -53,6 +135,7 @@ export const decode = (bytes: Uint8Array): { readonly text: string; readonly enc
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8' };
   } catch {
-    return as(declaredIn(bytes) ?? (looksCentralEuropean(bytes) ? 'windows-1250' : 'windows-1252'));
+    const sample = marked(bytes);
+    return as(declaredIn(bytes) ?? doubleOf(sample) ?? singleOf(sample));
   }
 };

@@ -1,4 +1,6 @@
-import { type Row, folded, textOf } from '../files/cells';
+import { type Row, textOf } from '../files/cells';
+import { lookOf } from './survey';
+import { type Title, isAmountTitle, isTelling, titleOf } from './titles';
 
 export const COLUMN_ROLES = [
   'code',
@@ -16,198 +18,9 @@ export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
 export const AMOUNT_ROLES: ReadonlySet<ColumnRole> = new Set(['debit', 'credit', 'balance']);
 
-/** Which moment or span an amount column tells of. Only the closing ones are opening balances of the next books. */
-export type Phase = 'opening' | 'movement' | 'closing';
-
-/** Header words as old systems write them, folded; English, German, Czech, French, Spanish, Italian, Dutch, Nordic. */
-const ROLE_WORDS: Readonly<Record<Exclude<ColumnRole, 'ignore' | 'code-name'>, readonly string[]>> = {
-  code: [
-    'code',
-    'account code',
-    'acc code',
-    'account no',
-    'account number',
-    'account id',
-    'accountid',
-    'acc no',
-    'a c',
-    'ac',
-    'no',
-    'nr',
-    'number',
-    'nominal',
-    'nominal code',
-    'gl code',
-    'ledger code',
-    'konto',
-    'kontonr',
-    'konto nr',
-    'kontonummer',
-    'ucet',
-    'cislo uctu',
-    'compte',
-    'no compte',
-    'numero',
-    'numero de compte',
-    'cuenta',
-    'conto',
-    'rekening',
-    'grootboek',
-    'konto nummer',
-  ],
-  name: [
-    'name',
-    'account name',
-    'account',
-    'account title',
-    'accountdescription',
-    'description',
-    'details',
-    'particulars',
-    'title',
-    'ledger',
-    'bezeichnung',
-    'kontobezeichnung',
-    'kontoname',
-    'text',
-    'nazev',
-    'nazev uctu',
-    'libelle',
-    'intitule',
-    'intitule du compte',
-    'nombre',
-    'descripcion',
-    'descrizione',
-    'omschrijving',
-    'navn',
-    'kontonavn',
-    'benamning',
-  ],
-  debit: [
-    'debit',
-    'debits',
-    'dr',
-    'debit balance',
-    'debitbalance',
-    'soll',
-    'ma dati',
-    'md',
-    'debet',
-    'debe',
-    'dare',
-    'saldo debet',
-    'solde debiteur',
-    'debiteur',
-    'deudor',
-  ],
-  credit: [
-    'credit',
-    'credits',
-    'cr',
-    'credit balance',
-    'creditbalance',
-    'haben',
-    'dal',
-    'kredit',
-    'haber',
-    'avere',
-    'saldo kredit',
-    'solde crediteur',
-    'crediteur',
-    'acreedor',
-  ],
-  balance: [
-    'balance',
-    'amount',
-    'net',
-    'total',
-    'ytd',
-    'year to date',
-    'saldo',
-    'solde',
-    'stav',
-    'zustatek',
-    'kz',
-    'belob',
-    'betrag',
-    'montant',
-    'importe',
-    'bedrag',
-  ],
-  side: ['dr cr', 'd c', 's h', 'side', 'sign', 'type dr cr', 'sens', 'strana', 'md d', 'soll haben'],
-  currency: ['currency', 'ccy', 'cur', 'curr', 'wahrung', 'devise', 'mena', 'valuta', 'moneda', 'divisa'],
-  foreign: [
-    'amount in currency',
-    'currency amount',
-    'foreign amount',
-    'foreign balance',
-    'fc amount',
-    'fc balance',
-    'balance fc',
-    'balance in currency',
-    'wahrungsbetrag',
-    'betrag in wahrung',
-    'montant en devise',
-    'castka v mene',
-    'valutabelob',
-  ],
-};
-
-const WORD_ROLE: ReadonlyMap<string, ColumnRole> = new Map(
-  Object.entries(ROLE_WORDS).flatMap(([role, words]) =>
-    words.map((word): [string, ColumnRole] => [word, role as ColumnRole]),
-  ),
-);
-
-const PHASES: readonly (readonly [Phase, RegExp])[] = [
-  [
-    'opening',
-    /\b(opening|brought forward|b f|bf|start|anfangs?|eroffnungs?\w*|ouverture|a nouveau|pocatecni|pocatek|apertura|ingaende|primo|begin)\b|^opening/,
-  ],
-  [
-    'movement',
-    /\b(movements?|period|turnover|activity|change|umsatz\w*|bewegung\w*|verkehrszahlen|mouvements?|obrat\w*|pohyb|movimientos?|movimenti|mutaties?|periode\w*|month)\b/,
-  ],
-  [
-    'closing',
-    /\b(closing|ending|carried forward|c f|cf|end|schluss\w*|cloture|konecny|konec|final\w*|cierre|chiusura|utgaende|ultimo|eind)\b|^(closing|schluss|end|eind)(?=saldo|debit|credit)/,
-  ],
-];
-
-/** Stands beside the word for a column's side: "closing balance debit". */
-const BALANCE_WORD = /\b(balance|stav|saldo|solde|zustatek)\b/;
-
-export interface HeaderCell {
-  readonly role: ColumnRole | undefined;
-  readonly phase: Phase | undefined;
-  /** A date or a year is all that the header says. */
-  readonly dated: boolean;
-}
-
-const NOTHING: HeaderCell = { role: undefined, phase: undefined, dated: false };
-
-/** What a header says: the words themselves, with a phase in front or a currency or date behind ("Closing debit EUR", "Saldo 31.12."). */
-export const readHeader = (text: string): HeaderCell => {
-  const words = folded(text);
-  if (words === '' || words.length > 60) return NOTHING;
-  const exact = WORD_ROLE.get(words);
-  if (exact !== undefined) return { role: exact, phase: undefined, dated: false };
-  const dated = /^\d[\d ]*$/.test(words) && /\b(19|20)\d\d\b|^\d{1,2} \d{1,2}( \d{2,4})?$/.test(words);
-  let rest = words.replace(/\s(?:[a-z]{3}|\d[\d ]*)$/, '').trim();
-  const phase = PHASES.find(([, pattern]) => pattern.test(words))?.[0];
-  for (const [, pattern] of PHASES) rest = rest.replace(pattern, ' ');
-  rest = rest
-    .replace(/\b(in|of|at|the|per|zum|am|k|ke|dni|kc)\b/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-  const role =
-    WORD_ROLE.get(rest) ??
-    WORD_ROLE.get(rest.replace(BALANCE_WORD, '').trim()) ??
-    (rest === '' && phase !== undefined ? 'balance' : undefined);
-  return { role, phase, dated };
-};
-
-const MOST_TITLE_ROWS = 40;
+const MOST_TITLE_ROWS = 60;
+/** A longer text is no column's title. */
+const MOST_TITLE = 60;
 
 /** The header's text per column. In a header two rows high the upper text stands over all columns up to the next one. */
 export const headerTexts = (rows: readonly Row[], header: number, height: number, width: number): readonly string[] => {
@@ -219,7 +32,7 @@ export const headerTexts = (rows: readonly Row[], header: number, height: number
     const above = textOf(upper?.[column]);
     if (above !== '') over = above;
     const own = textOf(lower?.[column]);
-    return upper === undefined ? own : own === '' ? above : `${over} ${own}`.trim();
+    return (upper === undefined ? own : own === '' ? above : `${over} ${own}`.trim()).replace(/\s+/g, ' ');
   });
 };
 
@@ -229,28 +42,73 @@ export interface FoundHeader {
   readonly height: 1 | 2;
 }
 
-const rolesOf = (texts: readonly string[]): ReadonlySet<ColumnRole> =>
-  new Set(texts.map((text) => readHeader(text).role).filter((role) => role !== undefined));
-
-/** The row near the top that names the most columns, amounts among them; two rows where the upper one groups the lower. */
-export const headerOf = (rows: readonly Row[]): FoundHeader => {
-  let best: FoundHeader & { readonly roles: number } = { at: -1, height: 1, roles: 1 };
-  rows.slice(0, MOST_TITLE_ROWS).forEach((row, at) => {
-    const texts = row.map(textOf);
-    const own = rolesOf(texts);
-    // Dates over the amounts say that they are amounts.
-    const amounts =
-      own.has('debit') || own.has('credit') || own.has('balance') || texts.some((text) => readHeader(text).dated);
-    const roles = own.size + (texts.some((text) => readHeader(text).dated) && !own.has('balance') ? 1 : 0);
-    if (amounts && roles > best.roles) best = { at, height: 1, roles };
+/** Cells of a row that are amounts: a header has none, but for years. */
+const holdsAmounts = (row: Row): boolean =>
+  row.some((cell) => {
+    const look = lookOf(cell);
+    return (look === 'amount' || look === 'plain' || look === 'percent') && !/^(?:19|20)\d\d$/.test(textOf(cell));
   });
-  if (best.at < 0) return best;
-  const above = rows[best.at - 1]?.map(textOf) ?? [];
-  const lower = rows[best.at]?.map(textOf) ?? [];
-  const groups = above.filter((text) => text !== '').length;
-  const repeats = new Set(lower.filter((text) => text !== '')).size < lower.filter((text) => text !== '').length;
-  const phased = above.some((text) => readHeader(text).phase !== undefined || readHeader(text).role !== undefined);
-  return groups > 1 && (repeats || phased) && above.every((text) => text.length <= 40)
-    ? { at: best.at, height: 2 }
-    : { at: best.at, height: 1 };
+
+const titlesOf = (row: Row): readonly Title[] => row.map((cell) => titleOf(textOf(cell)));
+
+/** How many columns a row names, amounts among them; nought where it cannot be a header. */
+export const headerScore = (row: Row): number => {
+  const filled = row.filter((cell) => textOf(cell) !== '');
+  if (filled.length < 2 || holdsAmounts(row) || filled.some((cell) => textOf(cell).length > 4 * MOST_TITLE)) return 0;
+  const titles = titlesOf(row);
+  if (!titles.some(isAmountTitle)) return 0;
+  const telling = titles.filter(isTelling).length;
+  return telling < 2 ? 0 : telling * 2 - (filled.length - telling) * 0.5;
+};
+
+/** Whether the row above groups the columns of the header: fewer texts, each over several columns. */
+const isUpper = (above: Row, lower: Row): boolean => {
+  const upper = above.map(textOf);
+  const own = lower.map(textOf).filter((text) => text !== '');
+  const groups = upper.filter((text) => text !== '').length;
+  if (groups < 1 || upper.some((text) => text.length > MOST_TITLE) || holdsAmounts(above)) return false;
+  const repeats = new Set(own).size < own.length;
+  const titles = upper.map(titleOf);
+  const first = upper.findIndex((text) => text !== '');
+  const told = titles.some((title, at) => (at > 0 || lower.length > 1) && isAmountTitle(title));
+  return (groups > 1 || first > 0) && (repeats || told);
+};
+
+/**
+ * The row near the top that names the most columns, amounts among them; two rows where the upper one groups the lower. Where no
+ * word is known, the last row of texts before the first of the rows with amounts.
+ */
+export const headerOf = (rows: readonly Row[]): FoundHeader => {
+  let best = { at: -1, score: 0 };
+  const top = rows.slice(0, MOST_TITLE_ROWS);
+  top.forEach((row, at) => {
+    const score = headerScore(row);
+    if (score > best.score) best = { at, score };
+  });
+  if (best.at < 0) best = { at: structuralHeader(top), score: 0 };
+  // The row that names the most columns may be the upper one, which groups those of the next.
+  const next = rows[best.at + 1];
+  const own = rows[best.at];
+  if (best.at >= 0 && own !== undefined && next !== undefined && headerScore(next) > 0 && isUpper(own, next))
+    return { at: best.at + 1, height: 2 };
+  const lower = rows[best.at];
+  const above = rows[best.at - 1];
+  return {
+    at: best.at,
+    height: lower !== undefined && above !== undefined && isUpper(above, lower) ? 2 : 1,
+  };
+};
+
+/** Rows that begin like the list: two of the next ones have an amount in the same column. */
+const structuralHeader = (rows: readonly Row[]): number => {
+  const amounts = rows.map((row) => row.flatMap((cell, column) => (['amount', 'plain'].includes(lookOf(cell)) ? [column] : [])));
+  const first = amounts.findIndex(
+    (columns, at) =>
+      columns.some((column) => column > 0 && amounts.slice(at + 1, at + 6).filter((next) => next.includes(column)).length >= 2),
+  );
+  for (let at = first - 1; at >= 0 && at >= first - 4; at -= 1) {
+    const texts = (rows[at] ?? []).map(textOf).filter((text) => text !== '');
+    if (texts.length >= 2 && texts.every((text) => text.length <= MOST_TITLE && /\p{L}/u.test(text)) && !holdsAmounts(rows[at] ?? [])) return at;
+  }
+  return -1;
 };

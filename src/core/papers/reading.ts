@@ -5,9 +5,16 @@ import type { ColumnRole } from './header';
 /**
  * What the plus of an amount means. `written`: debit and credit columns, or a side column, say it. `columns-signed`: two
  * columns, credits with a minus in theirs. With one balance column: a plus is a debit, or a credit, or the normal side of
- * the account.
+ * the account (`normal-side`) or of the section in which it stands (`section-side`).
  */
-export const CONVENTIONS = ['written', 'columns-signed', 'debit-positive', 'credit-positive', 'normal-side'] as const;
+export const CONVENTIONS = [
+  'written',
+  'columns-signed',
+  'debit-positive',
+  'credit-positive',
+  'normal-side',
+  'section-side',
+] as const;
 export type Convention = (typeof CONVENTIONS)[number];
 
 /** How a paper is read. Proposed by `recognise`, changed by a person, stored beside the paper. */

@@ -35,7 +35,7 @@ export interface WrittenAmount {
   readonly bad?: string;
 }
 
-interface Read {
+export interface Read {
   readonly amount: Minor;
   readonly rounded: boolean;
   /** The cell itself says on which side it stands, so its column does not. */
@@ -52,7 +52,7 @@ const NOISE = 1000n;
  * One cell as minor units. Noise of a spreadsheet's binary sums is rounded away and told; a real decimal more than the
  * currency has is not read, because nobody but the paper's owner knows where it goes. Nor is what no books can hold.
  */
-const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits, currency }: PaperMoney): Read => {
+export const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits, currency }: PaperMoney): Read => {
   if (cell === '') return NOTHING;
   const found =
     typeof cell === 'string' ? readPaperAmount(cell, style, currency) : readPaperAmount(cell.decimal, '1234.56');

@@ -45,7 +45,7 @@ export const paperSheet = (
       ? recognise(tables, circumstances)
       : how.kind === 'from'
         ? recogniseFrom(tables, how.sheet, how.header, circumstances)
-        : explained(tables, how.reading, circumstances, [], how.infer);
+        : explained(tables, how.reading, circumstances, how.infer);
   const { reading } = recognition;
   const table = tables[reading.sheet];
   return {

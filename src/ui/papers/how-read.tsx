@@ -7,7 +7,7 @@ import type { PaperView } from '@/actions/paper-view';
 import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
 import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';
 import { DELIMITERS, type Delimiter, QUOTES } from '@/core/files/csv';
-import { ENCODINGS } from '@/core/files/text';
+import { ENCODINGS } from '@/core/files/encodings';
 import type { Convention } from '@/core/papers/reading';
 import type { Problem, Result } from '@/core/result';
 import { sided } from '../parts/figures';
@@ -33,6 +33,7 @@ const SIDES: Readonly<Record<Convention, string>> = {
   'debit-positive': 'a plus is a debit',
   'credit-positive': 'a plus is a credit',
   'normal-side': 'a plus is the account’s normal side',
+  'section-side': 'a plus is the section’s side',
 };
 
 const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
@@ -40,6 +41,7 @@ const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
   ';': 'semicolons',
   '\t': 'tabs',
   '|': 'bars',
+  columns: 'their place in the line',
 };
 
 type Encoding = (typeof ENCODINGS)[number];
@@ -73,9 +75,9 @@ export const HowRead = ({
     <>
       {doubts.length > 0 && (
         <ul className="mb-2 text-sm">
-          {doubts.map((doubt) => (
-            <li key={doubt} className="text-ochre">
-              <span aria-hidden>▲</span> {doubt}
+          {doubts.map(({ message }) => (
+            <li key={message} className="text-ochre">
+              <span aria-hidden>▲</span> {message}
             </li>
           ))}
         </ul>

@@ -1,0 +1,53 @@
+/** What a text file may be encoded in, as the screen names it; those after UTF-16 have a character for every byte, or nearly. */
+export const ENCODINGS = [
+  'utf-8',
+  'utf-16le',
+  'utf-16be',
+  'windows-1252',
+  'windows-1250',
+  'iso-8859-2',
+  'windows-1254',
+  'windows-1257',
+  'windows-1251',
+  'windows-1253',
+  'cp850',
+  'cp852',
+  'cp857',
+  'cp866',
+  'koi8-r',
+  'macintosh',
+  'shift_jis',
+  'euc-jp',
+  'gb18030',
+  'big5',
+  'euc-kr',
+] as const;
+export type Encoding = (typeof ENCODINGS)[number];
+
+/** Letters beyond ASCII of a language, in lower case; what a text in it has. */
+export const ALPHABETS: readonly string[] = [
+  'àâæçéèêëîïôœùûüÿ', // French
+  'äöüßé', // German
+  'áéíóúüñ', // Spanish
+  'áâãàçéêíóôõúü', // Portuguese
+  'àèéìíîòóùú', // Italian
+  'ëïéèöüáó', // Dutch
+  'åäöéü', // Swedish, Finnish
+  'æøåéòô', // Danish, Norwegian
+  'áðéíóúýþæö', // Icelandic
+  'ąćęłńóśźż', // Polish
+  'áčďéěíňóřšťúůýž', // Czech
+  'áäčďéíĺľňóôŕšťúýž', // Slovak
+  'áéíóöőúüű', // Hungarian
+  'ăâîșşțţ', // Romanian
+  'čćđšž', // Croatian, Serbian, Slovenian
+  'çğıöşüâîûİ', // Turkish
+  'ąčęėįšųūž', // Lithuanian
+  'āčēģīķļņšūž', // Latvian
+  'äõöüšž', // Estonian
+  'абвгдежзийклмнопрстуфхцчшщъыьэюяё', // Russian, Bulgarian
+  'абвгґдеєжзиіїйклмнопрстуфхцчшщьюя', // Ukrainian
+  'абвгдђежзијклљмнњопрстћуфхцчџш', // Serbian
+  'αβγδεζηθικλμνξοπρστυφχψωςάέήίόύώϊϋΐΰ', // Greek
+  'àçéèíïóòúü', // Catalan
+];

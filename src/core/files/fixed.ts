@@ -1,0 +1,96 @@
+/**
+ * Lists printed for paper, with columns told by their place in the line. Where the columns end is seen from the lines that hold
+ * figures: a place that none of them fills parts two columns.
+ */
+
+/** Lines that are looked at for the columns. */
+const LOOKED_AT = 3000;
+/** A longer line is no line of a printed list. */
+const MOST_LINE = 400;
+const MOST_FIXED_COLUMNS = 40;
+
+/** A figure as lists print it: grouped, with decimals, or both; a sign or side may stand beside it. */
+const FIGURE = /(?:^|\s)[-+(]?(?:\d{1,3}(?:[.,' \u00a0]\d{3})+(?:[.,]\d{1,4})?|\d+[.,]\d{1,4})[-)]?(?=\s|$)/;
+
+const RULE = /^[\s\-=_*+|.]+$/;
+
+export interface FixedColumn {
+  /** First place, from nought, and the one after the last. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Tabs are eight places wide, as printers take them. */
+const spread = (line: string): string => {
+  if (!line.includes('\t')) return line;
+  let out = '';
+  for (const part of line.split('\t')) out = (out === '' ? part : out.padEnd(Math.ceil((out.length + 1) / 8) * 8) + part);
+  return out;
+};
+
+export const linesOf = (text: string): readonly string[] => text.split(/\r\n|\r|\n/).map((line) => spread(line.replace(/\f/g, '')));
+
+/** Whether many lines of figures hold wide gaps, which cells of delimited text do not. */
+export const looksFixed = (text: string): boolean => {
+  const raw = text.split(/\r\n|\r|\n/);
+  if (raw.filter((line) => line.includes('\t')).length * 2 > raw.length) return false;
+  const figures = linesOf(text)
+    .slice(0, LOOKED_AT)
+    .filter((line) => line.length <= MOST_LINE && FIGURE.test(line));
+  const gaps = figures.filter((line) => /\S {3,}\S/.test(line) && !/[;|\t]/.test(line.replace(/^\||\|$/g, '')));
+  return figures.length >= 3 && gaps.length >= figures.length * 0.6;
+};
+
+/** The columns of a printed list. */
+export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] => {
+  const figures = lines.slice(0, LOOKED_AT).filter((line) => line.length <= MOST_LINE && FIGURE.test(line) && !RULE.test(line));
+  const width = figures.reduce((widest, line) => Math.max(widest, line.length), 0);
+  const filled = new Uint32Array(width);
+  for (const line of figures) for (let at = 0; at < line.length; at += 1) if (line[at] !== ' ' && line[at] !== '\u00a0') filled[at] = (filled[at] ?? 0) + 1;
+  // A line or two may hang over: a title with a figure in it, a name that is too long.
+  const few = Math.floor(figures.length * 0.02);
+  const ranges: { from: number; to: number }[] = [];
+  for (let at = 0; at < width; at += 1) {
+    if ((filled[at] ?? 0) <= few) continue;
+    const last = ranges.at(-1);
+    if (last !== undefined && last.to === at) last.to = at + 1;
+    else ranges.push({ from: at, to: at + 1 });
+  }
+  const numeric = ({ from, to }: FixedColumn): boolean => {
+    const cells = figures.map((line) => line.slice(from, to).trim()).filter((cell) => cell !== '');
+    return cells.filter((cell) => /\d/.test(cell) && !/\p{L}{3}/u.test(cell)).length > cells.length * 0.8;
+  };
+  const joined: FixedColumn[] = [];
+  for (const range of ranges) {
+    const last = joined.at(-1);
+    // One blank place between two words of names is no gap, nor is one within a figure grouped by spaces.
+    const near = last !== undefined && range.from - last.to <= 1;
+    if (last !== undefined && near && (numeric(last) === numeric(range) || !numeric(last)) && !isFirstCode(joined.length, last, numeric))
+      joined[joined.length - 1] = { from: last.from, to: range.to };
+    else joined.push(range);
+  }
+  return joined.length > MOST_FIXED_COLUMNS ? [] : joined;
+};
+
+/** Codes stand first, with a single blank before the names. */
+const isFirstCode = (count: number, last: FixedColumn, numeric: (column: FixedColumn) => boolean): boolean => count === 1 && last.to - last.from >= 2 && numeric(last);
+
+/**
+ * A line taken apart. What stands between two columns belongs to the right one where that holds figures, which are set to the
+ * right, as their titles are; a text that reaches over the end of its column stays whole.
+ */
+export const cutLine = (line: string, columns: readonly FixedColumn[]): string[] => {
+  const cells: string[] = [];
+  let from = 0;
+  columns.forEach((_, at) => {
+    const next = columns[at + 1];
+    let to = next === undefined ? line.length : (columns[at]?.to ?? 0);
+    if (next !== undefined) {
+      // A word that begins in this column and ends in the next belongs to whichever holds more of it.
+      while (to > from && to < line.length && line[to - 1] !== ' ' && line[to] !== ' ' && to < next.to) to += 1;
+    }
+    cells.push(line.slice(from, Math.max(from, to)));
+    from = Math.max(from, to);
+  });
+  return cells;
+};

@@ -1,0 +1,198 @@
+import type { Row } from './cells';
+import { oneLine } from './clean';
+
+/** A piece of text on a page: where it begins and ends, how high it stands (from the bottom) and how large it is, in points. */
+export interface Piece {
+  readonly text: string;
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
+  readonly size: number;
+}
+
+/** Pieces on one line, from left to right. */
+interface Line {
+  readonly y: number;
+  readonly pieces: readonly Piece[];
+}
+
+/** Pieces that stand this near, as a share of their size, are one text. */
+const NEAR = 1;
+const SAME_LINE = 0.35;
+
+/** Pieces of one page as lines from top to bottom, those that touch put together. */
+const linesOf = (pieces: readonly Piece[]): readonly Line[] => {
+  const sorted = [...pieces].sort((a, b) => b.y - a.y || a.from - b.from);
+  const lines: { y: number; pieces: Piece[] }[] = [];
+  for (const piece of sorted) {
+    const last = lines.at(-1);
+    if (last !== undefined && Math.abs(last.y - piece.y) <= piece.size * SAME_LINE) last.pieces.push(piece);
+    else lines.push({ y: piece.y, pieces: [piece] });
+  }
+  return lines.map(({ y, pieces: own }) => ({ y, pieces: joined(own.sort((a, b) => a.from - b.from)) }));
+};
+
+const joined = (pieces: readonly Piece[]): readonly Piece[] => {
+  const made: Piece[] = [];
+  for (const piece of pieces) {
+    const last = made.at(-1);
+    const gap = last === undefined ? Infinity : piece.from - last.to;
+    if (last === undefined || gap > last.size * NEAR || isBar(piece) || isBar(last)) made.push(piece);
+    else
+      made[made.length - 1] = {
+        ...last,
+        text: `${last.text}${gap > last.size * 0.12 ? ' ' : ''}${piece.text}`,
+        to: Math.max(last.to, piece.to),
+      };
+  }
+  return made;
+};
+
+const isBar = ({ text }: Piece): boolean => /^[|│¦]$/.test(text.trim());
+
+const FIGURE = /^[-+(\u2212]?[^\d\p{L}]{0,3}\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*(?:[.,]\d{1,4})?[-)]?(?:\s?[\p{L}\p{Sc}%]{1,4})?$/u;
+const isFigure = ({ text }: Piece): boolean => text.length <= 40 && FIGURE.test(text.trim()) && /[.,' \u00a0]\d|\d{4}/.test(text);
+
+interface Column {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Columns by what no line of figures fills; a line or two may hang over. */
+const columnsOf = (lines: readonly Line[]): readonly Column[] => {
+  const figures = lines.filter(({ pieces }) => pieces.length > 1 && pieces.some(isFigure));
+  const width = Math.ceil(Math.max(0, ...figures.flatMap(({ pieces }) => pieces.map(({ to }) => to)))) + 1;
+  const filled = new Uint32Array(Math.min(width, 20_000));
+  for (const { pieces } of figures)
+    for (const { from, to } of pieces) for (let at = Math.max(0, Math.floor(from)); at < Math.min(to, filled.length); at += 1) filled[at] = (filled[at] ?? 0) + 1;
+  const few = Math.floor(figures.length * 0.01);
+  const columns: { from: number; to: number }[] = [];
+  filled.forEach((count, at) => {
+    if (count <= few) return;
+    const last = columns.at(-1);
+    if (last !== undefined && at - last.to <= 1) last.to = at + 1;
+    else columns.push({ from: at, to: at + 1 });
+  });
+  return columns;
+};
+
+const overlap = (piece: Piece, column: Column): number => Math.min(piece.to, column.to) - Math.max(piece.from, column.from);
+
+/** The column in which most of a piece stands, else the nearest one. */
+const columnFor = (piece: Piece, columns: readonly Column[]): number => {
+  let best = 0;
+  columns.forEach((column, at) => {
+    const other = columns[best];
+    if (other !== undefined && overlap(piece, column) > overlap(piece, other)) best = at;
+  });
+  return best;
+};
+
+/** Lines with bars between their cells, as programs print tables in letters of one width. */
+const barred = (lines: readonly Line[]): boolean => {
+  const figures = lines.filter(({ pieces }) => pieces.some(isFigure));
+  return figures.length > 0 && figures.filter(({ pieces }) => pieces.filter(isBar).length >= 2).length * 2 > figures.length;
+};
+
+const indented = (text: string, space: number, size: number): string => `${' '.repeat(Math.max(0, Math.min(40, Math.round(space / (size * 0.6)) - 1)))}${text}`;
+
+const cellsBetweenBars = ({ pieces }: Line): Row => {
+  const cells: string[] = [''];
+  let start = pieces[0]?.from ?? 0;
+  for (const piece of pieces) {
+    if (isBar(piece)) {
+      cells.push('');
+      start = piece.to;
+      continue;
+    }
+    const own = cells.at(-1) ?? '';
+    cells[cells.length - 1] = own === '' ? indented(oneLine(piece.text), piece.from - start, piece.size) : `${own} ${oneLine(piece.text)}`;
+  }
+  return cells;
+};
+
+/** Rows of a table of which a cell is higher than one line: what stands above or below goes to the row that it is nearest to. */
+const wrapped = (lines: readonly Line[], columns: readonly Column[]): readonly Line[] => {
+  const anchors = lines.flatMap(({ pieces }, at) => (pieces.length > 1 && pieces.some(isFigure) ? [at] : []));
+  const gaps = anchors.flatMap((at, place) => {
+    const before = lines[anchors[place - 1] ?? -1];
+    const own = lines[at];
+    return before === undefined || own === undefined ? [] : [before.y - own.y];
+  });
+  const usual = [...gaps].sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
+  if (usual <= 0) return lines;
+  const isAnchor = new Set(anchors);
+  /** A line of text in one column only, with that column. */
+  const loose = (at: number): number | undefined => {
+    const line = lines[at];
+    if (line === undefined || isAnchor.has(at) || line.pieces.some(isFigure)) return undefined;
+    const into = new Set(line.pieces.map((piece) => columnFor(piece, columns)));
+    return into.size === 1 ? [...into][0] : undefined;
+  };
+  const added = new Map<number, Line[]>();
+  const gone = new Set<number>();
+  // Rows without a name of their own come first: what stands around them is theirs.
+  for (const [at, nameless] of [...anchors.map((one) => [one, true] as const), ...anchors.map((one) => [one, false] as const)]) {
+    const line = lines[at];
+    if (line === undefined || added.has(at)) continue;
+    const away = (other: number): number => Math.abs((lines[other]?.y ?? Infinity) - line.y);
+    const near = (other: number): boolean => !gone.has(other) && loose(other) !== undefined && away(other) < usual * 0.75;
+    const size = line.pieces[0]?.size ?? 10;
+    const take = (other: number): void => {
+      const own = lines[other];
+      if (own === undefined) return;
+      added.set(at, [...(added.get(at) ?? []), own]);
+      gone.add(other);
+    };
+    const [above, below] = [near(at - 1) ? loose(at - 1) : undefined, near(at + 1) ? loose(at + 1) : undefined];
+    const isEmpty = (column: number): boolean => !line.pieces.some((piece) => columnFor(piece, columns) === column);
+    // Text in the middle of a high cell has lines above and below it, at the same distance; else a name goes on underneath.
+    const around = above !== undefined && above === below;
+    if (nameless && around && isEmpty(above)) {
+      take(at - 1);
+      take(at + 1);
+    } else if (nameless) continue;
+    else if (around && Math.max(away(at - 1), away(at + 1)) <= size * 1.45 && Math.abs(away(at - 1) - away(at + 1)) < size * 0.2) {
+      take(at - 1);
+      take(at + 1);
+    } else if (below !== undefined && !isEmpty(below) && away(at + 1) <= size * 1.45) take(at + 1);
+  }
+  return lines.flatMap((line, at): Line[] => {
+    if (gone.has(at)) return [];
+    const more = added.get(at);
+    if (more === undefined) return [line];
+    const pieces = [...line.pieces];
+    for (const extra of [...more].sort((a, b) => a.y - b.y).reverse())
+      for (const piece of extra.pieces) {
+        const column = columnFor(piece, columns);
+        const place = pieces.findIndex((one) => columnFor(one, columns) === column);
+        const own = pieces[place];
+        if (own === undefined) pieces.push(piece);
+        else pieces[place] = { ...own, text: extra.y > line.y ? `${piece.text} ${own.text}` : `${own.text} ${piece.text}` };
+      }
+    return [{ y: line.y, pieces: pieces.sort((a, b) => a.from - b.from) }];
+  });
+};
+
+/**
+ * Pages of printed text as the rows of one table. Cells are told by their place: by bars where such are printed, else by the
+ * gaps that all lines with figures leave.
+ */
+export const rowsOfPages = (pages: readonly (readonly Piece[])[]): readonly Row[] => {
+  const all = pages.map(linesOf);
+  if (barred(all.flat())) return all.flat().map(cellsBetweenBars);
+  const columns = columnsOf(all.flat());
+  if (columns.length === 0) return all.flat().map(({ pieces }) => pieces.map(({ text }) => oneLine(text)));
+  return all
+    .flatMap((lines) => wrapped(lines, columns))
+    .map(({ pieces }): Row => {
+      const cells = columns.map(() => '');
+      for (const piece of pieces) {
+        const at = columnFor(piece, columns);
+        const own = cells[at] ?? '';
+        const text = oneLine(piece.text);
+        cells[at] = own === '' ? indented(text, isFigure(piece) ? 0 : piece.from - (columns[at]?.from ?? 0) + piece.size * 0.6, piece.size) : `${own} ${text}`;
+      }
+      return cells;
+    });
+};

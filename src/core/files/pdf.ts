@@ -1,0 +1,71 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { type Result, fail, ok, problem } from '../result';
+import type { Table } from './cells';
+import { MOST_CELLS, MOST_PAGES, counted } from './limits';
+import { type Piece, rowsOfPages } from './pdf-lines';
+
+export const isPdf = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46;
+
+const nameOf = (error: unknown): string => (error instanceof Error ? error.name : '');
+
+/** The text of a PDF (ISO 32000) as one table, by where its pieces stand on the pages. Nothing in it runs or is loaded. */
+export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<readonly Table[]>> => {
+  const loading = getDocument({
+    // It is handed over; the caller keeps its own bytes.
+    data: bytes.slice(),
+    isEvalSupported: false,
+    disableFontFace: true,
+    useSystemFonts: false,
+    stopAtErrors: false,
+    verbosity: 0,
+  });
+  try {
+    const paper = await loading.promise;
+    if (paper.numPages > MOST_PAGES)
+      return fail(
+        problem(
+          'paper.pages',
+          `${name} has ${counted(paper.numPages)} pages, and ${counted(MOST_PAGES)} is the most that is read at once. Split it and bring the parts.`,
+        ),
+      );
+    const pages: Piece[][] = [];
+    let count = 0;
+    for (let number = 1; number <= paper.numPages; number += 1) {
+      const page = await paper.getPage(number);
+      const { items } = await page.getTextContent();
+      const pieces: Piece[] = [];
+      for (const item of items) {
+        if (!('str' in item) || item.str.trim() === '') continue;
+        const [, , , , x, y] = item.transform as readonly number[];
+        if (x === undefined || y === undefined) continue;
+        pieces.push({ text: item.str, from: x, to: x + item.width, y, size: item.height === 0 ? 10 : item.height });
+      }
+      count += pieces.length;
+      if (count > MOST_CELLS)
+        return fail(problem('paper.cells', `${name} has more than ${counted(MOST_CELLS)} pieces of text, which is the most that is read at once. Split it and bring the parts.`));
+      pages.push(pieces);
+      page.cleanup();
+    }
+    if (count === 0)
+      return fail(
+        problem(
+          'paper.scan',
+          `${name} holds pictures of pages and no text, so its figures cannot be read. Ask the old system for a printout as PDF, CSV or XLSX, or type the figures.`,
+        ),
+      );
+    return ok([{ name, rows: rowsOfPages(pages), printed: true }]);
+  } catch (error) {
+    const locked = nameOf(error) === 'PasswordException';
+    return fail(
+      problem(
+        locked ? 'paper.locked' : 'paper.pdf',
+        locked
+          ? `${name} is locked with a password. Save it without one and bring that.`
+          : `${name} is a PDF that is damaged or was cut off. Save or export it again and bring that.`,
+      ),
+    );
+  } finally {
+    await loading.destroy();
+  }
+};

@@ -1,0 +1,89 @@
+import { isCurrency } from '../money/currency';
+import { type Row, textOf } from '../files/cells';
+import { type ColumnRole, type FoundHeader, headerTexts } from './header';
+import { type Column, sampleOf, survey } from './survey';
+import { type Title, titleOf } from './titles';
+
+const CODE_AND_NAME = /^([A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*)[-–—:·|\s]+(\P{N}.*)$/iu;
+
+/** A longer cell holds no code and name. */
+const MOST_CELL_READ = 400;
+
+/** A code and a name out of one cell: "1010 Bank", "1010 - Bank", "1010: Bank"; a cell without a code is a name. */
+export const splitCodeName = (text: string): { readonly code: string; readonly name: string } => {
+  const [, code, name] = (text.length > MOST_CELL_READ ? null : CODE_AND_NAME.exec(text.trim())) ?? [];
+  return code === undefined || name === undefined || !/\p{L}/u.test(name) ? { code: '', name: text.trim() } : { code, name };
+};
+
+/** Where a table has what, but for the amounts. */
+export interface Layout {
+  readonly header: FoundHeader;
+  readonly sample: readonly Row[];
+  readonly columns: readonly Column[];
+  readonly titles: readonly Title[];
+  /** Roles of the columns that are no amounts; the others are `ignore`. */
+  readonly roles: readonly ColumnRole[];
+  /** Columns that may hold the amounts, from left to right. */
+  readonly numbers: readonly Column[];
+  /** Columns that say debit or credit with a letter. */
+  readonly sides: readonly Column[];
+}
+
+/** What each column holds, by what its cells look like; titles decide where cells leave it open. */
+export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
+  const sample = sampleOf(rows, header.at + 1);
+  const columns = survey(sample);
+  const texts = headerTexts(rows, header.at, header.height, columns.length);
+  const titles = texts.map(titleOf);
+  const title = (at: number): Title => titles[at] ?? titleOf('');
+  const roles: ColumnRole[] = columns.map(() => 'ignore');
+  const give = (column: Column | undefined, role: ColumnRole): void => {
+    if (column !== undefined) roles[column.at] = role;
+  };
+  const free = (column: Column): boolean => roles[column.at] === 'ignore' && column.filled > 0;
+
+  const sides = columns.filter((column) => column.sides && column.numbers < 0.3 && column.currencies < 0.5);
+  give(
+    columns.find((column) => free(column) && column.currencies > 0.9 && (column.filled > 2 || title(column.at).currency)),
+    'currency',
+  );
+  const wordy = columns.filter((column) => free(column) && column.words > 0.4 && !column.sides);
+  const isName = (column: Column): boolean => title(column.at).name || title(column.at).code;
+  const firstWords = wordy.find((column) => column.words > 0.6) ?? wordy[0];
+  const coded = columns.filter((column) => free(column) && column.codes > 0.6 && !column.sequence && column.dates < 0.3);
+  const titledCode = coded.find((column) => title(column.at).code && !title(column.at).noMoney);
+  const code =
+    titledCode ??
+    coded.find((column) => firstWords !== undefined && column.at < firstWords.at && column.distinct > 0.2) ??
+    (firstWords === undefined ? coded[0] : undefined);
+  const both = wordy.find((column) => {
+    const cells = sample.map((row) => textOf(row[column.at])).filter((text) => text !== '');
+    return cells.filter((text) => splitCodeName(text).code !== '').length > cells.length * 0.5;
+  });
+  if (code === undefined && both !== undefined) give(both, 'code-name');
+  else {
+    give(code, 'code');
+    const after = wordy.filter((column) => free(column));
+    give(
+      after.find((column) => title(column.at).name) ??
+        after.find((column) => isName(column)) ??
+        [...after].sort((a, b) => b.filled * b.length * b.distinct - a.filled * a.length * a.distinct)[0],
+      'name',
+    );
+  }
+  const numbers = columns.filter(
+    (column) =>
+      free(column) && !column.sides && column.numbers >= 0.7 && column.percents < 0.3 && column.dates < 0.3 && !column.sequence,
+  );
+  return { header, sample, columns, titles, roles, numbers, sides };
+};
+
+/** The currency that a currency column says most often. */
+export const commonCurrency = (sample: readonly Row[], at: number): string | undefined => {
+  const counts = new Map<string, number>();
+  for (const row of sample) {
+    const text = textOf(row[at]).toUpperCase();
+    if (isCurrency(text)) counts.set(text, (counts.get(text) ?? 0) + 1);
+  }
+  return [...counts].sort(([, a], [, b]) => b - a)[0]?.[0];
+};

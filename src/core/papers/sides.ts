@@ -1,0 +1,63 @@
+import type { Side } from '../money/minor';
+import { folded } from '../words/folded';
+import { CREDIT, DEBIT } from '../words/paper-words';
+
+/**
+ * Letters for debit and credit as columns beside amounts have them. A letter alone says little ("D" is debit in most lists and
+ * credit, dal, in Czech ones), so the pair decides.
+ */
+const PAIRS: readonly (readonly [debit: string, credit: string])[] = [
+  ['d', 'c'],
+  ['d', 'k'],
+  ['d', 'h'],
+  ['d', 'a'],
+  ['s', 'h'],
+  ['t', 'k'],
+  ['b', 'a'],
+  ['v', 'd'],
+  ['md', 'd'],
+  ['md', 'dal'],
+  ['wn', 'ma'],
+  ['db', 'cr'],
+  ['db', 'kr'],
+  ['dt', 'kt'],
+  ['дт', 'кт'],
+  ['д', 'к'],
+  ['д', 'п'],
+  ['χ', 'π'],
+  ['借', '貸'],
+  ['借', '贷'],
+  ['차', '대'],
+  ['a', 'p'],
+  ['n', 'm'],
+];
+
+/** The debit and the credit letter among the short texts (folded) of a column, where they are such. */
+export const pairOfSides = (texts: readonly string[]): readonly [debit: string, credit: string] | undefined => {
+  const own = texts.filter((text) => text !== '');
+  if (own.length === 0 || own.some((text) => text.length > 12)) return undefined;
+  const worded = own.map((text): Side | undefined => (DEBIT.is(text) ? 'debit' : CREDIT.is(text) ? 'credit' : undefined));
+  if (own.length <= 2 && worded.every((side) => side !== undefined) && new Set(worded).size === own.length)
+    return [own[worded.indexOf('debit')] ?? '', own[worded.indexOf('credit')] ?? ''];
+  if (own.length === 2) return PAIRS.find((pair) => own.every((text) => pair.includes(text)));
+  return own.length === 1 ? PAIRS.find((pair) => pair.includes(own[0] ?? '') && (own[0] ?? '').length > 0) : undefined;
+};
+
+/** Reads the letters of a side column: by the pair that they are, else by the words themselves. */
+export const sideReader = (texts: Iterable<string>): ((text: string) => Side | undefined) => {
+  const distinct = new Set<string>();
+  for (const text of texts) {
+    const word = folded(text);
+    if (word !== '') distinct.add(word);
+    if (distinct.size > 6) break;
+  }
+  const pair = pairOfSides([...distinct]);
+  return (text) => {
+    const word = folded(text);
+    if (pair !== undefined && word !== '') {
+      if (word === pair[0]) return 'debit';
+      if (word === pair[1]) return 'credit';
+    }
+    return word === '' ? undefined : DEBIT.is(word) || word === 'd' || word === 's' ? 'debit' : CREDIT.is(word) || word === 'c' || word === 'h' || word === 'k' ? 'credit' : undefined;
+  };
+};

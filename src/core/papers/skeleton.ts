@@ -1,0 +1,87 @@
+import { type Row, indentOf, textOf } from '../files/cells';
+import { oneLine } from '../files/clean';
+import { folded } from '../words/folded';
+import { CARRIED, PAGE } from '../words/paper-words';
+import { headerScore } from './header';
+import { splitCodeName } from './layout';
+import { lookOf } from './survey';
+import type { Reading } from './reading';
+import { placesOf } from './row-amount';
+
+/** What a row is before its amounts are looked at. */
+export const ROW = { blank: 0, title: 1, header: 2, page: 3, body: 4 } as const;
+
+/** The rows of a table without their amounts: what they are called, and which of them stand outside the list. */
+export interface Skeleton {
+  readonly size: number;
+  readonly kind: Uint8Array;
+  readonly code: readonly string[];
+  readonly name: readonly string[];
+  /** How far each name is indented, in characters. */
+  readonly indent: Uint32Array;
+  /** Whether rows have codes, so that one without is no account like the others. */
+  readonly coded: boolean;
+}
+
+const inOneLine = (text: string): string => (/[\n\r\t]/.test(text) ? oneLine(text) : text);
+
+/** Whether the texts of a row are those of the header again, as at the top of each page. */
+const key = (row: Row): string => {
+  let text = '';
+  for (const cell of row) {
+    const own = textOf(cell);
+    if (own !== '') text += `${own}|`;
+  }
+  return text;
+};
+
+const RULE = /^[-=_*\s.+|–—]{3,}$/;
+
+/** Cells of a row that are filled. */
+const filledIn = (row: Row): readonly string[] => row.map(textOf).filter((text) => text !== '');
+
+export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header' | 'height' | 'columns' | 'asAccount'>): Skeleton => {
+  const places = placesOf(reading.columns);
+  const top = reading.header - (reading.height ?? 1) + 1;
+  const titles = new Set<string>();
+  const size = rows.length;
+  const kind = new Uint8Array(size);
+  const code: string[] = [];
+  const name: string[] = [];
+  const indent = new Uint32Array(size);
+  let [coded, named] = [0, 0];
+  rows.forEach((row, at) => {
+    const joined = places['code-name'];
+    const split = joined < 0 ? undefined : splitCodeName(textOf(row[joined]));
+    code[at] = inOneLine(split === undefined ? textOf(row[places.code]) : split.code);
+    name[at] = inOneLine(split === undefined ? textOf(row[places.name]) : split.name);
+    indent[at] = indentOf(row[joined < 0 ? places.name : joined] ?? '');
+    const texts = filledIn(row);
+    if (texts.length === 0 || texts.every((text) => RULE.test(text))) kind[at] = ROW.blank;
+    else if (at >= top && at <= reading.header) kind[at] = ROW.header;
+    else if (at < reading.header) kind[at] = ROW.title;
+    else kind[at] = ROW.body;
+    if (at <= reading.header) {
+      const text = key(row);
+      if (text !== '') titles.add(text);
+      return;
+    }
+    if (kind[at] !== ROW.body || reading.asAccount[String(at)] === true) return;
+    if (titles.has(key(row)) || (!/\d/.test(code[at] ?? '') && headerScore(row) >= 4)) kind[at] = ROW.header;
+    else if (code[at] === '' && isPageLine(row, texts)) kind[at] = ROW.page;
+    if (kind[at] !== ROW.body) return;
+    if (code[at] !== '') coded += 1;
+    else if (name[at] !== '') named += 1;
+  });
+  return { size, kind, code, name, indent, coded: coded > 0 && coded >= (coded + named) * 0.15 };
+};
+
+/** "Page 2 of 3", alone or beside a title: it has a page's word with a number, and no more than that to say. */
+const isPageLine = (row: Row, texts: readonly string[]): boolean =>
+  texts.length <= 3 &&
+  row.every((cell) => lookOf(cell) === 'empty' || lookOf(cell) === 'text' || lookOf(cell) === 'date') &&
+  texts.some((text) => {
+    if (text.length > 60 || !/\d/.test(text)) return false;
+    const words = folded(text);
+    return PAGE.in(words) !== undefined && CARRIED.in(words) === undefined && /^(?:\D{0,40}\d{1,4}(?: ?\D{0,6} ?\d{1,4})?\D{0,12})$/.test(words);
+  });

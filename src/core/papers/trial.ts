@@ -1,0 +1,208 @@
+import type { Side } from '../money/minor';
+import { usualSide } from '../words/side-words';
+import { MARK, type Marks, WHY, isResult, markRows, settleBySides } from './marks';
+import type { Convention, Reading } from './reading';
+import type { Hint } from './sign';
+import type { Skeleton } from './skeleton';
+import { type Turn, turnsOf } from './turns';
+import type { Values, Way } from './values';
+
+/** What a paper comes to under one way and one convention: a hypothesis with its evidence. */
+export interface Trial {
+  readonly way: Way;
+  readonly convention: Convention;
+  readonly marks: Marks;
+  readonly values: Values;
+  /** The amount of a row, debit positive. */
+  readonly amountAt: (row: number) => bigint;
+  /** What the accounts come to. */
+  readonly net: bigint;
+  readonly accounts: number;
+  /** Accounts that are not nil. */
+  readonly moving: number;
+  /** Rows that are no account although nothing but the netting to zero says so. */
+  readonly setAside: readonly number[];
+  /** Accounts without a code where the others have one. */
+  readonly uncoded: readonly number[];
+  readonly unreadable: number;
+  /** Of the accounts whose names tell their side, how many stand on it, less those that do not, as a share. */
+  readonly usual: number;
+  /** The evidence in points; more is better. */
+  readonly points: number;
+}
+
+const MOST_VOTERS = 400;
+
+interface Signs {
+  readonly convention: Convention;
+  readonly amountAt: (row: number) => bigint;
+  readonly turns: readonly Turn[];
+}
+
+const inTurns = (turns: readonly Turn[], size: number): Uint8Array => {
+  const turned = new Uint8Array(size);
+  for (const [from, to] of turns) turned.fill(1, from, to + 1);
+  return turned;
+};
+
+/** The amounts of open rows (whose side the paper leaves open) under a convention. */
+const signsUnder = (convention: Convention, skeleton: Skeleton, values: Values, turns: readonly Turn[], hint: Hint | undefined): Signs => {
+  const raw = (row: number): bigint => values.raw[row] ?? 0n;
+  const isOpen = (row: number): boolean => values.open[row] === 1;
+  if (convention === 'credit-positive')
+    return { convention, turns, amountAt: (row) => (isOpen(row) ? -raw(row) : raw(row)) };
+  if (convention === 'section-side') {
+    const turned = inTurns(turns, skeleton.size);
+    return { convention, turns, amountAt: (row) => (isOpen(row) && turned[row] === 1 ? -raw(row) : raw(row)) };
+  }
+  if (convention === 'normal-side')
+    return {
+      convention,
+      turns,
+      amountAt: (row) => (isOpen(row) && sideOf(skeleton, row, hint) === 'credit' ? -raw(row) : raw(row)),
+    };
+  return { convention, turns, amountAt: raw };
+};
+
+const sideOf = (skeleton: Skeleton, row: number, hint: Hint | undefined): Side | undefined => {
+  const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
+  return hint?.({ code, name }) ?? usualSide(name);
+};
+
+const eachAccount = (marks: Marks, work: (row: number) => void): void => {
+  marks.mark.forEach((mark, row) => {
+    if (mark === MARK.account) work(row);
+  });
+};
+
+const netOf = (marks: Marks, amountAt: (row: number) => bigint): bigint => {
+  let net = 0n;
+  eachAccount(marks, (row) => {
+    net += amountAt(row);
+  });
+  return net;
+};
+
+/** Accounts on their usual side less those that are not, as a share of those whose side is known. */
+const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) => bigint, hint: Hint | undefined): number => {
+  let [known, points, looked] = [0, 0, 0];
+  for (let row = 0; row < skeleton.size && looked < MOST_VOTERS; row += 1) {
+    if (marks.mark[row] !== MARK.account) continue;
+    const amount = amountAt(row);
+    if (amount === 0n) continue;
+    looked += 1;
+    const side = sideOf(skeleton, row, hint);
+    if (side === undefined) continue;
+    known += 1;
+    points += amount > 0n === (side === 'debit') ? 1 : -1;
+  }
+  return known === 0 ? 0 : points / Math.max(known, 4);
+};
+
+/** The conventions that a way leaves open, with the marks so far; one that nets to zero ends the search for turned sections. */
+const openTo = (way: Way, skeleton: Skeleton, marks: Marks, values: Values, hint: Hint | undefined, only: Convention | undefined): readonly Signs[] => {
+  const under = (convention: Convention, turns: readonly Turn[] = []): Signs => signsUnder(convention, skeleton, values, turns, hint);
+  if (way.kind === 'pair') return [under(way.signed ? 'columns-signed' : 'written')];
+  if (way.kind === 'sided') return [under('written')];
+  if (only !== undefined && only !== 'section-side') return [under(only === 'written' || only === 'columns-signed' ? 'debit-positive' : only)];
+  const plain = [under('debit-positive'), under('credit-positive')];
+  const anyOpen = marks.mark.some((mark, row) => mark === MARK.account && values.open[row] === 1);
+  if (!anyOpen) return only === 'section-side' ? [under('section-side')] : plain;
+  if (only === undefined && netOf(marks, (row) => values.raw[row] ?? 0n) === 0n) return plain;
+  const found = turnsOf(skeleton, marks, values);
+  const sections = found === undefined ? [] : [under('section-side', found.turns)];
+  if (only === 'section-side') return sections.length > 0 ? sections : [under('section-side')];
+  return [...plain, under('normal-side'), ...sections];
+};
+
+/** What one side comes to, or a part of it: amounts at which a row without a code is the total of a side. */
+const sideSums = (marks: Marks, values: Values, signs: Signs, size: number): ReadonlySet<bigint> => {
+  let [debits, credits] = [0n, 0n];
+  eachAccount(marks, (row) => {
+    const amount = signs.amountAt(row);
+    if (amount > 0n) debits += amount;
+    else credits -= amount;
+  });
+  const sums = new Set([debits, credits, debits > credits ? debits - credits : credits - debits]);
+  if (signs.turns.length > 0) {
+    const turned = inTurns(signs.turns, size);
+    let [plain, other] = [0n, 0n];
+    eachAccount(marks, (row) => {
+      if (turned[row] === 1) other += values.raw[row] ?? 0n;
+      else plain += values.raw[row] ?? 0n;
+    });
+    for (const sum of [plain, other]) sums.add(sum < 0n ? -sum : sum);
+  }
+  return sums;
+};
+
+const copied = (marks: Marks): Marks => ({
+  mark: marks.mark.slice(),
+  why: marks.why.slice(),
+  confirmed: marks.confirmed,
+  unconfirmed: new Set(marks.unconfirmed),
+});
+
+/**
+ * Settles the rows without a code that nothing has explained: they are no accounts where the paper nets to zero without them,
+ * and accounts where it does so only with them. Else the year's result is set aside, and the others are accounts.
+ */
+const settleLeft = (skeleton: Skeleton, marks: Marks, signs: Signs): { readonly setAside: readonly number[]; readonly uncoded: readonly number[] } => {
+  const left: number[] = [];
+  marks.mark.forEach((mark, row) => {
+    if (mark === MARK.open) left.push(row);
+  });
+  if (left.length === 0) return { setAside: [], uncoded: [] };
+  const net = netOf(marks, signs.amountAt);
+  const together = left.reduce((sum, row) => sum + signs.amountAt(row), 0n);
+  const [setAside, uncoded]: [number[], number[]] = [[], []];
+  for (const row of left) {
+    const aside = net === 0n || (net + together !== 0n && isResult(skeleton.name[row] ?? ''));
+    marks.mark[row] = aside ? MARK.total : MARK.account;
+    marks.why[row] = aside ? WHY.left : WHY.none;
+    (aside ? setAside : uncoded).push(row);
+  }
+  return { setAside, uncoded };
+};
+
+/** Every convention that a way leaves open, tried on all rows. */
+export const trials = (
+  way: Way,
+  skeleton: Skeleton,
+  values: Values,
+  { asAccount }: Pick<Reading, 'asAccount'>,
+  hint: Hint | undefined,
+  only?: Convention,
+): readonly Trial[] => {
+  const first = markRows(skeleton, values, asAccount);
+  return openTo(way, skeleton, first, values, hint, only).map((signs): Trial => {
+    const marks = copied(first);
+    settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
+    const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
+    // Beside a column of sides, an amount without one stands nowhere.
+    if (way.kind === 'sided')
+      eachAccount(marks, (row) => {
+        if (values.open[row] === 1) marks.mark[row] = MARK.unreadable;
+      });
+    let [accounts, moving, unreadable] = [0, 0, 0];
+    marks.mark.forEach((mark, row) => {
+      if (mark === MARK.unreadable) unreadable += 1;
+      if (mark !== MARK.account) return;
+      accounts += 1;
+      if (values.raw[row] !== 0n) moving += 1;
+    });
+    const net = netOf(marks, signs.amountAt);
+    const usual = usualShare(skeleton, marks, signs.amountAt, hint);
+    const points =
+      (moving === 0 ? -60 : 0) +
+      (net === 0n && moving >= 2 ? 30 : 0) +
+      Math.min(12, marks.confirmed * 2) -
+      Math.min(12, marks.unconfirmed.size * 3) -
+      Math.min(10, (uncoded.length + setAside.length) * 2) -
+      Math.min(30, (unreadable * 60) / Math.max(1, accounts + unreadable)) +
+      usual * 8 +
+      (signs.convention === 'normal-side' ? -4 : signs.convention === 'section-side' ? -1 : 0) +
+      (signs.convention === 'credit-positive' ? -0.5 : 0);
+    return { way, convention: signs.convention, marks, values, amountAt: signs.amountAt, net, accounts, moving, setAside, uncoded, unreadable, usual, points };
+  });
+};

@@ -1,0 +1,185 @@
+import type { Row } from '../files/cells';
+import { textOf } from '../files/cells';
+import { type Layout, commonCurrency } from './layout';
+import type { ColumnRole } from './header';
+import { type Title, currencyIn, titleOf } from './titles';
+import type { Values, Way } from './values';
+
+/** A way to read the amounts, with how much its titles and columns speak for it and what is to be said of it. */
+export interface LikelyWay {
+  readonly way: Way;
+  readonly prior: number;
+  /** Two columns of amounts whose titles do not say debit and credit. */
+  readonly untitled: boolean;
+}
+
+const phasePoints = (title: Title): number =>
+  (title.phase === 'closing' ? 5 : title.phase === 'opening' ? -8 : title.phase === 'movement' ? -6 : 0) +
+  (title.elsewhen ? -9 : 0) +
+  (title.noMoney ? -15 : 0) +
+  (title.foreign ? -5 : 0) +
+  (title.base ? 4 : 0);
+
+/** Days, months or years in titles: the one that is wanted, else the latest, is the one to read. */
+const dayPoints = (titles: readonly Title[], title: Title, wanted: string | undefined): number => {
+  if (title.day === undefined) return 0;
+  if (wanted !== undefined && (title.day === wanted || (title.day.length < 10 && wanted.startsWith(title.day)))) return 6;
+  const latest = titles.flatMap(({ day }) => day ?? []).sort().at(-1);
+  return title.day === latest ? 2 : -5;
+};
+
+const currencyPoints = (title: Title, currency: string | undefined): number => {
+  const own = currencyIn(title.text);
+  return own === undefined || currency === undefined ? 0 : own === currency ? 3 : -6;
+};
+
+const nonNil = (cell: string): boolean => /[1-9]/.test(cell);
+
+/** Of the rows in which either is filled, the share in which both are. */
+const together = (rows: readonly Row[], a: number, b: number): number => {
+  let [either, both] = [0, 0];
+  for (const row of rows) {
+    const [left, right] = [nonNil(textOf(row[a])), nonNil(textOf(row[b]))];
+    if (left || right) either += 1;
+    if (left && right) both += 1;
+  }
+  return either === 0 ? 1 : both / either;
+};
+
+/** Titles of single letters, which mean something only in pairs: debit before credit. */
+const LETTER_PAIRS = ['md d', 'd c', 'd k', 'd h', 's h', 't k', 'b a', 'wn ma'];
+
+const lettered = (left: Title, right: Title): boolean =>
+  LETTER_PAIRS.includes(`${left.text.split(' ').at(-1) ?? ''} ${right.text.split(' ').at(-1) ?? ''}`.toLowerCase());
+
+/** All ways that the columns leave open, the likeliest first. `wanted` is the day that the balances should be of, ISO. */
+export const waysOf = (layout: Layout, wanted: string | undefined, currency: string | undefined): readonly LikelyWay[] => {
+  const { numbers, sides, titles, sample } = layout;
+  const title = (at: number): Title => titles[at] ?? titleOf('');
+  const base = currency ?? baseOf(layout);
+  const own = (at: number): number =>
+    phasePoints(title(at)) + dayPoints(titles, title(at), wanted) + currencyPoints(title(at), base);
+  const most = numbers.reduce((all, { amounts }) => Math.max(all, amounts), 1);
+  const ways: LikelyWay[] = [];
+  numbers.forEach((column, place) => {
+    const said = title(column.at);
+    const before = numbers[place - 1]?.at ?? -1;
+    const after = numbers[place + 1]?.at ?? Infinity;
+    const side =
+      sides.find(({ at }) => at > column.at && at < after) ?? sides.find(({ at }) => at < column.at && at > before);
+    const thin = column.amounts < most * 0.2 ? -6 : column.plain > 0.95 && numbers.some((other) => other.plain < 0.5) ? -6 : 0;
+    const alone =
+      own(column.at) + (said.balance ? 3 : 0) + (said.debit !== said.credit ? -6 : 0) - place * 0.3 + thin;
+    if (side !== undefined && side.filled > 0)
+      ways.push({ way: { kind: 'sided', at: column.at, side: side.at }, prior: alone + 6, untitled: false });
+    ways.push({ way: { kind: 'single', at: column.at }, prior: alone - (side === undefined ? 0 : 8), untitled: false });
+    numbers.slice(place + 1, place + 4).forEach((other, step) => {
+      const next = title(other.at);
+      const named = (said.debit && next.credit) || (step === 0 && lettered(said, next));
+      const backwards = said.credit && next.debit;
+      const contrary = (said.debit && next.debit) || (said.credit && next.credit);
+      if (contrary || (step > 0 && !named && !backwards)) return;
+      const both = together(sample, column.at, other.at);
+      if (!named && !backwards && (both > 0.15 || said.day !== next.day)) return;
+      const gap = step * -4;
+      const [debit, credit] = backwards ? [other.at, column.at] : [column.at, other.at];
+      const prior =
+        Math.min(own(debit), own(credit)) +
+        (named || backwards ? 8 : 0) +
+        (both <= 0.15 ? 4 : -2) +
+        gap -
+        place * 0.3 +
+        (column.amounts + other.amounts < most * 0.3 ? -6 : 0);
+      ways.push({ way: { kind: 'pair', debit, credit, signed: false }, prior, untitled: !(named || backwards) });
+      const minus = sample.filter((row) => /^\s*[-(\u2212\u2013]|[-\u2212]\s*$/.test(textOf(row[credit])) && nonNil(textOf(row[credit]))).length;
+      if (minus * 2 > sample.filter((row) => nonNil(textOf(row[credit]))).length)
+        ways.push({ way: { kind: 'pair', debit, credit, signed: true }, prior: prior + 2, untitled: false });
+    });
+  });
+  return ways.sort((a, b) => b.prior - a.prior);
+};
+
+const baseOf = (layout: Layout): string | undefined => {
+  const at = layout.roles.indexOf('currency');
+  return at < 0 ? undefined : commonCurrency(layout.sample, at);
+};
+
+const MOST_RELATED = 12;
+const LOOKED_AT = 400;
+
+/**
+ * Ways whose amounts are what two others come to together (opening and movement make closing; last year and the change make
+ * this year), row by row: the sum is the one to read, the parts are not. Points for each way, in their order.
+ */
+export const relationPoints = (ways: readonly LikelyWay[], values: (way: Way) => Values, rows: readonly number[]): readonly number[] => {
+  const points = ways.map(() => 0);
+  const tried = ways.slice(0, MOST_RELATED).map(({ way }) => values(way).raw);
+  const some = rows.slice(0, LOOKED_AT);
+  const isSum = (sum: number, left: number, right: number): boolean => {
+    const [s, l, r] = [tried[sum], tried[left], tried[right]];
+    if (s === undefined || l === undefined || r === undefined) return false;
+    let [both, wrong] = [0, 0];
+    for (const row of some) {
+      const [a, b, c] = [s[row] ?? 0n, l[row] ?? 0n, r[row] ?? 0n];
+      if (a !== b + c) {
+        wrong += 1;
+        if (wrong * 50 > some.length) return false;
+      } else if (b !== 0n && c !== 0n && a !== 0n) both += 1;
+    }
+    return both >= 4 && both * 10 >= some.length;
+  };
+  const columns = (way: Way): readonly number[] => (way.kind === 'pair' ? [way.debit, way.credit] : [way.at]);
+  tried.forEach((_, sum) => {
+    for (let left = 0; left < tried.length; left += 1)
+      for (let right = left + 1; right < tried.length; right += 1) {
+        if (left === sum || right === sum) continue;
+        const used = [sum, left, right].flatMap((at) => columns(ways[at]?.way ?? { kind: 'single', at: -1 }));
+        if (new Set(used).size < used.length || !isSum(sum, left, right)) continue;
+        points[sum] = Math.max(points[sum] ?? 0, 12);
+        for (const part of [left, right]) points[part] = Math.min(points[part] ?? 0, -6);
+      }
+  });
+  return points;
+};
+
+/** The roles of a layout's columns under a way. */
+export const rolesUnder = (layout: Layout, way: Way): readonly ColumnRole[] => {
+  const roles = [...layout.roles];
+  if (way.kind === 'pair') {
+    if (way.debit >= 0) roles[way.debit] = 'debit';
+    if (way.credit >= 0) roles[way.credit] = 'credit';
+  } else {
+    roles[way.at] = 'balance';
+    if (way.kind === 'sided') roles[way.side] = 'side';
+    const foreign = foreignBeside(layout, way.at);
+    if (foreign !== undefined) roles[foreign] = 'foreign';
+  }
+  return roles;
+};
+
+/**
+ * The column of amounts in each account's own currency beside the one read: titled so, or equal to it wherever the account is in
+ * the currency of the books.
+ */
+const foreignBeside = (layout: Layout, at: number): number | undefined => {
+  const currency = layout.roles.indexOf('currency');
+  if (currency < 0) return undefined;
+  const base = commonCurrency(layout.sample, currency);
+  const others = layout.numbers.filter((column) => column.at !== at && layout.roles[column.at] === 'ignore');
+  const titled = others.find((column) => layout.titles[column.at]?.foreign === true);
+  if (titled !== undefined) return titled.at;
+  return others.find((column) => {
+    const rows = layout.sample.filter((row) => textOf(row[column.at]) !== '' && textOf(row[at]) !== '');
+    const home = rows.filter((row) => textOf(row[currency]).toUpperCase() === base);
+    const away = rows.filter((row) => textOf(row[currency]).toUpperCase() !== base && textOf(row[currency]) !== '');
+    const equal = (list: readonly Row[]): number => list.filter((row) => textOf(row[column.at]) === textOf(row[at])).length;
+    return away.length > 0 && home.length > 0 && equal(home) > home.length * 0.9 && equal(away) < away.length * 0.5;
+  })?.at;
+};
+
+/** The way that the columns of a reading are read. */
+export const wayUnder = (columns: readonly ColumnRole[], signed: boolean): Way => {
+  const [debit, credit, balance, side] = (['debit', 'credit', 'balance', 'side'] as const).map((role) => columns.indexOf(role));
+  if ((debit ?? -1) >= 0 || (credit ?? -1) >= 0) return { kind: 'pair', debit: debit ?? -1, credit: credit ?? -1, signed };
+  return (side ?? -1) >= 0 ? { kind: 'sided', at: balance ?? -1, side: side ?? -1 } : { kind: 'single', at: balance ?? -1 };
+};

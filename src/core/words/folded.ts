@@ -1,0 +1,22 @@
+/** Characters of a text that are folded: no word is longer, and accents upon accents take their square to be put in order. */
+const MOST_FOLDED = 600;
+
+const BEYOND_ASCII = /[^\0-\x7f]/;
+
+/** Letters that are not made of a letter and an accent. */
+const LETTERS: Readonly<Record<string, string>> = {
+  ł: 'l', ı: 'i', ø: 'o', œ: 'oe', đ: 'd', ð: 'd', ß: 'ss', æ: 'ae', þ: 'th', // prettier-ignore
+};
+
+const withoutAccents = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[łıøœđðßæþ]/g, (letter) => LETTERS[letter] ?? letter);
+
+/** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */
+export const folded = (text: string): string => {
+  const short = text.length > MOST_FOLDED ? text.slice(0, MOST_FOLDED) : text;
+  return (BEYOND_ASCII.test(short) ? withoutAccents(short) : short.toLowerCase()).replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+};
