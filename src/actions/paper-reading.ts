@@ -148,7 +148,8 @@ const unreadable = ({ problems }: { readonly problems: readonly { readonly messa
   recognition: {
     reading: { sheet: 0, header: -1, columns: [], style: '1,234.56', convention: 'written', asAccount: {} },
     reasons: [],
-    doubts: problems.map(({ message }) => message),
+    doubts: problems.map(({ message }) => ({ code: 'paper.unreadable', message, row: null })),
+    alternatives: [],
     nets: [],
     rows: [],
   },

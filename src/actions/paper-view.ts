@@ -161,6 +161,7 @@ export const paperView = (id: number, paperId: number, row?: number) =>
           reading: recognition.reading,
           reasons: recognition.reasons,
           doubts: recognition.doubts,
+          alternatives: recognition.alternatives,
           nets: recognition.nets,
         },
         likePaper,

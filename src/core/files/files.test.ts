@@ -7,8 +7,8 @@ import { readEntry } from '../money/entry';
 import { readRate } from '../money/rate';
 import { readClipboard } from '../openings/sheet';
 import { readPaperAmount } from '../papers/amount';
-import { splitCodeName } from '../papers/columns';
-import { readHeader } from '../papers/header';
+import { splitCodeName } from '../papers/layout';
+import { titleOf } from '../papers/titles';
 import { readRates } from '../papers/rates';
 import { recognise } from '../papers/recognise';
 import { datesIn } from '../papers/stated-date';
@@ -16,7 +16,7 @@ import { sideByWords } from '../papers/sign';
 import { rateBook } from '../money/rate-book';
 import { folded } from './cells';
 import { cleaned, isClean, oneLine } from './clean';
-import { splitText } from './csv';
+import { splitText } from './split';
 import * as limits from './limits';
 import { readPaper } from './read';
 import { asText, fromText, toCsv } from './write';
@@ -84,7 +84,7 @@ describe('delimited text', () => {
 describe('a paper tells of', () => {
   const reasons = (text: string): string => {
     const read = readPaper(utf8(text), 'file');
-    return read.ok ? recognise(read.value, { digits: 2, currency: 'EUR' }).doubts.join(' ') : '';
+    return read.ok ? recognise(read.value, { digits: 2, currency: 'EUR' }).doubts.map(({ message }) => message).join(' ') : '';
   };
   const rows = (text: string) => {
     const read = readPaper(utf8(text), 'file');
@@ -193,7 +193,7 @@ describe('every public reader takes a megabyte of anything', () => {
     rate: (text) => readRate(text, style),
     clipboard: readClipboard,
     'code and name': splitCodeName,
-    header: readHeader,
+    title: titleOf,
     dates: datesIn,
     side: (text) => sideByWords(text, undefined),
     folded,

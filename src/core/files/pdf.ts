@@ -1,11 +1,10 @@
+// It leaves what works on pages where the reader looks for it, so that nothing is loaded by a path.
+import 'pdfjs-dist/legacy/build/pdf.worker.mjs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type Result, fail, ok, problem } from '../result';
 import type { Table } from './cells';
 import { MOST_CELLS, MOST_PAGES, counted } from './limits';
 import { type Piece, rowsOfPages } from './pdf-lines';
-
-export const isPdf = (bytes: Uint8Array): boolean =>
-  bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46;
 
 const nameOf = (error: unknown): string => (error instanceof Error ? error.name : '');
 

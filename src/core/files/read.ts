@@ -3,15 +3,7 @@ import { isXml, readSaft } from './audit-file';
 import type { Table, TextFormat } from './cells';
 import { readCsv } from './csv';
 import { MOST_BYTES, megabytes } from './limits';
-import { isPdf, readPdf } from './pdf';
 import { readXlsx } from './workbook';
-
-/** A paper of any kind; a PDF, whose reader works in steps, among them. */
-export const readAnyPaper = async (
-  bytes: Uint8Array,
-  name: string,
-  format: Partial<TextFormat> = {},
-): Promise<Result<readonly Table[]>> => (isPdf(bytes) && bytes.length <= MOST_BYTES ? readPdf(bytes, name) : readPaper(bytes, name, format));
 
 /**
  * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, or an audit file

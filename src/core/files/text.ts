@@ -1,5 +1,5 @@
 import iconv from 'iconv-lite';
-import { ALPHABETS, ENCODINGS, type Encoding } from './encodings';
+import { ALPHABETS, ENCODINGS, type Encoding } from './formats';
 
 export const decodeAs = (bytes: Uint8Array, encoding: string): string =>
   encoding.startsWith('utf-')

@@ -2,7 +2,7 @@ import { SSF } from '@e965/xlsx';
 import { type Problem, type Result, fail, ok, problem } from '../result';
 import type { Cell, Table } from './cells';
 import { cleaned } from './clean';
-import { saidRows } from './csv';
+import { saidRows } from './split';
 import {
   MOST_BLANK_ROWS,
   MOST_CELLS,

@@ -1,4 +1,4 @@
-import { splitText } from '../files/csv';
+import { splitText } from '../files/split';
 import { MOST_CELLS, MOST_ROWS } from '../files/limits';
 import { type Entry, readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';

@@ -73,6 +73,8 @@ export const readPaperAmount = (cell: string, style: NumberStyle, currency?: str
   if (outer === undefined) return undefined;
   const bracketed = outer.startsWith('(') && outer.endsWith(')');
   const inner = bracketed ? withoutMarks(outer.slice(1, -1).trim(), currency) : outer;
+  // "CHF –" is nil, as a dash alone is.
+  if (inner !== undefined && inner !== '' && isNil(inner)) return { coefficient: 0n, scale: 0 };
   const found = inner === undefined ? undefined : signedNumber(inner, style);
   // In brackets a sign of its own would be a second one: nobody knows what "(-5)" means.
   if (found === undefined || inner === undefined || (bracketed && /[+-]/.test(inner))) return undefined;

@@ -312,7 +312,7 @@ const sumsAbove = (work: Work, headings: ReadonlySet<string>): void => {
       const parts = amount === 0n && dr === 0n ? 0 : Math.max(
         dr !== 0n && cr !== 0n ? runs.toBoth(dr, cr) : 0,
         amount === 0n ? 0 : Math.max(runs.to(amount), suspect || values.open[at] === 0 ? runs.to(-amount) : 0),
-        suspect && amount !== 0n && (runs.debits === dr && cr === 0n ? runs.count : runs.credits === cr && dr === 0n ? runs.count : 0),
+        suspect && ((cr === 0n && runs.debits === dr) || (dr === 0n && runs.credits === cr)) ? runs.count : 0,
       );
       const enough = suspect ? parts >= 1 : parts >= 2;
       if (enough) {

@@ -11,8 +11,8 @@ import { type Table, textOf } from '../files/cells';
 import { MOST_ROWS } from '../files/limits';
 import { readPaper } from '../files/read';
 import type { Reading } from './reading';
-import { recognise } from './recognise';
-import { rowTotals, underConvention, unsignedRows } from './rows';
+import { explained, recognise } from './recognise';
+import { rowTotals } from './rows';
 import { statedDate } from './stated-date';
 import { asText, fromText, toCsv, toXlsx } from '../files/write';
 import { decimalOf } from '../files/workbook';
@@ -29,11 +29,7 @@ const refusal = (content: Uint8Array): string | undefined => {
   const read = readPaper(content, 'file');
   return read.ok ? undefined : read.problems[0]?.code;
 };
-const rowsOf = (tables: readonly Table[], reading: Reading, digits = 2) =>
-  underConvention(
-    unsignedRows(tables[reading.sheet] ?? { name: '', rows: [] }, reading, { digits }),
-    reading.convention,
-  );
+const rowsOf = (tables: readonly Table[], reading: Reading, digits = 2) => explained(tables, reading, { digits }).rows;
 
 describe('the demo’s papers are read right without a correction', () => {
   it('two columns, points and commas, Windows-1252, headings and totals between the rows', () => {
@@ -169,10 +165,9 @@ describe('papers of many shapes', () => {
   it('proposes the convention that nets to zero, and shows what the others come to', () => {
     const { nets, reading } = read('lantern-balances-by-section-2026-08-31.csv');
     expect(nets.find(({ convention }) => convention === reading.convention)?.net).toBe(0n);
-    expect(nets.filter(({ net }) => net !== 0n).map(({ convention }) => convention)).toEqual([
-      'debit-positive',
-      'credit-positive',
-    ]);
+    expect(nets.filter(({ net }) => net !== 0n).map(({ convention }) => convention)).toEqual(
+      expect.arrayContaining(['debit-positive', 'credit-positive']),
+    );
   });
 });
 
@@ -376,7 +371,6 @@ describe('hostile and broken files get a code and a sentence', () => {
   it.each([
     ['nothing', new Uint8Array(), 'paper.empty'],
     ['white space', bytes(' \n\n'), 'paper.empty'],
-    ['a PDF', bytes('%PDF-1.7'), 'paper.pdf'],
     ['a picture', new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]), 'paper.binary'],
     ['a protected or old workbook', new Uint8Array([0xd0, 0xcf, 0x11, 0xe0]), 'paper.old-workbook'],
     ['a zip that is no workbook', zipSync({ 'a.txt': strToU8('a') }), 'paper.broken'],

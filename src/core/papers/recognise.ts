@@ -1,7 +1,7 @@
 import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
 import { type Minor, minor } from '../money/minor';
 import { counted } from '../files/limits';
-import { saidRows } from '../files/csv';
+import { saidRows } from '../files/split';
 import { type Row, type Table, folded, textOf } from '../files/cells';
 import { isNil, readPaperAmount } from './amount';
 import { COLUMN_ROLES, type ColumnRole, type FoundHeader, headerOf, headerTexts } from './header';

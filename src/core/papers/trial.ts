@@ -1,5 +1,5 @@
 import type { Side } from '../money/minor';
-import { usualSide } from '../words/side-words';
+import { sectionSide, usualSide } from '../words/side-words';
 import { MARK, type Marks, WHY, isResult, markRows, settleBySides } from './marks';
 import type { Convention, Reading } from './reading';
 import type { Hint } from './sign';
@@ -46,7 +46,7 @@ const inTurns = (turns: readonly Turn[], size: number): Uint8Array => {
 };
 
 /** The amounts of open rows (whose side the paper leaves open) under a convention. */
-const signsUnder = (convention: Convention, skeleton: Skeleton, values: Values, turns: readonly Turn[], hint: Hint | undefined): Signs => {
+const signsUnder = (convention: Convention, skeleton: Skeleton, values: Values, turns: readonly Turn[], sideOf: SideOf): Signs => {
   const raw = (row: number): bigint => values.raw[row] ?? 0n;
   const isOpen = (row: number): boolean => values.open[row] === 1;
   if (convention === 'credit-positive')
@@ -59,14 +59,38 @@ const signsUnder = (convention: Convention, skeleton: Skeleton, values: Values, 
     return {
       convention,
       turns,
-      amountAt: (row) => (isOpen(row) && sideOf(skeleton, row, hint) === 'credit' ? -raw(row) : raw(row)),
+      amountAt: (row) => (isOpen(row) && sideOf(row) === 'credit' ? -raw(row) : raw(row)),
     };
   return { convention, turns, amountAt: raw };
 };
 
-const sideOf = (skeleton: Skeleton, row: number, hint: Hint | undefined): Side | undefined => {
-  const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
-  return hint?.({ code, name }) ?? usualSide(name);
+/** The usual side of a row's account: as the chart knows it, else by its section and name. */
+type SideOf = (row: number) => Side | undefined;
+
+const sidesOf = (skeleton: Skeleton, marks: Marks, hint: Hint | undefined): SideOf => {
+  const sections = sectionSides(skeleton, marks);
+  return (row) => {
+    const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
+    return hint?.({ code, name }) ?? usualSide(name, sections[row] === 1 ? 'debit' : sections[row] === 2 ? 'credit' : undefined);
+  };
+};
+
+/** 1 for rows in a section that stands in debit, 2 for one in credit, by the words of the headings; till the total that ends it. */
+const sectionSides = (skeleton: Skeleton, marks: Marks): Uint8Array => {
+  const sides = new Uint8Array(skeleton.size);
+  let side = 0;
+  let over = false;
+  for (let row = 0; row < skeleton.size; row += 1) {
+    const mark = marks.mark[row];
+    if (mark === MARK.heading) {
+      const found = sectionSide(skeleton.name[row] ?? '');
+      if (found !== undefined) side = found === 'debit' ? 1 : 2;
+      else if (over) side = 0;
+      over = false;
+    } else if (mark === MARK.total && marks.why[row] !== WHY.breakdown) over = true;
+    sides[row] = side;
+  }
+  return sides;
 };
 
 const eachAccount = (marks: Marks, work: (row: number) => void): void => {
@@ -84,14 +108,14 @@ const netOf = (marks: Marks, amountAt: (row: number) => bigint): bigint => {
 };
 
 /** Accounts on their usual side less those that are not, as a share of those whose side is known. */
-const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) => bigint, hint: Hint | undefined): number => {
+const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) => bigint, sideOf: SideOf): number => {
   let [known, points, looked] = [0, 0, 0];
   for (let row = 0; row < skeleton.size && looked < MOST_VOTERS; row += 1) {
     if (marks.mark[row] !== MARK.account) continue;
     const amount = amountAt(row);
     if (amount === 0n) continue;
     looked += 1;
-    const side = sideOf(skeleton, row, hint);
+    const side = sideOf(row);
     if (side === undefined) continue;
     known += 1;
     points += amount > 0n === (side === 'debit') ? 1 : -1;
@@ -100,8 +124,8 @@ const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) =>
 };
 
 /** The conventions that a way leaves open, with the marks so far; one that nets to zero ends the search for turned sections. */
-const openTo = (way: Way, skeleton: Skeleton, marks: Marks, values: Values, hint: Hint | undefined, only: Convention | undefined): readonly Signs[] => {
-  const under = (convention: Convention, turns: readonly Turn[] = []): Signs => signsUnder(convention, skeleton, values, turns, hint);
+const openTo = (way: Way, skeleton: Skeleton, marks: Marks, values: Values, sideOf: SideOf, only: Convention | undefined): readonly Signs[] => {
+  const under = (convention: Convention, turns: readonly Turn[] = []): Signs => signsUnder(convention, skeleton, values, turns, sideOf);
   if (way.kind === 'pair') return [under(way.signed ? 'columns-signed' : 'written')];
   if (way.kind === 'sided') return [under('written')];
   if (only !== undefined && only !== 'section-side') return [under(only === 'written' || only === 'columns-signed' ? 'debit-positive' : only)];
@@ -175,7 +199,8 @@ export const trials = (
   only?: Convention,
 ): readonly Trial[] => {
   const first = markRows(skeleton, values, asAccount);
-  return openTo(way, skeleton, first, values, hint, only).map((signs): Trial => {
+  const sideOf = sidesOf(skeleton, first, hint);
+  return openTo(way, skeleton, first, values, sideOf, only).map((signs): Trial => {
     const marks = copied(first);
     settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
     const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
@@ -192,7 +217,7 @@ export const trials = (
       if (values.raw[row] !== 0n) moving += 1;
     });
     const net = netOf(marks, signs.amountAt);
-    const usual = usualShare(skeleton, marks, signs.amountAt, hint);
+    const usual = usualShare(skeleton, marks, signs.amountAt, sideOf);
     const points =
       (moving === 0 ? -60 : 0) +
       (net === 0n && moving >= 2 ? 30 : 0) +

@@ -128,11 +128,32 @@ export const relationPoints = (ways: readonly LikelyWay[], values: (way: Way) =>
     }
     return both >= 4 && both * 10 >= some.length;
   };
+  // A balance beside the turnovers that make it is the one to read; one that repeats a column of the pair is not needed.
+  ways.slice(0, MOST_RELATED).forEach(({ way }, at) => {
+    if (way.kind !== 'pair' || way.signed) return;
+    const gross = some.filter((row) => values(way).debit[row] !== 0n && values(way).credit[row] !== 0n).length;
+    ways.slice(0, MOST_RELATED).forEach((other, place) => {
+      if (other.way.kind === 'pair' || [way.debit, way.credit].includes(other.way.at)) return;
+      const [own, its] = [tried[at], tried[place]];
+      if (own === undefined || its === undefined) return;
+      const same = some.filter((row) => own[row] === its[row]).length;
+      if (same * 50 < some.length * 49 || some.filter((row) => its[row] !== 0n).length < 4) return;
+      const better = gross * 20 > some.length ? place : at;
+      points[better] = (points[better] ?? 0) + 8;
+    });
+  });
   const columns = (way: Way): readonly number[] => (way.kind === 'pair' ? [way.debit, way.credit] : [way.at]);
+  // What is one half of a pair has no meaning by itself: a debit is always the balance and the credit together.
+  const paired = new Set(ways.flatMap(({ way, untitled }) => (way.kind === 'pair' && !untitled ? [way.debit, way.credit] : [])));
+  const isHalf = (at: number): boolean => {
+    const way = ways[at]?.way;
+    return way !== undefined && way.kind !== 'pair' && paired.has(way.at);
+  };
   tried.forEach((_, sum) => {
+    if (isHalf(sum)) return;
     for (let left = 0; left < tried.length; left += 1)
       for (let right = left + 1; right < tried.length; right += 1) {
-        if (left === sum || right === sum) continue;
+        if (left === sum || right === sum || isHalf(left) || isHalf(right)) continue;
         const used = [sum, left, right].flatMap((at) => columns(ways[at]?.way ?? { kind: 'single', at: -1 }));
         if (new Set(used).size < used.length || !isSum(sum, left, right)) continue;
         points[sum] = Math.max(points[sum] ?? 0, 12);

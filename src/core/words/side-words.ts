@@ -13,6 +13,16 @@ const AGAINST_ASSETS = lexicon(
   '減価償却累計, 累計額, 貸倒引当, 引当金, 累计折旧, 坏账准备, 减值准备, 감가상각누계, 대손충당',
 );
 
+/** Stand against equity, debts and income. */
+const AGAINST_CREDITS = lexicon(
+  'drawings, drawing, returns, sales returns, returns inwards, discounts allowed, discount allowed, allowances, treasury stock, treasury shares, own shares, rabatte, erlosschmalerungen, privatentnahmen, privat, eigene anteile, skonti, rabais accordes, remises accordees, compte de l exploitant, capital souscrit non appele, devoluciones, rappels, descuentos, resi, sconti, retouren, kortingen, prive, lamnade rabatter, rabatter, egna uttag, egne uttak, privatuttag, zwroty, slevy, vraceno, input vat, input tax, ingaende moms, vorsteuer, tva deductible, iva soportado, iadeler, iskontolar, satistan iadeler',
+);
+
+/** Stand against costs. */
+const AGAINST_COSTS = lexicon(
+  'purchase returns, returns outwards, discounts received, discount received, purchase rebates, rebates, closing stock, change in stock, capitalised, erhaltene skonti, erhaltene boni, bestandsveranderung*, rabais obtenus, remises obtenues, variation des stocks, devoluciones de compras, lagerforandring, closing inventory, recharges, recovered',
+);
+
 const CREDITS = lexicon(
   'payable, payables, creditor, creditors, supplier, suppliers, accrued, accrual, accruals, loan, loans, overdraft, mortgage, capital, equity, retained, reserve, reserves, share capital, sales, revenue, revenues, income, fees earned, grants received, donations, deferred income, unearned, advances received, customer deposits, output, withheld, liability, liabilities, provision, provisions, dividend payable, interest received, rent received, gain, gains',
   'verbindlichkeit*, kreditor*, ruckstellung*, darlehen, eigenkapital, gezeichnetes, rucklage*, gewinnvortrag, gewinnrucklage*, umsatzsteuer, mehrwertsteuer, lohnsteuer, erlos*, umsatzerlos*, ertrag*, ertrage, erhaltene, zinsertrag*, *verbindlichkeiten, *erlose, *ertrage, *rucklage, *darlehen',
@@ -61,11 +71,16 @@ const DEBITS = lexicon(
 
 const strength = (lexicon: Lexicon, words: string): number => lexicon.in(words)?.length ?? 0;
 
-/** The side on which an account of this name usually stands, where its words tell. */
-export const usualSide = (name: string): Side | undefined => {
+/**
+ * The side on which an account of this name usually stands, where its words tell; `section` is the side of the section in which
+ * it stands, against which some accounts are shown.
+ */
+export const usualSide = (name: string, section?: Side): Side | undefined => {
   if (name.length > 300) return undefined;
   const words = folded(name);
+  if (section === 'credit') return strength(AGAINST_CREDITS, words) > 0 ? 'debit' : 'credit';
   if (strength(AGAINST_ASSETS, words) > 0) return 'credit';
+  if (section === 'debit') return strength(AGAINST_COSTS, words) > 0 ? 'credit' : 'debit';
   const [debit, credit] = [strength(DEBITS, words), strength(CREDITS, words)];
   return debit === credit ? undefined : debit > credit ? 'debit' : 'credit';
 };

@@ -3,7 +3,7 @@ import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
 import type { Table, TextFormat } from '@/core/files/cells';
-import { readPaper } from '@/core/files/read';
+import { readAnyPaper } from '@/core/files/read-any';
 import type { NumberStyle } from '@/core/money/number-style';
 import type { DatedRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
@@ -62,33 +62,33 @@ export type Draw = (drawing: Drawing) => Uint8Array | undefined;
 
 export const tasks = (
   draw: Draw,
-): { readonly [K in Task]: (input: Tasks[K]['input']) => Result<Tasks[K]['output']> } => ({
-  check: ({ bytes, name }) => {
-    const read = readPaper(bytes, name);
+): { readonly [K in Task]: (input: Tasks[K]['input']) => Result<Tasks[K]['output']> | Promise<Result<Tasks[K]['output']>> } => ({
+  check: async ({ bytes, name }) => {
+    const read = await readAnyPaper(bytes, name);
     return read.ok ? ok({ rows: read.value.reduce((rows, table) => rows + table.rows.length, 0) }) : read;
   },
-  table: ({ bytes, name }) => {
-    const read = readPaper(bytes, name);
+  table: async ({ bytes, name }) => {
+    const read = await readAnyPaper(bytes, name);
     return read.ok ? ok(read.value[0] ?? { name, rows: [] }) : read;
   },
-  paper: ({ bytes, name, format, how, circumstances, chart, memory }) => {
-    const read = readPaper(bytes, name, format);
+  paper: async ({ bytes, name, format, how, circumstances, chart, memory }) => {
+    const read = await readAnyPaper(bytes, name, format);
     if (!read.ok) return read;
     const hint = hintOf(matcher(chart, memory), chart);
     const { recognition, ...sheet } = paperSheet(read.value, how, { ...circumstances, hint }, name);
     const { rows, ...reading } = recognition;
     return ok({ ...sheet, reading, rows: packRows(rows) });
   },
-  accounts: ({ bytes, name, mapping, base }) => {
-    const read = readPaper(bytes, name);
+  accounts: async ({ bytes, name, mapping, base }) => {
+    const read = await readAnyPaper(bytes, name);
     if (!read.ok) return read;
     const table = read.value[mapping.sheet];
     return table === undefined
       ? fail(problem('import.sheet', `${name} has no sheet number ${mapping.sheet + 1}.`))
       : ok(readChartRows(table, mapping, base));
   },
-  rates: ({ bytes, name, known, ...settings }) => {
-    const read = readPaper(bytes, name);
+  rates: async ({ bytes, name, known, ...settings }) => {
+    const read = await readAnyPaper(bytes, name);
     if (!read.ok) return read;
     const table = read.value.find((one) => one.rows.length > 0);
     return table === undefined

@@ -51,3 +51,13 @@ export const ALPHABETS: readonly string[] = [
   'αβγδεζηθικλμνξοπρστυφχψωςάέήίόύώϊϋΐΰ', // Greek
   'àçéèíïóòúü', // Catalan
 ];
+
+/** What parts the cells of a text file: a character, or their place in the line. */
+export const DELIMITERS = [',', ';', '\t', '|', 'columns'] as const;
+export type Delimiter = (typeof DELIMITERS)[number];
+
+export const QUOTES = ['"', "'"] as const;
+
+/** Whether a file is a PDF (ISO 32000), by its first bytes. */
+export const isPdf = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46;

@@ -1,0 +1,14 @@
+import type { Result } from '../result';
+import type { Table, TextFormat } from './cells';
+import { isPdf } from './formats';
+import { MOST_BYTES } from './limits';
+import { readPdf } from './pdf';
+import { readPaper } from './read';
+
+/** A paper of any kind: also a PDF, which is read in steps. */
+export const readAnyPaper = async (
+  bytes: Uint8Array,
+  name: string,
+  format: Partial<TextFormat> = {},
+): Promise<Result<readonly Table[]>> =>
+  isPdf(bytes) && bytes.length <= MOST_BYTES ? readPdf(bytes, name) : readPaper(bytes, name, format);
