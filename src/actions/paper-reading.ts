@@ -159,6 +159,7 @@ const unreadable = ({ problems }: { readonly problems: readonly { readonly messa
   height: 0,
   format: null,
   stated: null,
+  currency: null,
   shape: '',
   amounts: [],
 });

@@ -68,6 +68,13 @@ export const mayMean = (mark: string, currency: string): boolean => {
   );
 };
 
+/** The currencies that a mark or code may stand for. */
+export const currenciesOfMark = (mark: string): readonly string[] => {
+  const plain = mark.toLowerCase().replace('.', '');
+  if (isCurrency(mark.toUpperCase())) return [mark.toUpperCase()];
+  return Object.hasOwn(MARKS, plain) ? (MARKS[plain] ?? '').split(' ').filter((code) => code !== '') : [];
+};
+
 /** Whether a text is a currency's code or one of its marks. */
 export const isMark = (text: string): boolean =>
   isCurrency(text.toUpperCase()) || Object.hasOwn(MARKS, text.toLowerCase().replace('.', ''));

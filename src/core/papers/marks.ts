@@ -360,7 +360,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
     } else if (values.bad[at] === 1) marks.mark[at] = MARK.unreadable;
     else if (values.filled[at] === 1 || hand === true)
       marks.mark[at] = hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
-    else if (skeleton.coded && name !== '' && /\d/.test(code) && !isHeadingLike(skeleton, at)) marks.mark[at] = MARK.account;
+    else if (skeleton.coded && name !== '' && /\d/.test(code) && (skeleton.hasFigures(at) || !isHeadingLike(skeleton, at))) marks.mark[at] = MARK.account;
     else {
       marks.mark[at] = MARK.heading;
       marks.why[at] = WHY.remark;

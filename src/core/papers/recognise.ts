@@ -182,7 +182,7 @@ export const recogniseFrom = (
 const EMPTY: Reading = { sheet: 0, header: -1, columns: [], style: '1,234.56', convention: 'written', asAccount: {} };
 
 /** Points within which another reading is said beside the one proposed. */
-const CLOSE = 14;
+const CLOSE = 9;
 const MOST_ALTERNATIVES = 4;
 
 const told = (tables: readonly Table[], found: readonly Hypothesis[], circumstances: Circumstances): Recognition => {

@@ -3,6 +3,7 @@ import { textOf } from '../files/cells';
 import { type AmountColumn, amountColumns } from './amount-columns';
 import type { Reading } from './reading';
 import { type Circumstances, type Recognition, explained, recognise, recogniseFrom, shapeOf } from './recognise';
+import { statedCurrency } from './stated-currency';
 import { statedDate } from './stated-date';
 
 /** Which reading of a paper is asked for: what its cells suggest, from a sheet and a header row on, or as somebody said. */
@@ -23,6 +24,8 @@ export interface PaperSheet {
   readonly format: TextFormat | null;
   /** The day that the paper says its balances are of, ISO; null when it says none. */
   readonly stated: string | null;
+  /** The currency that its amounts say they are in, ISO 4217; null when they say none. */
+  readonly currency: string | null;
   /** What tells papers of one source from others. */
   readonly shape: string;
   readonly amounts: readonly AmountColumn[];
@@ -58,6 +61,7 @@ export const paperSheet = (
     height: table?.rows.length ?? 0,
     format: table?.format ?? null,
     stated: statedDate(tables, reading, name) ?? null,
+    currency: statedCurrency(tables, reading) ?? null,
     shape: shapeOf(tables, reading),
     amounts: table === undefined ? [] : amountColumns(table, reading),
   };

@@ -21,6 +21,8 @@ export interface Skeleton {
   readonly indent: Uint32Array;
   /** Whether rows have codes, so that one without is no account like the others. */
   readonly coded: boolean;
+  /** Whether a figure stands anywhere in a row but for its code: it is an account then, though the column that is read be empty. */
+  readonly hasFigures: (at: number) => boolean;
 }
 
 const inOneLine = (text: string): string => (/[\n\r\t]/.test(text) ? oneLine(text) : text);
@@ -73,7 +75,12 @@ export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header'
     if (code[at] !== '') coded += 1;
     else if (name[at] !== '') named += 1;
   });
-  return { size, kind, code, name, indent, coded: coded > 0 && coded >= (coded + named) * 0.15 };
+  const hasFigures = (at: number): boolean =>
+    (rows[at] ?? []).some((cell, column) => {
+      const role = reading.columns[column];
+      return role !== 'code' && role !== 'name' && role !== 'code-name' && lookOf(cell) === 'amount';
+    });
+  return { size, kind, code, name, indent, coded: coded > 0 && coded >= (coded + named) * 0.15, hasFigures };
 };
 
 /** "Page 2 of 3", alone or beside a title: it has a page's word with a number, and no more than that to say. */

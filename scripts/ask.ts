@@ -1,0 +1,56 @@
+/**
+ * Asks the reader, the matcher and the search without the screen: one JSON value on stdout, sentences on stderr. See docs/formats.md.
+ *   npm run --silent ask -- read FILE [--date YYYY-MM-DD] [--digits N]
+ */
+import { readFile, stat } from 'node:fs/promises';
+import { basename } from 'node:path';
+import { parseArgs } from 'node:util';
+import { askRead } from '../src/ask/read';
+import { MOST_BYTES, megabytes } from '../src/core/files/limits';
+import type { Result } from '../src/core/result';
+
+const USAGE = `Ask one of:
+  read FILE [--date YYYY-MM-DD] [--digits N]`;
+
+class Refused extends Error {}
+
+const fileAt = async (path: string | undefined): Promise<{ readonly bytes: Uint8Array; readonly name: string }> => {
+  if (path === undefined) throw new Refused(USAGE);
+  const size = await stat(path).then(
+    (found) => found.size,
+    () => undefined,
+  );
+  if (size === undefined) throw new Refused(`There is no file ${path}.`);
+  if (size > MOST_BYTES) throw new Refused(`${path} is larger than ${megabytes(MOST_BYTES)}, the most that is read.`);
+  return { bytes: new Uint8Array(await readFile(path)), name: basename(path) };
+};
+
+const answer = (result: Result<unknown>): void => {
+  if (!result.ok) throw new Refused(result.problems.map(({ message }) => message).join('\n'));
+  process.stdout.write(`${JSON.stringify(result.value)}\n`);
+};
+
+const main = async (): Promise<void> => {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { date: { type: 'string' }, digits: { type: 'string' }, chart: { type: 'string' }, paper: { type: 'string' } },
+  });
+  const [question, path] = positionals;
+  if (values.date !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(values.date)) throw new Refused('--date is a day such as 2026-07-31.');
+  if (values.digits !== undefined && !/^[0-4]$/.test(values.digits)) throw new Refused('--digits is a number of decimals, 0 to 4.');
+  if (question === 'read')
+    answer(
+      await askRead({
+        ...(await fileAt(path)),
+        ...(values.date === undefined ? {} : { date: values.date }),
+        ...(values.digits === undefined ? {} : { digits: Number(values.digits) }),
+      }),
+    );
+  else throw new Refused(USAGE);
+};
+
+main().catch((error: unknown) => {
+  if (!(error instanceof Refused) && !(error instanceof TypeError)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  process.exitCode = 1;
+});
