@@ -350,6 +350,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   const decided = new Set(Object.keys(asAccount).map(Number));
   const work: Work = { skeleton, values, marks, decided };
   const headings = new Set<string>();
+  const isHeading = headingTest(skeleton, values);
   for (let at = 0; at < skeleton.size; at += 1) {
     if (skeleton.kind[at] !== ROW.body) continue;
     const hand = asAccount[String(at)];
@@ -360,7 +361,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
     } else if (values.bad[at] === 1) marks.mark[at] = MARK.unreadable;
     else if (values.filled[at] === 1 || hand === true)
       marks.mark[at] = hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
-    else if (skeleton.coded && name !== '' && /\d/.test(code) && (skeleton.hasFigures(at) || !isHeadingLike(skeleton, at))) marks.mark[at] = MARK.account;
+    else if (skeleton.coded && name !== '' && /\d/.test(code) && !isHeading(at)) marks.mark[at] = MARK.account;
     else {
       marks.mark[at] = MARK.heading;
       marks.why[at] = WHY.remark;
@@ -375,16 +376,40 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   return marks;
 };
 
-/** A coded row without an amount is a heading where codes that its own begins follow, or deeper names ("10" before "1010"). */
-const isHeadingLike = (skeleton: Skeleton, at: number): boolean => {
+/** How the next coded row stands to a row: under its code itself, under its code without the noughts at its end, or not. */
+const followedBy = (skeleton: Skeleton, at: number): 'code' | 'stem' | 'indent' | undefined => {
   const code = skeleton.code[at] ?? '';
   for (let next = at + 1; next < skeleton.size && next <= at + 3; next += 1) {
-    if (skeleton.kind[next] !== ROW.body) continue;
     const other = skeleton.code[next] ?? '';
-    if (other === '') continue;
-    return (other !== code && other.startsWith(codeStem(code))) || (skeleton.indent[next] ?? 0) > (skeleton.indent[at] ?? 0);
+    if (skeleton.kind[next] !== ROW.body || other === '') continue;
+    if (other !== code && other.startsWith(code)) return 'code';
+    if ((skeleton.indent[next] ?? 0) > (skeleton.indent[at] ?? 0)) return 'indent';
+    return other !== code && other.startsWith(codeStem(code)) ? 'stem' : undefined;
   }
-  return false;
+  return undefined;
+};
+
+/**
+ * Tells a coded row without an amount that is a heading ("10" before "1010") from an account that is nil. "1000" before "1010" may
+ * be either: it is a heading where all such rows are without an amount, and where headings do not stand there without a code.
+ */
+const headingTest = (skeleton: Skeleton, values: Values): ((at: number) => boolean) => {
+  let [bare, filled, uncoded] = [0, 0, 0];
+  for (let at = 0; at < skeleton.size; at += 1) {
+    if (skeleton.kind[at] !== ROW.body) continue;
+    const empty = values.filled[at] !== 1;
+    if (skeleton.code[at] === '') uncoded += empty && skeleton.name[at] !== '' ? 1 : 0;
+    else if (followedBy(skeleton, at) === 'stem') {
+      if (empty && !skeleton.hasFigures(at)) bare += 1;
+      else filled += 1;
+    }
+  }
+  const stems = uncoded < 2 && bare > filled;
+  return (at) => {
+    if (skeleton.hasFigures(at)) return false;
+    const how = followedBy(skeleton, at);
+    return how === 'code' || how === 'indent' || (how === 'stem' && stems);
+  };
 };
 
 /** Totals by their words alone, whose sum does not show: a row of a coded paper without a code, or one that says nothing else. */

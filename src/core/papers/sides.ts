@@ -43,21 +43,45 @@ export const pairOfSides = (texts: readonly string[]): readonly [debit: string, 
   return own.length === 1 ? PAIRS.find((pair) => pair.includes(own[0] ?? '') && (own[0] ?? '').length > 0) : undefined;
 };
 
+/**
+ * The debit and credit letters that most of a column's texts are (folded, with how often each stands there); others may be its
+ * title again, or a remark.
+ */
+export const sidesAmong = (
+  counts: ReadonlyMap<string, number>,
+  filled: number,
+  share: number,
+): readonly [debit: string, credit: string] | undefined => {
+  const most = [...counts]
+    .filter(([word]) => word !== '')
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, 2);
+  if (most.reduce((all, [, count]) => all + count, 0) < filled * share) return undefined;
+  return pairOfSides(most.filter(([, count]) => count * 20 > filled).map(([word]) => word));
+};
+
+/** A longer text is no letter for a side. */
+const MOST_LETTERS = 12;
+
 /** Reads the letters of a side column: by the pair that they are, else by the words themselves. */
-export const sideReader = (texts: Iterable<string>): ((text: string) => Side | undefined) => {
-  const distinct = new Set<string>();
+export const sideReader = (texts: readonly string[]): ((text: string) => Side | undefined) => {
+  const counts = new Map<string, number>();
+  let filled = 0;
   for (const text of texts) {
+    if (text === '' || text.length > MOST_LETTERS) continue;
     const word = folded(text);
-    if (word !== '') distinct.add(word);
-    if (distinct.size > 6) break;
+    filled += 1;
+    counts.set(word, (counts.get(word) ?? 0) + 1);
   }
-  const pair = pairOfSides([...distinct]);
+  const pair = sidesAmong(counts, filled, 0.5);
   return (text) => {
-    const word = folded(text);
-    if (pair !== undefined && word !== '') {
-      if (word === pair[0]) return 'debit';
-      if (word === pair[1]) return 'credit';
-    }
-    return word === '' ? undefined : DEBIT.is(word) || word === 'd' || word === 's' ? 'debit' : CREDIT.is(word) || word === 'c' || word === 'h' || word === 'k' ? 'credit' : undefined;
+    const word = text.length > MOST_LETTERS ? '' : folded(text);
+    if (word === '') return undefined;
+    if (pair !== undefined) return word === pair[0] ? 'debit' : word === pair[1] ? 'credit' : undefined;
+    return DEBIT.is(word) || word === 'd' || word === 's'
+      ? 'debit'
+      : CREDIT.is(word) || word === 'c' || word === 'h' || word === 'k'
+        ? 'credit'
+        : undefined;
   };
 };

@@ -3,7 +3,7 @@ import { plainSeparators } from '../money/number-style';
 import { type Cell, type Row, textOf } from '../files/cells';
 import { folded } from '../words/folded';
 import { isNil } from './amount';
-import { pairOfSides } from './sides';
+import { sidesAmong } from './sides';
 
 /**
  * What a cell looks like, whatever language and number style it is in. `plain` are digits alone, which may be an amount, a code
@@ -66,13 +66,6 @@ export interface Column {
 export const isCodeLike = (text: string): boolean =>
   text.length <= 20 && /^\p{L}{0,4}[.\-]?\d[\dA-Z.\-/]*$/iu.test(text) && !/\d{4}\.\d{2}$/.test(text);
 
-/** The debit and credit letters that nearly all of a column's texts are; others may be its title again, or a remark. */
-const sidesAmong = (counts: ReadonlyMap<string, number>, filled: number): readonly [string, string] | undefined => {
-  const most = [...counts].filter(([word]) => word !== '').sort(([, a], [, b]) => b - a).slice(0, 2);
-  if (most.reduce((all, [, count]) => all + count, 0) < filled * 0.8) return undefined;
-  return pairOfSides(most.filter(([, count]) => count * 20 > filled).map(([word]) => word));
-};
-
 const surveyed = (cells: readonly Cell[], at: number): Column => {
   const texts = cells.map(textOf);
   const counts = { number: 0, plain: 0, code: 0, word: 0, percent: 0, date: 0, currency: 0, amount: 0 };
@@ -113,7 +106,7 @@ const surveyed = (cells: readonly Cell[], at: number): Column => {
     length: filled === 0 ? 0 : length / filled,
     distinct: share(seen.size),
     sequence: filled > 2 && texts.filter((text) => text !== '').every((text, index) => text === String(index + 1)),
-    sides: filled > 0 && sidesAmong(short, filled) !== undefined,
+    sides: filled > 0 && sidesAmong(short, filled, 0.8) !== undefined,
     amounts: counts.amount,
   };
 };
