@@ -457,7 +457,8 @@ export const makePaper = (seed: number): Made => {
     joined: coded && kind !== 'fixed' && dice.chance(0.15),
     style: dice.chance(0.8) ? language.style : dice.pick([DOT, COMMA, SPACE]),
     negative: dice.pick(['before', 'before', 'after', 'brackets']),
-    nil: dice.pick(['', '-', 'zero', 'zero']),
+    // Without codes, a name beside an empty cell is a heading to everybody.
+    nil: dice.pick(coded ? ['', '-', 'zero', 'zero'] : ['-', 'zero']),
     totals: dice.pick(['worded', 'worded', 'unlabelled', 'none']),
     headings: shape === 'sections' || dice.chance(0.6),
     grand: dice.chance(0.7),

@@ -24,6 +24,13 @@ const pastWhich = (text: string, delimiter: string, most: Most): 'rows' | 'cells
   return undefined;
 };
 
+/** Whether most commas of a text stand between two digits, and outside quotes. */
+const betweenDigits = (text: string): boolean => {
+  const commas = text.match(/,/g)?.length ?? 0;
+  const within = text.match(/\d,(?=\d)/g)?.length ?? 0;
+  return within * 2 > commas;
+};
+
 /** The delimiter under which the most of the first rows have the same number of cells; among equals, the one that makes more cells. */
 export const delimiterOf = (text: string, quote = '"'): Delimiter => {
   let best: { delimiter: Delimiter; score: number } = { delimiter: ',', score: 0 };
@@ -37,7 +44,9 @@ export const delimiterOf = (text: string, quote = '"'): Delimiter => {
       0,
       ...[...widths].map(([width, rows]) => rows * MOST_COLUMNS + Math.min(width, MOST_COLUMNS - 1)),
     );
-    if (score > best.score) best = { delimiter, score };
+    // A comma between digits is a part of figures, where something else parts cells.
+    const weight = delimiter === ',' && betweenDigits(start) ? 0.5 : 1;
+    if (score * weight > best.score) best = { delimiter, score: score * weight };
   }
   return best.delimiter;
 };

@@ -18,7 +18,11 @@ export interface FixedColumn {
   /** First place, from nought, and the one after the last. */
   readonly from: number;
   readonly to: number;
+  /** It holds figures, which are set to the right. */
+  readonly figures: boolean;
 }
+
+type Span = Pick<FixedColumn, 'from' | 'to'>;
 
 /** Tabs are eight places wide, as printers take them. */
 const spread = (line: string): string => {
@@ -56,11 +60,11 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     if (last !== undefined && last.to === at) last.to = at + 1;
     else ranges.push({ from: at, to: at + 1 });
   }
-  const numeric = ({ from, to }: FixedColumn): boolean => {
-    const cells = figures.map((line) => line.slice(from, to).trim()).filter((cell) => cell !== '');
+  const numeric = ({ from, to }: Span): boolean => {
+    const cells = figures.map((line) => line.slice(from, to).trim()).filter((cell) => cell !== '' && !/^[-–—]+$/.test(cell));
     return cells.filter((cell) => /\d/.test(cell) && !/\p{L}{3}/u.test(cell)).length > cells.length * 0.8;
   };
-  const joined: FixedColumn[] = [];
+  const joined: Span[] = [];
   for (const range of ranges) {
     const last = joined.at(-1);
     // One blank place between two words of names is no gap, nor is one within a figure grouped by spaces.
@@ -69,11 +73,11 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
       joined[joined.length - 1] = { from: last.from, to: range.to };
     else joined.push(range);
   }
-  return joined.length > MOST_FIXED_COLUMNS ? [] : joined;
+  return joined.length > MOST_FIXED_COLUMNS ? [] : joined.map((column) => ({ ...column, figures: numeric(column) }));
 };
 
 /** Codes stand first, with a single blank before the names. */
-const isFirstCode = (count: number, last: FixedColumn, numeric: (column: FixedColumn) => boolean): boolean => count === 1 && last.to - last.from >= 2 && numeric(last);
+const isFirstCode = (count: number, last: Span, numeric: (column: Span) => boolean): boolean => count === 1 && last.to - last.from >= 2 && numeric(last);
 
 /**
  * A line taken apart. What stands between two columns belongs to the right one where that holds figures, which are set to the
@@ -85,7 +89,10 @@ export const cutLine = (line: string, columns: readonly FixedColumn[]): string[]
   columns.forEach((_, at) => {
     const next = columns[at + 1];
     let to = next === undefined ? line.length : (columns[at]?.to ?? 0);
-    if (next !== undefined) {
+    if (next !== undefined && columns[at]?.figures === false) {
+      // A name that is longer than those of all figures goes on until two blanks end it.
+      while (to > from && to < line.length && to < next.to && line[to - 1] !== undefined && /\S ?$/.test(line.slice(from, to)) && /^ ?\S/.test(line.slice(to, to + 2))) to += 1;
+    } else if (next !== undefined) {
       // A word that begins in this column and ends in the next belongs to whichever holds more of it.
       while (to > from && to < line.length && line[to - 1] !== ' ' && line[to] !== ' ' && to < next.to) to += 1;
     }

@@ -69,12 +69,14 @@ const badness = (text: string): number => {
       if (LETTER.test(character)) {
         const small = character === 'İ' ? character : character.toLowerCase();
         letters.set(small, (letters.get(small) ?? 0) + 1);
+        // A space that does not break stands between the digits of figures; a letter does not.
+        if (/\d/.test(before) && /\d/.test(next)) bad += 1;
         // Letters of another script than the Latin ones beside them make no word.
         if (!LATIN.test(character) && (/[a-z]/i.test(before) || /[a-z]/i.test(next))) bad += 1;
         if (character !== small && before !== '' && LETTER.test(before) && before === before.toLowerCase() && before !== before.toUpperCase()) bad += 1;
         else if (character === small && character !== character.toUpperCase() && isCapital(before) && isCapital(beforeThat)) bad += 1;
       } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
-      else if (inner(before, next) || /[\u2500-\u25ff]/.test(character)) bad += 1;
+      else if ((inner(before, next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) || /[\u2500-\u25ff]/.test(character)) bad += 1;
     }
     beforeThat = before;
     before = character;
@@ -105,7 +107,10 @@ const doubleOf = (sample: Uint8Array): Encoding | undefined => {
     const wide = [...text].filter((character) => character > '\u00ff');
     if (wide.length < 4 || wide.filter((character) => character === '\ufffd').length * 50 > wide.length) continue;
     // Kana of half width are what single bytes become by chance.
-    const odd = wide.filter((character) => /[\uff61-\uff9f\ue000-\uf8ff\ufffd]/.test(character)).length;
+    // So are wide characters in the middle of words of Latin letters.
+    const odd =
+      wide.filter((character) => /[\uff61-\uff9f\ue000-\uf8ff\ufffd]/.test(character)).length +
+      (text.match(/[a-z][^\0-\u00ff]|[^\0-\u00ff][a-z]/g)?.length ?? 0);
     const share = (wide.filter((character) => USUAL.test(character)).length - odd) / wide.length;
     if (share > 0.3 && share > (best?.share ?? 0)) best = { encoding, share };
   }

@@ -12,7 +12,7 @@ const MOST_CELL_READ = 400;
 /** A code and a name out of one cell: "1010 Bank", "1010 - Bank", "1010: Bank"; a cell without a code is a name. */
 export const splitCodeName = (text: string): { readonly code: string; readonly name: string } => {
   const [, code, name] = (text.length > MOST_CELL_READ ? null : CODE_AND_NAME.exec(text.trim())) ?? [];
-  return code === undefined || name === undefined || !/\p{L}/u.test(name) ? { code: '', name: text.trim() } : { code, name };
+  return code === undefined || name === undefined || !/\p{L}/u.test(name) || /^\d{1,4}[./-]\d{1,2}[./-]\d{2,4}$/.test(code) ? { code: '', name: text.trim() } : { code, name };
 };
 
 /** Where a table has what, but for the amounts. */

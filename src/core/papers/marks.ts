@@ -1,5 +1,6 @@
 import { codeStem } from '../chart/codes';
 import { folded } from '../words/folded';
+import { isSectionName, usualSide } from '../words/side-words';
 import { CARRIED, DIFFERENCE, RESULT, SMALL, TOTAL } from '../words/paper-words';
 import { sectionOf } from './sign';
 import { ROW, type Skeleton } from './skeleton';
@@ -75,7 +76,7 @@ export const totalWords = (text: string, headings: ReadonlySet<string>): 0 | 1 |
   if (total === undefined) return CARRIED.in(words) === undefined ? 0 : 1;
   const edge = words.startsWith(total) || words.endsWith(total) || TOTAL.in(first) !== undefined || TOTAL.in(last) !== undefined;
   if (!edge) return 0;
-  const rest = beyond(words);
+  const rest = beyond(` ${words} `.replace(` ${total} `, ' ').trim());
   return rest === '' || headings.has(rest) || sectionOf(rest) !== undefined ? 2 : 1;
 };
 
@@ -362,6 +363,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
     else if (values.filled[at] === 1 || hand === true)
       marks.mark[at] = hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
     else if (skeleton.coded && name !== '' && /\d/.test(code) && !isHeading(at)) marks.mark[at] = MARK.account;
+    else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at)) marks.mark[at] = MARK.account;
     else {
       marks.mark[at] = MARK.heading;
       marks.why[at] = WHY.remark;
@@ -375,6 +377,14 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   byWords(work, headings);
   return marks;
 };
+
+/** Without codes, a name without an amount is a heading, but where its row has other figures or it is called as accounts are. */
+const isNilAccount = (skeleton: Skeleton, at: number): boolean => {
+  const name = skeleton.name[at] ?? '';
+  return skeleton.hasFigures(at) || (!isSectionName(name) && sectionOf(name) === undefined && usualSide(name) !== undefined && totalWords(name, NONE) === 0);
+};
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** How the next coded row stands to a row: under its code itself, under its code without the noughts at its end, or not. */
 const followedBy = (skeleton: Skeleton, at: number): 'code' | 'stem' | 'indent' | undefined => {

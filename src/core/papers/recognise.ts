@@ -345,7 +345,7 @@ const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly strin
 };
 
 const doubtsOf = ({ trial, skeleton }: Hypothesis, alternatives: readonly Alternative[], rows: readonly PaperRow[]): readonly Doubt[] => {
-  const name = (row: number): string => (skeleton.name[row] ?? '') || (skeleton.code[row] ?? '') || 'it';
+  const name = (row: number): string => (skeleton.name[row] ?? '') || (skeleton.code[row] ?? '') || 'without a name';
   const doubts: Doubt[] = [];
   const about = (code: string, message: string, row: number | null = null): void => {
     doubts.push({ code, message, row });

@@ -96,6 +96,12 @@ const CREDIT_SECTIONS = lexicon(
   '負債, 負債の部, 純資産, 資本, 収益, 负债, 所有者权益, 收入, 부채, 자본, 수익',
 );
 
+/** Whether a text is the name of a section and nothing else. */
+export const isSectionName = (text: string): boolean => {
+  const words = folded(text);
+  return DEBIT_SECTIONS.is(words) || CREDIT_SECTIONS.is(words);
+};
+
 /** The side of the accounts under a heading, where its words name a section of the statements. */
 export const sectionSide = (heading: string): Side | undefined => {
   if (heading.length > 120) return undefined;
