@@ -346,6 +346,22 @@ interface Layout {
   readonly pages: boolean;
   readonly titled: boolean;
   readonly header: boolean;
+  /** Codes of groups stand above their accounts with what these come to. */
+  readonly parents: boolean;
+  /** Lines without a code divide some accounts, by place or project. */
+  readonly divided: boolean;
+  /** A column of a plan or of shares stands beside the amounts. */
+  readonly beside: 'none' | 'budget' | 'share' | 'count' | 'currency';
+  /** Results are shown with the opposite sign, in a part of their own. */
+  readonly parts: boolean;
+  /** The year's result stands at the end of assets and liabilities. */
+  readonly result: boolean;
+  /** Debits and credits are each told in a line at the end. */
+  readonly sums: boolean;
+  /** One figure is wrong by a digit. */
+  readonly wrong: boolean;
+  readonly carried: boolean;
+  readonly indent: boolean;
 }
 
 const SHAPES: readonly Layout['shape'][] = ['pair', 'signed', 'credit-plus', 'sided', 'sections', 'phases', 'phase-pairs', 'gross', 'years', 'suffix'];
@@ -373,7 +389,7 @@ const cellsOf = (dice: Dice, layout: Layout, language: Language, digits: number)
       case 'pair':
         return { cells: pair(amount), more: [] };
       case 'signed':
-        return { cells: [w(amount)], more: [] };
+        return { cells: [w(layout.parts && section >= 3 ? -amount : amount)], more: [] };
       case 'credit-plus':
         return { cells: [w(-amount)], more: [] };
       case 'sided':
@@ -440,8 +456,8 @@ const TABLES: ReadonlyMap<string, ReadonlyMap<string, number>> = new Map(
 const quoted = (cell: Text, delimiter: string): Text => (cell.includes(delimiter) || /["\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell);
 
 /** The paper of a seed. */
-export const makePaper = (seed: number): Made => {
-  const dice = new Dice(seed);
+export const makePaper = (seed: number, hard = false): Made => {
+  const dice = new Dice(hard ? seed + 7_000_003 : seed);
   const language = dice.pick(LANGUAGES);
   const digits = language.id === 'hu' ? 0 : 2;
   const year = dice.int(2023, 2026);
@@ -465,6 +481,15 @@ export const makePaper = (seed: number): Made => {
     pages: dice.chance(0.25),
     titled: dice.chance(0.85),
     header: dice.chance(0.95),
+    parents: hard && coded && dice.chance(0.25),
+    divided: hard && coded && shape !== 'sections' && dice.chance(0.2),
+    beside: hard ? dice.pick(['none', 'none', 'budget', 'share', 'count', 'currency'] as const) : 'none',
+    parts: hard && shape === 'signed' && coded && dice.chance(0.5),
+    result: hard && coded && (shape === 'signed' || shape === 'pair') && dice.chance(0.3),
+    sums: hard && coded && ['pair', 'sided', 'suffix'].includes(shape) && dice.chance(0.3),
+    wrong: hard && dice.chance(0.06),
+    carried: hard && coded && ['pair', 'gross'].includes(shape) && dice.chance(0.4),
+    indent: hard && dice.chance(0.3),
   };
   const accounts = figures(dice, language, digits, dice.pick(CODES)(dice));
   const amounts = cellsOf(dice, layout, language, digits);
@@ -491,7 +516,7 @@ export const makePaper = (seed: number): Made => {
   const headLead = !layout.coded || layout.joined ? [language.name] : [language.code, language.name];
   const own = heads[shape];
   const header: readonly (readonly Text[])[] = own.map((row, at) => [...(at === own.length - 1 ? headLead : headLead.map(() => '')), ...row]);
-  const width = headLead.length + (own[0]?.length ?? 0);
+  const width = headLead.length + (own[0]?.length ?? 0) + (layout.beside === 'none' ? 0 : 1);
   const rows: (readonly Text[])[] = [];
   const blank = (): void => {
     rows.push(Array.from({ length: width }, () => ''));
@@ -512,7 +537,7 @@ export const makePaper = (seed: number): Made => {
       case 'pair':
         return [w(side(1)), w(side(-1))];
       case 'signed':
-        return [w(net)];
+        return [w(layout.parts && (list[0]?.section ?? 0) >= 3 ? -net : net)];
       case 'credit-plus':
         return [w(-net)];
       case 'sided':
@@ -525,29 +550,76 @@ export const makePaper = (seed: number): Made => {
         return [];
     }
   };
+  const carriedCells = (list: readonly Account[]): readonly Text[] => {
+    const w = (amount: bigint): Text => write(amount, digits, layout);
+    const side = (sign: 1 | -1): bigint => list.reduce((sum, one) => (one.amount > 0n === (sign === 1) ? sum + abs(one.amount) : sum), 0n);
+    return shape === 'gross' ? ['', '', w(side(1)), w(side(-1))] : [w(side(1)), w(side(-1))];
+  };
   const summed = !['phases', 'phase-pairs', 'gross', 'years'].includes(shape);
   const perPage = dice.int(14, 26);
+  const extra = layout.beside === 'none' ? [] : [''];
+  const besideHead = { none: '', budget: language.budget, share: '%', count: 'No.', currency: language.currency }[layout.beside];
+  if (layout.header && extra.length > 0) {
+    const last = rows.length - 1;
+    for (let at = rows.length - header.length; at < rows.length; at += 1) rows[at] = [...(rows[at] ?? []), at === last ? besideHead : ''];
+  }
+  const beside = (amount: bigint): readonly Text[] => {
+    if (layout.beside === 'none') return [];
+    if (layout.beside === 'budget') return [write((amount * BigInt(dice.int(80, 120))) / 100n, digits, layout)];
+    if (layout.beside === 'share') return [`${String(dice.int(0, 40))}${layout.style.decimal}${String(dice.int(10, 99))} %`];
+    return [layout.beside === 'count' ? String(dice.int(0, 300)) : language.currency];
+  };
+  const shown = (one: Account, name: Text): readonly Text[] => [...lead(one.code, name), ...amounts(one.amount, one.section).cells, ...beside(one.amount)];
+  const repeated = (): void => {
+    for (const row of header) rows.push([...row, ...extra.map(() => (row === header.at(-1) ? besideHead : ''))]);
+  };
   let printed = 0;
   let page = 1;
+  const soFar: Account[] = [];
+  const bad = layout.wrong ? dice.int(0, accounts.length - 1) : -1;
+  const expected: Account[] = [];
   language.sections.forEach((section, number) => {
     const list = accounts.filter((one) => one.section === number);
+    if (layout.parts && number === 3) {
+      if (layout.result) rows.push([...lead('', language.result), ...sumCells(soFar)]);
+      blank();
+      if (layout.header) repeated();
+    }
     if (layout.headings) rows.push([...lead('', section)]);
+    const group = list[0]?.code.slice(0, layout.parents ? 1 : 0) ?? '';
+    if (layout.parents && list.every(({ code }) => code.startsWith(group)) && summed)
+      rows.push([...lead(group, section.toUpperCase()), ...sumCells(list), ...(layout.beside === 'none' ? [] : [''])]);
     for (const one of list) {
       if (layout.pages && printed > 0 && printed % perPage === 0) {
+        if (layout.carried) rows.push([...lead('', language.carried), ...carriedCells(soFar)]);
         rows.push([`${language.page} ${String(page)}`]);
         page += 1;
-        if (layout.header) rows.push(...header);
+        if (layout.header) repeated();
+        if (layout.carried) rows.push([...lead('', language.carried), ...carriedCells(soFar)]);
       }
       printed += 1;
-      rows.push([...lead(one.code, one.name), ...amounts(one.amount, number).cells]);
+      const wrong = printed - 1 === bad && one.amount !== 0n ? { ...one, amount: one.amount + (one.amount > 0n ? 300n : -300n) } : one;
+      expected.push(wrong);
+      soFar.push(wrong);
+      rows.push(shown(wrong, layout.indent ? `  ${one.name}` : one.name));
+      if (layout.divided && one.amount !== 0n && dice.chance(0.3) && summed) {
+        const half = (wrong.amount * BigInt(dice.int(20, 70))) / 100n;
+        for (const [name, amount] of [['North', half], ['South', wrong.amount - half]] as const)
+          rows.push([...lead('', layout.indent ? `    ${name}` : name), ...amounts(amount, number).cells, ...extra]);
+      }
     }
     if (layout.totals !== 'none' && layout.headings && summed && (layout.coded || layout.totals === 'worded')) {
-      rows.push([...lead('', layout.totals === 'worded' ? `${language.total} ${section.toLowerCase()}` : ''), ...sumCells(list)]);
+      rows.push([...lead('', layout.totals === 'worded' ? `${language.total} ${section.toLowerCase()}` : ''), ...sumCells(list.map((one) => soFar.find(({ code, name }) => code === one.code && name === one.name) ?? one))]);
       if (dice.chance(0.4)) blank();
     }
   });
-  const grand = layout.grand && (shape === 'pair' || shape === 'signed' || shape === 'suffix');
-  if (grand) rows.push([...lead('', language.total), ...sumCells(accounts)]);
+  const grand = layout.grand && !layout.parts && (shape === 'pair' || shape === 'signed' || shape === 'suffix');
+  if (grand) rows.push([...lead('', language.total), ...sumCells(soFar)]);
+  if (layout.sums) {
+    const side = (sign: 1 | -1): bigint => soFar.reduce((sum, one) => (one.amount > 0n === (sign === 1) ? sum + abs(one.amount) : sum), 0n);
+    rows.push([...lead('', language.debit), write(side(1), digits, layout), ...(shape === 'pair' ? [''] : shape === 'sided' ? [language.sides[0]] : [])]);
+    rows.push([...lead('', language.credit), ...(shape === 'pair' ? [''] : []), write(side(-1), digits, layout), ...(shape === 'sided' ? [language.sides[1]] : [])]);
+  }
 
   const delimiter = kind === 'tsv' ? '\t' : kind === 'bars' ? '|' : layout.style.decimal === ',' ? dice.pick([';', ';', '\t']) : dice.pick([',', ';']);
   const encoding = dice.pick(language.encodings);
@@ -579,12 +651,14 @@ export const makePaper = (seed: number): Made => {
     digits,
     currency: language.currency,
     asAt,
-    rows: accounts.map(({ code, name: account, amount }) => ({ code: layout.coded ? code : '', name: account, amount })),
+    rows: expected.map(({ code, name: account, amount }) => ({ code: layout.coded ? code : '', name: account, amount })),
     traits: [
       `language ${language.id}`, `shape ${shape}`, `file ${kind}`, kind === 'xlsx' ? 'encoding xlsx' : `encoding ${encoding}`,
       `nil ${layout.nil === '' ? 'empty' : layout.nil}`, `negative ${layout.negative}`, `totals ${layout.headings ? layout.totals : 'no headings'}`,
       layout.coded ? (layout.joined ? 'code and name in one' : 'codes') : 'no codes',
-      layout.pages ? 'pages' : 'one page', layout.header ? 'header' : 'no header', layout.titled ? 'titles' : 'no titles',
+      layout.pages ? 'pages' : 'one page', ...(['parents', 'divided', 'parts', 'result', 'sums', 'wrong', 'carried', 'indent'] as const).filter((trait) => layout[trait]).map((trait) => `with ${trait}`),
+      ...(layout.beside === 'none' ? [] : [`beside ${layout.beside}`]),
+      layout.header ? 'header' : 'no header', layout.titled ? 'titles' : 'no titles',
     ],
   };
 };

@@ -85,6 +85,12 @@ const isFirstCode = (count: number, last: Span, numeric: (column: Span) => boole
  */
 export const cutLine = (line: string, columns: readonly FixedColumn[]): string[] => {
   const cells: string[] = [];
+  // A title is one text, wherever the columns end.
+  if (!/\S {2,}\S/.test(line) && !/\d$/.test(line)) {
+    const start = line.search(/\S/);
+    const own = columns.findIndex(({ to }) => to > start);
+    return columns.map((_, at) => (at === Math.max(0, own) ? line : ''));
+  }
   let from = 0;
   columns.forEach((_, at) => {
     const next = columns[at + 1];

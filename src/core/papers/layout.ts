@@ -50,7 +50,9 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
   const wordy = columns.filter((column) => free(column) && column.words > 0.4 && !column.sides);
   const isName = (column: Column): boolean => title(column.at).name || title(column.at).code;
   const firstWords = wordy.find((column) => column.words > 0.6) ?? wordy[0];
-  const coded = columns.filter((column) => free(column) && column.codes > 0.6 && !column.sequence && column.dates < 0.3);
+  // Codes stand before the amounts; numbers behind them are of something else.
+  const amounts = columns.find((column) => column.numbers > 0.7 && column.plain < 0.5 && column.codes < 0.5)?.at ?? Infinity;
+  const coded = columns.filter((column) => free(column) && column.at < amounts && column.codes > 0.6 && (!column.sequence || title(column.at).code) && column.dates < 0.3);
   const titledCode = coded.find((column) => title(column.at).code && !title(column.at).noMoney);
   const code =
     titledCode ??

@@ -51,7 +51,7 @@ export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header'
   const code: string[] = [];
   const name: string[] = [];
   const indent = new Uint32Array(size);
-  let [coded, named] = [0, 0];
+  let [coded, named, begun] = [0, 0, false];
   rows.forEach((row, at) => {
     const joined = places['code-name'];
     const split = joined < 0 ? undefined : splitCodeName(textOf(row[joined]));
@@ -63,6 +63,11 @@ export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header'
     else if (at >= top && at <= reading.header) kind[at] = ROW.header;
     else if (at < reading.header) kind[at] = ROW.title;
     else kind[at] = ROW.body;
+    // Without a header, the list begins with the first row of figures.
+    if (reading.header < 0 && !begun && kind[at] === ROW.body && reading.asAccount[String(at)] === undefined) {
+      begun = row.some((cell, column) => column > 0 && ['amount', 'plain', 'nil'].includes(lookOf(cell)));
+      if (!begun) kind[at] = ROW.title;
+    }
     if (at <= reading.header) {
       const text = key(row);
       if (text !== '') titles.add(text);
