@@ -51,7 +51,8 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
   const isName = (column: Column): boolean => title(column.at).name || title(column.at).code;
   const firstWords = wordy.find((column) => column.words > 0.6) ?? wordy[0];
   // Codes stand before the amounts; numbers behind them are of something else.
-  const amounts = columns.find((column) => column.numbers > 0.7 && column.plain < 0.5 && column.codes < 0.5)?.at ?? Infinity;
+  const amounts =
+    columns.find((column) => column.at > (firstWords?.at ?? 0) && column.numbers > 0.7 && column.plain < 0.5)?.at ?? Infinity;
   const coded = columns.filter((column) => free(column) && column.at < amounts && column.codes > 0.6 && (!column.sequence || title(column.at).code) && column.dates < 0.3);
   const titledCode = coded.find((column) => title(column.at).code && !title(column.at).noMoney);
   const code =
@@ -60,7 +61,8 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
     (firstWords === undefined ? coded[0] : undefined);
   const both = wordy.find((column) => {
     const cells = sample.map((row) => textOf(row[column.at])).filter((text) => text !== '');
-    return cells.filter((text) => splitCodeName(text).code !== '').length > cells.length * 0.5;
+    const coded = cells.filter((text) => splitCodeName(text).code !== '').length;
+    return coded >= 3 && coded > cells.length * 0.25;
   });
   if (code === undefined && both !== undefined) give(both, 'code-name');
   else {

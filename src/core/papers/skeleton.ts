@@ -37,6 +37,9 @@ const key = (row: Row): string => {
   return text;
 };
 
+/** The pattern of a code: which of its characters are digits and which are letters. */
+const shapeOf = (code = ''): string => code.replace(/\d/g, '0').replace(/\p{L}/gu, 'a');
+
 const RULE = /^[-=_*\s.+|–—]{3,}$/;
 
 /** Cells of a row that are filled. */
@@ -67,6 +70,8 @@ export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header'
     if (reading.header < 0 && !begun && kind[at] === ROW.body && reading.asAccount[String(at)] === undefined) {
       begun = row.some((cell, column) => column > 0 && ['amount', 'plain', 'nil'].includes(lookOf(cell)));
       if (!begun) kind[at] = ROW.title;
+      // So do the rows above it that have codes like its own: accounts that are nil.
+      else for (let above = at - 1; above >= 0 && code[above] !== '' && shapeOf(code[above]) === shapeOf(code[at]); above -= 1) kind[above] = ROW.body;
     }
     if (at <= reading.header) {
       const text = key(row);
