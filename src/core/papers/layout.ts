@@ -2,7 +2,7 @@ import { isCurrency } from '../money/currency';
 import { type Row, textOf } from '../files/cells';
 import { type ColumnRole, type FoundHeader, headerTexts } from './header';
 import { type Column, sampleOf, survey } from './survey';
-import { type Title, titleOf } from './titles';
+import { type Title, isAmountTitle, titleOf } from './titles';
 
 const CODE_AND_NAME = /^([A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*)[-–—:·|\s]+(\P{N}.*)$/iu;
 
@@ -77,7 +77,10 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
   }
   const numbers = columns.filter(
     (column) =>
-      free(column) && !column.sides && column.numbers >= 0.7 && column.percents < 0.3 && column.dates < 0.3 && !column.sequence,
+      free(column) &&
+      !column.sides &&
+      // A title says what the column is for, however much of it does not read.
+      column.numbers >= (isAmountTitle(title(column.at)) ? 0.3 : 0.7) && column.percents < 0.3 && column.dates < 0.3 && !column.sequence,
   );
   return { header, sample, columns, titles, roles, numbers, sides };
 };

@@ -69,9 +69,15 @@ type SideOf = (row: number) => Side | undefined;
 
 const sidesOf = (skeleton: Skeleton, marks: Marks, hint: Hint | undefined): SideOf => {
   const sections = sectionSides(skeleton, marks);
+  // Asked for many times: 1 debit, 2 credit, 3 unknown, 0 not looked at.
+  const known = new Uint8Array(skeleton.size);
   return (row) => {
-    const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
-    return hint?.({ code, name }) ?? usualSide(name, sections[row] === 1 ? 'debit' : sections[row] === 2 ? 'credit' : undefined);
+    if (known[row] === 0) {
+      const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
+      const side = hint?.({ code, name }) ?? usualSide(name, sections[row] === 1 ? 'debit' : sections[row] === 2 ? 'credit' : undefined);
+      known[row] = side === 'debit' ? 1 : side === 'credit' ? 2 : 3;
+    }
+    return known[row] === 1 ? 'debit' : known[row] === 2 ? 'credit' : undefined;
   };
 };
 

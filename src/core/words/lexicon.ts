@@ -14,38 +14,58 @@ export interface Lexicon {
 /** Scripts whose words stand without spaces between them. */
 const UNSPACED = /[\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}\p{sc=Hangul}\p{sc=Thai}]/u;
 
+/** Terms by a short key, so that few are compared with each word. */
+class Index {
+  readonly #terms = new Map<string, string[]>();
+
+  constructor(readonly key: (text: string) => string) {}
+
+  add(term: string): void {
+    const key = this.key(term);
+    this.#terms.set(key, [...(this.#terms.get(key) ?? []), term]);
+  }
+
+  under(text: string): readonly string[] {
+    return this.#terms.size === 0 ? [] : (this.#terms.get(this.key(text)) ?? []);
+  }
+}
+
 export const lexicon = (...lists: readonly string[]): Lexicon => {
-  const whole = new Map<string, string>();
-  const phrases: string[] = [];
-  const starts: string[] = [];
-  const ends: string[] = [];
+  const whole = new Set<string>();
+  const phrases = new Index((text) => text.slice(0, text.indexOf(' ')));
+  const starts = new Index((text) => text.slice(0, 2));
+  const ends = new Index((text) => text.slice(-2));
   const anywhere: string[] = [];
+  const all = new Set<string>();
   for (const raw of lists.join(',').split(',')) {
     const term = folded(raw.replaceAll('*', ''));
     if (term === '') continue;
+    if (!raw.trim().startsWith('*')) all.add(term);
     if (UNSPACED.test(term)) anywhere.push(term);
-    else if (raw.trim().endsWith('*')) starts.push(term);
-    else if (raw.trim().startsWith('*')) ends.push(term);
-    else if (term.includes(' ')) phrases.push(term);
-    else whole.set(term, term);
+    else if (raw.trim().endsWith('*')) starts.add(term);
+    else if (raw.trim().startsWith('*')) ends.add(term);
+    else if (term.includes(' ')) phrases.add(term);
+    else whole.add(term);
   }
   const find = (text: string): string | undefined => {
     let found: string | undefined;
     const offer = (term: string): void => {
       if (found === undefined || term.length > found.length) found = term;
     };
-    for (const word of text.split(' ')) {
+    for (let from = 0; from < text.length; ) {
+      const space = text.indexOf(' ', from);
+      const to = space < 0 ? text.length : space;
+      const word = text.slice(from, to);
       if (whole.has(word)) offer(word);
-      for (const start of starts) if (word.startsWith(start)) offer(start);
-      for (const end of ends) if (word.endsWith(end)) offer(end);
+      for (const start of starts.under(word)) if (word.startsWith(start)) offer(start);
+      for (const end of ends.under(word)) if (word.endsWith(end)) offer(end);
+      if (space > 0)
+        for (const phrase of phrases.under(`${word} `))
+          if (text.startsWith(phrase, from) && (from + phrase.length === text.length || text[from + phrase.length] === ' ')) offer(phrase);
+      from = to + 1;
     }
-    if (phrases.length > 0) {
-      const padded = ` ${text} `;
-      for (const phrase of phrases) if (padded.includes(` ${phrase} `)) offer(phrase);
-    }
-    for (const term of anywhere) if (text.includes(term)) offer(term);
+    if (anywhere.length > 0 && UNSPACED.test(text)) for (const term of anywhere) if (text.includes(term)) offer(term);
     return found;
   };
-  const all = new Set([...whole.keys(), ...phrases, ...anywhere, ...starts]);
   return { in: find, is: (text) => all.has(text) };
 };
