@@ -33,11 +33,18 @@ const answer = (result: Result<unknown>): void => {
 const main = async (): Promise<void> => {
   const { values, positionals } = parseArgs({
     allowPositionals: true,
-    options: { date: { type: 'string' }, digits: { type: 'string' }, chart: { type: 'string' }, paper: { type: 'string' } },
+    options: {
+      date: { type: 'string' },
+      digits: { type: 'string' },
+      chart: { type: 'string' },
+      paper: { type: 'string' },
+    },
   });
   const [question, path] = positionals;
-  if (values.date !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(values.date)) throw new Refused('--date is a day such as 2026-07-31.');
-  if (values.digits !== undefined && !/^[0-4]$/.test(values.digits)) throw new Refused('--digits is a number of decimals, 0 to 4.');
+  if (values.date !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(values.date))
+    throw new Refused('--date is a day such as 2026-07-31.');
+  if (values.digits !== undefined && !/^[0-4]$/.test(values.digits))
+    throw new Refused('--digits is a number of decimals, 0 to 4.');
   if (question === 'read')
     answer(
       await askRead({

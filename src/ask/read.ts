@@ -31,14 +31,22 @@ export const askRead = async ({ bytes, name, date, digits: given }: ReadQuestion
   const rowsAs = (rows: readonly PaperRow[]) =>
     rows
       .filter(({ kind }) => kind === 'account')
-      .map(({ row, code, name: account, amount }) => ({ row, code, name: account, amount: plainDecimal(amount, digits) }));
+      .map(({ row, code, name: account, amount }) => ({
+        row,
+        code,
+        name: account,
+        amount: plainDecimal(amount, digits),
+      }));
   const totals = rowTotals(found.rows);
   return ok({
     rows: rowsAs(found.rows),
     asAt: statedDate(tables, reading, name) ?? null,
     currency: statedCurrency(tables, reading) ?? null,
     net: plainDecimal(totals.net, digits),
-    totals: totals.accounts === 0 ? null : { debits: plainDecimal(totals.debits, digits), credits: plainDecimal(totals.credits, digits) },
+    totals:
+      totals.accounts === 0
+        ? null
+        : { debits: plainDecimal(totals.debits, digits), credits: plainDecimal(totals.credits, digits) },
     foreign: found.rows.flatMap(({ kind, row, foreign }) =>
       kind === 'account' && foreign !== undefined
         ? [{ row, currency: foreign.currency, amount: plainDecimal(foreign.amount, minorDigits(foreign.currency)) }]
@@ -50,7 +58,11 @@ export const askRead = async ({ bytes, name, date, digits: given }: ReadQuestion
       net: plainDecimal(net, digits),
       rows: rowsAs(explained(tables, other, circumstances).rows),
     })),
-    reading: { ...reading, titles: titlesOf(tables, reading.sheet, reading.header), format: tables[reading.sheet]?.format ?? null },
+    reading: {
+      ...reading,
+      titles: titlesOf(tables, reading.sheet, reading.header),
+      format: tables[reading.sheet]?.format ?? null,
+    },
   });
 };
 

@@ -1,5 +1,7 @@
 // A thread that does not do what it is asked: it stands for any reader that meets what nobody thought of.
-module.exports = ({ task }) => {
+module.exports = (given) => {
+  if (given === null) return true;
+  const { task } = given;
   if (task === 'check') for (;;);
   if (task === 'table') {
     const held = [];

@@ -7,7 +7,6 @@ import { DELIMITERS, type Delimiter } from './formats';
 import { type Most, type Split, saidRows, splitText } from './split';
 import { decode, decodeAs } from './text';
 
-
 /** The limit that a text is past, counted before any of it takes memory; a delimiter or line end in quotes counts too. */
 const pastWhich = (text: string, delimiter: string, most: Most): 'rows' | 'cells' | undefined => {
   if (text.length < most.rows) return undefined;

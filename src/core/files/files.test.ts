@@ -84,7 +84,11 @@ describe('delimited text', () => {
 describe('a paper tells of', () => {
   const reasons = (text: string): string => {
     const read = readPaper(utf8(text), 'file');
-    return read.ok ? recognise(read.value, { digits: 2, currency: 'EUR' }).doubts.map(({ message }) => message).join(' ') : '';
+    return read.ok
+      ? recognise(read.value, { digits: 2, currency: 'EUR' })
+          .doubts.map(({ message }) => message)
+          .join(' ')
+      : '';
   };
   const rows = (text: string) => {
     const read = readPaper(utf8(text), 'file');

@@ -28,11 +28,12 @@ type Span = Pick<FixedColumn, 'from' | 'to'>;
 const spread = (line: string): string => {
   if (!line.includes('\t')) return line;
   let out = '';
-  for (const part of line.split('\t')) out = (out === '' ? part : out.padEnd(Math.ceil((out.length + 1) / 8) * 8) + part);
+  for (const part of line.split('\t')) out = out === '' ? part : out.padEnd(Math.ceil((out.length + 1) / 8) * 8) + part;
   return out;
 };
 
-export const linesOf = (text: string): readonly string[] => text.split(/\r\n|\r|\n/).map((line) => spread(line.replace(/\f/g, '')));
+export const linesOf = (text: string): readonly string[] =>
+  text.split(/\r\n|\r|\n/).map((line) => spread(line.replace(/\f/g, '')));
 
 /** Whether many lines of figures hold wide gaps, which cells of delimited text do not. */
 export const looksFixed = (text: string): boolean => {
@@ -47,10 +48,14 @@ export const looksFixed = (text: string): boolean => {
 
 /** The columns of a printed list. */
 export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] => {
-  const figures = lines.slice(0, LOOKED_AT).filter((line) => line.length <= MOST_LINE && FIGURE.test(line) && !RULE.test(line));
+  const figures = lines
+    .slice(0, LOOKED_AT)
+    .filter((line) => line.length <= MOST_LINE && FIGURE.test(line) && !RULE.test(line));
   const width = figures.reduce((widest, line) => Math.max(widest, line.length), 0);
   const filled = new Uint32Array(width);
-  for (const line of figures) for (let at = 0; at < line.length; at += 1) if (line[at] !== ' ' && line[at] !== '\u00a0') filled[at] = (filled[at] ?? 0) + 1;
+  for (const line of figures)
+    for (let at = 0; at < line.length; at += 1)
+      if (line[at] !== ' ' && line[at] !== '\u00a0') filled[at] = (filled[at] ?? 0) + 1;
   // A line or two may hang over: a title with a figure in it, a name that is too long.
   const few = Math.floor(figures.length * 0.02);
   const ranges: { from: number; to: number }[] = [];
@@ -61,7 +66,9 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     else ranges.push({ from: at, to: at + 1 });
   }
   const numeric = ({ from, to }: Span): boolean => {
-    const cells = figures.map((line) => line.slice(from, to).trim()).filter((cell) => cell !== '' && !/^[-–—]+$/.test(cell));
+    const cells = figures
+      .map((line) => line.slice(from, to).trim())
+      .filter((cell) => cell !== '' && !/^[-–—]+$/.test(cell));
     return cells.filter((cell) => /\d/.test(cell) && !/\p{L}{3}/u.test(cell)).length > cells.length * 0.8;
   };
   const joined: Span[] = [];
@@ -69,7 +76,12 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     const last = joined.at(-1);
     // One blank place between two words of names is no gap, nor is one within a figure grouped by spaces.
     const near = last !== undefined && range.from - last.to <= 1;
-    if (last !== undefined && near && (numeric(last) === numeric(range) || !numeric(last)) && !isFirstCode(joined.length, last, numeric))
+    if (
+      last !== undefined &&
+      near &&
+      (numeric(last) === numeric(range) || !numeric(last)) &&
+      !isFirstCode(joined.length, last, numeric)
+    )
       joined[joined.length - 1] = { from: last.from, to: range.to };
     else joined.push(range);
   }
@@ -77,7 +89,8 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
 };
 
 /** Codes stand first, with a single blank before the names. */
-const isFirstCode = (count: number, last: Span, numeric: (column: Span) => boolean): boolean => count === 1 && last.to - last.from >= 2 && numeric(last);
+const isFirstCode = (count: number, last: Span, numeric: (column: Span) => boolean): boolean =>
+  count === 1 && last.to - last.from >= 2 && numeric(last);
 
 /**
  * A line taken apart. What stands between two columns belongs to the right one where that holds figures, which are set to the
@@ -97,7 +110,15 @@ export const cutLine = (line: string, columns: readonly FixedColumn[]): string[]
     let to = next === undefined ? line.length : (columns[at]?.to ?? 0);
     if (next !== undefined && columns[at]?.figures === false) {
       // A name that is longer than those of all figures goes on until two blanks end it.
-      while (to > from && to < line.length && to < next.to && line[to - 1] !== undefined && /\S ?$/.test(line.slice(from, to)) && /^ ?\S/.test(line.slice(to, to + 2))) to += 1;
+      while (
+        to > from &&
+        to < line.length &&
+        to < next.to &&
+        line[to - 1] !== undefined &&
+        /\S ?$/.test(line.slice(from, to)) &&
+        /^ ?\S/.test(line.slice(to, to + 2))
+      )
+        to += 1;
     } else if (next !== undefined) {
       // A word that begins in this column and ends in the next belongs to whichever holds more of it.
       while (to > from && to < line.length && line[to - 1] !== ' ' && line[to] !== ' ' && to < next.to) to += 1;

@@ -50,8 +50,10 @@ const joined = (pieces: readonly Piece[]): readonly Piece[] => {
 
 const isBar = ({ text }: Piece): boolean => /^[|│¦]$/.test(text.trim());
 
-const FIGURE = /^[-+(\u2212]?[^\d\p{L}]{0,3}\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*(?:[.,]\d{1,4})?[-)]?(?:\s?[\p{L}\p{Sc}%]{1,4})?$/u;
-const isFigure = ({ text }: Piece): boolean => text.length <= 40 && FIGURE.test(text.trim()) && /[.,' \u00a0]\d|\d{4}/.test(text);
+const FIGURE =
+  /^[-+(\u2212]?[^\d\p{L}]{0,3}\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*(?:[.,]\d{1,4})?[-)]?(?:\s?[\p{L}\p{Sc}%]{1,4})?$/u;
+const isFigure = ({ text }: Piece): boolean =>
+  text.length <= 40 && FIGURE.test(text.trim()) && /[.,' \u00a0]\d|\d{4}/.test(text);
 
 interface Column {
   readonly from: number;
@@ -64,7 +66,9 @@ const columnsOf = (lines: readonly Line[]): readonly Column[] => {
   const width = Math.ceil(Math.max(0, ...figures.flatMap(({ pieces }) => pieces.map(({ to }) => to)))) + 1;
   const filled = new Uint32Array(Math.min(width, 20_000));
   for (const { pieces } of figures)
-    for (const { from, to } of pieces) for (let at = Math.max(0, Math.floor(from)); at < Math.min(to, filled.length); at += 1) filled[at] = (filled[at] ?? 0) + 1;
+    for (const { from, to } of pieces)
+      for (let at = Math.max(0, Math.floor(from)); at < Math.min(to, filled.length); at += 1)
+        filled[at] = (filled[at] ?? 0) + 1;
   const few = Math.floor(figures.length * 0.01);
   const columns: { from: number; to: number }[] = [];
   filled.forEach((count, at) => {
@@ -76,7 +80,8 @@ const columnsOf = (lines: readonly Line[]): readonly Column[] => {
   return columns;
 };
 
-const overlap = (piece: Piece, column: Column): number => Math.min(piece.to, column.to) - Math.max(piece.from, column.from);
+const overlap = (piece: Piece, column: Column): number =>
+  Math.min(piece.to, column.to) - Math.max(piece.from, column.from);
 
 /** The column in which most of a piece stands, else the nearest one. */
 const columnFor = (piece: Piece, columns: readonly Column[]): number => {
@@ -91,10 +96,13 @@ const columnFor = (piece: Piece, columns: readonly Column[]): number => {
 /** Lines with bars between their cells, as programs print tables in letters of one width. */
 const barred = (lines: readonly Line[]): boolean => {
   const figures = lines.filter(({ pieces }) => pieces.some(isFigure));
-  return figures.length > 0 && figures.filter(({ pieces }) => pieces.filter(isBar).length >= 2).length * 2 > figures.length;
+  return (
+    figures.length > 0 && figures.filter(({ pieces }) => pieces.filter(isBar).length >= 2).length * 2 > figures.length
+  );
 };
 
-const indented = (text: string, space: number, size: number): string => `${' '.repeat(Math.max(0, Math.min(40, Math.round(space / (size * 0.6)) - 1)))}${text}`;
+const indented = (text: string, space: number, size: number): string =>
+  `${' '.repeat(Math.max(0, Math.min(40, Math.round(space / (size * 0.6)) - 1)))}${text}`;
 
 const cellsBetweenBars = ({ pieces }: Line): Row => {
   const cells: string[] = [''];
@@ -106,7 +114,8 @@ const cellsBetweenBars = ({ pieces }: Line): Row => {
       continue;
     }
     const own = cells.at(-1) ?? '';
-    cells[cells.length - 1] = own === '' ? indented(oneLine(piece.text), piece.from - start, piece.size) : `${own} ${oneLine(piece.text)}`;
+    cells[cells.length - 1] =
+      own === '' ? indented(oneLine(piece.text), piece.from - start, piece.size) : `${own} ${oneLine(piece.text)}`;
   }
   return cells;
 };
@@ -132,11 +141,15 @@ const wrapped = (lines: readonly Line[], columns: readonly Column[]): readonly L
   const added = new Map<number, Line[]>();
   const gone = new Set<number>();
   // Rows without a name of their own come first: what stands around them is theirs.
-  for (const [at, nameless] of [...anchors.map((one) => [one, true] as const), ...anchors.map((one) => [one, false] as const)]) {
+  for (const [at, nameless] of [
+    ...anchors.map((one) => [one, true] as const),
+    ...anchors.map((one) => [one, false] as const),
+  ]) {
     const line = lines[at];
     if (line === undefined || added.has(at)) continue;
     const away = (other: number): number => Math.abs((lines[other]?.y ?? Infinity) - line.y);
-    const near = (other: number): boolean => !gone.has(other) && loose(other) !== undefined && away(other) < usual * 0.75;
+    const near = (other: number): boolean =>
+      !gone.has(other) && loose(other) !== undefined && away(other) < usual * 0.75;
     const size = line.pieces[0]?.size ?? 10;
     const take = (other: number): void => {
       const own = lines[other];
@@ -152,7 +165,11 @@ const wrapped = (lines: readonly Line[], columns: readonly Column[]): readonly L
       take(at - 1);
       take(at + 1);
     } else if (nameless) continue;
-    else if (around && Math.max(away(at - 1), away(at + 1)) <= size * 1.45 && Math.abs(away(at - 1) - away(at + 1)) < size * 0.2) {
+    else if (
+      around &&
+      Math.max(away(at - 1), away(at + 1)) <= size * 1.45 &&
+      Math.abs(away(at - 1) - away(at + 1)) < size * 0.2
+    ) {
       take(at - 1);
       take(at + 1);
     } else if (below !== undefined && !isEmpty(below) && away(at + 1) <= size * 1.45) take(at + 1);
@@ -168,7 +185,11 @@ const wrapped = (lines: readonly Line[], columns: readonly Column[]): readonly L
         const place = pieces.findIndex((one) => columnFor(one, columns) === column);
         const own = pieces[place];
         if (own === undefined) pieces.push(piece);
-        else pieces[place] = { ...own, text: extra.y > line.y ? `${piece.text} ${own.text}` : `${own.text} ${piece.text}` };
+        else
+          pieces[place] = {
+            ...own,
+            text: extra.y > line.y ? `${piece.text} ${own.text}` : `${own.text} ${piece.text}`,
+          };
       }
     return [{ y: line.y, pieces: pieces.sort((a, b) => a.from - b.from) }];
   });
@@ -191,7 +212,10 @@ export const rowsOfPages = (pages: readonly (readonly Piece[])[]): readonly Row[
         const at = columnFor(piece, columns);
         const own = cells[at] ?? '';
         const text = oneLine(piece.text);
-        cells[at] = own === '' ? indented(text, isFigure(piece) ? 0 : piece.from - (columns[at]?.from ?? 0) + piece.size * 0.6, piece.size) : `${own} ${text}`;
+        cells[at] =
+          own === ''
+            ? indented(text, isFigure(piece) ? 0 : piece.from - (columns[at]?.from ?? 0) + piece.size * 0.6, piece.size)
+            : `${own} ${text}`;
       }
       return cells;
     });

@@ -42,7 +42,12 @@ export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<r
       }
       count += pieces.length;
       if (count > MOST_CELLS)
-        return fail(problem('paper.cells', `${name} has more than ${counted(MOST_CELLS)} pieces of text, which is the most that is read at once. Split it and bring the parts.`));
+        return fail(
+          problem(
+            'paper.cells',
+            `${name} has more than ${counted(MOST_CELLS)} pieces of text, which is the most that is read at once. Split it and bring the parts.`,
+          ),
+        );
       pages.push(pieces);
       page.cleanup();
     }

@@ -2,13 +2,14 @@ import type { Result } from '../result';
 import type { Table, TextFormat } from './cells';
 import { isPdf } from './formats';
 import { MOST_BYTES } from './limits';
-import { readPdf } from './pdf';
 import { readPaper } from './read';
 
-/** A paper of any kind: also a PDF, which is read in steps. */
+/** A paper of any kind: also a PDF, which is read in steps, by what is only loaded for it. */
 export const readAnyPaper = async (
   bytes: Uint8Array,
   name: string,
   format: Partial<TextFormat> = {},
 ): Promise<Result<readonly Table[]>> =>
-  isPdf(bytes) && bytes.length <= MOST_BYTES ? readPdf(bytes, name) : readPaper(bytes, name, format);
+  isPdf(bytes) && bytes.length <= MOST_BYTES
+    ? (await import('./pdf')).readPdf(bytes, name)
+    : readPaper(bytes, name, format);

@@ -62,7 +62,7 @@ const badness = (text: string): number => {
   let bad = 0;
   let [before, beforeThat] = ['', ''];
   const inner = (mark: string, next: string): boolean => LETTER.test(mark) && LETTER.test(next);
-  const characters = [...text];
+  const characters = Array.from(text);
   characters.forEach((character, at) => {
     if (character > '\u007f') {
       const next = characters[at + 1] ?? '';
@@ -73,10 +73,27 @@ const badness = (text: string): number => {
         if (/\d/.test(before) && /\d/.test(next)) bad += 1;
         // Letters of another script than the Latin ones beside them make no word.
         if (!LATIN.test(character) && (/[a-z]/i.test(before) || /[a-z]/i.test(next))) bad += 1;
-        if (character !== small && before !== '' && LETTER.test(before) && before === before.toLowerCase() && before !== before.toUpperCase()) bad += 1;
-        else if (character === small && character !== character.toUpperCase() && isCapital(before) && isCapital(beforeThat)) bad += 1;
+        if (
+          character !== small &&
+          before !== '' &&
+          LETTER.test(before) &&
+          before === before.toLowerCase() &&
+          before !== before.toUpperCase()
+        )
+          bad += 1;
+        else if (
+          character === small &&
+          character !== character.toUpperCase() &&
+          isCapital(before) &&
+          isCapital(beforeThat)
+        )
+          bad += 1;
       } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
-      else if ((inner(before, next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) || /[\u2500-\u25ff]/.test(character)) bad += 1;
+      else if (
+        (inner(before, next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) ||
+        /[\u2500-\u25ff]/.test(character)
+      )
+        bad += 1;
     }
     beforeThat = before;
     before = character;
@@ -93,18 +110,33 @@ const badness = (text: string): number => {
 
 const isCapital = (character: string): boolean => character !== character.toLowerCase();
 
-const SINGLE: readonly Encoding[] = ['windows-1252', 'windows-1250', 'iso-8859-2', 'windows-1254', 'windows-1257', 'windows-1251', 'windows-1253', 'cp850', 'cp852', 'cp857', 'cp866', 'koi8-r', 'macintosh'];
+const SINGLE: readonly Encoding[] = [
+  'windows-1252',
+  'windows-1250',
+  'iso-8859-2',
+  'windows-1254',
+  'windows-1257',
+  'windows-1251',
+  'windows-1253',
+  'cp850',
+  'cp852',
+  'cp857',
+  'cp866',
+  'koi8-r',
+  'macintosh',
+];
 const DOUBLE: readonly Encoding[] = ['shift_jis', 'euc-jp', 'euc-kr', 'gb18030', 'big5'];
 
 /** What texts of East Asia have most: kana, hangul, and the characters of bookkeeping. */
-const USUAL = /[\u3040-\u30ff\uac00-\ud7a3]|[科目余额残高借貸贷方资資产產负負债債金現现款資本費费用收入利年月日会計计合総总应應收付銀银行行税稅业業株式社公司表期末初]/u;
+const USUAL =
+  /[\u3040-\u30ff\uac00-\ud7a3]|[科目余额残高借貸贷方资資产產负負债債金現现款本費费用收入利年月日会計计合総总应應付銀银行税稅业業株式社公司表期末初]/u;
 
 /** The encoding in two bytes a character under which a text is East Asian throughout. */
 const doubleOf = (sample: Uint8Array): Encoding | undefined => {
   let best: { readonly encoding: Encoding; readonly share: number } | undefined;
   for (const encoding of DOUBLE) {
     const text = decodeAs(sample, encoding);
-    const wide = [...text].filter((character) => character > '\u00ff');
+    const wide = Array.from(text).filter((character) => character > '\u00ff');
     if (wide.length < 4 || wide.filter((character) => character === '\ufffd').length * 50 > wide.length) continue;
     // Kana of half width are what single bytes become by chance.
     // So are wide characters in the middle of words of Latin letters.

@@ -20,7 +20,11 @@ export const decimalsOf = (tables: readonly Table[]): number => {
       }
   const [none = 0, one = 0, two = 0, three = 0] = [0, 1, 2, 3].map((length) => counts.get(length));
   // Three digits behind a mark are thousands, but where another mark stands in front of them.
-  const mills = tables.some(({ rows }) => sampleOf(rows, 0).some((row) => row.some((cell) => /\d[.,' ]\d{3}[.,]\d{3}(?!\d)/.test(textOf(cell)) && mixed(textOf(cell)))));
+  const mills = tables.some(({ rows }) =>
+    sampleOf(rows, 0).some((row) =>
+      row.some((cell) => /\d[.,' ]\d{3}[.,]\d{3}(?!\d)/.test(textOf(cell)) && mixed(textOf(cell))),
+    ),
+  );
   if (mills && two * 4 < three) return 3;
   return (one + two) * 10 > none + three + one + two ? 2 : 0;
 };

@@ -1,3 +1,4 @@
+import { isCurrency } from '../money/currency';
 import { type Row, textOf } from '../files/cells';
 import { lookOf } from './survey';
 import { type Title, isAmountTitle, isTelling, titleOf } from './titles';
@@ -99,16 +100,35 @@ export const headerOf = (rows: readonly Row[]): FoundHeader => {
   };
 };
 
+/** Rows without a header in which the title may stand. */
+const MOST_UNHEADED = 8;
+
+/** The rows above the header; without one, the first rows until one with an amount. */
+export const titleRows = (rows: readonly Row[], header: number): readonly Row[] => {
+  if (header >= 0) return rows.slice(0, header);
+  const first = rows.findIndex((row) => row.some((cell, column) => column > 0 && lookOf(cell) === 'amount'));
+  return rows.slice(0, Math.min(MOST_UNHEADED, first < 0 ? MOST_UNHEADED : first));
+};
+
 /** Rows that begin like the list: two of the next ones have an amount in the same column. */
 const structuralHeader = (rows: readonly Row[]): number => {
-  const amounts = rows.map((row) => row.flatMap((cell, column) => (['amount', 'plain'].includes(lookOf(cell)) ? [column] : [])));
-  const first = amounts.findIndex(
-    (columns, at) =>
-      columns.some((column) => column > 0 && amounts.slice(at + 1, at + 6).filter((next) => next.includes(column)).length >= 2),
+  const amounts = rows.map((row) =>
+    row.flatMap((cell, column) => (['amount', 'plain'].includes(lookOf(cell)) ? [column] : [])),
+  );
+  const first = amounts.findIndex((columns, at) =>
+    columns.some(
+      (column) => column > 0 && amounts.slice(at + 1, at + 6).filter((next) => next.includes(column)).length >= 2,
+    ),
   );
   for (let at = first - 1; at >= 0 && at >= first - 4; at -= 1) {
-    const texts = (rows[at] ?? []).map(textOf).filter((text) => text !== '');
-    if (texts.length >= 2 && texts.every((text) => text.length <= MOST_TITLE && /\p{L}/u.test(text)) && !holdsAmounts(rows[at] ?? [])) return at;
+    // A currency beside a title is none of a column's.
+    const texts = (rows[at] ?? []).map(textOf).filter((text) => text !== '' && !isCurrency(text));
+    if (
+      texts.length >= 2 &&
+      texts.every((text) => text.length <= MOST_TITLE && /\p{L}/u.test(text)) &&
+      !holdsAmounts(rows[at] ?? [])
+    )
+      return at;
   }
   return -1;
 };

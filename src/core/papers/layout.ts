@@ -4,15 +4,22 @@ import { type ColumnRole, type FoundHeader, headerTexts } from './header';
 import { type Column, sampleOf, survey } from './survey';
 import { type Title, isAmountTitle, titleOf } from './titles';
 
-const CODE_AND_NAME = /^([A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*)[-–—:·|\s]+(\P{N}.*)$/iu;
+const CODE_FIRST = /^[A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*/i;
+const BETWEEN = /^[-–—:·|\s]+/u;
+const DATE = /^\d{1,4}[./-]\d{1,2}[./-]\d{2,4}$/;
 
 /** A longer cell holds no code and name. */
 const MOST_CELL_READ = 400;
 
 /** A code and a name out of one cell: "1010 Bank", "1010 - Bank", "1010: Bank"; a cell without a code is a name. */
 export const splitCodeName = (text: string): { readonly code: string; readonly name: string } => {
-  const [, code, name] = (text.length > MOST_CELL_READ ? null : CODE_AND_NAME.exec(text.trim())) ?? [];
-  return code === undefined || name === undefined || !/\p{L}/u.test(name) || /^\d{1,4}[./-]\d{1,2}[./-]\d{2,4}$/.test(code) ? { code: '', name: text.trim() } : { code, name };
+  const whole = text.trim();
+  const code = (whole.length > MOST_CELL_READ ? null : CODE_FIRST.exec(whole))?.[0] ?? '';
+  const between = code === '' ? '' : (BETWEEN.exec(whole.slice(code.length))?.[0] ?? '');
+  const name = whole.slice(code.length + between.length);
+  return between === '' || !/^\P{N}/u.test(name) || !/\p{L}/u.test(name) || DATE.test(code)
+    ? { code: '', name: whole }
+    : { code, name };
 };
 
 /** Where a table has what, but for the amounts. */
@@ -44,7 +51,9 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
 
   const sides = columns.filter((column) => column.sides && column.numbers < 0.3 && column.currencies < 0.5);
   give(
-    columns.find((column) => free(column) && column.currencies > 0.9 && (column.filled > 2 || title(column.at).currency)),
+    columns.find(
+      (column) => free(column) && column.currencies > 0.9 && (column.filled > 2 || title(column.at).currency),
+    ),
     'currency',
   );
   const wordy = columns.filter((column) => free(column) && column.words > 0.4 && !column.sides);
@@ -52,8 +61,16 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
   const firstWords = wordy.find((column) => column.words > 0.6) ?? wordy[0];
   // Codes stand before the amounts; numbers behind them are of something else.
   const amounts =
-    columns.find((column) => column.at > (firstWords?.at ?? 0) && column.numbers > 0.7 && column.plain < 0.5)?.at ?? Infinity;
-  const coded = columns.filter((column) => free(column) && column.at < amounts && column.codes > 0.6 && (!column.sequence || title(column.at).code) && column.dates < 0.3);
+    columns.find((column) => column.at > (firstWords?.at ?? 0) && column.numbers > 0.7 && column.plain < 0.5)?.at ??
+    Infinity;
+  const coded = columns.filter(
+    (column) =>
+      free(column) &&
+      column.at < amounts &&
+      column.codes > (title(column.at).code ? 0.4 : 0.6) &&
+      (!column.sequence || title(column.at).code) &&
+      column.dates < 0.3,
+  );
   const titledCode = coded.find((column) => title(column.at).code && !title(column.at).noMoney);
   const code =
     titledCode ??
@@ -80,7 +97,10 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
       free(column) &&
       !column.sides &&
       // A title says what the column is for, however much of it does not read.
-      column.numbers >= (isAmountTitle(title(column.at)) ? 0.3 : 0.7) && column.percents < 0.3 && column.dates < 0.3 && !column.sequence,
+      column.numbers >= (isAmountTitle(title(column.at)) ? 0.3 : 0.7) &&
+      column.percents < 0.3 &&
+      column.dates < 0.3 &&
+      !column.sequence,
   );
   return { header, sample, columns, titles, roles, numbers, sides };
 };

@@ -74,7 +74,8 @@ export const totalWords = (text: string, headings: ReadonlySet<string>): 0 | 1 |
   const last = words.slice(words.lastIndexOf(' ') + 1);
   const total = TOTAL.in(words);
   if (total === undefined) return CARRIED.in(words) === undefined ? 0 : 1;
-  const edge = words.startsWith(total) || words.endsWith(total) || TOTAL.in(first) !== undefined || TOTAL.in(last) !== undefined;
+  const edge =
+    words.startsWith(total) || words.endsWith(total) || TOTAL.in(first) !== undefined || TOTAL.in(last) !== undefined;
   if (!edge) return 0;
   const rest = beyond(` ${words} `.replace(` ${total} `, ' ').trim());
   return rest === '' || headings.has(rest) || sectionOf(rest) !== undefined ? 2 : 1;
@@ -117,7 +118,13 @@ interface Parent {
  * Rows that carry the sums of the rows under them, known by codes or indentation. One that merely repeats a single row, or is
  * nil, shows nothing by itself; others of its level do.
  */
-const parentsAmong = (work: Work, rows: readonly number[], ends: Int32Array, strict: (under: number, over: number) => boolean, level: (row: number) => number): void => {
+const parentsAmong = (
+  work: Work,
+  rows: readonly number[],
+  ends: Int32Array,
+  strict: (under: number, over: number) => boolean,
+  level: (row: number) => number,
+): void => {
   const { values } = work;
   // What the accounts from a place on come to; totals inside a group are known before the group is added up, from below.
   const net = new Array<bigint>(rows.length + 1).fill(0n);
@@ -139,7 +146,9 @@ const parentsAmong = (work: Work, rows: readonly number[], ends: Int32Array, str
       const all = parts >= (count[0] ?? 0) && place === 0;
       const sums =
         parts > 0 &&
-        (own === under || (own !== 0n && own === -under && !all) || (values.debit[at] === dr && values.credit[at] === cr && (dr !== 0n || cr !== 0n)));
+        (own === under ||
+          (own !== 0n && own === -under && !all) ||
+          (values.debit[at] === dr && values.credit[at] === cr && (dr !== 0n || cr !== 0n)));
       const isStrict = strict(first, at);
       const nil = own === 0n && under === 0n;
       parents.push({ at, parts, sums, level: level(at), nil, strict: isStrict });
@@ -171,7 +180,7 @@ const parentsAmong = (work: Work, rows: readonly number[], ends: Int32Array, str
     const usual = proven.has(one.level) || (alone.get(one.level) ?? 0) > 1 || provenInAll > 1;
     if (one.sums && !one.nil && one.parts > 1) settle(work, one.at, WHY.under);
     else if (one.sums && one.strict && usual) settle(work, one.at, WHY.under);
-    else if (!one.sums && one.strict && one.parts > 0 && yes >= 3 && no * 4 <= yes && values.raw[one.at] !== 0n) {
+    else if (!one.sums && one.strict && one.parts > 0 && yes >= 3 && no * 3 <= yes && values.raw[one.at] !== 0n) {
       settle(work, one.at, WHY.level);
       work.marks.unconfirmed.add(one.at);
       continue;
@@ -229,11 +238,9 @@ const breakdowns = (work: Work): void => {
   let run: number[] = [];
   const close = (): void => {
     const own = values.raw[over] ?? 0n;
-    let [sum, dr, cr, best] = [0n, 0n, 0n, 0];
+    let [sum, best] = [0n, 0];
     run.forEach((row, place) => {
       sum += values.raw[row] ?? 0n;
-      dr += values.debit[row] ?? 0n;
-      cr += values.credit[row] ?? 0n;
       if (sum === own && own !== 0n) best = place + 1;
     });
     if (over >= 0 && best > 1) found.push({ rows: run.slice(0, best) });
@@ -247,8 +254,7 @@ const breakdowns = (work: Work): void => {
       over = mark === MARK.account ? at : -1;
     }
   }
-  for (const { rows } of found)
-    for (const row of rows) settle(work, row, WHY.breakdown);
+  for (const { rows } of found) for (const row of rows) settle(work, row, WHY.breakdown);
   marks.confirmed += found.length;
 };
 
@@ -300,7 +306,12 @@ const sumsAbove = (work: Work, headings: ReadonlySet<string>): void => {
   let sinceHeading = 0;
   for (let at = 0; at < skeleton.size; at += 1) {
     const mark = marks.mark[at];
-    if (mark === MARK.heading || mark === MARK.total || skeleton.kind[at] === ROW.header || skeleton.kind[at] === ROW.page) {
+    if (
+      mark === MARK.heading ||
+      mark === MARK.total ||
+      skeleton.kind[at] === ROW.header ||
+      skeleton.kind[at] === ROW.page
+    ) {
       if (marks.why[at] !== WHY.breakdown) runs.begin();
       sinceHeading = 0;
       continue;
@@ -310,15 +321,19 @@ const sumsAbove = (work: Work, headings: ReadonlySet<string>): void => {
     const [dr, cr] = [values.debit[at] ?? 0n, values.credit[at] ?? 0n];
     if (isFree(work, at)) {
       const suspect = mark === MARK.open;
-      const parts = amount === 0n && dr === 0n ? 0 : Math.max(
-        dr !== 0n && cr !== 0n ? runs.toBoth(dr, cr) : 0,
-        amount === 0n ? 0 : Math.max(runs.to(amount), suspect || values.open[at] === 0 ? runs.to(-amount) : 0),
-        suspect && ((cr === 0n && runs.debits === dr) || (dr === 0n && runs.credits === cr)) ? runs.count : 0,
-      );
+      const parts =
+        amount === 0n && dr === 0n
+          ? 0
+          : Math.max(
+              dr !== 0n && cr !== 0n ? runs.toBoth(dr, cr) : 0,
+              amount === 0n ? 0 : Math.max(runs.to(amount), suspect || values.open[at] === 0 ? runs.to(-amount) : 0),
+              suspect && ((cr === 0n && runs.debits === dr) || (dr === 0n && runs.credits === cr)) ? runs.count : 0,
+            );
       const enough = suspect ? parts >= 1 : parts >= 2;
       if (enough) {
         const words = totalWords(skeleton.name[at] ?? '', headings) || totalWords(skeleton.code[at] ?? '', headings);
-        const closes = !skeleton.coded && parts >= 2 && sinceHeading >= 2 && runs.to(amount) >= 2 && !wholeOf(runs, amount);
+        const closes =
+          !skeleton.coded && parts >= 2 && sinceHeading >= 2 && runs.to(amount) >= 2 && !wholeOf(runs, amount);
         if (suspect || words > 0 || closes) {
           settle(work, at, words > 0 ? WHY.wordsAndSum : suspect && skeleton.name[at] === '' ? WHY.unnamed : WHY.above);
           marks.confirmed += 1;
@@ -361,7 +376,8 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
       marks.why[at] = WHY.byHand;
     } else if (values.bad[at] === 1) marks.mark[at] = MARK.unreadable;
     else if (values.filled[at] === 1 || hand === true)
-      marks.mark[at] = hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
+      marks.mark[at] =
+        hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
     else if (skeleton.coded && name !== '' && /\d/.test(code) && !isHeading(at)) marks.mark[at] = MARK.account;
     else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at)) marks.mark[at] = MARK.account;
     else {
@@ -381,7 +397,13 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
 /** Without codes, a name without an amount is a heading, but where its row has other figures or it is called as accounts are. */
 const isNilAccount = (skeleton: Skeleton, at: number): boolean => {
   const name = skeleton.name[at] ?? '';
-  return skeleton.hasFigures(at) || (!isSectionName(name) && sectionOf(name) === undefined && usualSide(name) !== undefined && totalWords(name, NONE) === 0);
+  return (
+    skeleton.hasFigures(at) ||
+    (!isSectionName(name) &&
+      sectionOf(name) === undefined &&
+      usualSide(name) !== undefined &&
+      totalWords(name, NONE) === 0)
+  );
 };
 
 const NONE: ReadonlySet<string> = new Set();
@@ -452,12 +474,7 @@ const byWords = (work: Work, headings: ReadonlySet<string>): void => {
  * Rows without a code whose amount is what one side comes to once signs are known ("Assets and expenses"), the difference, or
  * the year's result. What is then left is named by the caller.
  */
-export const settleBySides = (
-  skeleton: Skeleton,
-  marks: Marks,
-  values: Values,
-  sides: ReadonlySet<bigint>,
-): void => {
+export const settleBySides = (skeleton: Skeleton, marks: Marks, values: Values, sides: ReadonlySet<bigint>): void => {
   for (let at = 0; at < skeleton.size; at += 1) {
     if (marks.mark[at] !== MARK.open && !marks.unconfirmed.has(at)) continue;
     const raw = values.raw[at] ?? 0n;

@@ -1,5 +1,5 @@
 import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
-import { type Minor, minor } from '../money/minor';
+import { minor } from '../money/minor';
 import { counted } from '../files/limits';
 import { saidRows } from '../files/split';
 import { type Row, type Table, folded, textOf } from '../files/cells';
@@ -8,6 +8,7 @@ import { COLUMN_ROLES, type ColumnRole, type FoundHeader, headerOf, headerTexts 
 import { type Layout, layoutOf } from './layout';
 import { MARK } from './marks';
 import { type Net, sayNets } from './nets';
+import { type Alternative, sayAlternative } from './say-alternative';
 import type { PaperRow } from './paper-row';
 import type { Convention, Reading } from './reading';
 import type { PaperMoney } from './row-amount';
@@ -25,14 +26,6 @@ export interface Doubt {
   readonly message: string;
   /** The row that it is about, counted from 1; null for the whole paper. */
   readonly row: number | null;
-}
-
-/** Another way to read a paper that is nearly as likely as the one proposed. */
-export interface Alternative {
-  readonly what: string;
-  readonly reading: Reading;
-  readonly net: Minor;
-  readonly accounts: number;
 }
 
 export interface Recognition {
@@ -113,9 +106,17 @@ const hypotheses = (
     held.set(way, made);
     return made;
   };
-  const base = { sheet, header: header.at, ...(header.height === 2 ? { height: 2 as const } : {}), style, asAccount: {} };
+  const base = {
+    sheet,
+    header: header.at,
+    ...(header.height === 2 ? { height: 2 as const } : {}),
+    style,
+    asAccount: {},
+  };
   const skeleton = skeletonOf(rows, { ...base, columns: layout.roles });
-  const listed = Array.from({ length: rows.length }, (_, at) => at).filter((at) => at > header.at && (skeleton.code[at] !== '' || skeleton.name[at] !== ''));
+  const listed = Array.from({ length: rows.length }, (_, at) => at).filter(
+    (at) => at > header.at && (skeleton.code[at] !== '' || skeleton.name[at] !== ''),
+  );
   const related = relationPoints(likely, values, listed);
   const ranked = likely
     .map((one, at): LikelyWay => ({ ...one, prior: one.prior + (related[at] ?? 0) }))
@@ -176,7 +177,11 @@ export const recogniseFrom = (
   const table = tables[sheet];
   if (table === undefined) return explained(tables, { ...EMPTY, sheet, header }, circumstances);
   const found = headerOf(table.rows);
-  return told(tables, hypotheses(table, sheet, found.at === header ? found : { at: header, height: 1 }, circumstances), circumstances);
+  return told(
+    tables,
+    hypotheses(table, sheet, found.at === header ? found : { at: header, height: 1 }, circumstances),
+    circumstances,
+  );
 };
 
 const EMPTY: Reading = { sheet: 0, header: -1, columns: [], style: '1,234.56', convention: 'written', asAccount: {} };
@@ -194,11 +199,19 @@ const told = (tables: readonly Table[], found: readonly Hypothesis[], circumstan
     if (close.length >= MOST_ALTERNATIVES) break;
     const key = outcome(other);
     // One that does not net to zero is no rival of one that does.
-    if (seen.has(key) || other.trial.moving < 2 || best.points - other.points > CLOSE || (best.trial.net === 0n && other.trial.net !== 0n)) continue;
+    if (
+      seen.has(key) ||
+      other.trial.moving < 2 ||
+      best.points - other.points > CLOSE ||
+      (best.trial.net === 0n && other.trial.net !== 0n)
+    )
+      continue;
     seen.add(key);
     close.push(other);
   }
-  const rivals = found.filter((one) => one.reading.columns === best.reading.columns || one.trial.way === best.trial.way);
+  const rivals = found.filter(
+    (one) => one.reading.columns === best.reading.columns || one.trial.way === best.trial.way,
+  );
   return explainedTrial(tables, best, rivals, close, circumstances);
 };
 
@@ -239,13 +252,21 @@ export const explained = (
   const way = wayUnder(given.columns, given.convention === 'columns-signed');
   const own =
     all.find(({ trial }) => trial.convention === given.convention) ??
-    trials(way, skeleton, valuesOf(rows, parse, way), given, hint, given.convention).map(
-      (trial): Hypothesis => ({ reading: given, skeleton, trial, points: trial.points }),
-    )[0];
+    trials(way, skeleton, valuesOf(rows, parse, way), given, hint, given.convention).map((trial): Hypothesis => ({
+      reading: given,
+      skeleton,
+      trial,
+      points: trial.points,
+    }))[0];
   const best = infer ? [...all].sort((a, b) => b.points - a.points)[0] : own;
-  if (best === undefined)
-    return { reading: given, nets: [], rows: [], doubts: [], alternatives: [], reasons: [] };
-  return explainedTrial(tables, { ...best, reading: { ...given, convention: infer ? best.reading.convention : given.convention } }, all, [], circumstances);
+  if (best === undefined) return { reading: given, nets: [], rows: [], doubts: [], alternatives: [], reasons: [] };
+  return explainedTrial(
+    tables,
+    { ...best, reading: { ...given, convention: infer ? best.reading.convention : given.convention } },
+    all,
+    [],
+    circumstances,
+  );
 };
 
 const ENCODING_NAMES: Readonly<Record<string, string>> = {
@@ -336,7 +357,9 @@ const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly strin
   const columns = ({ reading }: Hypothesis): string =>
     reading.columns
       .flatMap((role, at) =>
-        role === 'debit' || role === 'credit' || role === 'balance' ? [texts[at] === '' || texts[at] === undefined ? `column ${String(at + 1)}` : `“${texts[at] ?? ''}”`] : [],
+        role === 'debit' || role === 'credit' || role === 'balance'
+          ? [texts[at] === '' || texts[at] === undefined ? `column ${String(at + 1)}` : `“${texts[at] ?? ''}”`]
+          : [],
       )
       .join(' and ');
   return columns(best) === columns(other)
@@ -344,23 +367,50 @@ const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly strin
     : `${columns(other)} instead of ${columns(best)}`;
 };
 
-const doubtsOf = ({ trial, skeleton }: Hypothesis, alternatives: readonly Alternative[], rows: readonly PaperRow[]): readonly Doubt[] => {
+const doubtsOf = (
+  { trial, skeleton }: Hypothesis,
+  alternatives: readonly Alternative[],
+  rows: readonly PaperRow[],
+): readonly Doubt[] => {
   const name = (row: number): string => (skeleton.name[row] ?? '') || (skeleton.code[row] ?? '') || 'without a name';
   const doubts: Doubt[] = [];
   const about = (code: string, message: string, row: number | null = null): void => {
     doubts.push({ code, message, row });
   };
-  if (trial.moving === 0) about('reading.nothing', 'No row with an amount was found: choose the columns above the table.');
+  if (trial.moving === 0)
+    about('reading.nothing', 'No row with an amount was found: choose the columns above the table.');
   else if (trial.net !== 0n)
-    about('reading.net', 'The accounts do not net to zero as they are read: a row may be missing or read twice, a column may be the wrong one, or the paper itself is out.');
-  for (const one of alternatives)
-    about('reading.other', `It may also be read with ${one.what}${one.net === 0n ? ', which nets to zero too' : ''}.`);
+    about(
+      'reading.net',
+      'The accounts do not net to zero as they are read: a row may be missing or read twice, a column may be the wrong one, or the paper itself is out.',
+    );
+  for (const one of alternatives) about('reading.other', `${sayAlternative(one)}.`);
   const many = (list: readonly number[], code: string, say: (rows: string, one: boolean) => string): void => {
-    if (list.length > 0) about(code, say(saidRows(list.map((row) => row + 1)), list.length === 1), list.length === 1 ? (list[0] ?? 0) + 1 : null);
+    if (list.length > 0)
+      about(
+        code,
+        say(saidRows(list.map((row) => row + 1)), list.length === 1),
+        list.length === 1 ? (list[0] ?? 0) + 1 : null,
+      );
   };
-  many(trial.setAside, 'reading.left', (said, one) => `${capital(said)} ${one ? `(“${name(trial.setAside[0] ?? 0)}”) has an amount but no code, and is no sum of other rows; it is` : 'have amounts but no code, and are no sums of other rows; they are'} left out, since the accounts net to zero without ${one ? 'it' : 'them'}.`);
-  many(trial.uncoded, 'reading.uncoded', (said, one) => `${capital(said)} ${one ? `(“${name(trial.uncoded[0] ?? 0)}”) has no code where others have one; it is read as an account` : 'have no code where others have one; they are read as accounts'}.`);
-  many([...trial.marks.unconfirmed], 'reading.total', (said, one) => `${capital(said)} ${one ? `(“${name([...trial.marks.unconfirmed][0] ?? 0)}”) is left out as a total, but the rows that were read do not come to it` : 'are left out as totals, but the rows that were read do not come to them'}.`);
+  many(
+    trial.setAside,
+    'reading.left',
+    (said, one) =>
+      `${capital(said)} ${one ? `(“${name(trial.setAside[0] ?? 0)}”) has an amount but no code, and is no sum of other rows; it is` : 'have amounts but no code, and are no sums of other rows; they are'} left out, since the accounts net to zero without ${one ? 'it' : 'them'}.`,
+  );
+  many(
+    trial.uncoded,
+    'reading.uncoded',
+    (said, one) =>
+      `${capital(said)} ${one ? `(“${name(trial.uncoded[0] ?? 0)}”) has no code where others have one; it is read as an account` : 'have no code where others have one; they are read as accounts'}.`,
+  );
+  many(
+    [...trial.marks.unconfirmed],
+    'reading.total',
+    (said, one) =>
+      `${capital(said)} ${one ? `(“${name([...trial.marks.unconfirmed][0] ?? 0)}”) is left out as a total, but the rows that were read do not come to it` : 'are left out as totals, but the rows that were read do not come to them'}.`,
+  );
   const unreadable = rows.flatMap(({ kind, row }) => (kind === 'unreadable' ? [row - 1] : []));
   many(unreadable, 'reading.unreadable', (said, one) => `${capital(said)} ${one ? 'does' : 'do'} not read.`);
   return doubts;

@@ -1,12 +1,12 @@
 import { isCurrency, minorDigits } from '../money/currency';
-import { LARGEST, type Minor, NIL, type Side, abs, add, minor, negate } from '../money/minor';
+import { LARGEST, type Minor, NIL, abs, minor } from '../money/minor';
 import { divideRounded } from '../money/rounding';
 import { quoted } from '../result';
 import { readPaperAmount } from './amount';
-import { type Cell, type Row, folded, textOf } from '../files/cells';
+import { type Cell, type Row, textOf } from '../files/cells';
 import { COLUMN_ROLES, type ColumnRole } from './header';
 import type { PaperRow } from './paper-row';
-import type { Convention, Reading } from './reading';
+import type { Reading } from './reading';
 
 /** The currency that a paper's amounts are in: its decimals and, where marks beside amounts must agree with it, its code. */
 export interface PaperMoney {
@@ -21,19 +21,6 @@ export const placesOf = (columns: readonly ColumnRole[]): Places =>
   Object.fromEntries(COLUMN_ROLES.map((role) => [role, columns.indexOf(role)])) as Places;
 
 export const cellAt = (row: Row, place: number): Cell => row[place] ?? '';
-
-/**
- * The amount of a row before the sign convention. Of `own` the paper itself says the side (debit positive); on which side
- * `open` stands is for the convention to say. `pair` are the amounts of two columns, as written.
- */
-export interface WrittenAmount {
-  readonly own: Minor;
-  readonly open: Minor;
-  readonly pair?: { readonly debit: Minor; readonly credit: Minor };
-  readonly rounded: boolean;
-  /** Why a cell does not read; both amounts are nil then. */
-  readonly bad?: string;
-}
 
 export interface Read {
   readonly amount: Minor;
@@ -84,55 +71,6 @@ export const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits
   if (abs(minor(amount)) > LARGEST)
     return { ...NOTHING, bad: `${quoted(textOf(cell))} is larger than any balance that the books can hold` };
   return { amount: minor(side === 'credit' ? -amount : amount), rounded, sided: side !== undefined };
-};
-
-const DEBIT_WORD = /^(d|dr|debit|s|soll|md|debet)$/;
-const CREDIT_WORD = /^(c|cr|credit|h|haben|dal|k|kredit)$/;
-
-const unread = (bad: string): WrittenAmount => ({ own: NIL, open: NIL, rounded: false, bad });
-
-/** What the amount columns of a row say. */
-export const writtenAmount = (
-  row: Row,
-  places: Places,
-  reading: Pick<Reading, 'style'>,
-  money: PaperMoney,
-): WrittenAmount => {
-  if (places.debit >= 0 || places.credit >= 0) {
-    const debit = readCell(cellAt(row, places.debit), reading, money);
-    const credit = readCell(cellAt(row, places.credit), reading, money);
-    const bad = debit.bad ?? credit.bad;
-    if (bad !== undefined) return unread(bad);
-    return {
-      own: credit.sided ? add(debit.amount, credit.amount) : debit.amount,
-      open: credit.sided ? NIL : credit.amount,
-      ...(debit.amount === 0n || credit.amount === 0n ? {} : { pair: { debit: debit.amount, credit: credit.amount } }),
-      rounded: debit.rounded || credit.rounded,
-    };
-  }
-  const { amount, rounded, sided, bad } = readCell(cellAt(row, places.balance), reading, money);
-  if (bad !== undefined) return unread(bad);
-  if (sided) return { own: amount, open: NIL, rounded };
-  if (places.side < 0) return { own: NIL, open: amount, rounded };
-  if (amount === 0n) return { own: NIL, open: NIL, rounded };
-  const side = folded(textOf(row[places.side]));
-  if (DEBIT_WORD.test(side)) return { own: amount, open: NIL, rounded };
-  if (CREDIT_WORD.test(side)) return { own: negate(amount), open: NIL, rounded };
-  return unread(`the side ${quoted(side)} is neither debit nor credit`);
-};
-
-/** The amount under a convention, debit positive. `normal` is asked only where the convention needs it. */
-export const signedAmount = (
-  { own, open }: Pick<WrittenAmount, 'own' | 'open'>,
-  convention: Convention,
-  twoColumns: boolean,
-  normal: () => Side | undefined,
-): Minor => {
-  if (open === 0n) return own;
-  const credit = twoColumns
-    ? convention !== 'columns-signed'
-    : convention === 'credit-positive' || (convention === 'normal-side' && normal() === 'credit');
-  return credit ? minor(own - open) : add(own, open);
 };
 
 /** The balance in a foreign currency, where the row has both the currency and the amount; or why that does not read. */

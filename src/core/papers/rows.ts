@@ -67,7 +67,9 @@ const badOf = (cells: Row, places: Places, reading: Reading, money: PaperMoney):
     if (read?.bad !== undefined) return read.bad;
   }
   const side = textOf(cells[places.side]);
-  return side === '' ? 'it has an amount and no side beside it' : `the side “${side.slice(0, 40)}” is neither debit nor credit`;
+  return side === ''
+    ? 'it has an amount and no side beside it'
+    : `the side “${side.slice(0, 40)}” is neither debit nor credit`;
 };
 
 const KIND_OF: Readonly<Record<number, PaperRow['kind']>> = {
@@ -98,7 +100,13 @@ const goesOn = (skeleton: Skeleton, trial: Trial, at: number): boolean =>
  * The rows of a table as a trial found them: accounts, headings, totals, the title block. Nothing is dropped; what is not an
  * account says why. Amounts are debit-positive minor units.
  */
-export const rowsOf = (table: Table, reading: Reading, skeleton: Skeleton, trial: Trial, money: PaperMoney): readonly PaperRow[] => {
+export const rowsOf = (
+  table: Table,
+  reading: Reading,
+  skeleton: Skeleton,
+  trial: Trial,
+  money: PaperMoney,
+): readonly PaperRow[] => {
   const places = placesOf(reading.columns);
   const misfitOf = misfits(table, reading);
   const { marks, values } = trial;
@@ -110,22 +118,38 @@ export const rowsOf = (table: Table, reading: Reading, skeleton: Skeleton, trial
   table.rows.forEach((cells, at) => {
     const [code, name, indent] = [skeleton.code[at] ?? '', skeleton.name[at] ?? '', skeleton.indent[at] ?? 0];
     const plain = (kind: PaperRow['kind'], note?: string): PaperRow => ({
-      row: at + 1, kind, code, name, amount: NIL, text: joinedText(cells), indent, ...(note === undefined ? {} : { note }),
+      row: at + 1,
+      kind,
+      code,
+      name,
+      amount: NIL,
+      text: joinedText(cells),
+      indent,
+      ...(note === undefined ? {} : { note }),
     });
     const kind = skeleton.kind[at] ?? ROW.blank;
     if (kind !== ROW.body) {
-      made.push(plain(KIND_OF[kind] ?? 'blank', kind === ROW.title ? 'above the header' : kind === ROW.page ? 'of the page, not of the list' : undefined));
+      made.push(
+        plain(
+          KIND_OF[kind] ?? 'blank',
+          kind === ROW.title ? 'above the header' : kind === ROW.page ? 'of the page, not of the list' : undefined,
+        ),
+      );
       return;
     }
     if (table.printed === true && goesOn(skeleton, trial, at) && lastAccount >= 0) {
       marks.why[at] = WHY.continued;
       const account = made[lastAccount];
-      if (account !== undefined) made[lastAccount] = { ...account, name: `${account.name} ${name}`.slice(0, MOST_NAME) };
+      if (account !== undefined)
+        made[lastAccount] = { ...account, name: `${account.name} ${name}`.slice(0, MOST_NAME) };
       made.push(plain('heading', NOTES[WHY.continued]));
       return;
     }
     const mark = marks.mark[at] ?? MARK.none;
-    const misfit = mark === MARK.total || mark === MARK.heading || reading.asAccount[String(at)] !== undefined ? undefined : misfitOf(cells, code, name);
+    const misfit =
+      mark === MARK.total || mark === MARK.heading || reading.asAccount[String(at)] !== undefined
+        ? undefined
+        : misfitOf(cells, code, name);
     if (misfit !== undefined) {
       made.push(plain('unreadable', misfit));
       return;
@@ -143,7 +167,10 @@ export const rowsOf = (table: Table, reading: Reading, skeleton: Skeleton, trial
     }
     const amount = minor(trial.amountAt(at));
     const [debit, credit] = [values.debit[at] ?? 0n, values.credit[at] ?? 0n];
-    const both = trial.way.kind === 'pair' && debit !== 0n && credit !== 0n ? { columns: { debits: minor(debit), credits: minor(credit) } } : {};
+    const both =
+      trial.way.kind === 'pair' && debit !== 0n && credit !== 0n
+        ? { columns: { debits: minor(debit), credits: minor(credit) } }
+        : {};
     if (mark === MARK.total) {
       // Accounts under a total that names a section ("100 Assets", with what they come to) stand in it, like those under a heading.
       if (marks.why[at] === WHY.under) section = sectionOf(name) ?? section;

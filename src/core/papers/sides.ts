@@ -36,7 +36,9 @@ const PAIRS: readonly (readonly [debit: string, credit: string])[] = [
 export const pairOfSides = (texts: readonly string[]): readonly [debit: string, credit: string] | undefined => {
   const own = texts.filter((text) => text !== '');
   if (own.length === 0 || own.some((text) => text.length > 12)) return undefined;
-  const worded = own.map((text): Side | undefined => (DEBIT.is(text) ? 'debit' : CREDIT.is(text) ? 'credit' : undefined));
+  const worded = own.map((text): Side | undefined =>
+    DEBIT.is(text) ? 'debit' : CREDIT.is(text) ? 'credit' : undefined,
+  );
   if (own.length <= 2 && worded.every((side) => side !== undefined) && new Set(worded).size === own.length)
     return [own[worded.indexOf('debit')] ?? '', own[worded.indexOf('credit')] ?? ''];
   if (own.length === 2) return PAIRS.find((pair) => own.every((text) => pair.includes(text)));

@@ -45,7 +45,10 @@ const RULE = /^[-=_*\s.+|–—]{3,}$/;
 /** Cells of a row that are filled. */
 const filledIn = (row: Row): readonly string[] => row.map(textOf).filter((text) => text !== '');
 
-export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header' | 'height' | 'columns' | 'asAccount'>): Skeleton => {
+export const skeletonOf = (
+  rows: readonly Row[],
+  reading: Pick<Reading, 'header' | 'height' | 'columns' | 'asAccount'>,
+): Skeleton => {
   const places = placesOf(reading.columns);
   const top = reading.header - (reading.height ?? 1) + 1;
   const titles = new Set<string>();
@@ -71,7 +74,13 @@ export const skeletonOf = (rows: readonly Row[], reading: Pick<Reading, 'header'
       begun = row.some((cell, column) => column > 0 && ['amount', 'plain', 'nil'].includes(lookOf(cell)));
       if (!begun) kind[at] = ROW.title;
       // So do the rows above it that have codes like its own: accounts that are nil.
-      else for (let above = at - 1; above >= 0 && code[above] !== '' && shapeOf(code[above]) === shapeOf(code[at]); above -= 1) kind[above] = ROW.body;
+      else
+        for (
+          let above = at - 1;
+          above >= 0 && code[above] !== '' && shapeOf(code[above]) === shapeOf(code[at]);
+          above -= 1
+        )
+          kind[above] = ROW.body;
     }
     if (at <= reading.header) {
       const text = key(row);
@@ -100,5 +109,9 @@ const isPageLine = (row: Row, texts: readonly string[]): boolean =>
   texts.some((text) => {
     if (text.length > 60 || !/\d/.test(text)) return false;
     const words = folded(text);
-    return PAGE.in(words) !== undefined && CARRIED.in(words) === undefined && /^(?:\D{0,40}\d{1,4}(?: ?\D{0,6} ?\d{1,4})?\D{0,12})$/.test(words);
+    return (
+      PAGE.in(words) !== undefined &&
+      CARRIED.in(words) === undefined &&
+      /^\D{0,40}\d{1,4}(?: ?\D{0,6} ?\d{1,4})?\D{0,12}$/.test(words)
+    );
   });

@@ -2,7 +2,7 @@ import { isCurrency } from '../money/currency';
 import { currenciesOfMark } from '../money/marks';
 import { type Table, textOf } from '../files/cells';
 import { folded } from '../words/folded';
-import { AMOUNT_ROLES } from './header';
+import { AMOUNT_ROLES, titleRows } from './header';
 import { commonCurrency } from './layout';
 import type { Reading } from './reading';
 import { sampleOf } from './survey';
@@ -44,7 +44,9 @@ const UNSPACED = /[\p{sc=Han}\p{sc=Hangul}]/u;
 const namedIn = (text: string): string | undefined => {
   if (text.length > 300) return undefined;
   const capitals = text === text.toUpperCase();
-  const code = text.split(/[^\p{L}]+/u).find((word) => /^[A-Z]{3}$/.test(word) && isCurrency(word) && !(capitals && LIKE_WORDS.has(word)));
+  const code = text
+    .split(/[^\p{L}]+/u)
+    .find((word) => /^[A-Z]{3}$/.test(word) && isCurrency(word) && !(capitals && LIKE_WORDS.has(word)));
   if (code !== undefined) return code;
   const words = ` ${folded(text)} `;
   let best: { readonly currency: string; readonly length: number } | undefined;
@@ -57,7 +59,25 @@ const namedIn = (text: string): string | undefined => {
 };
 
 /** Codes of ISO 4217 that are words when a title is written in capitals. */
-const LIKE_WORDS = new Set(['ALL', 'TOP', 'TRY', 'MOP', 'CUP', 'BAM', 'LAK', 'SOS', 'PEN', 'GEL', 'COP', 'MAD', 'CUC', 'ANG', 'LEI', 'DOP', 'SAR']);
+const LIKE_WORDS = new Set([
+  'ALL',
+  'TOP',
+  'TRY',
+  'MOP',
+  'CUP',
+  'BAM',
+  'LAK',
+  'SOS',
+  'PEN',
+  'GEL',
+  'COP',
+  'MAD',
+  'CUC',
+  'ANG',
+  'LEI',
+  'DOP',
+  'SAR',
+]);
 
 /** A currency's mark beside a figure, or in front of it. */
 const MARK = /^[-+(]?\s?(\p{L}{0,3}\p{Sc}|\p{L}{1,3}\.?)\s?[-(]?\d|\d\)?\s?(\p{L}{0,2}\p{Sc}|\p{L}{1,3}\.?)\)?-?$/u;
@@ -68,7 +88,10 @@ const MOST_LOOKED_AT = 60;
  * The currency of a paper's amounts, ISO 4217: what its title, its header or its currency column says, else the mark beside its
  * figures where that is of one currency only. Undefined where the paper does not say.
  */
-export const statedCurrency = (tables: readonly Table[], reading: Pick<Reading, 'sheet' | 'header' | 'columns'>): string | undefined => {
+export const statedCurrency = (
+  tables: readonly Table[],
+  reading: Pick<Reading, 'sheet' | 'header' | 'columns'>,
+): string | undefined => {
   const table = tables[reading.sheet];
   if (table === undefined) return undefined;
   const { header, columns } = reading;
@@ -77,7 +100,7 @@ export const statedCurrency = (tables: readonly Table[], reading: Pick<Reading, 
   const titles = header < 0 ? [] : amounts.map((at) => textOf(table.rows[header]?.[at]));
   const own = titles.flatMap((title) => namedIn(title) ?? [])[0];
   if (own !== undefined) return own;
-  const top = table.rows.slice(0, Math.max(0, header)).map((row) => row.map(textOf).join('  '));
+  const top = titleRows(table.rows, header).map((row) => row.map(textOf).join('  '));
   const named = top.flatMap((line) => namedIn(line) ?? [])[0];
   const column = columns.indexOf('currency');
   const common = column < 0 ? undefined : commonCurrency(sample, column);

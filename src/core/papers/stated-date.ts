@@ -2,7 +2,7 @@ import { readDate } from '../calendar/dates';
 import { folded, textOf, type Table } from '../files/cells';
 import { monthOf } from '../words/months';
 import { AS_AT, PRINTED } from '../words/paper-words';
-import { AMOUNT_ROLES } from './header';
+import { AMOUNT_ROLES, titleRows } from './header';
 import { dayOrderOf, readFileDate } from './dates';
 import type { Reading } from './reading';
 
@@ -33,13 +33,16 @@ const worded = (text: string): readonly string[] => {
   return tokens.flatMap((token, at): readonly string[] => {
     const month = monthOf(token);
     if (month === undefined) return [];
-    const day = (where: number): string | undefined => (used.has(where) ? undefined : DAY.exec(tokens[where] ?? '')?.[1]);
+    const day = (where: number): string | undefined =>
+      used.has(where) ? undefined : DAY.exec(tokens[where] ?? '')?.[1];
     const yearFirst = YEAR.test(tokens[at - 1] ?? '');
     const place = !yearFirst && day(at - 1) !== undefined ? at - 1 : at + 1;
     const own = day(place);
     if (own === undefined || Number(own) < 1) return [];
     used.add(place);
-    const beside = [place < at ? at + 1 : at + 2, yearFirst ? at - 1 : -1, place - 1].map((where) => tokens[where] ?? '');
+    const beside = [place < at ? at + 1 : at + 2, yearFirst ? at - 1 : -1, place - 1].map(
+      (where) => tokens[where] ?? '',
+    );
     const year = beside.find((one) => YEAR.test(one)) ?? years.at(-1);
     return year === undefined ? [] : iso(year, month, own);
   });
@@ -57,9 +60,6 @@ export const datesIn = (text: string): readonly string[] => {
     ...worded(plain),
   ];
 };
-
-/** Rows that may tell the day where there is no header. */
-const MOST_UNHEADED = 8;
 
 /** Parts of a line between dashes; one without a year belongs to the one before: "1 January – 31 December 2025". */
 const clauses = (text: string): readonly string[] => {
@@ -87,8 +87,9 @@ export const statedDate = (
   fileName: string,
 ): string | undefined => {
   const table = tables[sheet];
-  const top = table?.rows.slice(0, Math.max(header + 1, header < 0 ? MOST_UNHEADED : 0)) ?? [];
-  const titles = header < 0 ? [] : (top[header] ?? []).filter((_, column) => AMOUNT_ROLES.has(columns[column] ?? 'ignore'));
+  const top = [...titleRows(table?.rows ?? [], header), ...(header < 0 ? [] : [table?.rows[header] ?? []])];
+  const titles =
+    header < 0 ? [] : (top[header] ?? []).filter((_, column) => AMOUNT_ROLES.has(columns[column] ?? 'ignore'));
   // Cells of one row may tell of different days, the balances' and the printer's; a bare date is told of by the cell before it.
   const parts = top.flatMap((row, at) => {
     const texts = row

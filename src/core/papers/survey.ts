@@ -14,7 +14,10 @@ export type Look = 'empty' | 'nil' | 'amount' | 'plain' | 'percent' | 'date' | '
 const MOST_AMOUNT = 60;
 const DATE = /^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}\.?$/;
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
-const AROUND = /^[\s()+\-\p{Sc}.]*(?:\p{L}{1,3}\.?)?[\s()+\-\p{Sc}.]*$/u;
+const isAround = (text: string): boolean => {
+  const letters = text.replace(/[\s()+\-.\p{Sc}]/gu, '');
+  return letters.length <= 3 && /^\p{L}*$/u.test(letters);
+};
 const SIDE_AFTER = /^\s*(?:debit|credit|debet|kredit|haben|soll)$/i;
 
 export const lookOf = (cell: Cell | undefined): Look => {
@@ -28,12 +31,16 @@ export const lookOf = (cell: Cell | undefined): Look => {
   if (first < 0) return 'text';
   let last = text.length - 1;
   while (last > first && !/\d/.test(text[last] ?? '')) last -= 1;
-  const [before, core, after] = [text.slice(0, first), plainSeparators(text.slice(first, last + 1)), text.slice(last + 1)];
+  const [before, core, after] = [
+    text.slice(0, first),
+    plainSeparators(text.slice(first, last + 1)),
+    text.slice(last + 1),
+  ];
   if (/[^\d.,' ]/.test(core)) return DATE.test(core) ? 'date' : 'text';
   if (DATE.test(core)) return 'date';
   if (after.trim() === '%' || before.trim() === '%') return 'percent';
   const [front, back] = [plainSeparators(before), plainSeparators(after)];
-  if (!AROUND.test(front) || !(AROUND.test(back) || SIDE_AFTER.test(back))) return 'text';
+  if (!isAround(front) || !(isAround(back) || SIDE_AFTER.test(back))) return 'text';
   return before === '' && after === '' && /^\d+$/.test(core) ? 'plain' : 'amount';
 };
 
@@ -64,7 +71,7 @@ export interface Column {
 
 /** Whether a text looks like an account's code; "100.01" may be one or an amount, which its column tells. */
 export const isCodeLike = (text: string): boolean =>
-  text.length <= 20 && /^\p{L}{0,4}[.\-]?\d[\dA-Z.\-/]*$/iu.test(text) && !/\d{4}\.\d{2}$/.test(text);
+  text.length <= 20 && /^\p{L}{0,4}[.-]?\d[\dA-Z./-]*$/iu.test(text) && !/\d{4}\.\d{2}$/.test(text);
 
 const surveyed = (cells: readonly Cell[], at: number): Column => {
   const texts = cells.map(textOf);
@@ -131,5 +138,10 @@ export const survey = (sample: readonly Row[]): readonly Column[] => {
     MOST_COLUMNS_LOOKED_AT,
     sample.reduce((widest, row) => Math.max(widest, row.length), 0),
   );
-  return Array.from({ length: width }, (_, at) => surveyed(sample.map((row) => row[at] ?? ''), at));
+  return Array.from({ length: width }, (_, at) =>
+    surveyed(
+      sample.map((row) => row[at] ?? ''),
+      at,
+    ),
+  );
 };

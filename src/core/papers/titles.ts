@@ -1,7 +1,20 @@
 import { isCurrency } from '../money/currency';
 import { folded } from '../words/folded';
 import {
-  BALANCE, CLOSING, CODE, CREDIT, CURRENCY_COLUMN, DEBIT, ELSEWHEN, FOREIGN, IN_BASE, MOVEMENT, NAME, NO_MONEY, OPENING, SIDE_COLUMN,
+  BALANCE,
+  CLOSING,
+  CODE,
+  CREDIT,
+  CURRENCY_COLUMN,
+  DEBIT,
+  ELSEWHEN,
+  FOREIGN,
+  IN_BASE,
+  MOVEMENT,
+  NAME,
+  NO_MONEY,
+  OPENING,
+  SIDE_COLUMN,
 } from '../words/paper-words';
 import { monthOf } from '../words/months';
 import { datesIn } from './stated-date';
@@ -33,8 +46,20 @@ export interface Title {
 const MOST_TITLE = 60;
 
 const SILENT: Title = {
-  text: '', code: false, name: false, side: false, currency: false, debit: false, credit: false, balance: false,
-  phase: undefined, elsewhen: false, noMoney: false, foreign: false, base: false, day: undefined,
+  text: '',
+  code: false,
+  name: false,
+  side: false,
+  currency: false,
+  debit: false,
+  credit: false,
+  balance: false,
+  phase: undefined,
+  elsewhen: false,
+  noMoney: false,
+  foreign: false,
+  base: false,
+  day: undefined,
 };
 
 /** A year, or a month of one, that a title names without a day, as the beginning of an ISO date. */
@@ -74,7 +99,10 @@ export const titleOf = (text: string): Title => {
     balance: BALANCE.in(words) !== undefined,
     phase,
     elsewhen: ELSEWHEN.in(words) !== undefined,
-    noMoney: plain.includes('%') || NO_MONEY.is(words) || ((NO_MONEY.in(words) ?? '').length > 5 && BALANCE.in(words) === undefined),
+    noMoney:
+      plain.includes('%') ||
+      NO_MONEY.is(words) ||
+      ((NO_MONEY.in(words) ?? '').length > 5 && BALANCE.in(words) === undefined),
     foreign,
     base: IN_BASE.in(words) !== undefined,
     day: datesIn(plain).at(-1) ?? spanIn(words),
@@ -87,7 +115,14 @@ export const isTelling = (title: Title): boolean =>
 
 /** Whether a title stands over amounts. */
 export const isAmountTitle = (title: Title): boolean =>
-  title.debit || title.credit || title.balance || title.phase !== undefined || title.elsewhen || title.foreign || title.base || title.day !== undefined;
+  title.debit ||
+  title.credit ||
+  title.balance ||
+  title.phase !== undefined ||
+  title.elsewhen ||
+  title.foreign ||
+  title.base ||
+  title.day !== undefined;
 
 /** The currency of a title like "Balance EUR" or "NOK". */
 export const currencyIn = (text: string): string | undefined =>

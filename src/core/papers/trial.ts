@@ -46,7 +46,13 @@ const inTurns = (turns: readonly Turn[], size: number): Uint8Array => {
 };
 
 /** The amounts of open rows (whose side the paper leaves open) under a convention. */
-const signsUnder = (convention: Convention, skeleton: Skeleton, values: Values, turns: readonly Turn[], sideOf: SideOf): Signs => {
+const signsUnder = (
+  convention: Convention,
+  skeleton: Skeleton,
+  values: Values,
+  turns: readonly Turn[],
+  sideOf: SideOf,
+): Signs => {
   const raw = (row: number): bigint => values.raw[row] ?? 0n;
   const isOpen = (row: number): boolean => values.open[row] === 1;
   if (convention === 'credit-positive')
@@ -74,7 +80,9 @@ const sidesOf = (skeleton: Skeleton, marks: Marks, hint: Hint | undefined): Side
   return (row) => {
     if (known[row] === 0) {
       const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
-      const side = hint?.({ code, name }) ?? usualSide(name, sections[row] === 1 ? 'debit' : sections[row] === 2 ? 'credit' : undefined);
+      const side =
+        hint?.({ code, name }) ??
+        usualSide(name, sections[row] === 1 ? 'debit' : sections[row] === 2 ? 'credit' : undefined);
       known[row] = side === 'debit' ? 1 : side === 'credit' ? 2 : 3;
     }
     return known[row] === 1 ? 'debit' : known[row] === 2 ? 'credit' : undefined;
@@ -130,11 +138,20 @@ const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) =>
 };
 
 /** The conventions that a way leaves open, with the marks so far; one that nets to zero ends the search for turned sections. */
-const openTo = (way: Way, skeleton: Skeleton, marks: Marks, values: Values, sideOf: SideOf, only: Convention | undefined): readonly Signs[] => {
-  const under = (convention: Convention, turns: readonly Turn[] = []): Signs => signsUnder(convention, skeleton, values, turns, sideOf);
+const openTo = (
+  way: Way,
+  skeleton: Skeleton,
+  marks: Marks,
+  values: Values,
+  sideOf: SideOf,
+  only: Convention | undefined,
+): readonly Signs[] => {
+  const under = (convention: Convention, turns: readonly Turn[] = []): Signs =>
+    signsUnder(convention, skeleton, values, turns, sideOf);
   if (way.kind === 'pair') return [under(way.signed ? 'columns-signed' : 'written')];
   if (way.kind === 'sided') return [under('written')];
-  if (only !== undefined && only !== 'section-side') return [under(only === 'written' || only === 'columns-signed' ? 'debit-positive' : only)];
+  if (only !== undefined && only !== 'section-side')
+    return [under(only === 'written' || only === 'columns-signed' ? 'debit-positive' : only)];
   const plain = [under('debit-positive'), under('credit-positive')];
   const anyOpen = marks.mark.some((mark, row) => mark === MARK.account && values.open[row] === 1);
   if (!anyOpen) return only === 'section-side' ? [under('section-side')] : plain;
@@ -177,7 +194,11 @@ const copied = (marks: Marks): Marks => ({
  * Settles the rows without a code that nothing has explained: they are no accounts where the paper nets to zero without them,
  * and accounts where it does so only with them. Else the year's result is set aside, and the others are accounts.
  */
-const settleLeft = (skeleton: Skeleton, marks: Marks, signs: Signs): { readonly setAside: readonly number[]; readonly uncoded: readonly number[] } => {
+const settleLeft = (
+  skeleton: Skeleton,
+  marks: Marks,
+  signs: Signs,
+): { readonly setAside: readonly number[]; readonly uncoded: readonly number[] } => {
   const left: number[] = [];
   marks.mark.forEach((mark, row) => {
     if (mark === MARK.open) left.push(row);
@@ -234,6 +255,20 @@ export const trials = (
       usual * 8 +
       (signs.convention === 'normal-side' ? -4 : signs.convention === 'section-side' ? -1 : 0) +
       (signs.convention === 'credit-positive' ? -0.5 : 0);
-    return { way, convention: signs.convention, marks, values, amountAt: signs.amountAt, net, accounts, moving, setAside, uncoded, unreadable, usual, points };
+    return {
+      way,
+      convention: signs.convention,
+      marks,
+      values,
+      amountAt: signs.amountAt,
+      net,
+      accounts,
+      moving,
+      setAside,
+      uncoded,
+      unreadable,
+      usual,
+      points,
+    };
   });
 };

@@ -27,7 +27,13 @@ const MOST_VOTERS = 60;
 type Key = (at: number) => string;
 
 /** The sections of a paper: by what `key` says of an account, and where headings, totals and headers stand. */
-const sectionsOf = (skeleton: Skeleton, marks: Marks, values: Values, key: Key, atMarks: boolean): readonly Section[] => {
+const sectionsOf = (
+  skeleton: Skeleton,
+  marks: Marks,
+  values: Values,
+  key: Key,
+  atMarks: boolean,
+): readonly Section[] => {
   const sections: Section[] = [];
   let [begun, last, heading]: [boolean, string, Side | undefined] = [false, '', undefined];
   for (let at = 0; at < skeleton.size; at += 1) {
@@ -53,7 +59,7 @@ const sectionsOf = (skeleton: Skeleton, marks: Marks, values: Values, key: Key, 
     section.accounts += 1;
     if (section.accounts > MOST_VOTERS) continue;
     const side = usualSide(skeleton.name[at] ?? '');
-    if (side !== undefined) section.votes += ((values.raw[at] ?? 0n) > 0n) === (side === 'debit') ? 1 : -1;
+    if (side !== undefined) section.votes += (values.raw[at] ?? 0n) > 0n === (side === 'debit') ? 1 : -1;
   }
   return sections;
 };
@@ -109,7 +115,11 @@ const byWords = (sections: readonly Section[]): Turned | undefined => {
  * credits followed by results with the opposite sign. Sections are those of its headings and totals, else of what begins the
  * codes. Undefined where no turning brings it to nought and words do not say it either.
  */
-export const turnsOf = (skeleton: Skeleton, marks: Marks, values: Values): { readonly sure: boolean; readonly turns: readonly Turn[] } | undefined => {
+export const turnsOf = (
+  skeleton: Skeleton,
+  marks: Marks,
+  values: Values,
+): { readonly sure: boolean; readonly turns: readonly Turn[] } | undefined => {
   let fixed = 0n;
   for (let at = 0; at < skeleton.size; at += 1)
     if (marks.mark[at] === MARK.account && values.open[at] !== 1) fixed += values.raw[at] ?? 0n;

@@ -92,7 +92,11 @@ const single = (rows: readonly Row[], parse: Parse, at: number, side: number | u
 
 const pair = (rows: readonly Row[], parse: Parse, way: Extract<Way, { kind: 'pair' }>): Values => {
   const size = rows.length;
-  const none = (): ParsedColumn => ({ amount: new BigInt64Array(size), state: new Uint8Array(size), rounded: new Set() });
+  const none = (): ParsedColumn => ({
+    amount: new BigInt64Array(size),
+    state: new Uint8Array(size),
+    rounded: new Set(),
+  });
   const left = way.debit < 0 ? none() : parse(way.debit);
   const right = way.credit < 0 ? none() : parse(way.credit);
   const [filled, bad, open] = [new Uint8Array(size), new Uint8Array(size), new Uint8Array(size)];
@@ -117,7 +121,9 @@ const pair = (rows: readonly Row[], parse: Parse, way: Extract<Way, { kind: 'pai
 };
 
 export const valuesOf = (rows: readonly Row[], parse: Parse, way: Way): Values =>
-  way.kind === 'pair' ? pair(rows, parse, way) : single(rows, parse, way.at, way.kind === 'sided' ? way.side : undefined);
+  way.kind === 'pair'
+    ? pair(rows, parse, way)
+    : single(rows, parse, way.at, way.kind === 'sided' ? way.side : undefined);
 
 /** Parses each column at most once. */
 export const parserOf = (rows: readonly Row[], style: NumberStyle, money: PaperMoney): Parse => {

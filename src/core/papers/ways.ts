@@ -23,8 +23,12 @@ const phasePoints = (title: Title): number =>
 /** Days, months or years in titles: the one that is wanted, else the latest, is the one to read. */
 const dayPoints = (titles: readonly Title[], title: Title, wanted: string | undefined): number => {
   if (title.day === undefined) return 0;
-  if (wanted !== undefined && (title.day === wanted || (title.day.length < 10 && wanted.startsWith(title.day)))) return 6;
-  const latest = titles.flatMap(({ day }) => day ?? []).sort().at(-1);
+  if (wanted !== undefined && (title.day === wanted || (title.day.length < 10 && wanted.startsWith(title.day))))
+    return 6;
+  const latest = titles
+    .flatMap(({ day }) => day ?? [])
+    .sort()
+    .at(-1);
   return title.day === latest ? 2 : -5;
 };
 
@@ -53,7 +57,11 @@ const lettered = (left: Title, right: Title): boolean =>
   LETTER_PAIRS.includes(`${left.text.split(' ').at(-1) ?? ''} ${right.text.split(' ').at(-1) ?? ''}`.toLowerCase());
 
 /** All ways that the columns leave open, the likeliest first. `wanted` is the day that the balances should be of, ISO. */
-export const waysOf = (layout: Layout, wanted: string | undefined, currency: string | undefined): readonly LikelyWay[] => {
+export const waysOf = (
+  layout: Layout,
+  wanted: string | undefined,
+  currency: string | undefined,
+): readonly LikelyWay[] => {
   const { numbers, sides, titles, sample } = layout;
   const title = (at: number): Title => titles[at] ?? titleOf('');
   const base = currency ?? baseOf(layout);
@@ -67,9 +75,9 @@ export const waysOf = (layout: Layout, wanted: string | undefined, currency: str
     const after = numbers[place + 1]?.at ?? Infinity;
     const side =
       sides.find(({ at }) => at > column.at && at < after) ?? sides.find(({ at }) => at < column.at && at > before);
-    const thin = column.amounts < most * 0.2 ? -6 : column.plain > 0.95 && numbers.some((other) => other.plain < 0.5) ? -6 : 0;
-    const alone =
-      own(column.at) + (said.balance ? 3 : 0) + (said.debit !== said.credit ? -6 : 0) - place * 0.3 + thin;
+    const thin =
+      column.amounts < most * 0.2 ? -6 : column.plain > 0.95 && numbers.some((other) => other.plain < 0.5) ? -6 : 0;
+    const alone = own(column.at) + (said.balance ? 3 : 0) + (said.debit !== said.credit ? -6 : 0) - place * 0.3 + thin;
     if (side !== undefined && side.filled > 0)
       ways.push({ way: { kind: 'sided', at: column.at, side: side.at }, prior: alone + 6, untitled: false });
     ways.push({ way: { kind: 'single', at: column.at }, prior: alone - (side === undefined ? 0 : 8), untitled: false });
@@ -91,7 +99,9 @@ export const waysOf = (layout: Layout, wanted: string | undefined, currency: str
         place * 0.3 +
         (column.amounts + other.amounts < most * 0.3 ? -6 : 0);
       ways.push({ way: { kind: 'pair', debit, credit, signed: false }, prior, untitled: !(named || backwards) });
-      const minus = sample.filter((row) => /^\s*[-(\u2212\u2013]|[-\u2212]\s*$/.test(textOf(row[credit])) && nonNil(textOf(row[credit]))).length;
+      const minus = sample.filter(
+        (row) => /^\s*[-(\u2212\u2013]|[-\u2212]\s*$/.test(textOf(row[credit])) && nonNil(textOf(row[credit])),
+      ).length;
       if (minus * 2 > sample.filter((row) => nonNil(textOf(row[credit]))).length)
         ways.push({ way: { kind: 'pair', debit, credit, signed: true }, prior: prior + 2, untitled: false });
     });
@@ -111,7 +121,11 @@ const LOOKED_AT = 400;
  * Ways whose amounts are what two others come to together (opening and movement make closing; last year and the change make
  * this year), row by row: the sum is the one to read, the parts are not. Points for each way, in their order.
  */
-export const relationPoints = (ways: readonly LikelyWay[], values: (way: Way) => Values, rows: readonly number[]): readonly number[] => {
+export const relationPoints = (
+  ways: readonly LikelyWay[],
+  values: (way: Way) => Values,
+  rows: readonly number[],
+): readonly number[] => {
   const points = ways.map(() => 0);
   const tried = ways.slice(0, MOST_RELATED).map(({ way }) => values(way).raw);
   const some = rows.slice(0, LOOKED_AT);
@@ -144,7 +158,9 @@ export const relationPoints = (ways: readonly LikelyWay[], values: (way: Way) =>
   });
   const columns = (way: Way): readonly number[] => (way.kind === 'pair' ? [way.debit, way.credit] : [way.at]);
   // What is one half of a pair has no meaning by itself: a debit is always the balance and the credit together.
-  const paired = new Set(ways.flatMap(({ way, untitled }) => (way.kind === 'pair' && !untitled ? [way.debit, way.credit] : [])));
+  const paired = new Set(
+    ways.flatMap(({ way, untitled }) => (way.kind === 'pair' && !untitled ? [way.debit, way.credit] : [])),
+  );
   const isHalf = (at: number): boolean => {
     const way = ways[at]?.way;
     return way !== undefined && way.kind !== 'pair' && paired.has(way.at);
@@ -193,14 +209,20 @@ const foreignBeside = (layout: Layout, at: number): number | undefined => {
     const rows = layout.sample.filter((row) => textOf(row[column.at]) !== '' && textOf(row[at]) !== '');
     const home = rows.filter((row) => textOf(row[currency]).toUpperCase() === base);
     const away = rows.filter((row) => textOf(row[currency]).toUpperCase() !== base && textOf(row[currency]) !== '');
-    const equal = (list: readonly Row[]): number => list.filter((row) => textOf(row[column.at]) === textOf(row[at])).length;
+    const equal = (list: readonly Row[]): number =>
+      list.filter((row) => textOf(row[column.at]) === textOf(row[at])).length;
     return away.length > 0 && home.length > 0 && equal(home) > home.length * 0.9 && equal(away) < away.length * 0.5;
   })?.at;
 };
 
 /** The way that the columns of a reading are read. */
 export const wayUnder = (columns: readonly ColumnRole[], signed: boolean): Way => {
-  const [debit, credit, balance, side] = (['debit', 'credit', 'balance', 'side'] as const).map((role) => columns.indexOf(role));
-  if ((debit ?? -1) >= 0 || (credit ?? -1) >= 0) return { kind: 'pair', debit: debit ?? -1, credit: credit ?? -1, signed };
-  return (side ?? -1) >= 0 ? { kind: 'sided', at: balance ?? -1, side: side ?? -1 } : { kind: 'single', at: balance ?? -1 };
+  const [debit, credit, balance, side] = (['debit', 'credit', 'balance', 'side'] as const).map((role) =>
+    columns.indexOf(role),
+  );
+  if ((debit ?? -1) >= 0 || (credit ?? -1) >= 0)
+    return { kind: 'pair', debit: debit ?? -1, credit: credit ?? -1, signed };
+  return (side ?? -1) >= 0
+    ? { kind: 'sided', at: balance ?? -1, side: side ?? -1 }
+    : { kind: 'single', at: balance ?? -1 };
 };

@@ -5,7 +5,15 @@ const BEYOND_ASCII = /[^\0-\x7f]/;
 
 /** Letters that are not made of a letter and an accent. */
 const LETTERS: Readonly<Record<string, string>> = {
-  ł: 'l', ı: 'i', ø: 'o', œ: 'oe', đ: 'd', ð: 'd', ß: 'ss', æ: 'ae', þ: 'th', // prettier-ignore
+  ł: 'l',
+  ı: 'i',
+  ø: 'o',
+  œ: 'oe',
+  đ: 'd',
+  ð: 'd',
+  ß: 'ss',
+  æ: 'ae',
+  þ: 'th', // prettier-ignore
 };
 
 const withoutAccents = (text: string): string =>
@@ -18,5 +26,7 @@ const withoutAccents = (text: string): string =>
 /** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */
 export const folded = (text: string): string => {
   const short = text.length > MOST_FOLDED ? text.slice(0, MOST_FOLDED) : text;
-  return (BEYOND_ASCII.test(short) ? withoutAccents(short) : short.toLowerCase()).replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+  return (BEYOND_ASCII.test(short) ? withoutAccents(short) : short.toLowerCase())
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
 };

@@ -52,7 +52,7 @@ export const lexicon = (...lists: readonly string[]): Lexicon => {
     const offer = (term: string): void => {
       if (found === undefined || term.length > found.length) found = term;
     };
-    for (let from = 0; from < text.length; ) {
+    for (let from = 0; from < text.length;) {
       const space = text.indexOf(' ', from);
       const to = space < 0 ? text.length : space;
       const word = text.slice(from, to);
@@ -61,7 +61,11 @@ export const lexicon = (...lists: readonly string[]): Lexicon => {
       for (const end of ends.under(word)) if (word.endsWith(end)) offer(end);
       if (space > 0)
         for (const phrase of phrases.under(`${word} `))
-          if (text.startsWith(phrase, from) && (from + phrase.length === text.length || text[from + phrase.length] === ' ')) offer(phrase);
+          if (
+            text.startsWith(phrase, from) &&
+            (from + phrase.length === text.length || text[from + phrase.length] === ' ')
+          )
+            offer(phrase);
       from = to + 1;
     }
     if (anywhere.length > 0 && UNSPACED.test(text)) for (const term of anywhere) if (text.includes(term)) offer(term);

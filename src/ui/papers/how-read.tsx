@@ -8,6 +8,7 @@ import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
 import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';
 import { DELIMITERS, type Delimiter, ENCODINGS, QUOTES } from '@/core/files/formats';
 import type { Convention } from '@/core/papers/reading';
+import { sayAlternative } from '@/core/papers/say-alternative';
 import type { Problem, Result } from '@/core/result';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
@@ -55,7 +56,9 @@ export const HowRead = ({
   readonly paper: PaperView;
   readonly onChanged: () => void;
 }) => {
-  const { reading, reasons, doubts } = paper.recognition;
+  const { reading, reasons, doubts, alternatives } = paper.recognition;
+  /** The reading that a doubt offers. */
+  const other = (message: string) => alternatives.find((one) => `${sayAlternative(one)}.` === message)?.reading;
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const change = async (doing: Promise<Result<object>>): Promise<void> => {
     const done = await send(doing);
@@ -76,7 +79,22 @@ export const HowRead = ({
         <ul className="mb-2 text-sm">
           {doubts.map(({ message }) => (
             <li key={message} className="text-ochre">
-              <span aria-hidden>▲</span> {message}
+              <span aria-hidden>▲</span> {message}{' '}
+              {other(message) !== undefined && (
+                <button
+                  type="button"
+                  className="btn btn-xs"
+                  onClick={() => {
+                    const reading = other(message);
+                    if (reading !== undefined)
+                      void change(
+                        readAs({ ...to, change: { columns: [...reading.columns], convention: reading.convention } }),
+                      );
+                  }}
+                >
+                  Read it so
+                </button>
+              )}
             </li>
           ))}
         </ul>

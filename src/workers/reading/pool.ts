@@ -28,6 +28,9 @@ export const READING: ReadingLimits = {
   mostWaiting: 100,
 };
 
+/** A thread that has not begun by then never will. */
+const MILLISECONDS_TO_BEGIN = 30_000;
+
 /** Lets so many in at once; the others wait in the order in which they came. */
 const gate = (places: number) => {
   let free = places;
@@ -66,15 +69,21 @@ export const readingPool = (
   report: (error: unknown) => void,
   limits: ReadingLimits = READING,
 ): Reading => {
-  const made = (maxThreads: number, megabytes: number): Piscina =>
-    new Piscina({
+  const made = (maxThreads: number, megabytes: number): Piscina => {
+    const pool = new Piscina({
       filename,
+      // What the server itself was started with is not for its threads.
+      execArgv: [],
       minThreads: 0,
       maxThreads,
       idleTimeout: 5000,
       recordTiming: false,
       resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 32 },
     });
+    // A thread that ends between two files is nobody's answer.
+    pool.on('error', report);
+    return pool;
+  };
   const small = made(limits.threads, limits.megabytes);
   const gates = { small: gate(limits.threads), large: gate(1) };
 
@@ -111,6 +120,8 @@ export const readingPool = (
     const milliseconds =
       limits.milliseconds + Math.floor(input.bytes.length / 1024 / 1024) * limits.millisecondsPerMegabyte;
     try {
+      // A new thread takes its time to begin, most of all on a machine that is busy; that is not the file's.
+      await pool.run(null, { signal: AbortSignal.timeout(MILLISECONDS_TO_BEGIN) });
       // A view is sent with the whole of what it is a view of, so it is made a whole of its own.
       const { buffer } = input.bytes;
       const whole = buffer instanceof SharedArrayBuffer || input.bytes.byteLength === buffer.byteLength;

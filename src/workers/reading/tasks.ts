@@ -62,7 +62,9 @@ export type Draw = (drawing: Drawing) => Uint8Array | undefined;
 
 export const tasks = (
   draw: Draw,
-): { readonly [K in Task]: (input: Tasks[K]['input']) => Result<Tasks[K]['output']> | Promise<Result<Tasks[K]['output']>> } => ({
+): {
+  readonly [K in Task]: (input: Tasks[K]['input']) => Result<Tasks[K]['output']> | Promise<Result<Tasks[K]['output']>>;
+} => ({
   check: async ({ bytes, name }) => {
     const read = await readAnyPaper(bytes, name);
     return read.ok ? ok({ rows: read.value.reduce((rows, table) => rows + table.rows.length, 0) }) : read;

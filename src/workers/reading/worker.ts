@@ -16,4 +16,6 @@ const draw: Draw = ({ svg, width }) => {
 
 const all = tasks(draw) as Readonly<Record<string, (input: unknown) => unknown>>;
 
-export default ({ task, input }: { readonly task: Task; readonly input: unknown }): unknown => all[task]?.(input);
+/** Without a task it only says that it has begun. */
+export default (given: { readonly task: Task; readonly input: unknown } | null): unknown =>
+  given === null ? true : all[given.task]?.(given.input);
