@@ -4,7 +4,6 @@ import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { anyChart } from '../chart/testing';
 import { minor } from '../money/minor';
 import { type Remembered, matcher } from './match';
-import { meaning } from './synonyms';
 
 const account = (id: number, code: string, name: string, more: Partial<Account> = {}): Account => ({
   ...PLAIN_ACCOUNT,
@@ -107,9 +106,5 @@ describe('laws of matching', () => {
           expect(said.get(one.code)).toMatchObject({ kind: 'matched', account: one.id, sure: true });
       }),
     );
-  });
-  it('read a name by what it is about', () => {
-    expect([...meaning('The Debtors of Ireland Ltd')]).toEqual(['receivable', 'ireland']);
-    expect(meaning('Trade creditors')).toEqual(meaning('trade payables'));
   });
 });

@@ -1,10 +1,9 @@
 import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
-import { isResult, normalSide, typeOf } from '../chart/classes';
-import { lineByName } from '../chart/infer';
+import { type Classification, normalSide, typeOf } from '../chart/classes';
 import { type Minor, type Side, sideOf } from '../money/minor';
-import { folded } from '../files/cells';
-import { meaning } from './synonyms';
+import { type Meant, contentWords, meantBy } from '../words/concepts/recogniser';
+import { folded } from '../words/folded';
 
 /** An account that an old one may be, with how much speaks for it (0 to 1) and what. */
 export interface Candidate {
@@ -56,12 +55,31 @@ const similarity = (a: string, b: string): number => {
   return longest === 0 ? 0 : 1 - distance(a, b) / longest;
 };
 
-/** The share of words that two meanings have in common, of all their words; nil without any. */
-const overlap = (a: ReadonlySet<string>, b: ReadonlySet<string>): number => {
-  let common = 0;
-  for (const word of a) if (b.has(word)) common += 1;
-  return common === 0 ? 0 : common / (a.size + b.size - common);
+/** How much two names have in common, by the weight of their words: rare ones tell more than those that many accounts have. */
+const overlap = (a: ReadonlySet<string>, b: ReadonlySet<string>, weight: (word: string) => number): number => {
+  let [common, all] = [0, 0];
+  for (const word of a) {
+    all += weight(word);
+    if (b.has(word)) common += weight(word);
+  }
+  for (const word of b) if (!a.has(word)) all += weight(word);
+  return all === 0 ? 0 : common / all;
 };
+
+/** What an account of the chart is about: what its name says, as far as its statement line and role agree. */
+const aboutOf = (account: Account): readonly Meant[] => {
+  const meant = meantBy(account.name).map((one) => ({
+    ...one,
+    score:
+      one.score *
+      (typeOf(one.concept.line) === typeOf(account.classification) ? 1 : 0.3) *
+      (account.role !== null && one.concept.role === account.role ? 1.15 : 1),
+  }));
+  return meant.sort((a, b) => b.score - a.score).slice(0, 4);
+};
+
+/** A concept that so much speaks for is what an account is about. */
+const ABOUT = 0.6;
 
 /**
  * Prepares a chart and what is remembered for matching; the returned function matches one old account. The result does not
@@ -79,7 +97,9 @@ export const matcher = (
   const byCode = new Map(posting.flatMap((one) => (one.code === '' ? [] : [[one.code.toLowerCase(), one] as const])));
   const byName = new Map<string, Account[]>();
   const byWord = new Map<string, Account[]>();
+  const byConcept = new Map<string, Account[]>();
   const meanings = new Map<AccountId, ReadonlySet<string>>();
+  const abouts = new Map<AccountId, readonly Meant[]>();
   const plain = new Map<AccountId, string>();
   const put = (map: Map<string, Account[]>, key: string, account: Account): void => {
     const known = map.get(key);
@@ -90,24 +110,41 @@ export const matcher = (
     const name = folded(account.name);
     plain.set(account.id, name);
     put(byName, name, account);
-    const words = meaning(account.name);
+    const words = contentWords(account.name);
     meanings.set(account.id, words);
     for (const word of words) put(byWord, word, account);
     put(byWord, `^${name.slice(0, 4)}`, account);
+    const about = aboutOf(account);
+    abouts.set(account.id, about);
+    for (const { concept } of about) put(byConcept, concept.id, account);
   }
+  const weight = (word: string): number => Math.log(1 + posting.length / (byWord.get(word)?.length ?? 0.5));
   const remembered = new Map(memory.map((one) => [memoryKey(one), one]));
+
+  /** How far an account is about what a name means: the best concept of both, as each has it. */
+  const alike = (meant: readonly Meant[], account: Account): { readonly score: number; readonly by: string } => {
+    let best = { score: 0, by: '' };
+    for (const own of abouts.get(account.id) ?? [])
+      for (const { concept, score, by } of meant)
+        if (concept === own.concept && score * Math.min(1, own.score) > best.score)
+          best = { score: score * Math.min(1, own.score), by };
+    return best;
+  };
 
   const weigh = (
     row: OldAccount,
     account: Account,
     words: ReadonlySet<string>,
     name: string,
+    meant: readonly Meant[],
   ): Candidate | undefined => {
     const code = row.code.trim().toLowerCase();
     const sameCode = code !== '' && account.code.toLowerCase() === code;
     const own = plain.get(account.id) ?? '';
-    const common = overlap(words, meanings.get(account.id) ?? new Set());
+    const theirs = meanings.get(account.id) ?? new Set<string>();
+    const common = overlap(words, theirs, weight);
     const spelled = name === '' ? 0 : similarity(name, own);
+    const { score, by } = alike(meant, account);
     const reasons: string[] = [];
     let confidence = 0;
     const say = (value: number, why: string): void => {
@@ -115,18 +152,24 @@ export const matcher = (
       reasons.push(why);
     };
     if (name !== '' && name === own) say(0.93, 'same name');
-    else if (common >= 0.99) say(0.85, 'the same in the trade’s words');
-    else if (spelled >= 0.8) say(0.8 * spelled, 'spelled nearly the same');
-    else if (common > 0)
-      say(0.75 * common, `shares “${[...words].filter((word) => meanings.get(account.id)?.has(word)).join(' ')}”`);
+    else {
+      if (score > 0.2)
+        say(0.9 * score, score >= 0.9 ? 'the same in the trade’s words' : `alike in the trade’s words (${by})`);
+      if (spelled >= 0.8) say(0.8 * spelled, 'spelled nearly the same');
+      else if (common > 0)
+        say(
+          Math.min(0.9, Math.max(0.7 * common, confidence + 0.08 * common)),
+          `shares “${[...words].filter((word) => theirs.has(word)).join(' ')}”`,
+        );
+    }
     if (sameCode)
       say(
         Math.max(0.55, Math.min(0.97, confidence + 0.35)),
         name === '' || confidence > 0.3 ? 'same code' : `same code, but here it is “${account.name}”`,
       );
     if (confidence === 0) return undefined;
-    const line = lineByName(row.name);
-    if (line !== undefined && isResult(typeOf(line.classification)) !== isResult(typeOf(account.classification))) {
+    const [first] = meant;
+    if (first !== undefined && first.score >= ABOUT && score < 0.3 && typeOf(first.concept.line) !== typeOf(account.classification)) {
       confidence *= 0.6;
       reasons.push('another kind of account');
     }
@@ -160,10 +203,13 @@ export const matcher = (
       if (account !== undefined && !account.heading && account.active)
         return { kind: 'matched', account: account.id, sure: true, why: 'as the last time', candidates: [] };
     }
-    const words = meaning(name);
+    const words = contentWords(name);
     const plainName = folded(name);
     const coded = key === '' ? undefined : byCode.get(key);
-    const sure = certain(row, coded, byName.get(plainName) ?? [], words, meanings);
+    const side = row.amount === undefined ? undefined : sideOf(row.amount);
+    const meant = meantBy(name, side);
+    const like = coded !== undefined && (side === undefined || side === normalSide(coded)) && alike(meant, coded).score >= ABOUT;
+    const sure = certain(row, coded, byName.get(plainName) ?? [], like);
     const account = sure === undefined ? undefined : byId.get(sure.account);
     if (sure !== undefined && account?.active === true)
       return { kind: 'matched', account: sure.account, sure: true, why: sure.why, candidates: [] };
@@ -174,15 +220,22 @@ export const matcher = (
       const sharing = byWord.get(word) ?? [];
       if (sharing.length <= COMMON) for (const account of sharing) pool.add(account);
     }
+    for (const { concept } of meant) {
+      const about = byConcept.get(concept.id) ?? [];
+      if (about.length <= COMMON) for (const account of about) pool.add(account);
+    }
     const candidates = [...pool]
-      .flatMap((account) => weigh(row, account, words, plainName) ?? [])
+      .flatMap((account) => weigh(row, account, words, plainName, meant) ?? [])
       .filter(({ confidence }) => confidence >= WORTH)
       .sort((a, b) => b.confidence - a.confidence || a.account - b.account)
       .slice(0, MOST_CANDIDATES);
     if (account !== undefined)
       return { kind: 'unmatched', why: `${called(account)} is inactive; reactivate it or choose another`, candidates };
     const heading = key === '' ? undefined : headings.get(key);
-    if (heading !== undefined && candidates.every(({ confidence }) => confidence < PROPOSED))
+    if (
+      heading !== undefined &&
+      (folded(heading.name) === plainName || candidates.every(({ confidence }) => confidence < PROPOSED))
+    )
       return { kind: 'unmatched', why: `${called(heading)} is a heading here; headings take no amounts`, candidates };
     return proposed(
       candidates,
@@ -208,19 +261,16 @@ export const proposed = (candidates: readonly Candidate[], why: string): Match =
     : { kind: 'unmatched', why, candidates };
 };
 
-/** The account that an old one is without a doubt: same code with a like name, or the only one of its name. */
+/** The account that an old one is without a doubt: same code, and the same name or meaning and side; or the only one of its name. */
 const certain = (
   { name }: OldAccount,
   coded: Account | undefined,
   named: readonly Account[],
-  words: ReadonlySet<string>,
-  meanings: ReadonlyMap<AccountId, ReadonlySet<string>>,
+  like: boolean,
 ): { readonly account: AccountId; readonly why: string } | undefined => {
   if (coded !== undefined) {
     if (folded(name) === folded(coded.name)) return { account: coded.id, why: 'same code and name' };
-    const own = meanings.get(coded.id) ?? new Set<string>();
-    const shared = [...words].filter((word) => word.length > 3 && !SAYS_LITTLE.has(word) && own.has(word));
-    if (name === '' || shared.length > 0)
+    if (name === '' || like)
       if (named.length !== 1 || named[0] === coded)
         return { account: coded.id, why: name === '' ? 'same code' : 'same code, a like name' };
   }
@@ -228,10 +278,11 @@ const certain = (
   return only !== undefined && named.length === 1 ? { account: only.id, why: 'same name' } : undefined;
 };
 
-/** Words that many accounts share and that therefore say nothing about two accounts being one. */
-const SAYS_LITTLE: ReadonlySet<string> = new Set(
-  'cost costs accumulated depreciation expense expenses income year goods'.split(' '),
-);
+/** The statement line that an account of a name most likely stands on, where its words tell. */
+export const lineMeant = (name: string, side: Side | undefined): Classification | undefined => {
+  const [first] = meantBy(name, side);
+  return first !== undefined && first.score >= 0.4 ? first.concept.line : undefined;
+};
 
 /** The normal side of an old account that is one of the chart without a doubt. Each old account is looked for once. */
 export const hintOf = (

@@ -1,13 +1,12 @@
 import { type Account, type AccountId, LONGEST_CODE, called } from '../chart/account';
 import { type Classification, classFacts, typeOf } from '../chart/classes';
 import { codeSource } from '../chart/codes';
-import { lineByName } from '../chart/infer';
 import { byCode } from '../chart/tree';
 import { type Minor, NIL, add, sum } from '../money/minor';
 import type { PaperRow } from '../papers/paper-row';
 import { type Problem, plural, problem } from '../result';
 import { type Totals, totalsOf } from './level';
-import type { Match } from './match';
+import { type Match, lineMeant } from './match';
 
 /** An account that a row asks for and that is to be made for it. */
 export interface Creation {
@@ -191,11 +190,10 @@ export const classGuesser = (
   for (const { heading, code, classification } of chart)
     if (!heading && !neighbours.has(neighbourhood(code))) neighbours.set(neighbourhood(code), classification);
   return ({ code, name, amount, section }) => {
-    const word = lineByName(name);
-    if (section !== undefined && (word === undefined || typeOf(word.classification) !== typeOf(section)))
-      return section;
+    const word = lineMeant(name, amount === 0n ? undefined : amount > 0n ? 'debit' : 'credit');
+    if (section !== undefined && (word === undefined || typeOf(word) !== typeOf(section))) return section;
     return (
-      word?.classification ??
+      word ??
       neighbours.get(neighbourhood(code)) ??
       (amount < 0n ? 'current-liability' : 'operating-expense')
     );

@@ -1,0 +1,178 @@
+import { distance } from 'fastest-levenshtein';
+import type { Side } from '../../money/minor';
+import { folded } from '../folded';
+import { ASSETS } from './assets';
+import type { Concept } from './concept';
+import { LIABILITIES } from './liabilities';
+import { RESULTS } from './results';
+
+const words = (text: string): readonly string[] => folded(text).split(' ').filter((word) => word !== '' && !SILENT.has(word));
+
+/** Words that say nothing about which account is meant. */
+const SILENT: ReadonlySet<string> = new Set(
+  'of the and for to in on at with by an from de des du la le les et en el los las del y e da do dos das di dei delle della il lo gli van het een der die das den dem und fur aus mit og och ja i z w na ze po av af til till fra fran pa za s v k u ve ile account accounts acct accts konto konta cuenta conto compte cpte'.split(
+    ' ',
+  ),
+);
+
+/** The words of a name that say which account is meant. */
+export const contentWords = (name: string): ReadonlySet<string> => new Set(words(name.slice(0, MOST_NAME)));
+
+const MOST_NAME = 200;
+
+export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESULTS].map(([id, line, side, role, terms]) => ({
+  id,
+  line,
+  side,
+  role: role === '' ? null : role,
+  terms: terms.split(/[,;]/).map(words).filter((term) => term.length > 0),
+}));
+
+export const conceptOf = (id: string): Concept | undefined => CONCEPTS.find((concept) => concept.id === id);
+
+/** Concepts that may as well stand on the other side. */
+const EITHER: ReadonlySet<string> = new Set(
+  'exchange-realised exchange-unrealised disposals rounding opening-suspense retained-earnings current-year-result tax-settlement stock-change directors-loan bank cash-in-transit deferred-tax capital-introduced'.split(' '),
+);
+
+interface Posting {
+  readonly concept: number;
+  readonly term: number;
+}
+
+/** Every word of the terms, with where it stands and how rare it is. */
+const index = (() => {
+  const postings = new Map<string, Posting[]>();
+  const seenIn = new Map<string, Set<number>>();
+  CONCEPTS.forEach(({ terms }, concept) => {
+    terms.forEach((term, at) => {
+      for (const word of new Set(term)) {
+        const list = postings.get(word);
+        if (list === undefined) postings.set(word, [{ concept, term: at }]);
+        else list.push({ concept, term: at });
+        const seen = seenIn.get(word) ?? new Set<number>();
+        seen.add(concept);
+        seenIn.set(word, seen);
+      }
+    });
+  });
+  const byStart = new Map<string, string[]>();
+  for (const word of postings.keys()) {
+    const start = word.slice(0, 1);
+    byStart.set(start, [...(byStart.get(start) ?? []), word]);
+  }
+  return { postings, seenIn, byStart };
+})();
+
+const UNKNOWN_WEIGHT = 1.2;
+
+/** How much a word tells: the rarer among the concepts, the more. */
+const weightOf = (word: string): number => {
+  const seen = index.seenIn.get(word)?.size;
+  const weight = seen === undefined ? UNKNOWN_WEIGHT : Math.log(1 + CONCEPTS.length / seen);
+  return word.length === 1 ? weight * 0.5 : /^\d+$/.test(word) ? 0.3 : weight;
+};
+
+const isWithin = (short: string, long: string): boolean => {
+  let at = 0;
+  for (const letter of long) if (letter === short[at]) at += 1;
+  return at === short.length;
+};
+
+/** How well a word stands for another: itself, its plural, its beginning, its consonants, or with a letter wrong. */
+const likeness = (word: string, known: string): number => {
+  if (word === known) return 1;
+  const [short, long] = word.length < known.length ? [word, known] : [known, word];
+  if (short.length >= 4 && long.startsWith(short) && long.length - short.length <= 2) return 0.95;
+  if (word.length >= 3 && known.startsWith(word)) return word.length >= 5 ? 0.85 : word.length === 4 ? 0.8 : 0.7;
+  if (known.length >= 5 && word.length >= 8 && word.startsWith(known)) return 0.7;
+  if (word.length >= 5 && known.length >= 5 && Math.abs(word.length - known.length) <= 2) {
+    const away = distance(word, known);
+    if (away <= (known.length >= 9 ? 2 : 1)) return 0.85;
+  }
+  if (word.length >= 3 && word.length <= known.length * 0.75 && word.at(-1) === known.at(-1) && isWithin(word, known)) return 0.65;
+  if (word.length >= 4 && word.length <= known.length * 0.75 && !/[aeiou]/.test(word.slice(1)) && isWithin(word, known)) return 0.6;
+  return 0;
+};
+
+const MOST_HELD = 20_000;
+const held = new Map<string, readonly (readonly [word: string, quality: number])[]>();
+
+/** The known words that a word may be. */
+const knownLike = (word: string): readonly (readonly [word: string, quality: number])[] => {
+  const before = held.get(word);
+  if (before !== undefined) return before;
+  const found: (readonly [string, number])[] = [];
+  for (const known of index.byStart.get(word.slice(0, 1)) ?? []) {
+    const quality = likeness(word, known);
+    // A long word that is known stands for itself and its plural only; a short one may be an abbreviation too.
+    if (quality > (word.length >= 5 && index.postings.has(word) ? 0.9 : 0)) found.push([known, quality]);
+  }
+  // Languages that write words together end them with what is meant.
+  if (word.length >= 8 && !found.some(([, quality]) => quality >= 0.9))
+    for (let from = 3; from <= word.length - 4; from += 1) {
+      const end = word.slice(from);
+      if (index.postings.has(end)) {
+        found.push([end, 0.75]);
+        break;
+      }
+    }
+  if (held.size > MOST_HELD) held.clear();
+  held.set(word, found);
+  return found;
+};
+
+export interface Meant {
+  readonly concept: Concept;
+  /** 0 to 1. */
+  readonly score: number;
+  /** The words of the concept that the name has. */
+  readonly by: string;
+}
+
+const MOST_MEANT = 8;
+
+/**
+ * What an account of a name is about, the likeliest first. `side` is that of its balance, where known: it parts what is
+ * accumulated from what is charged, and what is owed from what is spent.
+ */
+export const meantBy = (name: string, side?: Side): readonly Meant[] => {
+  const own = words(name.slice(0, MOST_NAME));
+  if (own.length === 0) return [];
+  const total = own.reduce((sum, word) => sum + weightOf(knownLike(word)[0]?.[0] ?? word), 0);
+  /** Per term, the best quality for each of its words, and which words of the name stand for them. */
+  const hits = new Map<string, { readonly concept: number; readonly term: number; readonly words: Map<string, number>; readonly used: Map<number, number> }>();
+  own.forEach((word, at) => {
+    for (const [known, quality] of knownLike(word))
+      for (const { concept, term } of index.postings.get(known) ?? []) {
+        const key = `${String(concept)}/${String(term)}`;
+        const hit = hits.get(key) ?? { concept, term, words: new Map<string, number>(), used: new Map<number, number>() };
+        if ((hit.words.get(known) ?? 0) < quality) hit.words.set(known, quality);
+        if ((hit.used.get(at) ?? 0) < quality) hit.used.set(at, quality);
+        hits.set(key, hit);
+      }
+  });
+  const best = new Map<number, { score: number; by: string }>();
+  for (const { concept, term, words: found, used } of hits.values()) {
+    const wanted = CONCEPTS[concept]?.terms[term] ?? [];
+    const all = wanted.reduce((sum, word) => sum + weightOf(word), 0);
+    let matched = 0;
+    for (const [word, quality] of found) matched += weightOf(word) * quality;
+    let covered = 0;
+    for (const [at, quality] of used) covered += weightOf(knownLike(own[at] ?? '')[0]?.[0] ?? own[at] ?? '') * quality;
+    const recall = Math.min(1, matched / all);
+    const precision = total === 0 ? 0 : Math.min(1, covered / total);
+    const score = recall * (0.35 + 0.65 * precision);
+    if (score > (best.get(concept)?.score ?? 0)) best.set(concept, { score, by: [...found.keys()].join(' ') });
+  }
+  return [...best]
+    .flatMap(([at, { score, by }]): Meant[] => {
+      const concept = CONCEPTS[at];
+      if (concept === undefined) return [];
+      const against = side !== undefined && side !== concept.side && !EITHER.has(concept.id);
+      return [{ concept, score: against ? score * 0.45 : score, by }];
+    })
+    .filter(({ score }) => score > 0.12)
+    .sort((a, b) => b.score - a.score)
+    .slice(0, MOST_MEANT);
+};
