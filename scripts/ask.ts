@@ -1,16 +1,22 @@
 /**
  * Asks the reader, the matcher and the search without the screen: one JSON value on stdout, sentences on stderr. See docs/formats.md.
  *   npm run --silent ask -- read FILE [--date YYYY-MM-DD] [--digits N]
+ *   npm run --silent ask -- match --chart CHART.csv ROWS.csv
+ *   npm run --silent ask -- search FIGURES.csv [--paper ROWS.csv]
  */
 import { readFile, stat } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
+import { askMatch } from '../src/ask/match';
 import { askRead } from '../src/ask/read';
+import { askSearch } from '../src/ask/search';
 import { MOST_BYTES, megabytes } from '../src/core/files/limits';
 import type { Result } from '../src/core/result';
 
 const USAGE = `Ask one of:
-  read FILE [--date YYYY-MM-DD] [--digits N]`;
+  read FILE [--date YYYY-MM-DD] [--digits N]
+  match --chart CHART.csv ROWS.csv
+  search FIGURES.csv [--paper ROWS.csv]`;
 
 class Refused extends Error {}
 
@@ -53,6 +59,9 @@ const main = async (): Promise<void> => {
         ...(values.digits === undefined ? {} : { digits: Number(values.digits) }),
       }),
     );
+  else if (question === 'match') answer(askMatch(await fileAt(values.chart), await fileAt(path)));
+  else if (question === 'search')
+    answer(askSearch(await fileAt(path), values.paper === undefined ? undefined : await fileAt(values.paper)));
   else throw new Refused(USAGE);
 };
 

@@ -6,6 +6,7 @@ import type { AccountId } from '@/core/chart/account';
 import { called } from '@/core/chart/account';
 import { abs } from '@/core/money/minor';
 import { labelOf } from '@/core/openings/search/kinds';
+import { trustOf } from '@/core/openings/search/labels';
 import type { Cause, Hypothesis } from '@/core/openings/search/types';
 import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
@@ -22,9 +23,6 @@ interface Props {
   readonly rounding: (() => void) | undefined;
 }
 
-const trust = (weight: number): string =>
-  weight > 0.6 ? 'very likely' : weight > 0.2 ? 'likely' : weight > 0.03 ? 'possible' : 'less likely';
-
 const MOST_CHANGES = 6;
 
 /** One explanation: what it says, the rows it names, what the Level would show after it, and the button that tries it. */
@@ -40,7 +38,7 @@ export const Explanation = ({ place, hypothesis, frame, account, editable, onTry
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline gap-x-3">
           <h2 className="font-semibold">{headlines(causes)}</h2>
-          <span className={weight > 0.2 ? 'font-medium text-madder' : 'note'}>{trust(weight)}</span>
+          <span className={weight > 0.2 ? 'font-medium text-madder' : 'note'}>{trustOf(weight)}</span>
           {ties > 1 && <span className="note">one of {ties} that fit equally</span>}
         </div>
         <ul className="mt-1">
