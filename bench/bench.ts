@@ -22,7 +22,8 @@ import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 import { paperFigures } from './papers';
-import { oneError, searchSpeed, twoErrors } from './search';
+import { madePapers, madeNames } from './reading';
+import { oneError, outside, searchSpeed, twoErrors } from './search';
 
 const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
 const [, , appPort = '', emptyPort = ''] = process.argv;
@@ -421,6 +422,11 @@ try {
   console.log('The search, errors planted in random trial balances:');
   oneError(200);
   twoErrors(300);
+  outside(400);
+  console.log('Papers that were made from seeds, as they are read:');
+  madePapers(5000);
+  console.log('Accounts of papers in other languages, matched with an English chart:');
+  madeNames();
 } finally {
   rmSync(root, { recursive: true, force: true });
 }

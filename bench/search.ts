@@ -1,6 +1,8 @@
 // The out-of-balance search: plants errors in random trial balances and prints how often the true one is found, and how
 // long the search takes against one pass over the figures.
 import { type Planted, PLANTED_KINDS, plant, plantable, seeded } from '../src/core/openings/search/planting';
+import { minor } from '../src/core/money/minor';
+import { trustOf } from '../src/core/openings/search/labels';
 import { netOf, search } from '../src/core/openings/search/search';
 import type { Hypothesis } from '../src/core/openings/search/types';
 import { fastest } from './core';
@@ -42,6 +44,33 @@ export const oneError = (cases: number): void => {
   console.log(
     `  ${'all'.padEnd(14)} first ${share(all.first, all.clear).padStart(8)}   in three ${share(all.three, all.clear).padStart(8)}   ties ${String(all.tied).padStart(4)} of ${all.tied + all.clear}`,
   );
+};
+
+/** Errors of no known kind: how often the first answer is called very likely, which is then wrong. */
+export const outside = (cases: number): void => {
+  const random = seeded(815);
+  let [sure, done] = [0, 0];
+  while (done < cases) {
+    const clean = plantable(30 + Math.floor(random() * 170), random);
+    const at = Math.floor(random() * clean.figures.length);
+    const by = BigInt(Math.round(Math.exp(4 + random() * 9)));
+    const input = {
+      ...clean,
+      figures: clean.figures.map((figure, place) => {
+        const amount = minor(figure.amount + (place === at ? by : 0n));
+        return { ...figure, amount, rows: [amount] };
+      }),
+    };
+    if (netOf(input) === 0n) continue;
+    done += 1;
+    const [first] = search(input, { pairs: true, most: 3 });
+    const put = clean.figures[at];
+    const right = first?.causes
+      .flatMap(({ changes }) => changes)
+      .every(({ account, to }) => account === put?.account && to === put.amount);
+    if (first !== undefined && right !== true && trustOf(first.weight) === 'very likely') sure += 1;
+  }
+  console.log(`  outside the model: very likely and wrong ${share(sure, done)} of ${String(done)}`);
 };
 
 /** Two planted errors of any kinds: whether the true pair is among the first ten. */

@@ -23,7 +23,9 @@ const accountOf = (row: Asked, at: number): Account => {
   const name = row.get('name') ?? '';
   const line = CLASSIFICATIONS.find(({ id }) => id === row.get('line'))?.id;
   const type = plain(row.get('type') ?? '');
-  const meant = meantBy(name).find(({ concept, score }) => score > 0.5 && (type === '' || typeOf(concept.line) === type))?.concept;
+  const meant = meantBy(name).find(
+    ({ concept, score }) => score > 0.5 && (type === '' || typeOf(concept.line) === type),
+  )?.concept;
   const role = ACCOUNT_ROLES.find(({ id, label }) => [plain(id), plain(label)].includes(plain(row.get('role') ?? '')));
   return {
     ...PLAIN_ACCOUNT,
@@ -38,9 +40,18 @@ const accountOf = (row: Asked, at: number): Account => {
 };
 
 /** What an account made for an old one would be. */
-const proposalOf = (name: string, meant: readonly Meant[], side: 'debit' | 'credit' | undefined): { readonly type: string; readonly line: Classification; readonly role: AccountRole | null } => {
+const proposalOf = (
+  name: string,
+  meant: readonly Meant[],
+  side: 'debit' | 'credit' | undefined,
+): { readonly type: string; readonly line: Classification; readonly role: AccountRole | null } => {
   const [first] = meant;
-  const line = first !== undefined && first.score >= 0.25 ? first.concept.line : (usualSide(name) ?? side) === 'credit' ? 'current-liability' : 'operating-expense';
+  const line =
+    first !== undefined && first.score >= 0.25
+      ? first.concept.line
+      : (usualSide(name) ?? side) === 'credit'
+        ? 'current-liability'
+        : 'operating-expense';
   return { type: typeOf(line), line, role: first !== undefined && first.score >= 0.6 ? first.concept.role : null };
 };
 
@@ -60,7 +71,12 @@ export const askMatch = (
   for (const [at, row] of asked.value.entries()) {
     const amount = balanceOf(row);
     if (amount === undefined)
-      return fail(problem('ask.amount', `Row ${String(at + 2)} of ${rows.name} has a debit or credit that is no plain decimal number.`));
+      return fail(
+        problem(
+          'ask.amount',
+          `Row ${String(at + 2)} of ${rows.name} has a debit or credit that is no plain decimal number.`,
+        ),
+      );
     const [code, name] = [row.get('code') ?? '', row.get('name') ?? ''];
     const side = sideOf(amount);
     const found = match({ code, name, ...(amount === 0n ? {} : { amount }) });

@@ -19,7 +19,13 @@ const MOST = 12;
 /** Amounts are told in the smallest unit that any of them has, so that a step of a unit is what the books' would be. */
 const UNIT = 10n ** BigInt(DIGITS - 2);
 
-const figureOf = (row: Asked, at: number, amount: Minor, rows: readonly Minor[], order: number | undefined): SearchFigure => {
+const figureOf = (
+  row: Asked,
+  at: number,
+  amount: Minor,
+  rows: readonly Minor[],
+  order: number | undefined,
+): SearchFigure => {
   const name = row.get('name') ?? '';
   const meant = meantBy(name)[0]?.concept;
   const classification = CLASSIFICATIONS.find(({ id }) => id === row.get('line'))?.id ?? meant?.line ?? 'current-asset';
@@ -33,7 +39,13 @@ const figureOf = (row: Asked, at: number, amount: Minor, rows: readonly Minor[],
     code: row.get('code') ?? '',
     amount,
     classification,
-    normal: normalSide({ classification, contra: meant !== undefined && meant.line === classification && (meant.side === 'debit') !== (normalSide({ classification, contra: false }) === 'debit') }),
+    normal: normalSide({
+      classification,
+      contra:
+        meant !== undefined &&
+        meant.line === classification &&
+        (meant.side === 'debit') !== (normalSide({ classification, contra: false }) === 'debit'),
+    }),
     role: ACCOUNT_ROLES.find(({ id }) => id === row.get('role'))?.id ?? null,
     rows,
     ...(order === undefined ? {} : { order }),
@@ -41,7 +53,9 @@ const figureOf = (row: Asked, at: number, amount: Minor, rows: readonly Minor[],
       ? {
           // One unit of the currency is worth so much of base, in minor units of both.
           rates: { now: { n: BigInt(whole + fraction) * 100n, d: 10n ** BigInt(fraction.length) * scale }, others: [] },
-          ...(foreign === undefined || row.get('amount') === '' ? {} : { foreign: minor((foreign * scale) / 10n ** BigInt(DIGITS)) }),
+          ...(foreign === undefined || row.get('amount') === ''
+            ? {}
+            : { foreign: minor((foreign * scale) / 10n ** BigInt(DIGITS)) }),
         }
       : {}),
   };
@@ -58,10 +72,17 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
   const codes = new Set(asked.value.map((row) => row.get('code') ?? ''));
   for (const [at, row] of rows.value.entries()) {
     const balance = balanceOf(row);
-    if (balance === undefined) return fail(problem('ask.amount', `Row ${String(at + 2)} of ${paper?.name ?? ''} has a debit or credit that is no plain decimal number.`));
+    if (balance === undefined)
+      return fail(
+        problem(
+          'ask.amount',
+          `Row ${String(at + 2)} of ${paper?.name ?? ''} has a debit or credit that is no plain decimal number.`,
+        ),
+      );
     const amount = minor(balance / UNIT);
     const code = row.get('code') ?? '';
-    if (!codes.has(code)) untaken.push({ paper: 1, row: at + 2, text: `${code} ${row.get('name') ?? ''}`.trim(), amount, account: null });
+    if (!codes.has(code))
+      untaken.push({ paper: 1, row: at + 2, text: `${code} ${row.get('name') ?? ''}`.trim(), amount, account: null });
     else {
       const known = own.get(code);
       if (known === undefined) own.set(code, { amounts: [amount], order: at });
@@ -71,21 +92,42 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
   const all: SearchFigure[] = [];
   for (const [at, row] of asked.value.entries()) {
     const balance = balanceOf(row);
-    if (balance === undefined) return fail(problem('ask.amount', `Row ${String(at + 2)} of ${figures.name} has a debit or credit that is no plain decimal number.`));
+    if (balance === undefined)
+      return fail(
+        problem(
+          'ask.amount',
+          `Row ${String(at + 2)} of ${figures.name} has a debit or credit that is no plain decimal number.`,
+        ),
+      );
     const behind = own.get(row.get('code') ?? '');
-    all.push(figureOf(row, at, minor(balance / UNIT), behind?.amounts ?? [], behind?.order ?? (rows.value.length === 0 ? at : undefined)));
+    all.push(
+      figureOf(
+        row,
+        at,
+        minor(balance / UNIT),
+        behind?.amounts ?? [],
+        behind?.order ?? (rows.value.length === 0 ? at : undefined),
+      ),
+    );
   }
   const byId = new Map(all.map((figure) => [figure.account, figure]));
   const found = search({ figures: all, untaken, totals: null, atYearStart: false }, { pairs: true, most: MOST });
   return ok(
     found.map(({ causes, explains, weight }) => ({
       kinds: causes.map(({ kind }) => kind),
-      rows: causes.flatMap(({ changes, untaken: row }) => [...changes.map(({ account }) => byId.get(account)?.code ?? ''), ...(row === undefined ? [] : [row.text])]),
+      rows: causes.flatMap(({ changes, untaken: row }) => [
+        ...changes.map(({ account }) => byId.get(account)?.code ?? ''),
+        ...(row === undefined ? [] : [row.text]),
+      ]),
       explains: said(explains * UNIT),
       weight: Math.round(weight * 10_000) / 10_000,
       label: trustOf(weight),
       changes: causes.flatMap(({ changes }) =>
-        changes.map(({ account, from, to }) => ({ code: byId.get(account)?.code ?? '', from: said(from * UNIT), to: said(to * UNIT) })),
+        changes.map(({ account, from, to }) => ({
+          code: byId.get(account)?.code ?? '',
+          from: said(from * UNIT),
+          to: said(to * UNIT),
+        })),
       ),
     })),
   );

@@ -8,18 +8,16 @@ import { type Result, fail, ok, problem, quoted } from '@/core/result';
 export type Asked = ReadonlyMap<string, string>;
 
 /** Reads a question's table: the first row names the columns, of which some must be there. */
-export const askedRows = (
-  bytes: Uint8Array,
-  name: string,
-  needed: readonly string[],
-): Result<readonly Asked[]> => {
+export const askedRows = (bytes: Uint8Array, name: string, needed: readonly string[]): Result<readonly Asked[]> => {
   const read = readCsv(bytes, name);
   if (!read.ok) return read;
   const rows: Table['rows'] = read.value[0]?.rows ?? [];
   const titles = (rows[0] ?? []).map((cell) => textOf(cell).toLowerCase());
   const missing = needed.filter((title) => !titles.includes(title));
   if (missing.length > 0)
-    return fail(problem('ask.columns', `${name} has no column ${missing.map(quoted).join(', ')}; its first row must name them.`));
+    return fail(
+      problem('ask.columns', `${name} has no column ${missing.map(quoted).join(', ')}; its first row must name them.`),
+    );
   return ok(
     rows
       .slice(1)

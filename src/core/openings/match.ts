@@ -2,7 +2,7 @@ import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
 import { type Classification, normalSide, typeOf } from '../chart/classes';
 import { type Minor, type Side, sideOf } from '../money/minor';
-import { type Meant, contentWords, meantBy } from '../words/concepts/recogniser';
+import { type Meant, areRelated, contentWords, meantBy, relatedConcepts } from '../words/concepts/recogniser';
 import { folded } from '../words/folded';
 
 /** An account that an old one may be, with how much speaks for it (0 to 1) and what. */
@@ -44,7 +44,7 @@ export const memoryKey = ({ code, name }: Pick<OldAccount, 'code' | 'name'>): st
 
 export const MOST_CANDIDATES = 5;
 /** From here on a candidate is worth showing. */
-const WORTH = 0.3;
+const WORTH = 0.15;
 /** From here on the best candidate is proposed. */
 const PROPOSED = 0.5;
 /** A word that so many accounts share tells none of them apart. */
@@ -78,6 +78,8 @@ const aboutOf = (account: Account): readonly Meant[] => {
   return meant.sort((a, b) => b.score - a.score).slice(0, 4);
 };
 
+/** What a concept tells of an account that is about a related one. */
+const RELATED = 0.42;
 /** A concept that so much speaks for is what an account is about. */
 const ABOUT = 0.6;
 
@@ -125,9 +127,11 @@ export const matcher = (
   const alike = (meant: readonly Meant[], account: Account): { readonly score: number; readonly by: string } => {
     let best = { score: 0, by: '' };
     for (const own of abouts.get(account.id) ?? [])
-      for (const { concept, score, by } of meant)
-        if (concept === own.concept && score * Math.min(1, own.score) > best.score)
-          best = { score: score * Math.min(1, own.score), by };
+      for (const { concept, score, by } of meant) {
+        const same = concept === own.concept ? 1 : areRelated(concept.id, own.concept.id) ? RELATED : 0;
+        const value = same * score * Math.min(1, own.score);
+        if (value > best.score) best = { score: value, by };
+      }
     return best;
   };
 
@@ -169,7 +173,12 @@ export const matcher = (
       );
     if (confidence === 0) return undefined;
     const [first] = meant;
-    if (first !== undefined && first.score >= ABOUT && score < 0.3 && typeOf(first.concept.line) !== typeOf(account.classification)) {
+    if (
+      first !== undefined &&
+      first.score >= ABOUT &&
+      score < 0.3 &&
+      typeOf(first.concept.line) !== typeOf(account.classification)
+    ) {
       confidence *= 0.6;
       reasons.push('another kind of account');
     }
@@ -208,7 +217,8 @@ export const matcher = (
     const coded = key === '' ? undefined : byCode.get(key);
     const side = row.amount === undefined ? undefined : sideOf(row.amount);
     const meant = meantBy(name, side);
-    const like = coded !== undefined && (side === undefined || side === normalSide(coded)) && alike(meant, coded).score >= ABOUT;
+    const like =
+      coded !== undefined && (side === undefined || side === normalSide(coded)) && alike(meant, coded).score >= ABOUT;
     const sure = certain(row, coded, byName.get(plainName) ?? [], like);
     const account = sure === undefined ? undefined : byId.get(sure.account);
     if (sure !== undefined && account?.active === true)
@@ -220,10 +230,11 @@ export const matcher = (
       const sharing = byWord.get(word) ?? [];
       if (sharing.length <= COMMON) for (const account of sharing) pool.add(account);
     }
-    for (const { concept } of meant) {
-      const about = byConcept.get(concept.id) ?? [];
-      if (about.length <= COMMON) for (const account of about) pool.add(account);
-    }
+    for (const { concept, score } of meant)
+      for (const id of [concept.id, ...(score >= ABOUT ? relatedConcepts(concept.id) : [])]) {
+        const about = byConcept.get(id) ?? [];
+        if (about.length <= COMMON) for (const account of about) pool.add(account);
+      }
     const candidates = [...pool]
       .flatMap((account) => weigh(row, account, words, plainName, meant) ?? [])
       .filter(({ confidence }) => confidence >= WORTH)

@@ -192,11 +192,7 @@ export const classGuesser = (
   return ({ code, name, amount, section }) => {
     const word = lineMeant(name, amount === 0n ? undefined : amount > 0n ? 'debit' : 'credit');
     if (section !== undefined && (word === undefined || typeOf(word) !== typeOf(section))) return section;
-    return (
-      word ??
-      neighbours.get(neighbourhood(code)) ??
-      (amount < 0n ? 'current-liability' : 'operating-expense')
-    );
+    return word ?? neighbours.get(neighbourhood(code)) ?? (amount < 0n ? 'current-liability' : 'operating-expense');
   };
 };
 

@@ -3,7 +3,7 @@ import { type Minor, NIL, minor, subtract, sum } from '../../money/minor';
 import { type Ratio, inverse, times } from '../../money/ratio';
 import { divideRounded } from '../../money/rounding';
 import type { ErrorKind } from './kinds';
-import { undoSlips } from './slips';
+import { digitChanges, undoDigit, undoSlips } from './slips';
 import type { Cause, FigureChange, SearchFigure, SearchInput } from './types';
 
 /** A cause that is worth weighing. Its changes are made only when it fits something, since most never do. */
@@ -20,8 +20,6 @@ export interface Candidate {
   readonly untaken?: number;
 }
 
-const MOST_PARTS = 40;
-
 /** Amounts are rarely on the side that is unusual for their account. */
 const ON_UNUSUAL_SIDE = 8;
 const ON_NORMAL_SIDE = 0.5;
@@ -36,11 +34,13 @@ export interface Candidates {
 
 /**
  * The candidates of every kind that `keep` wants, by their effect and slack; all are counted, since how many there are
- * decides how easily one fits by chance.
+ * decides how easily one fits by chance. A digit may be wrong in so many ways that it is only looked for where it makes up for
+ * all that is `missing`.
  */
 export const candidates = (
   { figures, untaken, atYearStart }: SearchInput,
   keep: (effect: bigint, slack: bigint) => boolean,
+  missing: bigint,
 ): Candidates => {
   const kept: Candidate[] = [];
   const evidence = new Map<ErrorKind, number>();
@@ -65,6 +65,13 @@ export const candidates = (
       const evidence = slip === 'side' ? (unusual ? ON_UNUSUAL_SIDE : ON_NORMAL_SIDE) : unusual ? 0.5 : 1;
       put(slip, effect, touches, { evidence });
     });
+    if (rows.length === 0 || fromPaper === amount) {
+      evidence.set('digit', (evidence.get('digit') ?? 0) + digitChanges(amount));
+      const mended = undoDigit(amount, missing);
+      // A slip of another kind says more, where one does the same.
+      if (mended !== undefined && !kept.some((one) => one.effect === mended && one.touches[0] === at))
+        kept.push({ kind: 'digit', effect: mended, touches, evidence: unusual ? 0.5 : 1, slack: 0n });
+    }
     if (rows.length > 1)
       for (const row of new Set(rows)) {
         if (rows.filter((one) => one === row).length > 1) put('twice', -row, touches, { evidence: 8 });
@@ -75,8 +82,14 @@ export const candidates = (
     );
   });
   sameTwice(figures, (at) => put('twice', -(figures[at]?.amount ?? 0n), [at], { evidence: 4 }));
-  subtotals(figures, (at, parts) => put('subtotal', -(figures[at]?.amount ?? 0n), [at], { evidence: parts }));
-  headings(figures, (at, parts) => put('heading', -(figures[at]?.amount ?? 0n), [at], { evidence: parts }));
+  const summed = new Set<number>();
+  runs(figures, (at, parts, after) => {
+    if (after) summed.add(at);
+    put(after ? 'heading' : 'subtotal', -(figures[at]?.amount ?? 0n), [at], { evidence: 2 * parts });
+  });
+  headings(figures, (at, parts) => {
+    if (!summed.has(at)) put('heading', -(figures[at]?.amount ?? 0n), [at], { evidence: parts });
+  });
   groups(figures, (members) =>
     put('class-sign', -2n * sum(members.map((at) => figures[at]?.amount ?? NIL)), members, {
       // A whole class on the side where none of it belongs is how such a class looks.
@@ -149,22 +162,33 @@ const inOrder = (figures: readonly SearchFigure[]): readonly number[] =>
             : 0;
     });
 
-/** Figures that are exactly the sum of at least two figures just before them. */
-const subtotals = (figures: readonly SearchFigure[], put: (at: number, parts: number) => void): void => {
+/**
+ * Figures that are exactly the sum of at least two figures just before them (a subtotal taken as an account) or just after them
+ * (a heading filled as well as its parts), however long the run: in the order of the paper, whatever the codes. The year's
+ * result and what is retained are sums by nature and left out.
+ */
+const runs = (figures: readonly SearchFigure[], put: (at: number, parts: number, after: boolean) => void): void => {
   const order = inOrder(figures);
+  const sums = [0n];
+  for (const at of order) sums.push((sums.at(-1) ?? 0n) + (figures[at]?.amount ?? 0n));
+  const places = new Map<bigint, number[]>();
+  sums.forEach((sum, place) => {
+    const known = places.get(sum);
+    if (known === undefined) places.set(sum, [place]);
+    else known.push(place);
+  });
   order.forEach((at, place) => {
-    const amount = figures[at]?.amount ?? NIL;
-    if (amount === 0n) return;
-    let run = 0n;
-    for (let back = 1; back <= MOST_PARTS && back <= place; back += 1) {
-      run += figures[order[place - back] ?? -1]?.amount ?? 0n;
-      if (back > 1 && run === amount) {
-        put(at, 2 * back);
-        return;
-      }
-    }
+    const figure = figures[at];
+    if (figure === undefined || figure.amount === 0n || IS_A_SUM.has(figure.role)) return;
+    const [before, after] = [sums[place] ?? 0n, sums[place + 1] ?? 0n];
+    const from = places.get(before - figure.amount)?.findLast((one) => one <= place - 2);
+    const to = places.get(after + figure.amount)?.find((one) => one >= place + 3);
+    if (from !== undefined) put(at, place - from, false);
+    if (to !== undefined) put(at, to - place - 1, true);
   });
 };
+
+const IS_A_SUM: ReadonlySet<SearchFigure['role']> = new Set(['retained-earnings', 'current-year-result']);
 
 /** Figures whose code begins the codes of at least two others and whose amount is exactly their sum. */
 const headings = (figures: readonly SearchFigure[], put: (at: number, parts: number) => void): void => {
@@ -179,8 +203,8 @@ const headings = (figures: readonly SearchFigure[], put: (at: number, parts: num
         known.parts += 1;
       }
     }
-  figures.forEach(({ code, amount }, at) => {
-    if (amount === 0n || code === '') return;
+  figures.forEach(({ code, amount, role }, at) => {
+    if (amount === 0n || code === '' || IS_A_SUM.has(role)) return;
     for (const stem of new Set([code, code.replace(/(?<!0)0+$/, '')])) {
       const under = sums.get(stem);
       if (under === undefined) continue;

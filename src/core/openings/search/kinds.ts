@@ -8,6 +8,7 @@ export const ERROR_KINDS = [
   { id: 'side', prior: 0.17, label: 'on the wrong side' },
   { id: 'left-out', prior: 0.14, label: 'a row of the paper not taken' },
   { id: 'transposed', prior: 0.12, label: 'two digits transposed' },
+  { id: 'digit', prior: 0.07, label: 'one digit wrong, missing or doubled' },
   { id: 'twice', prior: 0.07, label: 'taken twice' },
   { id: 'slipped', prior: 0.07, label: 'the decimal slipped' },
   { id: 'subtotal', prior: 0.06, label: 'a subtotal taken as an account' },

@@ -88,6 +88,7 @@ export const PLANTED_KINDS = [
   'side',
   'left-out',
   'transposed',
+  'digit',
   'twice',
   'slipped',
   'subtotal',
@@ -158,6 +159,19 @@ export const plant = (
       if (effect === undefined) return undefined;
       const wrong = minor(one.amount + effect);
       return wrong === 0n ? undefined : { input: withFigure(at, wrong), kind, mend: mended(at, wrong) };
+    }
+    case 'digit': {
+      const size = (one.amount < 0n ? -one.amount : one.amount).toString();
+      const place = Math.floor(random() * size.length);
+      const other = String(Math.floor(random() * 10));
+      const text = [
+        size.slice(0, place) + other + size.slice(place + 1),
+        size.slice(0, place) + size.slice(place + 1),
+        size.slice(0, place + 1) + size.slice(place),
+      ][Math.floor(random() * 3)];
+      if (text === undefined || text === size || text.length < 3 || text.startsWith('0')) return undefined;
+      const wrong = minor(one.amount < 0n ? -BigInt(text) : BigInt(text));
+      return { input: withFigure(at, wrong), kind, mend: mended(at, wrong) };
     }
     case 'left-out': {
       const rows = figures.map((figure, index) => ({

@@ -39,18 +39,21 @@ export const search = (given: SearchInput, options: SearchOptions): readonly Hyp
   if (net === 0n) return [];
   const input = { ...given, figures: [...given.figures].sort(byAddress) };
   const fits = (effect: bigint, slack: bigint): boolean => effect + net <= slack && -effect - net <= slack;
-  const { kept, evidence } = candidates(input, options.pairs ? () => true : fits);
+  const { kept, evidence } = candidates(input, options.pairs ? () => true : fits, -net);
   const weightOf = weigher(evidence);
   const found: Found[] = kept
     .filter(({ effect, slack }) => fits(effect, slack))
     .map((candidate) => ({ parts: [{ candidate, effect: -net }], weight: weightOf(candidate) }));
   if (options.pairs) found.push(...pairs(kept, net, weightOf));
+  const paper = beside(input, net);
+  if (paper !== undefined) found.push(paper);
   const hypotheses = found
     .sort((a, b) => b.weight - a.weight)
     .slice(0, KEPT)
     .map((one) => ({ ...one, weight: one.weight * fit(one, input) }));
   const rounded = roundingWeight(input, net);
-  const total = hypotheses.reduce((whole, { weight }) => whole + weight, 0) + rounded;
+  const total =
+    hypotheses.reduce((whole, { weight }) => whole + weight, 0) + rounded + noneOfThese(hypotheses, kept, net);
   const kindsOf = ({ parts }: Found): string => parts.map(({ candidate }) => candidate.kind).join('+');
   const ranked = hypotheses.map((one): Hypothesis => ({
     causes: one.parts.map(({ candidate, effect }) => causeOf(candidate, effect, input)),
@@ -71,6 +74,59 @@ export const search = (given: SearchInput, options: SearchOptions): readonly Hyp
     });
   return ranked.sort((a, b) => b.weight - a.weight).slice(0, options.most);
 };
+
+/** Of the errors that are made, so many are of no kind that is known here. */
+const OUTSIDE = 0.12;
+/** Differences are spread evenly over the logarithm, from a unit to this many powers of e. */
+const MAGNITUDES = 16;
+
+/**
+ * What speaks for none of the hypotheses: the weight of an unknown error of just this size, and for pairs the number of them that
+ * would come to it by chance alone.
+ */
+const noneOfThese = (found: readonly Found[], kept: readonly Candidate[], net: bigint): number => {
+  const unknown = OUTSIDE / (Math.max(1, Math.abs(Number(net))) * MAGNITUDES);
+  const paired = found.filter(({ parts }) => parts.length > 1).reduce((sum, { weight }) => sum + weight, 0);
+  if (paired === 0) return unknown;
+  const sizes = kept.map(({ effect }) => Math.abs(Number(effect))).sort((a, b) => a - b);
+  const spread = Math.max(1, 4 * (sizes[Math.floor(sizes.length / 2)] ?? 1));
+  const byChance = (kept.length * kept.length) / 2 / spread;
+  return unknown + paired * byChance * 30;
+};
+
+/** The paper nets to zero by itself: then all that differs from it, and all that was not taken, is what is wrong, together. */
+const beside = ({ figures, untaken }: SearchInput, net: bigint): Found | undefined => {
+  const paper = [...figures.flatMap(({ rows }) => rows), ...untaken.map(({ amount }) => amount)];
+  if (paper.length < 2 || sum(paper) !== 0n) return undefined;
+  const parts = [
+    ...figures.flatMap(({ amount, rows }, at): Found['parts'][number][] => {
+      const effect = sum(rows) - amount;
+      return effect === 0n
+        ? []
+        : [
+            {
+              effect,
+              candidate: {
+                kind: rows.length === 0 ? 'twice' : 'differs',
+                effect,
+                evidence: 1,
+                slack: 0n,
+                touches: [at],
+              },
+            },
+          ];
+    }),
+    ...untaken.map((row, at): Found['parts'][number] => ({
+      effect: row.amount,
+      candidate: { kind: 'left-out', effect: row.amount, evidence: 1, slack: 0n, touches: [], untaken: at },
+    })),
+  ];
+  const all = parts.reduce((whole, { effect }) => whole + effect, 0n);
+  // One or two are found by themselves, and say better what happened to them.
+  return parts.length < 3 || parts.length > MOST_PARTS || all !== -net ? undefined : { parts, weight: 1 };
+};
+
+const MOST_PARTS = 30;
 
 /** By code, so that the result does not depend on the order in which the figures came. */
 const byAddress = (a: SearchFigure, b: SearchFigure): number =>

@@ -42,3 +42,24 @@ export const undoSlips = (amount: bigint, found: (slip: Slip, effect: bigint) =>
       found('zero', signed((high / 10n) * unit + low - size));
   }
 };
+
+/**
+ * The change that makes up for `missing` by one digit of an amount: put right, put in where it was left out, or taken out where
+ * it stands twice. Undefined where no such change does.
+ */
+export const undoDigit = (amount: bigint, missing: bigint): bigint | undefined => {
+  const right = amount + missing;
+  if (amount === 0n || missing === 0n || right === 0n || amount > 0n !== right > 0n) return undefined;
+  const [is, was] = [amount, right].map((one) => (one < 0n ? -one : one).toString());
+  if (is === undefined || was === undefined || is.length < 2 || was.length < 2) return undefined;
+  let same = 0;
+  while (same < is.length && same < was.length && is[same] === was[same]) same += 1;
+  if (is.length === was.length) return is.slice(same + 1) === was.slice(same + 1) ? missing : undefined;
+  const [short, long] = is.length < was.length ? [is, was] : [was, is];
+  if (long.length !== short.length + 1 || long.slice(same + 1) !== short.slice(same)) return undefined;
+  // A digit too many is one that was struck twice; any digit may be left out.
+  return is.length < was.length || long[same] === long[same - 1] ? missing : undefined;
+};
+
+/** How many changes of one digit an amount has, about: each digit to nine others, one put in at each place, doubled ones out. */
+export const digitChanges = (amount: bigint): number => (amount < 0n ? -amount : amount).toString().length * 19 + 10;

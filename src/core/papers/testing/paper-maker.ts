@@ -1074,3 +1074,21 @@ export const makePaper = (seed: number, hard = false): Made => {
     ],
   };
 };
+
+/** Names of accounts per language, in the same order in each: the first of one is the first of another. */
+export const namesByLanguage = (): ReadonlyMap<
+  string,
+  readonly { readonly name: string; readonly debit: boolean; readonly section: number }[]
+> =>
+  new Map(
+    LANGUAGES.map(({ id, names }) => [
+      id,
+      names.flatMap((list, section) =>
+        list.split('|').map((raw) => ({
+          name: raw.replace('!', ''),
+          debit: (DEBIT_SECTION[section] === true) !== raw.startsWith('!'),
+          section,
+        })),
+      ),
+    ]),
+  );

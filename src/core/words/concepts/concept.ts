@@ -2,7 +2,13 @@ import type { AccountRole, Classification } from '../../chart/classes';
 import type { Side } from '../../money/minor';
 
 /** Id, statement line, usual side, role (or none), and terms: languages parted by semicolons, terms by commas. */
-export type ConceptLine = readonly [id: string, line: Classification, side: Side, role: AccountRole | '', terms: string];
+export type ConceptLine = readonly [
+  id: string,
+  line: Classification,
+  side: Side,
+  role: AccountRole | '',
+  terms: string,
+];
 
 /** Something that accounts are about, whatever they are called. */
 export interface Concept {

@@ -4,9 +4,13 @@ import { folded } from '../folded';
 import { ASSETS } from './assets';
 import type { Concept } from './concept';
 import { LIABILITIES } from './liabilities';
+import { MORE } from './more';
 import { RESULTS } from './results';
 
-const words = (text: string): readonly string[] => folded(text).split(' ').filter((word) => word !== '' && !SILENT.has(word));
+const words = (text: string): readonly string[] =>
+  folded(text)
+    .split(' ')
+    .filter((word) => word !== '' && !SILENT.has(word));
 
 /** Words that say nothing about which account is meant. */
 const SILENT: ReadonlySet<string> = new Set(
@@ -20,20 +24,38 @@ export const contentWords = (name: string): ReadonlySet<string> => new Set(words
 
 const MOST_NAME = 200;
 
-export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESULTS].map(([id, line, side, role, terms]) => ({
-  id,
-  line,
-  side,
-  role: role === '' ? null : role,
-  terms: terms.split(/[,;]/).map(words).filter((term) => term.length > 0),
-}));
+export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESULTS].map(
+  ([id, line, side, role, terms]) => ({
+    id,
+    line,
+    side,
+    role: role === '' ? null : role,
+    terms: `${terms}; ${MORE[id] ?? ''}`
+      .split(/[,;]/)
+      .map(words)
+      .filter((term) => term.length > 0),
+  }),
+);
 
 export const conceptOf = (id: string): Concept | undefined => CONCEPTS.find((concept) => concept.id === id);
 
 /** Concepts that may as well stand on the other side. */
 const EITHER: ReadonlySet<string> = new Set(
-  'exchange-realised exchange-unrealised disposals rounding opening-suspense retained-earnings current-year-result tax-settlement stock-change directors-loan bank cash-in-transit deferred-tax capital-introduced'.split(' '),
+  'exchange-realised exchange-unrealised disposals rounding opening-suspense retained-earnings current-year-result tax-settlement stock-change directors-loan bank cash-in-transit deferred-tax capital-introduced'.split(
+    ' ',
+  ),
 );
+
+/** Words that only what loses its value has: an account that has one is not what the asset cost. */
+const LOSES_VALUE: ReadonlySet<string> = (() => {
+  const wordsOf = (test: (id: string) => boolean): ReadonlySet<string> =>
+    new Set(CONCEPTS.flatMap(({ id, terms }) => (test(id) ? terms.flat() : [])));
+  const losing = wordsOf(
+    (id) => id.endsWith('-depreciation') || id === 'depreciation-charge' || id === 'amortisation-charge',
+  );
+  const others = wordsOf((id) => id.endsWith('-cost') || id === 'fixed-assets-in-progress' || id === 'prepayments');
+  return new Set([...losing].filter((word) => word.length > 3 && !others.has(word)));
+})();
 
 interface Posting {
   readonly concept: number;
@@ -90,8 +112,10 @@ const likeness = (word: string, known: string): number => {
     const away = distance(word, known);
     if (away <= (known.length >= 9 ? 2 : 1)) return 0.85;
   }
-  if (word.length >= 3 && word.length <= known.length * 0.75 && word.at(-1) === known.at(-1) && isWithin(word, known)) return 0.65;
-  if (word.length >= 4 && word.length <= known.length * 0.75 && !/[aeiou]/.test(word.slice(1)) && isWithin(word, known)) return 0.6;
+  if (word.length >= 3 && word.length <= known.length * 0.75 && word.at(-1) === known.at(-1) && isWithin(word, known))
+    return 0.65;
+  if (word.length >= 4 && word.length <= known.length * 0.75 && !/[aeiou]/.test(word.slice(1)) && isWithin(word, known))
+    return 0.6;
   return 0;
 };
 
@@ -141,17 +165,33 @@ export const meantBy = (name: string, side?: Side): readonly Meant[] => {
   if (own.length === 0) return [];
   const total = own.reduce((sum, word) => sum + weightOf(knownLike(word)[0]?.[0] ?? word), 0);
   /** Per term, the best quality for each of its words, and which words of the name stand for them. */
-  const hits = new Map<string, { readonly concept: number; readonly term: number; readonly words: Map<string, number>; readonly used: Map<number, number> }>();
+  const hits = new Map<
+    string,
+    {
+      readonly concept: number;
+      readonly term: number;
+      readonly words: Map<string, number>;
+      readonly used: Map<number, number>;
+    }
+  >();
   own.forEach((word, at) => {
     for (const [known, quality] of knownLike(word))
       for (const { concept, term } of index.postings.get(known) ?? []) {
         const key = `${String(concept)}/${String(term)}`;
-        const hit = hits.get(key) ?? { concept, term, words: new Map<string, number>(), used: new Map<number, number>() };
+        const hit = hits.get(key) ?? {
+          concept,
+          term,
+          words: new Map<string, number>(),
+          used: new Map<number, number>(),
+        };
         if ((hit.words.get(known) ?? 0) < quality) hit.words.set(known, quality);
         if ((hit.used.get(at) ?? 0) < quality) hit.used.set(at, quality);
         hits.set(key, hit);
       }
   });
+  const loses = own.some((word) =>
+    knownLike(word).some(([known, quality]) => quality >= 0.7 && LOSES_VALUE.has(known)),
+  );
   const best = new Map<number, { score: number; by: string }>();
   for (const { concept, term, words: found, used } of hits.values()) {
     const wanted = CONCEPTS[concept]?.terms[term] ?? [];
@@ -170,9 +210,63 @@ export const meantBy = (name: string, side?: Side): readonly Meant[] => {
       const concept = CONCEPTS[at];
       if (concept === undefined) return [];
       const against = side !== undefined && side !== concept.side && !EITHER.has(concept.id);
-      return [{ concept, score: against ? score * 0.45 : score, by }];
+      const cost = loses && concept.id.endsWith('-cost');
+      return [{ concept, score: score * (against ? 0.45 : 1) * (cost ? 0.5 : 1), by }];
     })
     .filter(({ score }) => score > 0.12)
     .sort((a, b) => b.score - a.score)
     .slice(0, MOST_MEANT);
 };
+
+/** Concepts that are kept on one account where a chart does not part them. */
+const RELATED: readonly (readonly string[])[] = [
+  ['drawings', 'dividends', 'capital-introduced', 'directors-loan'],
+  ['wages-payable', 'payroll-tax', 'social-security', 'pension-payable', 'accruals'],
+  ['accruals', 'provisions', 'other-creditors', 'grni', 'payables'],
+  ['other-creditors', 'payables', 'other-taxes'],
+  ['deferred-income', 'customer-deposits', 'deferred-grants'],
+  ['discounts-allowed', 'sales-returns'],
+  ['discounts-received', 'purchases-goods'],
+  ['carriage-inwards', 'carriage-outwards', 'purchases-goods'],
+  ['purchases-goods', 'purchases-materials', 'subcontractors', 'stock-change'],
+  ['raw-materials', 'work-in-progress', 'finished-goods', 'crops'],
+  ['motor-fuel', 'vehicle-costs', 'travel', 'equipment-hire'],
+  ['equipment-repairs', 'premises-repairs', 'small-tools', 'vehicle-costs'],
+  ['employer-social', 'employer-pension', 'wages', 'directors-pay', 'staff-training'],
+  ['bank', 'bank-deposit', 'bank-foreign', 'cash', 'cash-in-transit', 'overdraft'],
+  ['output-tax', 'tax-settlement', 'other-taxes', 'input-tax'],
+  ['payroll-tax', 'corporation-tax-payable', 'other-taxes'],
+  ['long-loan', 'short-loan', 'other-loan', 'hire-purchase', 'overdraft', 'directors-loan'],
+  ['share-capital', 'share-premium', 'capital-introduced', 'treasury-shares'],
+  ['other-reserves', 'revaluation-reserve', 'retained-earnings', 'current-year-result'],
+  ['sales-home', 'sales-export', 'sales-services'],
+  ['sundry-income', 'rent-received', 'grants', 'interest-received'],
+  ['plant-cost', 'fixtures-cost', 'computers-cost', 'leasehold-improvements', 'vehicles-cost'],
+  ['plant-depreciation', 'fixtures-depreciation', 'computers-depreciation', 'vehicles-depreciation'],
+  ['land-cost', 'leasehold-improvements', 'fixed-assets-in-progress'],
+  ['depreciation-charge', 'amortisation-charge', 'disposals'],
+  ['bank-charges', 'card-charges', 'interest-paid', 'exchange-realised', 'rounding'],
+  ['exchange-realised', 'exchange-unrealised'],
+  ['accountancy', 'legal'],
+  ['telephone', 'stationery', 'software-subscriptions'],
+  ['rent', 'rates-water', 'energy', 'cleaning', 'premises-repairs'],
+  ['other-debtors', 'receivables', 'rent-deposit', 'supplier-advances', 'staff-loans', 'accrued-income', 'prepayments'],
+  ['advertising', 'entertaining', 'travel'],
+  ['sundry-expense', 'fines', 'bad-debts', 'insurance'],
+];
+
+const relatedTo: ReadonlyMap<string, ReadonlySet<string>> = (() => {
+  const found = new Map<string, Set<string>>();
+  for (const group of RELATED)
+    for (const id of group) {
+      const own = found.get(id) ?? new Set<string>();
+      for (const other of group) if (other !== id) own.add(other);
+      found.set(id, own);
+    }
+  return found;
+})();
+
+/** Whether two concepts may be one account where a chart has only one for both. */
+export const areRelated = (a: string, b: string): boolean => relatedTo.get(a)?.has(b) === true;
+
+export const relatedConcepts = (id: string): ReadonlySet<string> => relatedTo.get(id) ?? new Set();
