@@ -11,7 +11,7 @@ import { splitCodeName } from '../papers/layout';
 import { titleOf } from '../papers/titles';
 import { readRates } from '../papers/rates';
 import { recognise } from '../papers/recognise';
-import { datesIn } from '../papers/stated-date';
+import { datesIn } from '../papers/dates-in';
 import { sideByWords } from '../papers/sign';
 import { rateBook } from '../money/rate-book';
 import { folded } from './cells';

@@ -5,7 +5,7 @@ import type { Account, AccountId } from '../chart/account';
 import { isResult, typeOf } from '../chart/classes';
 import { type Minor, NIL, add, subtract } from '../money/minor';
 import { folded } from '../files/cells';
-import { datesIn } from '../papers/stated-date';
+import { datesIn } from '../papers/dates-in';
 
 /** Column 0 holds last year's closing balances, columns from 1 the movements of this year's elapsed periods. */
 export const LAST_YEAR = 0;

@@ -15,7 +15,7 @@ import type { PaperMoney } from './row-amount';
 import { rowsOf } from './rows';
 import type { Hint } from './sign';
 import { type Skeleton, skeletonOf } from './skeleton';
-import { datesIn } from './stated-date';
+import { datesIn } from './dates-in';
 import { type Trial, trials } from './trial';
 import { type Values, type Way, parserOf, valuesOf } from './values';
 import { type LikelyWay, relationPoints, rolesUnder, wayUnder, waysOf } from './ways';

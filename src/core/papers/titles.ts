@@ -17,7 +17,7 @@ import {
   SIDE_COLUMN,
 } from '../words/paper-words';
 import { monthOf } from '../words/months';
-import { datesIn } from './stated-date';
+import { datesIn } from './dates-in';
 
 /** Which moment or span an amount column tells of. Only the closing ones are opening balances of the next books. */
 export type Phase = 'opening' | 'movement' | 'closing';

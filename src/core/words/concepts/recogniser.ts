@@ -32,12 +32,10 @@ export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESUL
     role: role === '' ? null : role,
     terms: `${terms}; ${MORE[id] ?? ''}`
       .split(/[,;]/)
-      .map(words)
+      .map((term) => [...new Set(words(term))])
       .filter((term) => term.length > 0),
   }),
 );
-
-export const conceptOf = (id: string): Concept | undefined => CONCEPTS.find((concept) => concept.id === id);
 
 /** Concepts that may as well stand on the other side. */
 const EITHER: ReadonlySet<string> = new Set(
@@ -54,7 +52,9 @@ const LOSES_VALUE: ReadonlySet<string> = (() => {
     (id) => id.endsWith('-depreciation') || id === 'depreciation-charge' || id === 'amortisation-charge',
   );
   const others = wordsOf((id) => id.endsWith('-cost') || id === 'fixed-assets-in-progress' || id === 'prepayments');
-  return new Set([...losing].filter((word) => word.length > 3 && !others.has(word)));
+  // What assets are called has the same beginnings in other cases and numbers.
+  const beginnings = new Set([...others].map((word) => word.slice(0, 4)));
+  return new Set([...losing].filter((word) => word.length > 3 && !beginnings.has(word.slice(0, 4))));
 })();
 
 interface Posting {

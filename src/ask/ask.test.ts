@@ -1,0 +1,113 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { askMatch } from './match';
+import { askRead } from './read';
+import { askSearch } from './search';
+
+const file = (text: string, name = 'file.csv') => ({ bytes: new TextEncoder().encode(text), name });
+const demo = (name: string) => ({ bytes: new Uint8Array(readFileSync(`demo/papers/${name}`)), name });
+
+describe('asking without the screen', () => {
+  it('reads a paper: the rows that would be taken, what they come to, of which day and currency', async () => {
+    const answer = await askRead(demo('marram-trial-balance-2026-07-31.csv'));
+    expect(answer).toMatchObject({
+      ok: true,
+      value: {
+        asAt: '2026-07-31',
+        currency: 'EUR',
+        net: '360.00',
+        totals: { debits: '673297.40', credits: '672937.40' },
+        doubts: [{ code: 'reading.net', row: null }],
+      },
+    });
+    if (answer.ok)
+      expect((answer.value as { rows: readonly unknown[] }).rows).toContainEqual({
+        row: 24,
+        code: '2210',
+        name: 'VAT payable',
+        amount: '-8154.20',
+      });
+  });
+  it('offers other readings with their rows, and reads amounts without decimals where the paper has none', async () => {
+    const answer = await askRead(
+      file('Code;Account;A;B\n1010;Bank;1 000;900\n1020;Van;2 500;2 600\n3010;Capital;-3 500;-3 500\n'),
+    );
+    expect(answer).toMatchObject({
+      ok: true,
+      value: {
+        net: '0',
+        alternatives: expect.arrayContaining([
+          expect.objectContaining({
+            what: '“B” instead of “A”',
+            net: '0',
+            rows: [
+              { row: 2, code: '1010', name: 'Bank', amount: '900' },
+              { row: 3, code: '1020', name: 'Van', amount: '2600' },
+              { row: 4, code: '3010', name: 'Capital', amount: '-3500' },
+            ],
+          }),
+        ]) as unknown,
+      },
+    });
+  });
+  it('says why a file does not read', async () => {
+    expect(await askRead(file('', 'nothing.csv'))).toMatchObject({ ok: false, problems: [{ code: 'paper.empty' }] });
+    expect(await askRead(file('%PDF-1.7 and then nothing', 'cut.pdf'))).toMatchObject({
+      ok: false,
+      problems: [{ code: 'paper.pdf' }],
+    });
+  });
+  it('matches old accounts with a chart, certain only where code, meaning and side agree', () => {
+    const chart = file(
+      'code,name,type,line,role,parent,heading\n1000,Current assets,asset,,,,true\n1100,Trade debtors,asset,current-asset,receivables-control,1000,\n2100,Trade creditors,liability,,,,\n6100,Wages and salaries,expense,,,,\n',
+    );
+    const answer = askMatch(
+      chart,
+      file(
+        'code,name,debit,credit\n411,Clients,500.00,\n401,Fournisseurs,,90.5\n1100,Trade debtors,1.00,\n641,Salaires,10,\n',
+      ),
+    );
+    expect(answer).toMatchObject({
+      ok: true,
+      value: [
+        {
+          code: '411',
+          candidates: [{ code: '1100' }],
+          certain: false,
+          proposal: { type: 'asset', line: 'current-asset', role: 'receivables-control' },
+        },
+        { code: '401', candidates: [{ code: '2100' }], proposal: { type: 'liability' } },
+        { code: '1100', candidates: [{ code: '1100' }], certain: true },
+        { code: '641', candidates: [{ code: '6100' }], proposal: { line: 'operating-expense' } },
+      ],
+    });
+    expect(askMatch(chart, file('name\nx\n'))).toMatchObject({ ok: false, problems: [{ code: 'ask.columns' }] });
+    expect(askMatch(chart, file('code,name,debit,credit\n1,x,1.2.3,\n'))).toMatchObject({
+      ok: false,
+      problems: [{ code: 'ask.amount' }],
+    });
+  });
+  it('searches for what would explain a difference, and finds it in a paper that nets', () => {
+    const figures =
+      'code,name,type,line,role,debit,credit,currency,amount,rate\n1010,Bank,,current-asset,,5000.00,,,,\n2210,VAT payable,,current-liability,,,8154.20,,,\n3010,Capital,,equity,,,1000.00,,,\n6100,Wages,,operating-expense,,4522.20,,,,\n1200,Till,,current-asset,,,8.00,,,\n';
+    expect(askSearch(file(figures), undefined)).toMatchObject({
+      ok: true,
+      value: [
+        {
+          kinds: ['transposed'],
+          rows: ['2210'],
+          explains: '360.00',
+          changes: [{ code: '2210', from: '-8154.20', to: '-8514.20' }],
+        },
+      ],
+    });
+    const paper = file(
+      'code,name,debit,credit\n1010,Bank,5000.00,\n2210,VAT payable,,8514.20\n3010,Capital,,1000.00\n6100,Wages,4522.20,\n1200,Till,,8.00\n',
+    );
+    expect(askSearch(file(figures), paper)).toMatchObject({
+      ok: true,
+      value: [{ kinds: ['differs'], rows: ['2210'], label: 'very likely' }],
+    });
+    expect(askSearch(file('code,debit,credit\n1,5,5\n'), undefined)).toEqual({ ok: true, value: [] });
+  });
+});

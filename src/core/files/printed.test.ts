@@ -1,0 +1,117 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { textOf } from './cells';
+import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
+import { type Piece, rowsOfPages } from './pdf-lines';
+import { decode } from './text';
+import { TextEncoder } from 'node:util';
+import iconv from 'iconv-lite';
+
+const LIST = [
+  'Harbour Lane Stores                        Page 1',
+  'CODE   NAME                          DEBIT        CREDIT',
+  '1010   Bank                      12,500.00',
+  '1020   Petty cash, front office      35.20',
+  '2100   Suppliers                                4,200.00',
+  '3010   Capital                                  8,335.20',
+].join('\n');
+
+describe('a list printed with columns by place', () => {
+  it('is told from delimited text, and is cut where no figure stands', () => {
+    expect(looksFixed(LIST)).toBe(true);
+    expect(looksFixed(LIST.replaceAll('   ', ';'))).toBe(false);
+    const lines = linesOf(LIST);
+    const columns = fixedColumns(lines);
+    expect(lines.slice(2).map((line) => cutLine(line, columns).map((cell) => cell.trim()))).toEqual([
+      ['1010', 'Bank', '12,500.00', ''],
+      ['1020', 'Petty cash, front office', '35.20', ''],
+      ['2100', 'Suppliers', '', '4,200.00'],
+      ['3010', 'Capital', '', '8,335.20'],
+    ]);
+  });
+  it('loses no character, wherever its columns are cut', () => {
+    const line = fc.string({ unit: fc.constantFrom(...Array.from('ab 1,.')), maxLength: 60 });
+    fc.assert(
+      fc.property(fc.array(line, { maxLength: 12 }), (lines) => {
+        const columns = fixedColumns([...linesOf(LIST), ...lines]);
+        for (const one of lines) expect(cutLine(one, columns).join('').trimEnd()).toBe(one.trimEnd());
+      }),
+    );
+  });
+});
+
+describe('letters of one language', () => {
+  it.each([
+    ['windows-1252', 'Löhne und Gehälter; Bürobedarf; Verbindlichkeiten – Öl'],
+    ['windows-1252', 'Crédit, débit, à reporter; Directors’ loan; français'],
+    ['windows-1250', 'Zůstatek, Účet, Dodavatelé, Běžný účet, Tržby'],
+    ['windows-1250', 'Należności, zobowiązania, środki trwałe'],
+    ['windows-1254', 'Müşteriler, satışlar, ödenmiş sermaye, ığdır'],
+    ['windows-1257', 'Sąskaita, įplaukos, mokėtinos sumos, žaliavos'],
+    ['windows-1251', 'Расчетный счет; Поставщики; Выручка'],
+    ['windows-1253', 'Ταμείο; Πελάτες; Προμηθευτές; Πωλήσεις'],
+    ['cp850', 'Löhne; Gebäude; Büro; Größe; Öl'],
+    ['cp852', 'Pohledávky, dlouhodobý majetek, účet, tržby, náklady'],
+    ['shift_jis', '現金預金, 売掛金, 買掛金, 資本金, 合計'],
+    ['gb18030', '银行存款, 应收账款, 应付账款, 余额, 合计'],
+    ['euc-kr', '현금, 매출채권, 매입채무, 자본금, 합계'],
+  ])('tell %s', (encoding, text) => {
+    const { text: read } = decode(new Uint8Array(iconv.encode(`Konto;Name;Saldo\n1;${text};100,00\n`, encoding)));
+    expect(read).toContain(text);
+  });
+  it('are not looked for in UTF-8', () => {
+    expect(decode(new TextEncoder().encode('Zůstatek; Größe; 残高')).encoding).toBe('utf-8');
+  });
+});
+
+const piece = (text: string, from: number, y: number): Piece => ({
+  text,
+  from,
+  to: from + text.length * 5,
+  y,
+  size: 10,
+});
+
+describe('pages of a PDF', () => {
+  it('become rows by what stands on one line, and columns by the gaps that all figures leave', () => {
+    const page = [
+      piece('Trial balance', 40, 800),
+      piece('Code', 40, 780),
+      piece('Account', 90, 780),
+      piece('Debit', 300, 780),
+      piece('Credit', 400, 780),
+      piece('1010', 40, 760),
+      piece('Bank', 90, 760),
+      piece('1,200.00', 285, 760),
+      piece('3010', 40, 740),
+      piece('Share', 90, 740),
+      piece('capital', 120, 740),
+      piece('1,200.00', 385, 740),
+    ];
+    expect(rowsOfPages([page]).map((row) => row.map((cell) => (typeof cell === 'string' ? cell.trim() : '')))).toEqual([
+      ['Trial balance', '', '', ''],
+      ['Code', 'Account', 'Debit', 'Credit'],
+      ['1010', 'Bank', '1,200.00', ''],
+      ['3010', 'Share capital', '', '1,200.00'],
+    ]);
+  });
+  it('put a name of two lines around its row together again', () => {
+    const page = [
+      piece('1010', 40, 760),
+      piece('Bank', 90, 760),
+      piece('1,200.00', 285, 760),
+      piece('Machines, accumulated', 90, 741),
+      piece('1619', 40, 734),
+      piece('700.00', 295, 734),
+      piece('depreciation', 90, 727),
+      piece('3010', 40, 708),
+      piece('Capital', 90, 708),
+      piece('1,900.00', 285, 708),
+    ];
+    expect(rowsOfPages([page]).map((row) => textOf(row[1]))).toEqual([
+      'Bank',
+      'Machines, accumulated depreciation',
+      'Capital',
+    ]);
+  });
+});
