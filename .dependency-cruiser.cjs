@@ -18,6 +18,7 @@ module.exports = {
       ['core', 'actions', 'workers'],
       'components show; they reach the server through actions and heavy computation through workers',
     ),
+    only('ask', ['core'], 'it answers without screen and database'),
     only('app', ['ui', 'actions', 'core', 'simulated'], 'pages are thin: ui and actions (and core types)'),
     only('simulated', [], 'a stand-in for an outside service knows nothing of the application'),
     {

@@ -90,23 +90,21 @@ describe('asking without the screen', () => {
   it('searches for what would explain a difference, and finds it in a paper that nets', () => {
     const figures =
       'code,name,type,line,role,debit,credit,currency,amount,rate\n1010,Bank,,current-asset,,5000.00,,,,\n2210,VAT payable,,current-liability,,,8154.20,,,\n3010,Capital,,equity,,,1000.00,,,\n6100,Wages,,operating-expense,,4522.20,,,,\n1200,Till,,current-asset,,,8.00,,,\n';
-    expect(askSearch(file(figures), undefined)).toMatchObject({
-      ok: true,
-      value: [
-        {
-          kinds: ['transposed'],
-          rows: ['2210'],
-          explains: '360.00',
-          changes: [{ code: '2210', from: '-8154.20', to: '-8514.20' }],
-        },
-      ],
+    const first = (asked: ReturnType<typeof askSearch>): unknown =>
+      asked.ok ? (asked.value as readonly unknown[])[0] : asked;
+    expect(first(askSearch(file(figures), undefined))).toMatchObject({
+      kinds: ['transposed'],
+      rows: ['2210'],
+      explains: '360.00',
+      changes: [{ code: '2210', from: '-8154.20', to: '-8514.20' }],
     });
     const paper = file(
       'code,name,debit,credit\n1010,Bank,5000.00,\n2210,VAT payable,,8514.20\n3010,Capital,,1000.00\n6100,Wages,4522.20,\n1200,Till,,8.00\n',
     );
-    expect(askSearch(file(figures), paper)).toMatchObject({
-      ok: true,
-      value: [{ kinds: ['differs'], rows: ['2210'], label: 'very likely' }],
+    expect(first(askSearch(file(figures), paper))).toMatchObject({
+      kinds: ['differs'],
+      rows: ['2210'],
+      label: 'very likely',
     });
     expect(askSearch(file('code,debit,credit\n1,5,5\n'), undefined)).toEqual({ ok: true, value: [] });
   });

@@ -1,4 +1,6 @@
+import { zlibSync } from 'fflate';
 import { gzipSync } from 'node:zlib';
+import { pdfOf, pdfWith } from './pdf';
 import { BALANCED, type Part, RELS, WORKBOOK, number, packed, part, parts, row, sheet, text, workbook } from './zip';
 
 /**
@@ -324,6 +326,30 @@ const texts: readonly Hostile[] = [
     'paper.binary',
     () => new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]),
   ),
+  hostile('a page that unpacks to two hundred megabytes', 'paper.bomb', () =>
+    pdfWith(zlibSync(new Uint8Array(200 * 1024 * 1024)), '/Filter/FlateDecode'),
+  ),
+  hostile('a page that is packed twice', 'paper.bomb', () =>
+    pdfWith(zlibSync(zlibSync(new Uint8Array(90 * 1024 * 1024))), '/Filter[/FlateDecode/FlateDecode]'),
+  ),
+  hostile('a page that is encrypted', 'paper.locked', () => pdfOf([[40, 700, '1010']], '/Encrypt 9 0 R')),
+  hostile('a page with a script', 'reads', () =>
+    pdfOf(
+      [
+        [40, 760, '1010'],
+        [90, 760, 'Bank'],
+        [300, 760, '1,200.00'],
+      ],
+      '/OpenAction<</S/JavaScript/JS(app.alert\\(1\\))>>',
+    ),
+  ),
+  hostile(
+    'pages that hold themselves',
+    'paper.pdf',
+    () =>
+      '%PDF-1.7\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n2 0 obj<</Type/Pages/Kids[2 0 R]/Count 1>>endobj\ntrailer<</Root 1 0 R>>',
+  ),
+  hostile('a picture of a page', 'paper.scan', () => pdfOf([])),
   hostile('a printed page', 'paper.pdf', () => '%PDF-1.7\n%âãÏÓ\n1 0 obj<</Length 99999999>>'),
   hostile('nothing', 'paper.empty', () => ''),
   hostile('nothing but a mark', 'paper.empty', () => '\ufeff'),

@@ -3,13 +3,26 @@ import 'pdfjs-dist/legacy/build/pdf.worker.mjs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type Result, fail, ok, problem } from '../result';
 import type { Table } from './cells';
-import { MOST_CELLS, MOST_PAGES, counted } from './limits';
+import { MOST_CELLS, MOST_PAGES, MOST_PDF_BYTES, counted, megabytes } from './limits';
+import { pastPdfBounds } from './pdf-bounds';
 import { type Piece, rowsOfPages } from './pdf-lines';
 
 const nameOf = (error: unknown): string => (error instanceof Error ? error.name : '');
 
+const locked = (name: string): Result<never> =>
+  fail(problem('paper.locked', `${name} is locked or encrypted. Save it without a password and bring that.`));
+
 /** The text of a PDF (ISO 32000) as one table, by where its pieces stand on the pages. Nothing in it runs or is loaded. */
 export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<readonly Table[]>> => {
+  const past = pastPdfBounds(bytes);
+  if (past === 'locked') return locked(name);
+  if (past === 'bomb')
+    return fail(
+      problem(
+        'paper.bomb',
+        `${name} unpacks to more than ${megabytes(MOST_PDF_BYTES)}, or is packed several times over, so it was not read. Ask the old system for CSV or XLSX.`,
+      ),
+    );
   const loading = getDocument({
     // It is handed over; the caller keeps its own bytes.
     data: bytes.slice(),
@@ -60,15 +73,14 @@ export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<r
       );
     return ok([{ name, rows: rowsOfPages(pages), printed: true }]);
   } catch (error) {
-    const locked = nameOf(error) === 'PasswordException';
-    return fail(
-      problem(
-        locked ? 'paper.locked' : 'paper.pdf',
-        locked
-          ? `${name} is locked with a password. Save it without one and bring that.`
-          : `${name} is a PDF that is damaged or was cut off. Save or export it again and bring that.`,
-      ),
-    );
+    return nameOf(error) === 'PasswordException'
+      ? locked(name)
+      : fail(
+          problem(
+            'paper.pdf',
+            `${name} is a PDF that is damaged or was cut off. Save or export it again and bring that.`,
+          ),
+        );
   } finally {
     await loading.destroy();
   }
