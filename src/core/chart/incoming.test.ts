@@ -134,7 +134,7 @@ describe('a list of accounts', () => {
       [],
       rowsOf(
         bytes(
-          'Konto;Bezeichnung;Kontoart;Gruppe\n10;Umlaufvermögen;Aktiva;\n1200;Bank;Aktiva;10\n4400;Erlöse 19%;Ertrag;\n4930;Bürobedarf;Aufwnd;\n4940;Zeitschriften;;\n',
+          'Konto;Bezeichnung;Kontoart;Gruppe\n10;Umlaufvermögen;Aktiva;\n1200;Bank;Aktiva;10\n4400;Erlöse 19%;Ertrag;\n4930;Bürobedarf;Aufwnd;\n4940;Gezeitentafeln;;\n',
         ),
       ),
       NONE,

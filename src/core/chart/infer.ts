@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein';
-import { folded } from '../files/cells';
+import { folded } from '../words/folded';
+import { meantBy } from '../words/concepts/recogniser';
 import { CLASSIFICATIONS, type Classification, classFacts } from './classes';
 import { type CodeScheme, lineByRange } from './scheme';
 
@@ -80,39 +81,15 @@ export const lineByWord = (word: string): Inferred | undefined => {
     : undefined;
 };
 
-const NAME_WORDS: readonly (readonly [RegExp, Classification])[] = [
-  [/\b(accum\w*|provision for) (depreciation|amorti[sz]ation)|accumulated/, 'fixed-asset'],
-  [/\b(depreciation|amorti[sz]ation)\b/, 'operating-expense'],
-  [/\binterest (paid|expense|payable on)|exchange (loss|diff\w*)|rounding/, 'other-expense'],
-  [/\binterest (received|income)|other income|rent received|exchange gains?/, 'other-income'],
-  [/\bbank (charges|fees|interest)\b/, 'operating-expense'],
-  [/\bbank loan|\bloans?\b|mortgage|hire purchase/, 'long-term-liability'],
-  [
-    /\bbank\b|\bcash\b|\btills?\b|receivable|debtors?\b|prepa\w*|\bstock\b|inventory|work in pro\w+|float\b|current account/,
-    'current-asset',
-  ],
-  [/payable|creditors?\b|accruals?\b|\bvat\b|sales tax|\bcard\b|received in advance|owed\b/, 'current-liability'],
-  [/capital|reserves?\b|retained|drawings|dividends?\b|equity|\bfunds?\b/, 'equity'],
-  [/cost of|purchases|carriage|packaging|materials|subcontract\w*/, 'cost-of-sales'],
-  [/\bsales\b|revenue|fees earned|turnover|income\b|grants?\b|donations?\b|subscriptions received/, 'revenue'],
-  [/corporation tax|income tax|tax on profit/, 'tax'],
-  [
-    /\bcost$|\bat cost\b|equipment\b|machinery|\bboats?\b|premises|vehicles?\b|buildings?\b|\bland\b|goodwill/,
-    'fixed-asset',
-  ],
-  [
-    /wages|salar\w+|rent\b|insurance|repairs|travel|phone|postage|advertis\w+|marketing|fees\b|heat|light|water|fuel|training|cleaning|stationery|charges/,
-    'operating-expense',
-  ],
-];
+/** From here on what a name is about says its statement line. */
+const SAYS_LINE = 0.45;
 
-/** A statement line by the words of an account's name. */
+/** A statement line by what an account's name is about, in the languages of the trade. */
 export const lineByName = (name: string): Inferred | undefined => {
-  const plain = folded(name);
-  const found = NAME_WORDS.find(([words]) => words.test(plain));
-  return found === undefined
+  const [first] = meantBy(name);
+  return first === undefined || first.score < SAYS_LINE
     ? undefined
-    : { classification: found[1], why: `its name says “${found[0].exec(plain)?.[0] ?? ''}”` };
+    : { classification: first.concept.line, why: `its name says “${first.by}”` };
 };
 
 /**
