@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readAnyPaper } from '@/core/files/read-any';
 import { recognise } from '@/core/papers/recognise';
+import { rowTotals } from '@/core/papers/rows';
 import { statedDate } from '@/core/papers/stated-date';
 import { type Text, pdfOf } from '../hostile/pdf';
 
@@ -40,5 +42,16 @@ describe('a trial balance printed as PDF', () => {
     ]);
     expect(doubts).toEqual([]);
     expect(statedDate(read.value, reading, 'printed.pdf')).toBe('2026-03-31');
+  });
+  it.each([
+    ['wattenhof-saldenliste-2025-12-31.pdf', 'Verbindlichkeiten aus Lieferungen und Leistungen'],
+    ['harbour-bells-trial-balance-2026-03-31.pdf', 'Machines, accumulated depreciation'],
+  ])('%s is read right without a correction', async (name, account) => {
+    const read = await readAnyPaper(new Uint8Array(readFileSync(`demo/papers/${name}`)), name);
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    const { rows, doubts } = recognise(read.value, { digits: 2 });
+    expect(rowTotals(rows)).toMatchObject({ accounts: 22, debits: 59_402_987n, net: 0n });
+    expect(rows.map(({ name: own }) => own)).toContain(account);
+    expect(doubts).toEqual([]);
   });
 });

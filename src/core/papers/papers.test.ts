@@ -102,6 +102,12 @@ describe('papers of many shapes', () => {
       { accounts: 22, net: 0n, debits: 8138209219n },
       { style: '12,34,567.00', columns: ['code-name', 'balance'] },
     ],
+    ['brisants-balance-2026-06-30.csv', whole, { columns: ['code', 'name', 'debit', 'credit'] }],
+    ['ribera-balance-por-niveles-2025-12-31.txt', whole, { convention: 'debit-positive' }],
+    ['zatoka-obroty-i-salda-2025-12-31.csv', whole, { height: 2, convention: 'written' }],
+    ['yelken-mizan-2026-03-31.txt', whole, { convention: 'written' }],
+    ['ormos-isozygio-2026-06-30.csv', whole, { columns: ['code', 'name', 'ignore', 'balance', 'side'] }],
+    ['skaret-balans-och-resultat-2026-08-31.tsv', whole, { convention: 'section-side' }],
     ['marram-balances-in-currency-2026-07-31.xlsx', { accounts: 7, net: 0n, debits: 17853175n }, { sheet: 1 }],
   ])('%s is read right without a correction', (name, totals, reading) => {
     const { rows, reading: found } = read(name);

@@ -89,7 +89,7 @@ export const skeletonOf = (
     }
     if (kind[at] !== ROW.body || reading.asAccount[String(at)] === true) return;
     if (titles.has(key(row)) || (!/\d/.test(code[at] ?? '') && headerScore(row) >= 4)) kind[at] = ROW.header;
-    else if (code[at] === '' && isPageLine(row, texts)) kind[at] = ROW.page;
+    else if (!/\d/.test(code[at] ?? '') && isPageLine(row, texts)) kind[at] = ROW.page;
     if (kind[at] !== ROW.body) return;
     if (code[at] !== '') coded += 1;
     else if (name[at] !== '') named += 1;
