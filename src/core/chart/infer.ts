@@ -72,7 +72,13 @@ export const lineByWord = (word: string): Inferred | undefined => {
   if (plain.length < 5) return undefined;
   const near = new Set(
     [...WORD_LINE]
-      .filter(([known]) => Math.abs(known.length - plain.length) <= 1 && distance(known, plain) === 1)
+      .filter(
+        ([known]) =>
+          Math.abs(known.length - plain.length) <= 1 &&
+          // One letter is wrong, so the first or the last is right.
+          (known[0] === plain[0] || known.at(-1) === plain.at(-1)) &&
+          distance(known, plain) === 1,
+      )
       .map(([, line]) => line),
   );
   const [only] = near;

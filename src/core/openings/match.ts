@@ -78,6 +78,8 @@ const aboutOf = (account: Account): readonly Meant[] => {
   return meant.sort((a, b) => b.score - a.score).slice(0, 4);
 };
 
+/** Names that share so much of the weight of their words are like each other. */
+const SHARED = 0.25;
 /** What a concept tells of an account that is about a related one. */
 const RELATED = 0.42;
 /** A concept that so much speaks for is what an account is about. */
@@ -218,7 +220,9 @@ export const matcher = (
     const side = row.amount === undefined ? undefined : sideOf(row.amount);
     const meant = meantBy(name, side);
     const like =
-      coded !== undefined && (side === undefined || side === normalSide(coded)) && alike(meant, coded).score >= ABOUT;
+      coded !== undefined &&
+      (side === undefined || side === normalSide(coded)) &&
+      (alike(meant, coded).score >= ABOUT || overlap(words, meanings.get(coded.id) ?? new Set(), weight) >= SHARED);
     const sure = certain(row, coded, byName.get(plainName) ?? [], like);
     const account = sure === undefined ? undefined : byId.get(sure.account);
     if (sure !== undefined && account?.active === true)

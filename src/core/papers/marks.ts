@@ -78,7 +78,7 @@ export const totalWords = (text: string, headings: ReadonlySet<string>): 0 | 1 |
     words.startsWith(total) || words.endsWith(total) || TOTAL.in(first) !== undefined || TOTAL.in(last) !== undefined;
   if (!edge) return 0;
   const rest = beyond(` ${words} `.replace(` ${total} `, ' ').trim());
-  return rest === '' || headings.has(rest) || sectionOf(rest) !== undefined ? 2 : 1;
+  return rest === '' || headings.has(rest) || isSectionName(rest) ? 2 : 1;
 };
 
 /* ------------------------------------------------------------- hierarchies */
