@@ -2,7 +2,7 @@ import { type Minor, NIL, minor, onSide, subtract, sum } from '../money/minor';
 import type { Totals } from '../openings/level';
 import { type Row, type Table, textOf } from '../files/cells';
 import { plural } from '../result';
-import { MARK, WHY } from './marks';
+import { MARK, WHY } from './mark';
 import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';
 import { type PaperMoney, type Places, foreignAmount, placesOf, readCell } from './row-amount';

@@ -1,6 +1,8 @@
 import type { Side } from '../money/minor';
 import { sectionSide, usualSide } from '../words/side-words';
-import { MARK, type Marks, WHY, isResult, markRows, settleBySides } from './marks';
+import { MARK, type Marks, WHY } from './mark';
+import { markRows, settleBySides } from './marks';
+import { isResult } from './total-words';
 import type { Convention, Reading } from './reading';
 import type { Hint } from './sign';
 import type { Skeleton } from './skeleton';

@@ -1,6 +1,6 @@
 import type { Side } from '../money/minor';
 import { sectionSide, usualSide } from '../words/side-words';
-import { MARK, type Marks } from './marks';
+import { MARK, type Marks } from './mark';
 import { ROW, type Skeleton } from './skeleton';
 import type { Values } from './values';
 

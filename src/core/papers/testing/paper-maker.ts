@@ -270,7 +270,7 @@ const LANGUAGES: readonly Language[] = [
     style: DOT,
     sections: ['Activa', 'Schulden', 'Eigen vermogen', 'Opbrengsten', 'Kosten'],
     names: [
-      'Kas|Rabobaan rekening-courant bank|Spaarrekening bank|Debiteuren|Voorraad touw|Vooruitbetaalde kosten|Machines|!Cumulatieve afschrijving machines|Bestelauto|!Cumulatieve afschrijving bestelauto|Te vorderen btw',
+      'Kas|Getijdenbank rekening-courant|Spaarrekening bank|Debiteuren|Voorraad touw|Vooruitbetaalde kosten|Machines|!Cumulatieve afschrijving machines|Bestelauto|!Cumulatieve afschrijving bestelauto|Te vorderen btw',
       'Crediteuren|Loonheffing|Nog te betalen kosten|Af te dragen btw|Banklening|Rekening-courant directie, schuld|Vooruitontvangen bedragen',
       'Aandelenkapitaal|Overige reserves|Wettelijke reserve|!Privéopnamen',
       'Omzet binnenland|Omzet export|Huuropbrengsten|!Kortingen|Rentebaten',

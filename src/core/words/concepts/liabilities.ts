@@ -49,7 +49,7 @@ export const LIABILITIES: readonly ConceptLine[] = [
     'current-liability',
     'credit',
     'card',
-    'company credit cards, credit card, company card, charge card payable, corporate card, business card balance, visa card, card payable; kreditkarte, firmenkreditkarte, kreditkartenkonto; carte de credit, carte bancaire entreprise, carte affaires; tarjeta de credito, tarjetas de empresa; carta di credito, carte di credito aziendali; creditcard, bedrijfscreditcard; kontokort, foretagskort, kreditkort; kredittkort, firmakort, kreditkort; karta kredytowa, karty kredytowe; kreditni karta; cartao de credito; hitelkartya; luottokortti; kredi karti',
+    'company credit cards, credit card, company card, charge card payable, corporate card, business card balance, card payable; kreditkarte, firmenkreditkarte, kreditkartenkonto; carte de credit, carte bancaire entreprise, carte affaires; tarjeta de credito, tarjetas de empresa; carta di credito, carte di credito aziendali; creditcard, bedrijfscreditcard; kontokort, foretagskort, kreditkort; kredittkort, firmakort, kreditkort; karta kredytowa, karty kredytowe; kreditni karta; cartao de credito; hitelkartya; luottokortti; kredi karti',
   ],
   [
     'output-tax',
@@ -238,6 +238,6 @@ export const LIABILITIES: readonly ConceptLine[] = [
     'equity',
     'credit',
     '',
-    'opening balance suspense, suspense, suspense account, opening balance equity, unreconciled difference, unreconciled diff, difference account, clearing suspense, to be clarified; durchlaufende posten ungeklart, klarungskonto, interimskonto, eroffnungsbilanzkonto, saldenvortrage; compte d attente, comptes d attente, ecarts a regulariser; partidas pendientes de aplicacion, cuentas transitorias; conti in sospeso, conto transitorio, sospesi; vraagposten, tussenrekening, nog te verdelen; observationskonto, obs konto, avvikelser; observasjonskonto, fejlkonto, uplasserte poster, interimskonto; konto rozliczeniowe, roznice do wyjasnienia; vyjasnovaci ucet, pocatecni ucet rozvazny, neidentifikovane platby; contas transitorias; tisztazando tetelek, nyitomerleg szamla; selvittelytili; gecici hesap',
+    'opening balance suspense, suspense, suspense account, unreconciled difference, unreconciled diff, difference account, clearing suspense, to be clarified; durchlaufende posten ungeklart, klarungskonto, interimskonto, eroffnungsbilanzkonto, saldenvortrage; compte d attente, comptes d attente, ecarts a regulariser; partidas pendientes de aplicacion, cuentas transitorias; conti in sospeso, conto transitorio, sospesi; vraagposten, tussenrekening, nog te verdelen; observationskonto, obs konto, avvikelser; observasjonskonto, fejlkonto, uplasserte poster, interimskonto; konto rozliczeniowe, roznice do wyjasnienia; vyjasnovaci ucet, pocatecni ucet rozvazny, neidentifikovane platby; contas transitorias; tisztazando tetelek, nyitomerleg szamla; selvittelytili; gecici hesap',
   ],
 ];

@@ -14,7 +14,7 @@ export const RESULTS: readonly ConceptLine[] = [
     'revenue',
     'credit',
     '',
-    'export sales of goods, export sales, overseas sales, sales abroad, foreign sales, sales eu, international sales, sales canada; umsatzerlose ausland, exporterlose, erlose eu, steuerfreie innergemeinschaftliche lieferungen, erlose ausland; ventes a l etranger, ventes export, ventes hors ue, ventes intracommunautaires, exportations; ventas al extranjero, exportaciones, ventas ue; ricavi estero, vendite estero, esportazioni; omzet export, omzet buitenland, omzet eu; forsaljning export, exportforsaljning, forsaljning eu; eksportsalg, salg utland, salg udland, salg eu; sprzedaz zagraniczna, eksport, przychody ze sprzedazy zagranicznej, wdt; trzby z vyvozu, trzby export, trzby zahranici; vendas exportacao, vendas mercado externo; exportertekesites, export arbevetel; vientimyynti; yurt disi satislar',
+    'export sales of goods, export sales, overseas sales, sales abroad, foreign sales, sales eu, international sales; umsatzerlose ausland, exporterlose, erlose eu, steuerfreie innergemeinschaftliche lieferungen, erlose ausland; ventes a l etranger, ventes export, ventes hors ue, ventes intracommunautaires, exportations; ventas al extranjero, exportaciones, ventas ue; ricavi estero, vendite estero, esportazioni; omzet export, omzet buitenland, omzet eu; forsaljning export, exportforsaljning, forsaljning eu; eksportsalg, salg utland, salg udland, salg eu; sprzedaz zagraniczna, eksport, przychody ze sprzedazy zagranicznej, wdt; trzby z vyvozu, trzby export, trzby zahranici; vendas exportacao, vendas mercado externo; exportertekesites, export arbevetel; vientimyynti; yurt disi satislar',
   ],
   [
     'sales-services',
@@ -322,7 +322,7 @@ export const RESULTS: readonly ConceptLine[] = [
     'other-expense',
     'debit',
     '',
-    'card processing charges, card fees, merchant fees, credit card fees, swipe and terminal fees, payment processing fees, card commission, terminal rental; kreditkartengebuhren, kartengebuhren, zahlungsverkehr gebuhren; commissions cartes bancaires, commissions sur cartes, frais tpe; comisiones tarjetas, comisiones tpv; commissioni carte di credito, commissioni pos; kosten pinautomaat, creditcardkosten, transactiekosten; kortavgifter, inlosenavgifter; kortgebyr, gebyr betalingskort, kortomkostninger; prowizje od kart, oplaty za terminal; poplatky za platebni karty; comissoes cartoes; bankkartya jutalek; maksupaatekulut; pos komisyonu',
+    'card processing charges, card fees, merchant fees, credit card fees, payment processing fees, card commission, terminal rental; kreditkartengebuhren, kartengebuhren, zahlungsverkehr gebuhren; commissions cartes bancaires, commissions sur cartes, frais tpe; comisiones tarjetas, comisiones tpv; commissioni carte di credito, commissioni pos; kosten pinautomaat, creditcardkosten, transactiekosten; kortavgifter, inlosenavgifter; kortgebyr, gebyr betalingskort, kortomkostninger; prowizje od kart, oplaty za terminal; poplatky za platebni karty; comissoes cartoes; bankkartya jutalek; maksupaatekulut; pos komisyonu',
   ],
   [
     'interest-paid',

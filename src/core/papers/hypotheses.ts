@@ -1,0 +1,137 @@
+import { type Row, type Table, textOf } from '../files/cells';
+import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
+import { isNil, readPaperAmount } from './amount';
+import { datesIn } from './dates-in';
+import type { FoundHeader } from './header';
+import { type Layout, layoutOf } from './layout';
+import { MARK } from './mark';
+import type { Reading } from './reading';
+import type { PaperMoney } from './row-amount';
+import type { Hint } from './sign';
+import { type Skeleton, skeletonOf } from './skeleton';
+import { type Trial, trials } from './trial';
+import { type Values, type Way, parserOf, valuesOf } from './values';
+import { type LikelyWay, relationPoints, rolesUnder, waysOf } from './ways';
+
+export interface Circumstances extends PaperMoney {
+  /** The day on which the balances should stand, ISO; decides between columns by date. */
+  readonly date?: string;
+  /** The normal side of an old account where the chart knows it. */
+  readonly hint?: Hint;
+}
+
+/**
+ * The number style under which the most amount cells read, and read to a usual number of decimals. A text like "1.234"
+ * fits two styles; for a currency of two decimals it is one thousand two hundred and thirty-four.
+ */
+const styleOf = (layout: Layout, digits: number): NumberStyle => {
+  const texts = layout.sample.flatMap((row) =>
+    layout.numbers.flatMap(({ at }) => {
+      const cell = row[at];
+      return typeof cell === 'string' && cell !== '' && !isNil(cell) ? [plainSeparators(cell)] : [];
+    }),
+  );
+  let best: { style: NumberStyle; score: number } = { style: '1,234.56', score: -1 };
+  for (const style of NUMBER_STYLES) {
+    const score = texts.reduce((points, text) => {
+      const amount = readPaperAmount(text, style);
+      return points + (amount === undefined ? 0 : amount.scale === digits ? 3 : amount.scale === 0 ? 2 : 1);
+    }, 0);
+    if (score > best.score) best = { style, score };
+  }
+  return best.style;
+};
+
+/** Rows above which only the likeliest readings are tried in full. */
+const LARGE = 20_000;
+const MOST_WAYS = 14;
+const MOST_WAYS_OF_LARGE = 2;
+
+/** A hypothesis about a table: the reading, what it comes to, and the points for it. */
+export interface Hypothesis {
+  readonly reading: Reading;
+  readonly skeleton: Skeleton;
+  readonly trial: Trial;
+  readonly points: number;
+}
+
+/** All plausible readings of one sheet, the best first. */
+export const hypotheses = (
+  table: Table,
+  sheet: number,
+  header: FoundHeader,
+  { hint, date, ...money }: Circumstances,
+): readonly Hypothesis[] => {
+  const { rows } = table;
+  const layout = layoutOf(rows, header);
+  const style = styleOf(layout, money.digits);
+  const parse = parserOf(rows, style, money);
+  const wanted = date ?? titleDay(rows, header);
+  const likely = waysOf(layout, wanted, money.currency);
+  const held = new Map<Way, Values>();
+  const values = (way: Way): Values => {
+    const known = held.get(way);
+    if (known !== undefined) return known;
+    const made = valuesOf(rows, parse, way);
+    held.set(way, made);
+    return made;
+  };
+  const base = {
+    sheet,
+    header: header.at,
+    ...(header.height === 2 ? { height: 2 as const } : {}),
+    style,
+    asAccount: {},
+  };
+  const skeleton = skeletonOf(rows, { ...base, columns: layout.roles });
+  const listed = Array.from({ length: rows.length }, (_, at) => at).filter(
+    (at) => at > header.at && (skeleton.code[at] !== '' || skeleton.name[at] !== ''),
+  );
+  const related = relationPoints(likely, values, listed);
+  const ranked = likely
+    .map((one, at): LikelyWay => ({ ...one, prior: one.prior + (related[at] ?? 0) }))
+    .sort((a, b) => b.prior - a.prior)
+    .slice(0, rows.length > LARGE ? MOST_WAYS_OF_LARGE : MOST_WAYS);
+  const none: Way = { kind: 'single', at: -1 };
+  const tried = ranked.length > 0 ? ranked : [{ way: none, prior: 0, untitled: false }];
+  return tried
+    .flatMap(({ way, prior }) =>
+      trials(way, skeleton, values(way), base, hint).map((trial): Hypothesis => ({
+        reading: { ...base, columns: rolesUnder(layout, way), convention: trial.convention },
+        skeleton,
+        trial,
+        points: trial.points + prior + coverage(skeleton, trial) * 10,
+      })),
+    )
+    .sort((a, b) => b.points - a.points);
+};
+
+/** The day that the lines above the header name, for choosing between columns by date. */
+const titleDay = (rows: readonly Row[], header: FoundHeader): string | undefined =>
+  rows
+    .slice(0, Math.max(0, header.at - header.height + 1))
+    .flatMap((row) => row.map(textOf).flatMap(datesIn))
+    .sort()[0];
+
+/** The share of the named rows that have an amount. */
+const coverage = (skeleton: Skeleton, { values }: Trial): number => {
+  let [named, filled] = [0, 0];
+  for (let at = 0; at < skeleton.size; at += 1) {
+    if (skeleton.coded ? skeleton.code[at] === '' : skeleton.name[at] === '') continue;
+    named += 1;
+    if (values.filled[at] === 1) filled += 1;
+  }
+  return named === 0 ? 0 : filled / named;
+};
+
+/** What a reading gives: two with the same are one. */
+export const outcome = ({ trial }: Hypothesis): string => {
+  let hash = 0n;
+  let count = 0;
+  trial.marks.mark.forEach((mark, row) => {
+    if (mark !== MARK.account) return;
+    count += 1;
+    hash = (hash * 31n + trial.amountAt(row) + BigInt(row)) & 0xffff_ffff_ffffn;
+  });
+  return `${String(count)}/${String(hash)}`;
+};
