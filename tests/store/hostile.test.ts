@@ -23,7 +23,10 @@ describe('hostile files', () => {
       const brought = await bringPaper({ books: id, name: `${String(at)}.csv`, content: bytes() });
       expect(brought.ok ? 'reads' : codesOf(brought)[0]).toBe(becomes);
       if (brought.ok) {
-        const paper = (await paperView(id, brought.value.paper))?.paper;
+        let paper = (await paperView(id, brought.value.paper))?.paper;
+        // Beside other tests on a shared machine a large file may run out of its time: then it says so, and is looked at again.
+        for (let left = 3; left > 0 && paper?.recognition.doubts[0]?.code === 'paper.unreadable'; left -= 1)
+          paper = (await paperView(id, brought.value.paper))?.paper;
         expect(paper?.recognition.reasons.join(' ').length).toBeGreaterThan(20);
         expect(paper?.rows.rows.every(({ row }) => row.kind !== 'unreadable' || (row.note ?? '') !== '')).toBe(true);
       } else {
