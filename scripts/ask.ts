@@ -36,6 +36,9 @@ const answer = (result: Result<unknown>): void => {
   process.stdout.write(`${JSON.stringify(result.value)}\n`);
 };
 
+// Libraries that have something to say say it beside the answer.
+console.log = console.error;
+
 const main = async (): Promise<void> => {
   const { values, positionals } = parseArgs({
     allowPositionals: true,

@@ -12,7 +12,7 @@ import { PURPOSE_IDS } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
 import { similarNames } from '@/core/company/names';
 import { PART_IDS, partsUsedBy } from '@/core/company/parts';
-import { isCurrency } from '@/core/money/currency';
+import { isCurrency, whyNotForNew } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/result';
 import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
 import { insertYear } from '@/store/calendar';
@@ -31,7 +31,13 @@ export const createBooks = action(
     name: companyName,
     legalForm,
     country,
-    currency: z.string().refine(isCurrency, 'Choose a base currency from the list.'),
+    currency: z
+      .string()
+      .refine(isCurrency, 'Choose a base currency from the list.')
+      .superRefine((code, context) => {
+        const why = whyNotForNew(code, 'base');
+        if (why !== undefined) context.addIssue({ code: 'custom', message: why });
+      }),
     style: numberStyle,
     purpose: z.enum(PURPOSE_IDS),
     yearStart: text(40),

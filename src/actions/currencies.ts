@@ -6,7 +6,7 @@ import { accountId, called, chartIndex } from '@/core/chart/account';
 import { roleFacts } from '@/core/chart/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
-import { isCurrency } from '@/core/money/currency';
+import { isCurrency, whyNotForNew } from '@/core/money/currency';
 import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
 import { doubtOf, rateBook } from '@/core/money/rate-book';
 import { ROUNDING_IDS } from '@/core/money/rounding';
@@ -50,6 +50,8 @@ export const switchOn = booksAction('switchOn', { currency }, async (context, in
   const { tx, books, actor, now } = context;
   const off = partOff(books);
   if (off.length > 0) return fail(...off);
+  const retired = whyNotForNew(input.currency, 'foreign');
+  if (retired !== undefined) return fail(problem('currency.retired', retired, 'currency'));
   if (input.currency === books.currency)
     return fail(problem('currency.base', `${input.currency} is the base currency of these books.`, 'currency'));
   if ((await currenciesOf(tx, [books.id])).get(books.id)?.includes(input.currency) === true)

@@ -8,5 +8,5 @@ export const metadata: Metadata = { title: 'New books' };
 export const dynamic = 'force-dynamic';
 
 export default async function NewBooksPage() {
-  return <NewBooks countries={countryNames()} currencies={currencyNames()} others={await namesView()} />;
+  return <NewBooks countries={countryNames()} currencies={currencyNames('base')} others={await namesView()} />;
 }

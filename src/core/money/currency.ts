@@ -10,7 +10,7 @@ const BY_DIGITS = {
     'CRC CUP CVE CZK DKK DOP DZD EGP ERN ETB EUR FJD FKP GBP GEL GHS GIP GMD GTQ GYD HKD HNL HTG HUF IDR ILS INR IRR ' +
     'JMD KES KGS KHR KPW KYD KZT LAK LBP LKR LRD LSL MAD MDL MGA MKD MMK MNT MOP MRU MUR MVR MWK MXN MYR MZN NAD NGN ' +
     'NIO NOK NPR NZD PAB PEN PGK PHP PKR PLN QAR RON RSD RUB SAR SBD SCR SDG SEK SGD SHP SLE SOS SRD SSP STN SVC SYP ' +
-    'SZL THB TJS TMT TOP TRY TTD TWD TZS UAH USD UYU UZS VED VES WST XCD YER ZAR ZMW ZWG',
+    'SZL THB TJS TMT TOP TRY TTD TWD TZS UAH USD UYU UZS VED VES WST XCD XCG YER ZAR ZMW ZWG',
   3: 'BHD IQD JOD KWD LYD OMR TND',
   4: 'CLF UYW',
 } as const;
@@ -22,6 +22,24 @@ const DIGITS: ReadonlyMap<string, number> = new Map(
 );
 
 export const CURRENCY_CODES: readonly string[] = [...DIGITS.keys()].sort();
+
+/** Currencies that another one has replaced, with it and since when (ISO 4217, amendments 176 and 180): books that have them keep them. */
+export const RETIRED: Readonly<Record<string, readonly [into: string, since: string]>> = {
+  ANG: ['XCG', '2025-03-31'],
+  BGN: ['EUR', '2026-01-01'],
+};
+
+/** Units of account in which nothing is paid: companies have balances in them, and no books. */
+const UNITS_OF_ACCOUNT: ReadonlySet<string> = new Set(['CLF', 'UYW']);
+
+/** Why a currency cannot be taken into use, as the base of books or beside it; undefined where it can. */
+export const whyNotForNew = (code: string, use: 'base' | 'foreign'): string | undefined => {
+  const replaced = RETIRED[code];
+  if (replaced !== undefined) return `${code} was replaced by ${replaced[0]} on ${replaced[1]}. Choose ${replaced[0]}.`;
+  return use === 'base' && UNITS_OF_ACCOUNT.has(code)
+    ? `${code} is a unit of account, in which nobody keeps books. Choose the currency that is paid with.`
+    : undefined;
+};
 
 export const isCurrency = (code: string): boolean => DIGITS.has(code);
 

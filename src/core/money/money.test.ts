@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CURRENCY_CODES, minorDigits } from './currency';
+import { CURRENCY_CODES, minorDigits, whyNotForNew } from './currency';
 import { readEntry } from './entry';
 import { formatMinor, plainDecimal } from './format';
 import { minor, sum } from './minor';
@@ -23,6 +23,22 @@ const amountOf = (
   if (!read.ok) return read.problems[0]?.code;
   return read.value.kind === 'blank' ? 'blank' : read.value.amount;
 };
+
+describe('the list of currencies', () => {
+  it('takes no currency into use that another one has replaced, and no unit of account as the base of books', () => {
+    expect(CURRENCY_CODES).toContain('XCG');
+    for (const code of ['ANG', 'BGN'])
+      expect([whyNotForNew(code, 'base'), whyNotForNew(code, 'foreign')]).not.toContain(undefined);
+    expect(whyNotForNew('BGN', 'foreign')).toContain('EUR');
+    expect([whyNotForNew('CLF', 'base') === undefined, whyNotForNew('CLF', 'foreign')]).toEqual([false, undefined]);
+    expect(['EUR', 'XCG', 'JPY', 'BHD'].map((code) => whyNotForNew(code, 'base'))).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
+  });
+});
 
 describe('amounts', () => {
   it('reads back exactly what it writes, in every style and currency', () => {

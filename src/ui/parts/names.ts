@@ -1,6 +1,6 @@
 import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/calendar/dates';
 import { COUNTRY_CODES } from '@/core/country';
-import { CURRENCY_CODES } from '@/core/money/currency';
+import { CURRENCY_CODES, whyNotForNew } from '@/core/money/currency';
 
 const countries = new Intl.DisplayNames('en-GB', { type: 'region' });
 const currencies = new Intl.DisplayNames('en-GB', { type: 'currency' });
@@ -13,7 +13,12 @@ export const countryName = (code: string): string => countries.of(code) ?? code;
 export const countryNames = (): Named =>
   COUNTRY_CODES.map((code) => [code, countryName(code)] as const).sort(([, a], [, b]) => a.localeCompare(b, 'en'));
 
-export const currencyNames = (): Named => CURRENCY_CODES.map((code) => [code, currencies.of(code) ?? code]);
+/** Currencies that can be taken into use. */
+export const currencyNames = (use: 'base' | 'foreign'): Named =>
+  CURRENCY_CODES.filter((code) => whyNotForNew(code, use) === undefined).map((code) => [
+    code,
+    currencies.of(code) ?? code,
+  ]);
 
 /** `2026-07-31` as `31 Jul 2026`, or in the books' own style. */
 export const day = (iso: string, style: DateStyle = PLAIN_DATES): string => writeStyled(iso, style);

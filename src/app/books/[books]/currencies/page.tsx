@@ -15,7 +15,7 @@ export default async function CurrenciesPage({
   const view = await currenciesView(idFrom((await params).books), typeof currency === 'string' ? currency : undefined);
   // While the part is off there is no such stage.
   return view?.frame.parts.includes('currencies') === true ? (
-    <CurrenciesSheet {...view} names={currencyNames()} />
+    <CurrenciesSheet {...view} names={currencyNames('foreign')} />
   ) : (
     notFound()
   );

@@ -1,0 +1,2 @@
+-- The Caribbean guilder (ISO 4217, amendment 176).
+insert into iso_currency (code) values ('XCG');
