@@ -82,6 +82,12 @@ const aboutOf = (account: Account): readonly Meant[] => {
 const SHARED = 0.25;
 /** What a concept tells of an account that is about a related one. */
 const RELATED = 0.42;
+/** Matches an old account; `sure` only says which one it is without a doubt, which takes a small part of the time. */
+export interface Matcher {
+  (row: OldAccount): Match;
+  readonly sure: (row: OldAccount) => AccountId | undefined;
+}
+
 /** A concept that so much speaks for is what an account is about. */
 const ABOUT = 0.6;
 
@@ -89,10 +95,7 @@ const ABOUT = 0.6;
  * Prepares a chart and what is remembered for matching; the returned function matches one old account. The result does not
  * depend on the order of accounts or rows.
  */
-export const matcher = (
-  chart: readonly Account[],
-  memory: readonly Remembered[] = [],
-): ((row: OldAccount) => Match) => {
+export const matcher = (chart: readonly Account[], memory: readonly Remembered[] = []): Matcher => {
   const byId = new Map(chart.map((account) => [account.id, account]));
   const headings = new Map(
     chart.flatMap((one) => (one.heading && one.code !== '' ? [[one.code.toLowerCase(), one]] : [])),
@@ -193,7 +196,7 @@ export const matcher = (
   };
 
   const matched = new Map<string, Match>();
-  return (row) => {
+  const match = (row: OldAccount): Match => {
     // Rows of one old account are many in a large paper, and each is asked about more than once.
     const address = `${row.code}\u0000${row.name}\u0000${row.amount === undefined ? '' : (sideOf(row.amount) ?? '')}`;
     const before = matched.get(address);
@@ -203,30 +206,56 @@ export const matcher = (
     return found;
   };
 
-  function matchOf(row: OldAccount): Match {
+  /** What was decided the last time, where it still can be. */
+  const decided = (row: OldAccount): Match | undefined => {
+    const known = remembered.get(memoryKey(row));
+    if (known === undefined) return undefined;
+    if (known.account === null)
+      return known.reason === null
+        ? undefined
+        : { kind: 'left-out', reason: known.reason, why: 'left out the last time', candidates: [] };
+    const account = byId.get(known.account);
+    return account === undefined || account.heading || !account.active
+      ? undefined
+      : { kind: 'matched', account: account.id, sure: true, why: 'as the last time', candidates: [] };
+  };
+
+  const surely = (row: OldAccount): ReturnType<typeof certain> => {
     const { code, name } = row;
     const key = code.trim().toLowerCase();
-    const known = remembered.get(memoryKey(row));
-    if (known !== undefined) {
-      const account = known.account === null ? undefined : byId.get(known.account);
-      if (known.account === null && known.reason !== null)
-        return { kind: 'left-out', reason: known.reason, why: 'left out the last time', candidates: [] };
-      if (account !== undefined && !account.heading && account.active)
-        return { kind: 'matched', account: account.id, sure: true, why: 'as the last time', candidates: [] };
-    }
-    const words = contentWords(name);
-    const plainName = folded(name);
     const coded = key === '' ? undefined : byCode.get(key);
     const side = row.amount === undefined ? undefined : sideOf(row.amount);
-    const meant = meantBy(name, side);
-    const like =
+    // Only an account of the same code is compared by what it is about.
+    const like = (): boolean =>
       coded !== undefined &&
       (side === undefined || side === normalSide(coded)) &&
-      (alike(meant, coded).score >= ABOUT || overlap(words, meanings.get(coded.id) ?? new Set(), weight) >= SHARED);
-    const sure = certain(row, coded, byName.get(plainName) ?? [], like);
+      (alike(meantBy(name, side), coded).score >= ABOUT ||
+        overlap(contentWords(name), meanings.get(coded.id) ?? new Set(), weight) >= SHARED);
+    return certain(row, coded, byName.get(folded(name)) ?? [], like);
+  };
+
+  return Object.assign(match, {
+    sure: (row: OldAccount): AccountId | undefined => {
+      const before = decided(row);
+      if (before !== undefined) return before.kind === 'matched' ? before.account : undefined;
+      const found = surely(row);
+      return found !== undefined && byId.get(found.account)?.active === true ? found.account : undefined;
+    },
+  });
+
+  function matchOf(row: OldAccount): Match {
+    const before = decided(row);
+    if (before !== undefined) return before;
+    const { code, name } = row;
+    const key = code.trim().toLowerCase();
+    const sure = surely(row);
     const account = sure === undefined ? undefined : byId.get(sure.account);
     if (sure !== undefined && account?.active === true)
       return { kind: 'matched', account: sure.account, sure: true, why: sure.why, candidates: [] };
+    const words = contentWords(name);
+    const plainName = folded(name);
+    const coded = key === '' ? undefined : byCode.get(key);
+    const meant = meantBy(name, row.amount === undefined ? undefined : sideOf(row.amount));
     const pool = new Set<Account>();
     if (coded !== undefined) pool.add(coded);
     for (const account of byName.get(plainName) ?? []) pool.add(account);
@@ -281,11 +310,11 @@ const certain = (
   { name }: OldAccount,
   coded: Account | undefined,
   named: readonly Account[],
-  like: boolean,
+  like: () => boolean,
 ): { readonly account: AccountId; readonly why: string } | undefined => {
   if (coded !== undefined) {
     if (folded(name) === folded(coded.name)) return { account: coded.id, why: 'same code and name' };
-    if (name === '' || like)
+    if (name === '' || like())
       if (named.length !== 1 || named[0] === coded)
         return { account: coded.id, why: name === '' ? 'same code' : 'same code, a like name' };
   }
@@ -301,17 +330,16 @@ export const lineMeant = (name: string, side: Side | undefined): Classification 
 
 /** The normal side of an old account that is one of the chart without a doubt. Each old account is looked for once. */
 export const hintOf = (
-  match: (row: OldAccount) => Match,
+  match: Matcher,
   chart: readonly Account[],
 ): ((row: Pick<OldAccount, 'code' | 'name'>) => Side | undefined) => {
-  const byId = new Map(chart.map((account) => [account.id, account]));
+  const sides = new Map(chart.map((account) => [account.id, normalSide(account)]));
   const known = new Map<string, Side | undefined>();
   return ({ code, name }) => {
     const key = `${code}\u0000${name}`;
     if (known.has(key)) return known.get(key);
-    const found = match({ code, name });
-    const account = found.kind === 'matched' && found.sure ? byId.get(found.account) : undefined;
-    const side = account === undefined ? undefined : normalSide(account);
+    const account = match.sure({ code, name });
+    const side = account === undefined ? undefined : sides.get(account);
     known.set(key, side);
     return side;
   };
