@@ -61,7 +61,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await page.getByLabel('Account', { exact: true }).fill('5010 Cost of goods sold');
   await page.getByRole('button', { name: 'Use this account' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'Cost of dried kelp sold' })).toContainText(
-    '5010 Cost of goods sold chosen',
+    '5010 Cost of goods sold',
   );
   await page.getByRole('button', { name: /^To decide/ }).click();
   await page.getByRole('row').filter({ hasText: 'Coastal enterprise grant' }).click();

@@ -92,10 +92,16 @@ const SAYS_LINE = 0.45;
 
 /** A statement line by what an account's name is about, in the languages of the trade. */
 export const lineByName = (name: string): Inferred | undefined => {
+  const whole = WORD_LINE.get(folded(name));
+  if (whole !== undefined) return { classification: whole, why: `its name says “${name.trim()}”` };
   const [first] = meantBy(name);
-  return first === undefined || first.score < SAYS_LINE
-    ? undefined
-    : { classification: first.concept.line, why: `its name says “${first.by}”` };
+  if (first !== undefined && first.score >= SAYS_LINE)
+    return { classification: first.concept.line, why: `its name says “${first.by}”` };
+  // "Tours income": what it is of nobody knows, but not what it is.
+  const words = folded(name).split(' ');
+  const type = [words.at(-1), words[0]].find((word) => word !== undefined && word.length > 3 && WORD_LINE.has(word));
+  const line = type === undefined ? undefined : WORD_LINE.get(type);
+  return line === undefined ? undefined : { classification: line, why: `its name says “${type ?? ''}”` };
 };
 
 /**

@@ -112,7 +112,15 @@ const likeness = (word: string, known: string): number => {
     const away = distance(word, known);
     if (away <= (known.length >= 9 ? 2 : 1)) return 0.85;
   }
-  if (word.length >= 3 && word.length <= known.length * 0.75 && word.at(-1) === known.at(-1) && isWithin(word, known))
+  // Letters are left out of long words, vowels first.
+  const vowels = word.match(/[aeiouy]/g)?.length ?? 0;
+  if (
+    word.length >= 3 &&
+    word.length <= known.length * 0.75 &&
+    (vowels <= 1 || word.length >= 6) &&
+    word.at(-1) === known.at(-1) &&
+    isWithin(word, known)
+  )
     return 0.65;
   if (word.length >= 4 && word.length <= known.length * 0.75 && !/[aeiou]/.test(word.slice(1)) && isWithin(word, known))
     return 0.6;
