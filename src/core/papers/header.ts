@@ -1,5 +1,7 @@
 import { isCurrency } from '../money/currency';
 import { type Row, textOf } from '../files/cells';
+import { folded } from '../words/folded';
+import { PRINTED } from '../words/paper-words';
 import { lookOf } from './survey';
 import { type Title, isAmountTitle, isTelling, titleOf } from './titles';
 
@@ -68,6 +70,8 @@ const isUpper = (above: Row, lower: Row): boolean => {
   const own = lower.map(textOf).filter((text) => text !== '');
   const groups = upper.filter((text) => text !== '').length;
   if (groups < 1 || upper.some((text) => text.length > MOST_TITLE) || holdsAmounts(above)) return false;
+  // What says when the list was printed groups nothing.
+  if (upper.some((text) => PRINTED.in(folded(text)) !== undefined)) return false;
   const repeats = new Set(own).size < own.length;
   const titles = upper.map(titleOf);
   const first = upper.findIndex((text) => text !== '');
