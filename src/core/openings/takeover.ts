@@ -2,7 +2,7 @@ import { type Account, type AccountId, LONGEST_CODE, called } from '../chart/acc
 import { type Classification, classFacts, typeOf } from '../chart/classes';
 import { codeSource } from '../chart/codes';
 import { byCode } from '../chart/tree';
-import { type Minor, NIL, add, sum } from '../money/minor';
+import { type Minor, NIL, type Side, add, sideOf, sum } from '../money/minor';
 import type { PaperRow } from '../papers/paper-row';
 import { type Problem, plural, problem } from '../result';
 import { type Totals, totalsOf } from './level';
@@ -189,8 +189,15 @@ export const classGuesser = (
   const neighbours = new Map<string, Classification>();
   for (const { heading, code, classification } of chart)
     if (!heading && !neighbours.has(neighbourhood(code))) neighbours.set(neighbourhood(code), classification);
+  // Rows of one name are many in a large paper.
+  const meant = new Map<string, Classification | undefined>();
+  const lineOf = (name: string, side: Side | undefined): Classification | undefined => {
+    const key = `${side ?? ''}/${name}`;
+    if (!meant.has(key)) meant.set(key, lineMeant(name, side));
+    return meant.get(key);
+  };
   return ({ code, name, amount, section }) => {
-    const word = lineMeant(name, amount === 0n ? undefined : amount > 0n ? 'debit' : 'credit');
+    const word = lineOf(name, sideOf(amount));
     if (section !== undefined && (word === undefined || typeOf(word) !== typeOf(section))) return section;
     return word ?? neighbours.get(neighbourhood(code)) ?? (amount < 0n ? 'current-liability' : 'operating-expense');
   };
