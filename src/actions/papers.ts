@@ -12,7 +12,8 @@ import {
   called,
   chartIndex,
 } from '@/core/chart/account';
-import { CLASS_IDS, normalSide, typeOf } from '@/core/chart/classes';
+import { contraByName } from '@/core/chart/infer';
+import { CLASS_IDS, typeOf } from '@/core/chart/classes';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { type Minor, NIL, add, onSide, sideOf, sum } from '@/core/money/minor';
 import { type Creation, type Decision, headingsFor, partsOf } from '@/core/openings/takeover';
@@ -24,7 +25,6 @@ import { MOST_ROWS } from '@/core/files/limits';
 import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/files/formats';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';
-import { sideByWords } from '@/core/papers/sign';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
@@ -363,7 +363,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() 
         name,
         classification,
         parent: parent ?? madeUnder.get(classification) ?? null,
-        contra: sideByWords(name, classification) !== normalSide({ classification, contra: false }),
+        contra: contraByName(name, classification),
         role: typeOf(classification) === 'asset' && /\bbank\b/i.test(name) ? ('bank' as const) : null,
         origin,
       },

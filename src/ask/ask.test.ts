@@ -106,6 +106,10 @@ describe('asking without the screen', () => {
       rows: ['2210'],
       label: 'very likely',
     });
+    // Three decimals are counted as they are, none is cut off.
+    expect(
+      first(askSearch(file('code,line,debit,credit\n1,current-asset,5000.125,\n2,equity,,5000.152\n'), undefined)),
+    ).toMatchObject({ kinds: ['transposed'], explains: '-0.027', changes: [{ code: '1', to: '5000.152' }] });
     expect(askSearch(file('code,debit,credit\n1,5,5\n'), undefined)).toEqual({ ok: true, value: [] });
   });
 });

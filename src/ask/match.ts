@@ -1,6 +1,6 @@
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification, typeOf } from '@/core/chart/classes';
-import { lineByWord } from '@/core/chart/infer';
+import { contraByName, lineByWord } from '@/core/chart/infer';
 import { sideOf } from '@/core/money/minor';
 import { matcher } from '@/core/openings/match';
 import { type Meant, meantBy } from '@/core/words/concepts/recogniser';
@@ -27,15 +27,17 @@ const accountOf = (row: Asked, at: number): Account => {
     ({ concept, score }) => score > 0.5 && (type === '' || typeOf(concept.line) === type),
   )?.concept;
   const role = ACCOUNT_ROLES.find(({ id, label }) => [plain(id), plain(label)].includes(plain(row.get('role') ?? '')));
+  const classification =
+    line ?? meant?.line ?? FIRST_LINE[type] ?? lineByWord(type)?.classification ?? 'operating-expense';
   return {
     ...PLAIN_ACCOUNT,
     id: accountId(at + 1),
     code: row.get('code') ?? '',
     name,
     heading: /^(?:true|1|yes|x|heading)$/i.test(row.get('heading') ?? '') || plain(row.get('role') ?? '') === 'heading',
-    classification: line ?? meant?.line ?? FIRST_LINE[type] ?? lineByWord(type)?.classification ?? 'operating-expense',
+    classification,
     role: role?.id ?? null,
-    contra: meant !== undefined && (meant.side === 'debit') !== ['asset', 'expense'].includes(typeOf(meant.line)),
+    contra: contraByName(name, classification),
   };
 };
 

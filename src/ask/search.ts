@@ -1,5 +1,6 @@
 import { accountId } from '@/core/chart/account';
 import { ACCOUNT_ROLES, CLASSIFICATIONS, normalSide } from '@/core/chart/classes';
+import { contraByName } from '@/core/chart/infer';
 import { isCurrency, minorDigits } from '@/core/money/currency';
 import { type Minor, minor } from '@/core/money/minor';
 import { trustOf } from '@/core/openings/search/labels';
@@ -16,8 +17,13 @@ interface File {
 
 const MOST = 12;
 
-/** Amounts are told in the smallest unit that any of them has, so that a step of a unit is what the books' would be. */
-const UNIT = 10n ** BigInt(DIGITS - 2);
+/** Decimals that the amounts of all rows need, two at least: the minor unit in which the search counts. */
+const decimalsIn = (rows: readonly Asked[]): number => {
+  const units = rows.flatMap((row) => [unitsOf(row.get('debit')) ?? 0n, unitsOf(row.get('credit')) ?? 0n]);
+  let decimals = 2;
+  while (decimals < DIGITS && units.some((one) => one % 10n ** BigInt(DIGITS - decimals) !== 0n)) decimals += 1;
+  return decimals;
+};
 
 const figureOf = (
   row: Asked,
@@ -25,6 +31,7 @@ const figureOf = (
   amount: Minor,
   rows: readonly Minor[],
   order: number | undefined,
+  decimals: number,
 ): SearchFigure => {
   const name = row.get('name') ?? '';
   const meant = meantBy(name)[0]?.concept;
@@ -39,20 +46,17 @@ const figureOf = (
     code: row.get('code') ?? '',
     amount,
     classification,
-    normal: normalSide({
-      classification,
-      contra:
-        meant !== undefined &&
-        meant.line === classification &&
-        (meant.side === 'debit') !== (normalSide({ classification, contra: false }) === 'debit'),
-    }),
+    normal: normalSide({ classification, contra: contraByName(name, classification) }),
     role: ACCOUNT_ROLES.find(({ id }) => id === row.get('role'))?.id ?? null,
     rows,
     ...(order === undefined ? {} : { order }),
     ...(isCurrency(currency) && rate !== undefined
       ? {
           // One unit of the currency is worth so much of base, in minor units of both.
-          rates: { now: { n: BigInt(whole + fraction) * 100n, d: 10n ** BigInt(fraction.length) * scale }, others: [] },
+          rates: {
+            now: { n: BigInt(whole + fraction) * 10n ** BigInt(decimals), d: 10n ** BigInt(fraction.length) * scale },
+            others: [],
+          },
           ...(foreign === undefined || row.get('amount') === ''
             ? {}
             : { foreign: minor((foreign * scale) / 10n ** BigInt(DIGITS)) }),
@@ -67,6 +71,8 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
   if (!asked.ok) return asked;
   const rows = paper === undefined ? ok([]) : askedRows(paper.bytes, paper.name, ['code']);
   if (!rows.ok) return rows;
+  const decimals = decimalsIn([...asked.value, ...rows.value]);
+  const unit = 10n ** BigInt(DIGITS - decimals);
   const own = new Map<string, { readonly amounts: Minor[]; readonly order: number }>();
   const untaken: UntakenRow[] = [];
   const codes = new Set(asked.value.map((row) => row.get('code') ?? ''));
@@ -79,7 +85,7 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
           `Row ${String(at + 2)} of ${paper?.name ?? ''} has a debit or credit that is no plain decimal number.`,
         ),
       );
-    const amount = minor(balance / UNIT);
+    const amount = minor(balance / unit);
     const code = row.get('code') ?? '';
     if (!codes.has(code))
       untaken.push({ paper: 1, row: at + 2, text: `${code} ${row.get('name') ?? ''}`.trim(), amount, account: null });
@@ -104,9 +110,10 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
       figureOf(
         row,
         at,
-        minor(balance / UNIT),
+        minor(balance / unit),
         behind?.amounts ?? [],
         behind?.order ?? (rows.value.length === 0 ? at : undefined),
+        decimals,
       ),
     );
   }
@@ -119,14 +126,14 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
         ...changes.map(({ account }) => byId.get(account)?.code ?? ''),
         ...(row === undefined ? [] : [row.text]),
       ]),
-      explains: said(explains * UNIT),
+      explains: said(explains * unit),
       weight: Math.round(weight * 10_000) / 10_000,
       label: trustOf(weight),
       changes: causes.flatMap(({ changes }) =>
         changes.map(({ account, from, to }) => ({
           code: byId.get(account)?.code ?? '',
-          from: said(from * UNIT),
-          to: said(to * UNIT),
+          from: said(from * unit),
+          to: said(to * unit),
         })),
       ),
     })),

@@ -41,8 +41,9 @@ export const unitsOf = (text: string | undefined): bigint | undefined => {
 
 /** Units as decimal text with two decimals, or more where they need them. */
 export const said = (units: bigint): string => {
-  const text = plainDecimal(units, DIGITS);
-  return /00$/.test(text) ? text.slice(0, -2) : text;
+  let [text, decimals] = [plainDecimal(units, DIGITS), DIGITS];
+  for (; decimals > 2 && text.endsWith('0'); decimals -= 1) text = text.slice(0, -1);
+  return text;
 };
 
 /** What a row's debit and credit columns come to, debit positive; or the row's number where they are none. */

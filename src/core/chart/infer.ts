@@ -1,7 +1,8 @@
 import { distance } from 'fastest-levenshtein';
 import { folded } from '../words/folded';
+import { standsAgainst } from '../words/side-words';
 import { meantBy } from '../words/concepts/recogniser';
-import { CLASSIFICATIONS, type Classification, classFacts } from './classes';
+import { CLASSIFICATIONS, type Classification, classFacts, typeOf } from './classes';
 import { type CodeScheme, lineByRange } from './scheme';
 
 /** A statement line that an account most likely stands on, and why. */
@@ -102,6 +103,12 @@ export const lineByName = (name: string): Inferred | undefined => {
   const type = [words.at(-1), words[0]].find((word) => word !== undefined && word.length > 3 && WORD_LINE.has(word));
   const line = type === undefined ? undefined : WORD_LINE.get(type);
   return line === undefined ? undefined : { classification: line, why: `its name says “${type ?? ''}”` };
+};
+
+/** Whether an account of this name stands against the others of its statement line. */
+export const contraByName = (name: string, classification: Classification): boolean => {
+  const type = typeOf(classification);
+  return standsAgainst(name, type === 'asset' ? 'assets' : type === 'expense' ? 'costs' : 'credits');
 };
 
 /**

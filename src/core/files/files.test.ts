@@ -12,7 +12,7 @@ import { titleOf } from '../papers/titles';
 import { readRates } from '../papers/rates';
 import { recognise } from '../papers/recognise';
 import { datesIn } from '../papers/dates-in';
-import { sideByWords } from '../papers/sign';
+import { usualSide } from '../words/side-words';
 import { rateBook } from '../money/rate-book';
 import { folded } from './cells';
 import { cleaned, isClean, oneLine } from './clean';
@@ -199,7 +199,7 @@ describe('every public reader takes a megabyte of anything', () => {
     'code and name': splitCodeName,
     title: titleOf,
     dates: datesIn,
-    side: (text) => sideByWords(text, undefined),
+    side: (text) => usualSide(text),
     folded,
     cleaned,
     'chart lines': (text) => readLines(text, '', 'EUR'),

@@ -1,8 +1,5 @@
-/** What a text file may be encoded in, as the screen names it; those after UTF-16 have a character for every byte, or nearly. */
-export const ENCODINGS = [
-  'utf-8',
-  'utf-16le',
-  'utf-16be',
+/** Encodings of one byte a character, the commonest first. */
+export const SINGLE_BYTE = [
   'windows-1252',
   'windows-1250',
   'iso-8859-2',
@@ -16,12 +13,13 @@ export const ENCODINGS = [
   'cp866',
   'koi8-r',
   'macintosh',
-  'shift_jis',
-  'euc-jp',
-  'gb18030',
-  'big5',
-  'euc-kr',
 ] as const;
+
+/** Encodings of two bytes for most characters. */
+export const DOUBLE_BYTE = ['shift_jis', 'euc-jp', 'gb18030', 'big5', 'euc-kr'] as const;
+
+/** What a text file may be encoded in, as the screen names it. */
+export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', ...SINGLE_BYTE, ...DOUBLE_BYTE] as const;
 export type Encoding = (typeof ENCODINGS)[number];
 
 /** Letters beyond ASCII of a language, in lower case; what a text in it has. */

@@ -1,5 +1,5 @@
 import iconv from 'iconv-lite';
-import { ALPHABETS, ENCODINGS, type Encoding } from './formats';
+import { ALPHABETS, DOUBLE_BYTE, ENCODINGS, type Encoding, SINGLE_BYTE } from './formats';
 
 export const decodeAs = (bytes: Uint8Array, encoding: string): string =>
   encoding.startsWith('utf-')
@@ -110,23 +110,6 @@ const badness = (text: string): number => {
 
 const isCapital = (character: string): boolean => character !== character.toLowerCase();
 
-const SINGLE: readonly Encoding[] = [
-  'windows-1252',
-  'windows-1250',
-  'iso-8859-2',
-  'windows-1254',
-  'windows-1257',
-  'windows-1251',
-  'windows-1253',
-  'cp850',
-  'cp852',
-  'cp857',
-  'cp866',
-  'koi8-r',
-  'macintosh',
-];
-const DOUBLE: readonly Encoding[] = ['shift_jis', 'euc-jp', 'euc-kr', 'gb18030', 'big5'];
-
 /** What texts of East Asia have most: kana, hangul, and the characters of bookkeeping. */
 const USUAL =
   /[\u3040-\u30ff\uac00-\ud7a3]|[科目余额残高借貸贷方资資产產负負债債金現现款本費费用收入利年月日会計计合総总应應付銀银行税稅业業株式社公司表期末初]/u;
@@ -134,12 +117,11 @@ const USUAL =
 /** The encoding in two bytes a character under which a text is East Asian throughout. */
 const doubleOf = (sample: Uint8Array): Encoding | undefined => {
   let best: { readonly encoding: Encoding; readonly share: number } | undefined;
-  for (const encoding of DOUBLE) {
+  for (const encoding of DOUBLE_BYTE) {
     const text = decodeAs(sample, encoding);
     const wide = Array.from(text).filter((character) => character > '\u00ff');
     if (wide.length < 4 || wide.filter((character) => character === '\ufffd').length * 50 > wide.length) continue;
-    // Kana of half width are what single bytes become by chance.
-    // So are wide characters in the middle of words of Latin letters.
+    // Kana of half width are what single bytes become by chance, and so are wide characters within words of Latin letters.
     const odd =
       wide.filter((character) => /[\uff61-\uff9f\ue000-\uf8ff\ufffd]/.test(character)).length +
       (text.match(/[a-z][^\0-\u00ff]|[^\0-\u00ff][a-z]/g)?.length ?? 0);
@@ -152,7 +134,7 @@ const doubleOf = (sample: Uint8Array): Encoding | undefined => {
 /** The encoding of text in one byte a character: the one in which it reads as one language; among equals, the commonest. */
 const singleOf = (sample: Uint8Array): Encoding => {
   let best: { encoding: Encoding; bad: number } = { encoding: 'windows-1252', bad: Infinity };
-  for (const encoding of SINGLE) {
+  for (const encoding of SINGLE_BYTE) {
     const bad = badness(decodeAs(sample, encoding));
     if (bad < best.bad) best = { encoding, bad };
   }

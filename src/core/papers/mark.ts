@@ -14,13 +14,11 @@ export const WHY = {
   unnamed: 5,
   breakdown: 6,
   nil: 7,
-  carried: 8,
   level: 9,
   sides: 10,
   left: 11,
   remark: 12,
   byHand: 13,
-  continued: 14,
 } as const;
 
 export interface Marks {

@@ -9,7 +9,7 @@ import { breakdowns, sumsAbove } from './sums-above';
 import { totalWords } from './total-words';
 import type { Values } from './values';
 
-/** Marks the rows of a paper by their words and by what they add up to. `headings` are the folded texts of its headings. */
+/** Marks the rows of a paper by their words and by what they add up to; rows that a person decided about stay as decided. */
 export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly<Record<string, boolean>>): Marks => {
   const marks: Marks = {
     mark: new Uint8Array(skeleton.size),

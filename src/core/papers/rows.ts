@@ -43,7 +43,7 @@ const joinedText = (cells: Row): string => {
   return text.length > 300 ? text.slice(0, 300) : text;
 };
 
-/** Said of a total that stands above its rows. */
+/** What is said of a row that is no account. */
 const NOTES: Readonly<Record<number, string>> = {
   [WHY.words]: 'a total, by its words',
   [WHY.under]: 'the sum of the rows under it',
@@ -57,8 +57,9 @@ const NOTES: Readonly<Record<number, string>> = {
   [WHY.left]: 'an amount without a code: the accounts net to zero without it',
   [WHY.remark]: 'no amount: a heading or a remark',
   [WHY.byHand]: 'set aside by hand',
-  [WHY.continued]: 'the rest of the name above it',
 };
+
+const CONTINUED = 'the rest of the name above it';
 
 /** Why the amount cells of a row do not read. */
 const badOf = (cells: Row, places: Places, reading: Reading, money: PaperMoney): string => {
@@ -89,12 +90,12 @@ const KIND_OF_MARK: Readonly<Record<number, PaperRow['kind']>> = {
 };
 
 /** A name that goes on in the next line: text alone, in small letters, right under an account. */
-const goesOn = (skeleton: Skeleton, trial: Trial, at: number): boolean =>
+const goesOn = (skeleton: Skeleton, trial: Trial, continued: ReadonlySet<number>, at: number): boolean =>
   trial.marks.mark[at] === MARK.heading &&
   trial.marks.why[at] === WHY.remark &&
   skeleton.code[at] === '' &&
   /^\p{Ll}/u.test(skeleton.name[at] ?? '') &&
-  (trial.marks.mark[at - 1] === MARK.account || trial.marks.why[at - 1] === WHY.continued);
+  (trial.marks.mark[at - 1] === MARK.account || continued.has(at - 1));
 
 /**
  * The rows of a table as a trial found them: accounts, headings, totals, the title block. Nothing is dropped; what is not an
@@ -114,6 +115,7 @@ export const rowsOf = (
   // After its total a section is over: a heading that says nothing then begins another one.
   let over = false;
   let lastAccount = -1;
+  const continued = new Set<number>();
   const made: PaperRow[] = [];
   table.rows.forEach((cells, at) => {
     const [code, name, indent] = [skeleton.code[at] ?? '', skeleton.name[at] ?? '', skeleton.indent[at] ?? 0];
@@ -137,12 +139,12 @@ export const rowsOf = (
       );
       return;
     }
-    if (table.printed === true && goesOn(skeleton, trial, at) && lastAccount >= 0) {
-      marks.why[at] = WHY.continued;
+    if (table.printed === true && goesOn(skeleton, trial, continued, at) && lastAccount >= 0) {
+      continued.add(at);
       const account = made[lastAccount];
       if (account !== undefined)
         made[lastAccount] = { ...account, name: `${account.name} ${name}`.slice(0, MOST_NAME) };
-      made.push(plain('heading', NOTES[WHY.continued]));
+      made.push(plain('heading', CONTINUED));
       return;
     }
     const mark = marks.mark[at] ?? MARK.none;

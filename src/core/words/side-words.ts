@@ -71,6 +71,11 @@ const DEBITS = lexicon(
 
 const strength = (lexicon: Lexicon, words: string): number => lexicon.in(words)?.length ?? 0;
 
+/** Whether an account of this name stands against the others of its kind: drawings against equity, what is lost in value against assets. */
+export const standsAgainst = (name: string, of: 'assets' | 'costs' | 'credits'): boolean =>
+  name.length <= 300 &&
+  strength({ assets: AGAINST_ASSETS, costs: AGAINST_COSTS, credits: AGAINST_CREDITS }[of], folded(name)) > 0;
+
 /**
  * The side on which an account of this name usually stands, where its words tell; `section` is the side of the section in which
  * it stands, against which some accounts are shown.
@@ -78,9 +83,9 @@ const strength = (lexicon: Lexicon, words: string): number => lexicon.in(words)?
 export const usualSide = (name: string, section?: Side): Side | undefined => {
   if (name.length > 300) return undefined;
   const words = folded(name);
-  if (section === 'credit') return strength(AGAINST_CREDITS, words) > 0 ? 'debit' : 'credit';
-  if (strength(AGAINST_ASSETS, words) > 0) return 'credit';
-  if (section === 'debit') return strength(AGAINST_COSTS, words) > 0 ? 'credit' : 'debit';
+  if (section === 'credit') return standsAgainst(name, 'credits') ? 'debit' : 'credit';
+  if (standsAgainst(name, 'assets')) return 'credit';
+  if (section === 'debit') return standsAgainst(name, 'costs') ? 'credit' : 'debit';
   const [debit, credit] = [strength(DEBITS, words), strength(CREDITS, words)];
   return debit === credit ? undefined : debit > credit ? 'debit' : 'credit';
 };
