@@ -11,6 +11,7 @@ import { PGlite } from '@electric-sql/pglite';
 import { createBooks } from '@/actions/books';
 import { closeDatabase, useDatabase } from '@/actions/context';
 import { openingsView } from '@/actions/views';
+import { toWire } from '@/core/money/wire';
 import { openDirectory } from '@/store/open';
 import how from '../scripts/server.json';
 import { CORPUS, control } from '../tests/hostile/corpus';
@@ -21,14 +22,6 @@ const root = mkdtempSync(join(tmpdir(), 'bathron-attack-'));
 const data = join(root, 'data');
 const address = `http://127.0.0.1:${port}`;
 const PEOPLE = 20;
-
-/** Server actions by name, as the build numbers them. */
-const actionId = (name: string): string => {
-  const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
-    readonly node: Readonly<Record<string, { readonly exportedName?: string }>>;
-  };
-  return Object.entries(manifest.node).find(([, one]) => one.exportedName === name)?.[0] ?? '';
-};
 
 interface Sheet {
   readonly books: number;
@@ -80,18 +73,16 @@ const request: typeof fetch = (input, options) =>
   });
 
 /** One person who saves a figure of an account of their own, as the sheet does. */
-const saver = ({ books, set }: Sheet, account: number, id: string) => {
+const saver = ({ books, set }: Sheet, account: number) => {
   let revision = 0;
   let amount = 0;
   return async (): Promise<number> => {
     amount += 1;
     const begun = performance.now();
-    const response = await request(`${address}/books/${String(books)}/openings`, {
+    const response = await request(`${address}/books/${String(books)}/openings/figures`, {
       method: 'POST',
-      headers: { 'next-action': id, 'content-type': 'text/plain;charset=UTF-8', origin: address },
-      body: JSON.stringify([
-        { books, set, entries: [{ account, amount: `$n${String(amount)}`, revision, restores: false }] },
-      ]),
+      headers: { 'content-type': 'application/json', origin: address },
+      body: toWire({ set, entries: [{ account, amount: BigInt(amount), revision, restores: false }] }),
     });
     const text = await response.text();
     const found = /"revision":(\d+)/.exec(text)?.[1];
@@ -122,11 +113,10 @@ const meanwhile = async (
   work: () => Promise<void>,
   rest: number,
 ): Promise<readonly number[]> => {
-  const id = actionId('saveFigures');
   const took: number[] = [];
   const state = { going: true };
   const savers = sheet.accounts.slice(0, people).map(async (account) => {
-    const save = saver(sheet, account, id);
+    const save = saver(sheet, account);
     // The first ones warm the server.
     await save();
     while (state.going) {

@@ -15,4 +15,4 @@ export const proxy = (request: NextRequest): Response => {
 };
 
 /** All addresses but those that guard themselves: a body that passes through here is held whole, and cut where it is large. */
-export const config = { matcher: ['/((?!books/\\d+/(?:papers/bring|chart/import/take|currencies/rates)$).*)'] };
+export const config = { matcher: ['/((?!books/\\d+/(?:papers/bring|chart/import/take|currencies/rates|openings/figures)$).*)'] };

@@ -34,7 +34,6 @@ import {
   currentAmounts,
   currentSet,
   lockLines,
-  partsOfLines,
   sourcesOf,
   writeLines,
 } from '@/store/openings';
@@ -488,15 +487,9 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
     set.id,
     changes.map((change) => ({ account: change.account, amount: change.from })),
   );
-  const parts = await partsOfLines(
-    tx,
-    books.id,
-    set.id,
-    changes.map((change) => change.account),
-  );
   const writings = changes.flatMap((change): Writing[] =>
     (stored.get(change.account)?.amount ?? null) === change.to &&
-    sameParts(parts.get(change.account)?.parts ?? [], change.toParts)
+    sameParts(stored.get(change.account)?.parts ?? [], change.toParts)
       ? [
           {
             account: change.account,
@@ -510,7 +503,7 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
         ]
       : [],
   );
-  await writeLines(tx, books.id, set.id, writings, newId(), actor.person, now);
+  await writeLines(tx, books.id, set.id, writings, newId(), actor.person, now, stored);
   await deleteTakeOver(tx, books.id, input.batch);
   await record(
     tx,

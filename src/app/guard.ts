@@ -1,8 +1,8 @@
 /**
  * What every request goes through before anything else: which names this server answers to, which pages may ask it, and the
  * headers that go with every answer. They are decided here and nowhere else, since what is set in several places overwrites
- * itself. `proxy.ts` asks for all addresses but those that take large files, whose body it would hold a second time; these ask
- * themselves (`guarded`).
+ * itself. `proxy.ts` asks for all addresses but those that take large files, whose body it would hold a second time, and the
+ * one that is asked most; these ask themselves (`guarded`).
  */
 
 /** Names under which a browser on this machine reaches the server. */
@@ -21,7 +21,7 @@ const nameOf = (host: string): string => host.toLowerCase().replace(/:\d{1,5}$/,
 
 /** Addresses that answer with a file or data and never with a page. */
 export const NO_PAGE =
-  /^\/(?:simulated\/|books\/\d+\/(?:logo|accounts(?:\/\d+)?|papers\/(?:bring|\d+\/(?:file|matching))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|compare\/export)|statements\/[a-z-]+\/export)\/?$)/;
+  /^\/(?:simulated\/|books\/\d+\/(?:logo|accounts(?:\/\d+)?|papers\/(?:bring|\d+\/(?:file|matching))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|figures|compare\/export)|statements\/[a-z-]+\/export)\/?$)/;
 
 const development = process.env.NODE_ENV === 'development';
 
@@ -99,7 +99,7 @@ export const refusal = (request: Request): Response | undefined => {
   return undefined;
 };
 
-/** A handler of an address that takes large files. */
+/** A handler of an address that guards itself. */
 export const guarded =
   <Given>(handle: (request: Request, given: Given) => Promise<Response>) =>
   async (request: Request, given: Given): Promise<Response> =>

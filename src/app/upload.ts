@@ -1,5 +1,6 @@
 import { boundedBytes } from '@/actions/bounded';
 import { megabytes } from '@/core/files/limits';
+import { fromWire } from '@/core/money/wire';
 
 const refused = (status: number, code: string, message: string): Response =>
   Response.json({ ok: false, problems: [{ code, message }] }, { status });
@@ -24,3 +25,16 @@ export const namedUpload = (request: Request): string | Response => {
 export const bounded = async (request: Request, limit: number): Promise<Uint8Array<SharedArrayBuffer> | Response> =>
   (await boundedBytes(request.body, limit)) ??
   refused(413, 'upload.large', `The file is larger than ${megabytes(limit)}, which is the most that is taken.`);
+
+/** The object that came as a body of JSON; its shape is for the action to check. */
+export const sentValue = async (request: Request, limit: number): Promise<object | Response> => {
+  const bytes = await bounded(request, limit);
+  if (bytes instanceof Response) return bytes;
+  try {
+    const value = fromWire(new TextDecoder('utf-8', { fatal: true }).decode(bytes));
+    if (typeof value === 'object' && value !== null) return value;
+  } catch (error) {
+    if (!(error instanceof SyntaxError || error instanceof TypeError)) throw error;
+  }
+  return refused(400, 'request.body', 'What was sent is no JSON object, so nothing was stored.');
+};

@@ -100,7 +100,7 @@ export const partsOfLines = async (
   booksId: number,
   setId: number,
   accounts: readonly number[],
-): Promise<ReadonlyMap<AccountId, { readonly parts: readonly Part[]; readonly own: string | null }>> => {
+): Promise<ReadonlyMap<AccountId, Pick<HeldLine, 'parts' | 'own'>>> => {
   const rows = await tx.query<Part & { account: AccountId; own: string | null }>(
     `select p.account_id as account, p.currency, p.amount, p.base, a.currency as own
      from opening_part p join account a on a.id = p.account_id
@@ -196,20 +196,31 @@ export const currentAmounts = async (
   return found;
 };
 
-/** The stored lines of the given accounts with who set them, held against other writers until the transaction ends. */
+/** A stored figure with who set it, its parts, and the foreign currency in which its account is kept. */
+export interface HeldLine extends OpeningLine {
+  readonly by: string;
+  readonly at: string;
+  readonly parts: readonly Part[];
+  readonly own: string | null;
+}
+
+/** The stored lines of the given accounts, held against other writers until the transaction ends. */
 export const lockLines = async (
   tx: Queryable,
   booksId: number,
   setId: number,
   accounts: readonly number[],
-): Promise<ReadonlyMap<AccountId, OpeningLine & { readonly by: string; readonly at: string }>> => {
-  const rows = await tx.query<OpeningLine & { by: string; at: string }>(
-    `select l.account_id as account, l.amount, l.source, l.paper_id as paper, l.why, l.revision, p.name as by, l.set_at as at
-     from opening_line l join person p on p.id = l.set_by
+): Promise<ReadonlyMap<AccountId, HeldLine>> => {
+  const rows = await tx.query<Omit<HeldLine, 'parts'> & { parts: Parameters<typeof partsFrom>[0] }>(
+    `select l.account_id as account, l.amount, l.source, l.paper_id as paper, l.why, l.revision, p.name as by, l.set_at as at,
+       a.currency as own,
+       (select json_agg(json_build_object('currency', o.currency, 'amount', o.amount::text, 'base', o.base::text) order by o.currency)
+        from opening_part o where o.books_id = l.books_id and o.set_id = l.set_id and o.account_id = l.account_id) as parts
+     from opening_line l join person p on p.id = l.set_by join account a on a.id = l.account_id
      where l.books_id = $1 and l.set_id = $2 and l.account_id = any($3::int[]) for update of l`,
     [booksId, setId, accounts],
   );
-  return new Map(rows.map((row) => [row.account, row]));
+  return new Map(rows.map((row) => [row.account, { ...row, parts: partsFrom(row.parts) }]));
 };
 
 export interface Writing {
@@ -237,7 +248,7 @@ export const writeLines = async (
   batch: string,
   person: number,
   at: string,
-  seen?: Awaited<ReturnType<typeof partsOfLines>>,
+  seen?: ReadonlyMap<AccountId, Pick<HeldLine, 'parts' | 'own'>>,
 ): Promise<ReadonlyMap<AccountId, number>> => {
   const before =
     seen ??

@@ -7,7 +7,8 @@ import { createBooks, removeBooks } from '@/actions/books';
 import { setPeriods } from '@/actions/calendar';
 import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
 import { changeFact } from '@/actions/company';
-import { discardCorrection, openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { saveFigures } from '@/actions/figures';
+import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
 import {
   bringPaper,
   createUndecided,

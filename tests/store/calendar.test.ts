@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar';
 import { exportCalendar, readCalendarFile } from '@/actions/calendar-file';
-import { openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { saveFigures } from '@/actions/figures';
+import { openCorrection, postOpenings } from '@/actions/openings';
 import { calendarView } from '@/actions/stage-views';
 import { openingsView, proofView } from '@/actions/views';
 import { plainDate } from '@/core/calendar/dates';

@@ -26,7 +26,7 @@ import {
 } from '@/actions/chart-views';
 import { accountStory } from '@/actions/account-story';
 import { switchOn } from '@/actions/currencies';
-import { saveFigures } from '@/actions/openings';
+import { saveFigures } from '@/actions/figures';
 import { bringPaper } from '@/actions/papers';
 import { calendarView, companyView, currenciesView } from '@/actions/stage-views';
 import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/tax-codes';

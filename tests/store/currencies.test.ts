@@ -12,7 +12,7 @@ import {
   switchOff,
   switchOn,
 } from '@/actions/currencies';
-import { saveFigures } from '@/actions/openings';
+import { saveFigures } from '@/actions/figures';
 import { bringRates, exportRates, fetchServiceRates } from '@/actions/rates-in';
 import { currenciesView } from '@/actions/stage-views';
 import { chartView } from '@/actions/chart-views';

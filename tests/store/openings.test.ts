@@ -9,7 +9,8 @@ import { saveComparatives, takeComparatives, undoComparatives } from '@/actions/
 import { comparativesView } from '@/actions/comparatives-view';
 import { saveRate, switchOff, switchOn } from '@/actions/currencies';
 import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
-import { discardCorrection, openCorrection, postOpenings, saveFigures } from '@/actions/openings';
+import { saveFigures } from '@/actions/figures';
+import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
 import {
   bringPaper,
   createUndecided,

@@ -5,7 +5,7 @@
  */
 import { createBooks } from '@/actions/books';
 import { useDatabase } from '@/actions/context';
-import { saveFigures } from '@/actions/openings';
+import { saveFigures } from '@/actions/figures';
 import { openingsView } from '@/actions/views';
 import { readMigrations } from '@/store/migrate';
 import { openDirectory } from '@/store/open';

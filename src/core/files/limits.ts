@@ -34,5 +34,8 @@ export const MOST_ACCOUNTS = 100_000;
 /** Characters of a file's name; a longer one is cut, since it only says what the file is called. */
 export const MOST_NAME_CHARACTERS = 150;
 
+/** Bytes of what a page sends to be saved. */
+export const MOST_SENT_BYTES = 4 * 1024 * 1024;
+
 export const megabytes = (bytes: number): string => `${String(bytes / 1024 / 1024)} MB`;
 export const counted = (count: number): string => count.toLocaleString('en-GB');

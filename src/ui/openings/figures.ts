@@ -1,4 +1,4 @@
-import type { Clash, Saved } from '@/actions/openings';
+import type { Clash, Saved } from '@/actions/figures';
 import type { OpeningRowView } from '@/actions/views';
 import type { AccountId } from '@/core/chart/account';
 import { type Minor, NIL } from '@/core/money/minor';

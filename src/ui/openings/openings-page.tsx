@@ -2,7 +2,6 @@
 
 import { Go } from '../parts/go';
 import { useEffect, useMemo, useState } from 'react';
-import { saveFigures } from '@/actions/openings';
 import type { openingsView } from '@/actions/views';
 import { type AccountId, accountId } from '@/core/chart/account';
 import type { SheetMoney } from '@/core/openings/sheet';
@@ -11,6 +10,7 @@ import { day } from '../parts/names';
 import { DropPaper } from '../papers/drop-paper';
 import { CloseResults } from './close-results';
 import { makeFigures } from './figures';
+import { saveTo } from './save';
 import { OpeningMargin } from './opening-margin';
 import { OpeningsSheet } from './openings-sheet';
 
@@ -46,7 +46,7 @@ export const OpeningsPage = ({
   const editable = set?.state === 'draft';
   // One store per version of the opening set; newer server rows are accepted into it.
   const figures = useMemo(
-    () => makeFigures(rows, (entries) => saveFigures({ books: frame.id, set: set?.id ?? 0, entries: [...entries] })),
+    () => makeFigures(rows, saveTo(frame.id, set?.id ?? 0)),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- newer rows come in through accept()
     [frame.id, set?.id],
   );

@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { addAccount } from '@/actions/chart';
-import { saveFigures } from '@/actions/openings';
 import type { WhyAccount, whyView } from '@/actions/why-view';
 import { called } from '@/core/chart/account';
 import { type Minor, NIL, abs, add, minor, sum } from '@/core/money/minor';
@@ -20,6 +19,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';
 import { makeFigures } from './figures';
+import { saveTo } from './save';
 import { Explanation } from './explanation';
 import { useSearch } from './use-search';
 
@@ -52,7 +52,7 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
           amount: input.figures.find(({ account }) => account === id)?.amount ?? NIL,
           source: null,
         })),
-        (entries) => saveFigures({ books: frame.id, set: set?.id ?? 0, entries: [...entries] }),
+        saveTo(frame.id, set?.id ?? 0),
       ),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once per version of the opening set
     [frame.id, set?.id],
