@@ -15,4 +15,6 @@ export const proxy = (request: NextRequest): Response => {
 };
 
 /** All addresses but those that guard themselves: a body that passes through here is held whole, and cut where it is large. */
-export const config = { matcher: ['/((?!books/\\d+/(?:papers/bring|chart/import/take|currencies/rates|openings/figures)$).*)'] };
+export const config = {
+  matcher: ['/((?!books/\\d+/(?:papers/bring|chart/import/take|currencies/rates|openings/figures)$).*)'],
+};

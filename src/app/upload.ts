@@ -22,13 +22,17 @@ export const namedUpload = (request: Request): string | Response => {
 };
 
 /** Reads a body up to the limit and gives up beyond it, whatever length was announced. */
-export const bounded = async (request: Request, limit: number): Promise<Uint8Array<SharedArrayBuffer> | Response> =>
+export const bounded = async (
+  request: Request,
+  limit: number,
+  what = 'The file',
+): Promise<Uint8Array<SharedArrayBuffer> | Response> =>
   (await boundedBytes(request.body, limit)) ??
-  refused(413, 'upload.large', `The file is larger than ${megabytes(limit)}, which is the most that is taken.`);
+  refused(413, 'upload.large', `${what} is larger than ${megabytes(limit)}, which is the most that is taken.`);
 
 /** The object that came as a body of JSON; its shape is for the action to check. */
 export const sentValue = async (request: Request, limit: number): Promise<object | Response> => {
-  const bytes = await bounded(request, limit);
+  const bytes = await bounded(request, limit, 'What was sent');
   if (bytes instanceof Response) return bytes;
   try {
     const value = fromWire(new TextDecoder('utf-8', { fatal: true }).decode(bytes));

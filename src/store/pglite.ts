@@ -24,6 +24,12 @@ const joined = (...parts: readonly Uint8Array[]): Uint8Array => {
   return whole;
 };
 
+/**
+ * Pages of the database kept in memory. By default they come to 128 MB, taken from the process once and never given back; the
+ * papers of a practice would fill them, and they are read once.
+ */
+const SHARED_BUFFERS = '32MB';
+
 /** What a message of the protocol carries, where it is one that is asked for here. */
 type Message = Awaited<ReturnType<PGlite['execProtocol']>>['messages'][number];
 const isRow = (message: Message): message is Message & { readonly fields: readonly (string | null)[] } =>
@@ -104,6 +110,7 @@ export const openPGlite = async (
   snapshot?: Blob,
 ): Promise<Database & { readonly dump: () => Promise<Blob> }> => {
   const pg = await PGlite.create({
+    startParams: [...PGlite.defaultStartParams, '-c', `shared_buffers=${SHARED_BUFFERS}`],
     ...(directory === undefined ? {} : { dataDir: directory }),
     ...(snapshot === undefined ? {} : { loadDataDir: snapshot }),
   });

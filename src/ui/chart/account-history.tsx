@@ -1,27 +1,14 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { minor } from '@/core/money/minor';
+import type { accountStory } from '@/actions/account-story';
+import type { Minor } from '@/core/money/minor';
+import { fromWire } from '@/core/money/wire';
 import { Happenings } from '../frame/frame';
 import { type Money, sided } from '../parts/figures';
 import { moment } from '../parts/names';
 
-interface Story {
-  readonly changes: readonly {
-    readonly from: string | null;
-    readonly to: string | null;
-    readonly source: string;
-    readonly paper: string | null;
-    readonly why: string | null;
-    readonly inCurrency: string | null;
-    readonly version: number;
-    readonly by: string;
-    readonly at: string;
-  }[];
-  readonly events: readonly { readonly what: string; readonly by: string; readonly at: string }[];
-  /** Ids of the papers kept with it. */
-  readonly papers: readonly number[];
-}
+type Story = NonNullable<Awaited<ReturnType<typeof accountStory>>>;
 
 /** The story of an account, fetched once the selection rests; undefined while it is on its way. */
 export const useStory = (
@@ -36,7 +23,7 @@ export const useStory = (
     const resting = setTimeout(() => {
       fetch(`/books/${String(books)}/accounts/${String(account)}`, { signal: fetching.signal })
         .then(async (response) =>
-          setStory({ of: account, told: response.ok ? ((await response.json()) as Story) : 'failed' }),
+          setStory({ of: account, told: response.ok ? (fromWire(await response.text()) as Story) : 'failed' }),
         )
         .catch(() => {
           if (!fetching.signal.aborted) setStory({ of: account, told: 'failed' });
@@ -64,8 +51,7 @@ export const AccountHistory = ({ story, money }: Props) => {
     money === undefined
       ? []
       : story.changes.map((change) => {
-          const say = (amount: string | null): string =>
-            amount === null ? 'empty' : sided(minor(BigInt(amount)), money);
+          const say = (amount: Minor | null): string => (amount === null ? 'empty' : sided(amount, money));
           return {
             what: `${
               change.inCurrency !== null && change.from === change.to

@@ -78,7 +78,7 @@ export const readingPool = (
       maxThreads,
       idleTimeout: 5000,
       recordTiming: false,
-      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 32 },
+      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 8 },
     });
     // A thread that ends between two files is nobody's answer.
     pool.on('error', report);
