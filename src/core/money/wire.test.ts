@@ -24,7 +24,11 @@ const value = fc.letrec((tie) => ({
 
 describe('values with exact amounts', () => {
   test('come back as they were', () => {
-    fc.assert(fc.property(value, (given) => expect(fromWire(toWire(given))).toEqual(given)));
+    fc.assert(
+      fc.property(value, (given) => {
+        expect(fromWire(toWire(given))).toEqual(given);
+      }),
+    );
   });
 
   test('what is no amount stays what it is, however long its digits', () => {
