@@ -2,6 +2,7 @@ import { readAnyPaper } from '@/core/files/read-any';
 import { textOf, type Table } from '@/core/files/cells';
 import { minorDigits } from '@/core/money/currency';
 import { plainDecimal } from '@/core/money/format';
+import { tablesUnder } from '@/core/papers/arrange';
 import { explained, recognise } from '@/core/papers/recognise';
 import { rowTotals } from '@/core/papers/rows';
 import { statedCurrency } from '@/core/papers/stated-currency';
@@ -23,11 +24,12 @@ export interface ReadQuestion {
 export const askRead = async ({ bytes, name, date, digits: given }: ReadQuestion): Promise<Result<unknown>> => {
   const read = await readAnyPaper(bytes, name);
   if (!read.ok) return read;
-  const tables = read.value;
-  const digits = given ?? decimalsOf(tables);
+  const paper = read.value;
+  const digits = given ?? decimalsOf(paper);
   const circumstances = { digits, ...(date === undefined ? {} : { date }) };
-  const found = recognise(tables, circumstances);
+  const found = recognise(paper, circumstances);
   const { reading } = found;
+  const tables = tablesUnder(paper, reading);
   const rowsAs = (rows: readonly PaperRow[]) =>
     rows
       .filter(({ kind }) => kind === 'account')
@@ -56,7 +58,7 @@ export const askRead = async ({ bytes, name, date, digits: given }: ReadQuestion
     alternatives: found.alternatives.map(({ what, net, reading: other }) => ({
       what,
       net: plainDecimal(net, digits),
-      rows: rowsAs(explained(tables, other, circumstances).rows),
+      rows: rowsAs(explained(paper, other, circumstances).rows),
     })),
     reading: {
       ...reading,

@@ -42,7 +42,10 @@ export const looksFixed = (text: string): boolean => {
   const figures = linesOf(text)
     .slice(0, LOOKED_AT)
     .filter((line) => line.length <= MOST_LINE && FIGURE.test(line));
-  const gaps = figures.filter((line) => /\S {3,}\S/.test(line) && !/[;|\t]/.test(line.replace(/^\||\|$/g, '')));
+  // A line that holds figures alone, under the name that they belong to, begins far in.
+  const gaps = figures.filter(
+    (line) => /\S {3,}\S|^ {12,}\S/.test(line) && !/[;|\t]/.test(line.replace(/^\||\|$/g, '')),
+  );
   return figures.length >= 3 && gaps.length >= figures.length * 0.6;
 };
 
@@ -85,7 +88,18 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
       joined[joined.length - 1] = { from: last.from, to: range.to };
     else joined.push(range);
   }
-  return joined.length > MOST_FIXED_COLUMNS ? [] : joined.map((column) => ({ ...column, figures: numeric(column) }));
+  const columns = joined.map((column) => ({ ...column, figures: numeric(column) }));
+  const first = columns[0];
+  // Names on lines of their own stand before the first column of figures.
+  const names =
+    first !== undefined &&
+    first.figures &&
+    lines.filter((line) => line.length <= MOST_LINE && !FIGURE.test(line) && /^ {0,8}[\p{L}\p{N}]/u.test(line)).length *
+      2 >
+      figures.length
+      ? [{ from: 0, to: first.from, figures: false }]
+      : [];
+  return columns.length > MOST_FIXED_COLUMNS ? [] : [...names, ...columns];
 };
 
 /** Codes stand first, with a single blank before the names. */

@@ -1,6 +1,7 @@
 import { type Row, type Table, textOf } from '../files/cells';
 import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
 import { isNil, readPaperAmount } from './amount';
+import type { Arrangement } from './arrange';
 import { datesIn } from './dates-in';
 import type { FoundHeader } from './header';
 import { type Layout, layoutOf } from './layout';
@@ -9,6 +10,7 @@ import type { Reading } from './reading';
 import type { PaperMoney } from './row-amount';
 import type { Hint } from './sign';
 import { type Skeleton, skeletonOf } from './skeleton';
+import { type Scale, statedScale } from './stated-scale';
 import { type Trial, trials } from './trial';
 import { type Values, type Way, parserOf, valuesOf } from './values';
 import { type LikelyWay, relationPoints, rolesUnder, waysOf } from './ways';
@@ -61,11 +63,13 @@ export const hypotheses = (
   sheet: number,
   header: FoundHeader,
   { hint, date, ...money }: Circumstances,
+  arrangement?: Arrangement,
 ): readonly Hypothesis[] => {
   const { rows } = table;
   const layout = layoutOf(rows, header);
   const style = styleOf(layout, money.digits);
-  const parse = parserOf(rows, style, money);
+  const scale = scaleOf(rows, layout);
+  const parse = parserOf(rows, style, { ...money, scale });
   const wanted = date ?? titleDay(rows, header);
   const likely = waysOf(layout, wanted, money.currency);
   const held = new Map<Way, Values>();
@@ -81,6 +85,8 @@ export const hypotheses = (
     header: header.at,
     ...(header.height === 2 ? { height: 2 as const } : {}),
     style,
+    ...(scale === undefined ? {} : { scale }),
+    ...(arrangement === undefined ? {} : { arrangement }),
     asAccount: {},
   };
   const skeleton = skeletonOf(rows, { ...base, columns: layout.roles });
@@ -105,6 +111,13 @@ export const hypotheses = (
     )
     .sort((a, b) => b.points - a.points);
 };
+
+/** Noughts that the titles above the columns of amounts say are left away. */
+const scaleOf = (rows: readonly Row[], { header, columns, numbers }: Layout): Scale | undefined =>
+  statedScale(rows, {
+    header: header.at,
+    columns: columns.map(({ at }) => (numbers.some((one) => one.at === at) ? 'balance' : 'ignore')),
+  });
 
 /** The day that the lines above the header name, for choosing between columns by date. */
 const titleDay = (rows: readonly Row[], header: FoundHeader): string | undefined =>

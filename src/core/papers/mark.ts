@@ -19,6 +19,7 @@ export const WHY = {
   left: 11,
   remark: 12,
   byHand: 13,
+  result: 14,
 } as const;
 
 export interface Marks {

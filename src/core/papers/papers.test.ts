@@ -12,6 +12,7 @@ import { MOST_ROWS } from '../files/limits';
 import { readPaper } from '../files/read';
 import type { Reading } from './reading';
 import { explained, recognise } from './recognise';
+import { tablesUnder } from './arrange';
 import { rowTotals } from './rows';
 import { statedDate } from './stated-date';
 import { asText, fromText, toCsv, toXlsx } from '../files/write';
@@ -418,7 +419,7 @@ describe('hostile and broken files get a code and a sentence', () => {
             if (read.ok) {
               const { reading, reasons } = recognise(read.value, { digits: 2, date: '2026-07-31' });
               const rows = rowsOf(read.value, reading);
-              expect(rows).toHaveLength(read.value[reading.sheet]?.rows.length ?? 0);
+              expect(rows).toHaveLength(tablesUnder(read.value, reading)[reading.sheet]?.rows.length ?? 0);
               expect(rows.every(({ kind, note }) => kind !== 'unreadable' || (note ?? '') !== '')).toBe(true);
               expect(reasons.every((reason) => reason.length > 5)).toBe(true);
             } else expect(read.problems[0]?.message.length).toBeGreaterThan(10);

@@ -1,6 +1,8 @@
 import type { NumberStyle } from '../money/number-style';
 import type { TextFormat } from '../files/cells';
+import type { Arrangement } from './arrange';
 import type { ColumnRole } from './header';
+import type { Scale } from './stated-scale';
 
 /**
  * What the plus of an amount means. `written`: debit and credit columns, or a side column, say it. `columns-signed`: two
@@ -27,6 +29,10 @@ export interface Reading {
   readonly columns: readonly ColumnRole[];
   readonly style: NumberStyle;
   readonly convention: Convention;
+  /** Noughts that the amounts are written without: three for thousands, six for millions. */
+  readonly scale?: Scale;
+  /** How the table lies, where a line of it is not one account. Row and header numbers are then those of the table arranged. */
+  readonly arrangement?: Arrangement;
   /** How a text file is taken apart, where a person said so. */
   readonly format?: Partial<TextFormat>;
   /** Rows (by index) that a person decided about: read them as accounts although they look like something else, or not. */

@@ -1,4 +1,5 @@
 import { type Table, textOf } from '../files/cells';
+import { ARRANGEMENTS, type Arrangement, arranged, tablesUnder } from './arrange';
 import { headerOf, headerTexts } from './header';
 import { type Circumstances, type Hypothesis, hypotheses, outcome } from './hypotheses';
 import type { Reading } from './reading';
@@ -18,10 +19,23 @@ const MOST_SHEETS = 8;
 export const recognise = (tables: readonly Table[], circumstances: Circumstances): Recognition => {
   const found = tables
     .slice(0, MOST_SHEETS)
-    .map((table, sheet) => hypotheses(table, sheet, headerOf(table.rows), circumstances))
-    .sort((a, b) => sheetPoints(b[0]) - sheetPoints(a[0]));
-  return told(tables, found[0] ?? [], circumstances);
+    .flatMap((table, sheet) =>
+      [undefined, ...ARRANGEMENTS].map((arrangement) => {
+        const own = arrangement === undefined ? table : arranged(table, arrangement);
+        const list = own === undefined ? [] : hypotheses(own, sheet, headerOf(own.rows), circumstances, arrangement);
+        return { list, points: sheetPoints(list[0]) + lyingPoints(table, arrangement) };
+      }),
+    )
+    .sort((a, b) => b.points - a.points);
+  return told(tables, found[0]?.list ?? [], circumstances);
 };
+
+/**
+ * A table lies as it stands unless more speaks for another arrangement than chance would give; where names stand between the
+ * columns of figures, it is the other way round, since as it stands they would not be read.
+ */
+const lyingPoints = (table: Table, arrangement: Arrangement | undefined): number =>
+  arrangement !== undefined ? -6 : arranged(table, 'two-beside') === undefined ? 0 : -12;
 
 /** A longer list is the likelier one among sheets that read equally well. */
 const sheetPoints = (best: Hypothesis | undefined): number =>
@@ -33,13 +47,14 @@ export const recogniseFrom = (
   sheet: number,
   header: number,
   circumstances: Circumstances,
+  arrangement?: Arrangement,
 ): Recognition => {
-  const table = tables[sheet];
+  const table = tablesUnder(tables, { sheet, arrangement })[sheet];
   if (table === undefined) return explained(tables, { ...EMPTY, sheet, header }, circumstances);
   const found = headerOf(table.rows);
   return told(
     tables,
-    hypotheses(table, sheet, found.at === header ? found : { at: header, height: 1 }, circumstances),
+    hypotheses(table, sheet, found.at === header ? found : { at: header, height: 1 }, circumstances, arrangement),
     circumstances,
   );
 };
@@ -72,19 +87,20 @@ const told = (tables: readonly Table[], found: readonly Hypothesis[], circumstan
   const rivals = found.filter(
     (one) => one.reading.columns === best.reading.columns || one.trial.way === best.trial.way,
   );
-  return explainedTrial(tables, best, rivals, close, circumstances);
+  return explainedTrial(tablesUnder(tables, best.reading), best, rivals, close, circumstances);
 };
 
 /** A reading with the reasons for it, and, where `infer`, the sign convention that nets to zero. */
 export const explained = (
-  tables: readonly Table[],
+  paper: readonly Table[],
   given: Reading,
   circumstances: Circumstances,
   infer = false,
 ): Recognition => {
   const { hint, ...money } = circumstances;
+  const tables = tablesUnder(paper, given);
   const rows = tables[given.sheet]?.rows ?? [];
-  const parse = parserOf(rows, given.style, money);
+  const parse = parserOf(rows, given.style, { ...money, scale: given.scale });
   const skeleton = skeletonOf(rows, given);
   const under = (signed: boolean): readonly Trial[] => {
     const way = wayUnder(given.columns, signed);
@@ -120,9 +136,9 @@ export const explained = (
 /** What tells papers of one source from others: the header's words and the columns' number, whatever the figures are. */
 export const shapeOf = (
   tables: readonly Table[],
-  reading: Pick<Reading, 'sheet' | 'header' | 'height' | 'columns'>,
+  reading: Pick<Reading, 'sheet' | 'header' | 'height' | 'columns' | 'arrangement'>,
 ): string => {
-  const rows = tables[reading.sheet]?.rows ?? [];
+  const rows = tablesUnder(tables, reading)[reading.sheet]?.rows ?? [];
   const texts = headerTexts(rows, reading.header, reading.height ?? 1, reading.columns.length);
   return `${String(tables.length)}/${texts.map((text) => textOf(text).toLowerCase().replace(/\d+/g, '#')).join('|')}`.slice(
     0,

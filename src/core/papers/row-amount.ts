@@ -7,11 +7,14 @@ import { type Cell, type Row, textOf } from '../files/cells';
 import { COLUMN_ROLES, type ColumnRole } from './header';
 import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';
+import type { Scale } from './stated-scale';
 
 /** The currency that a paper's amounts are in: its decimals and, where marks beside amounts must agree with it, its code. */
 export interface PaperMoney {
   readonly digits: number;
   readonly currency?: string;
+  /** Noughts that its amounts are written without: three where they are in thousands. */
+  readonly scale?: Scale | undefined;
 }
 
 /** In which column each role is, -1 for none: looked up once, since a paper may have a million rows. */
@@ -39,7 +42,11 @@ const NOISE = 1000n;
  * One cell as minor units. Noise of a spreadsheet's binary sums is rounded away and told; a real decimal more than the
  * currency has is not read, because nobody but the paper's owner knows where it goes. Nor is what no books can hold.
  */
-export const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits, currency }: PaperMoney): Read => {
+export const readCell = (
+  cell: Cell,
+  { style }: Pick<Reading, 'style'>,
+  { digits, currency, scale: noughts }: PaperMoney,
+): Read => {
   if (cell === '') return NOTHING;
   const found =
     typeof cell === 'string' ? readPaperAmount(cell, style, currency) : readPaperAmount(cell.decimal, '1234.56');
@@ -52,7 +59,8 @@ export const readCell = (cell: Cell, { style }: Pick<Reading, 'style'>, { digits
         : `${quoted(textOf(cell))} does not read as an amount like ${style}`,
     };
   }
-  const { coefficient, scale, side } = found;
+  const { coefficient, side } = found;
+  const scale = found.scale - (noughts ?? 0);
   let amount = coefficient;
   let rounded = false;
   if (scale < digits) amount = coefficient * 10n ** BigInt(digits - scale);

@@ -55,6 +55,7 @@ const NOTES: Readonly<Record<number, string>> = {
   [WHY.level]: 'stands a level above the accounts, whose sums do not come to it',
   [WHY.sides]: 'what one side comes to',
   [WHY.left]: 'an amount without a code: the accounts net to zero without it',
+  [WHY.result]: 'the year’s result, which stands on the other side as well',
   [WHY.remark]: 'no amount: a heading or a remark',
   [WHY.byHand]: 'set aside by hand',
 };

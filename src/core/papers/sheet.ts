@@ -2,6 +2,7 @@ import type { Table, TextFormat } from '../files/cells';
 import { textOf } from '../files/cells';
 import { type AmountColumn, amountColumns } from './amount-columns';
 import type { Reading } from './reading';
+import { type Arrangement, tablesUnder } from './arrange';
 import { type Circumstances, type Recognition, explained, recognise, recogniseFrom, shapeOf } from './recognise';
 import { statedCurrency } from './stated-currency';
 import { statedDate } from './stated-date';
@@ -9,7 +10,12 @@ import { statedDate } from './stated-date';
 /** Which reading of a paper is asked for: what its cells suggest, from a sheet and a header row on, or as somebody said. */
 export type How =
   | { readonly kind: 'proposed' }
-  | { readonly kind: 'from'; readonly sheet: number; readonly header: number }
+  | {
+      readonly kind: 'from';
+      readonly sheet: number;
+      readonly header: number;
+      readonly arrangement?: Arrangement | undefined;
+    }
   | { readonly kind: 'as'; readonly reading: Reading; readonly infer: boolean };
 
 /** A paper under a reading, with all that is known of it without its tables. */
@@ -38,18 +44,19 @@ const SHOWN = 120;
 
 /** Reads the tables of a paper as asked; a sheet that is not there has no rows. */
 export const paperSheet = (
-  tables: readonly Table[],
+  paper: readonly Table[],
   how: How,
   circumstances: Circumstances,
   name: string,
 ): PaperSheet => {
   const recognition =
     how.kind === 'proposed'
-      ? recognise(tables, circumstances)
+      ? recognise(paper, circumstances)
       : how.kind === 'from'
-        ? recogniseFrom(tables, how.sheet, how.header, circumstances)
-        : explained(tables, how.reading, circumstances, how.infer);
+        ? recogniseFrom(paper, how.sheet, how.header, circumstances, how.arrangement)
+        : explained(paper, how.reading, circumstances, how.infer);
   const { reading } = recognition;
+  const tables = tablesUnder(paper, reading);
   const table = tables[reading.sheet];
   return {
     recognition,

@@ -40,6 +40,9 @@ const key = (row: Row): string => {
 /** The pattern of a code: which of its characters are digits and which are letters. */
 const shapeOf = (code = ''): string => code.replace(/\d/g, '0').replace(/\p{L}/gu, 'a');
 
+/** No code: a word, and a blank. */
+const isWords = (text: string): boolean => /\p{L}{3}/u.test(text) && /\s/.test(text);
+
 const RULE = /^[-=_*\s.+|–—]{3,}$/;
 
 /** Cells of a row that are filled. */
@@ -63,6 +66,8 @@ export const skeletonOf = (
     const split = joined < 0 ? undefined : splitCodeName(textOf(row[joined]));
     code[at] = inOneLine(split === undefined ? textOf(row[places.code]) : split.code);
     name[at] = inOneLine(split === undefined ? textOf(row[places.name]) : split.name);
+    // Words in the column of codes, and none in that of names: "Total class 3" is what a row is called.
+    if (name[at] === '' && isWords(code[at])) [code[at], name[at]] = ['', code[at]];
     indent[at] = indentOf(row[joined < 0 ? places.name : joined] ?? '');
     const texts = filledIn(row);
     if (texts.length === 0 || texts.every((text) => RULE.test(text))) kind[at] = ROW.blank;

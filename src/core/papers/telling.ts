@@ -2,6 +2,7 @@ import { type Table, folded } from '../files/cells';
 import { counted } from '../files/limits';
 import { saidRows } from '../files/split';
 import { minor } from '../money/minor';
+import { ARRANGED } from './arrange';
 import { COLUMN_ROLES, type ColumnRole, headerTexts } from './header';
 import type { Circumstances, Hypothesis } from './hypotheses';
 import { type Net, sayNets } from './nets';
@@ -71,7 +72,8 @@ export const explainedTrial = (
     if (!byConvention.has(one.trial.convention))
       byConvention.set(one.trial.convention, { convention: one.trial.convention, net: minor(one.trial.net) });
   const nets = [...byConvention.values()];
-  const rows = table === undefined ? [] : rowsOf(table, reading, best.skeleton, trial, circumstances);
+  const rows =
+    table === undefined ? [] : rowsOf(table, reading, best.skeleton, trial, { ...circumstances, scale: reading.scale });
   const alternatives = close.map((one): Alternative => ({
     what: differenceOf(best, one, texts),
     reading: one.reading,
@@ -86,7 +88,7 @@ export const explainedTrial = (
     doubts: [
       ...sameTitles(texts, reading.columns),
       ...(table?.remarks ?? []).map((message): Doubt => ({ code: 'paper.remark', message, row: null })),
-      ...doubtsOf(best, alternatives, rows),
+      ...doubtsOf(best, alternatives, rows, circumstances.digits),
     ],
     reasons: [
       ...(tables.length > 1 && table !== undefined
@@ -97,13 +99,14 @@ export const explainedTrial = (
         : [
             `Text in ${ENCODING_NAMES[format.encoding] ?? capital(format.encoding)}, ${DELIMITER_NAMES[format.delimiter] ?? `cells parted by “${format.delimiter}”`}.`,
           ]),
+      ...(reading.arrangement === undefined ? [] : [ARRANGED[reading.arrangement]]),
       reading.header >= 0
         ? reading.height === 2
           ? `Rows ${String(reading.header)} and ${String(reading.header + 1)} are the header: the upper one groups the columns.`
           : `Row ${String(reading.header + 1)} is the header: its cells are column titles.`
         : 'No header row found: the columns were told by what is in them.',
       found.length > 0 ? `Columns: ${found.join(', ')}.` : 'No columns were recognised; choose them above the table.',
-      `Amounts are written like ${reading.style}.`,
+      `Amounts are written like ${reading.style}${reading.scale === undefined ? '' : reading.scale === 3 ? ', in thousands' : ', in millions'}.`,
       ...(trial.marks.confirmed > 0
         ? [
             `${counted(trial.marks.confirmed)} ${trial.marks.confirmed === 1 ? 'total is what the rows come to' : 'totals are what the rows come to'}.`,
@@ -131,10 +134,15 @@ const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly strin
     : `${columns(other)} instead of ${columns(best)}`;
 };
 
+/** Whether the accounts are out by no more than half a unit of a paper in thousands for each of them. */
+const isRounding = ({ net, moving }: Hypothesis['trial'], { scale }: Reading, digits: number): boolean =>
+  scale !== undefined && (net < 0n ? -net : net) * 2n <= BigInt(moving) * 10n ** BigInt(scale + digits);
+
 const doubtsOf = (
-  { trial, skeleton }: Hypothesis,
+  { trial, skeleton, reading }: Hypothesis,
   alternatives: readonly Alternative[],
   rows: readonly PaperRow[],
+  digits: number,
 ): readonly Doubt[] => {
   const name = (row: number): string => (skeleton.name[row] ?? '') || (skeleton.code[row] ?? '') || 'without a name';
   const doubts: Doubt[] = [];
@@ -143,6 +151,11 @@ const doubtsOf = (
   };
   if (trial.moving === 0)
     about('reading.nothing', 'No row with an amount was found: choose the columns above the table.');
+  else if (trial.net !== 0n && isRounding(trial, reading, digits))
+    about(
+      'reading.rounding',
+      `The paper’s amounts are in ${reading.scale === 3 ? 'thousands' : 'millions'}: what is left over, by which the accounts do not net to zero, is no more than their rounding may leave. It stays as it is.`,
+    );
   else if (trial.net !== 0n)
     about(
       'reading.net',

@@ -218,6 +218,27 @@ const settleLeft = (
   return { setAside, uncoded };
 };
 
+/**
+ * The year's result as it stands at the foot of the balance sheet and again, on the other side, at that of the income statement:
+ * what makes each of them even, and no account.
+ */
+const settleResults = (skeleton: Skeleton, marks: Marks, signs: Signs): void => {
+  const seen = new Map<bigint, number[]>();
+  eachAccount(marks, (row) => {
+    const amount = signs.amountAt(row);
+    if (skeleton.code[row] === '' && amount !== 0n && isResult(skeleton.name[row] ?? ''))
+      seen.set(amount, [...(seen.get(amount) ?? []), row]);
+  });
+  for (const [amount, rows] of seen) {
+    const against = seen.get(-amount);
+    if (against?.length !== rows.length) continue;
+    for (const row of rows) {
+      marks.mark[row] = MARK.total;
+      marks.why[row] = WHY.result;
+    }
+  }
+};
+
 /** Every convention that a way leaves open, tried on all rows. */
 export const trials = (
   way: Way,
@@ -233,6 +254,7 @@ export const trials = (
     const marks = copied(first);
     settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
     const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
+    settleResults(skeleton, marks, signs);
     // Beside a column of sides, an amount without one stands nowhere.
     if (way.kind === 'sided')
       eachAccount(marks, (row) => {

@@ -145,3 +145,18 @@ export const PAGE = lexicon(
 export const SMALL = lexicon(
   'of, the, all, in, and, for, to, this, per, der, des, die, das, den, dem, aller, alle, und, de, du, des, la, le, les, et, del, los, las, y, e, da, do, dos, das, di, dei, delle, della, il, van, het, en, og, och, av, af, ja, z, i, w, a, si, na, за, по, на, και, των, ve, accounts, account, konten, comptes, cuentas, rekeningen, konton, konti, konta, uctu, balances, balance, report, period',
 );
+
+/** What a paper says of amounts that are written without their last three figures. */
+export const THOUSANDS = lexicon(
+  'thousands, in thousands, thousand euro, thousand pounds, thousands of, thousand dollars, tausend, in tausend, tsd, tausend euro, teur, milliers, en milliers, milliers d euros, en miles, en miles de, miles de euros, milhares, em milhares, milhares de euros',
+  'migliaia, in migliaia, migliaia di euro, duizenden, in duizenden, duizendtallen, duizend euro, tusental, tusentals, i tusental, i tusen, hele tusen, tusen kroner, tusen kronor, tkr, i tusinde, tusinder, i tusinder, t kr, tuhansina, tuhatta, tuhansissa, 1000 eur, 1 000 eur',
+  'tys, w tys, tysiacach, w tysiacach, tis, v tis, v tisicich, tisicich, tisic, ezer forint*, ezer ft, ezer eur*, ezer huf, ezer euro*, e ft, eft ban, mii lei, mii de lei, in mii, mii ron, χιλιαδες, σε χιλιαδες, χιλ, bin tl, bin lira, bin turk lirasi, tisuca, u tisucama, tisoc, v tisoc',
+  'тыс, тысяч, в тысячах, тис, в тисячах, хил, в хиляди, хиляди, tukst, tukstanciais, tukst eur, tuhandetes, tuhat eurot, tukstos, tukst',
+  '千円, 千元, 单位 千元, 単位 千円, 천원, 千单位',
+);
+
+export const MILLIONS = lexicon(
+  'in millions, millions of, in millionen, mio eur, mio euro, en millions, en millones, em milhoes, in milioni, in miljoenen, miljoner kronor, mkr, i millioner, milj eur, miljoonina, w mln, mln zl, v mil, mil kc, mln, mln eur, millio forint, millio ft, milioane lei, mil lei, εκατομμυρια, milyon tl',
+  'млн, в миллионах, млн руб, млн грн, млн лв',
+  '百万円, 百万元, 백만원',
+);

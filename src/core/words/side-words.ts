@@ -101,10 +101,14 @@ const CREDIT_SECTIONS = lexicon(
   '負債, 負債の部, 純資産, 資本, 収益, 负债, 所有者权益, 收入, 부채, 자본, 수익',
 );
 
-/** Whether a text is the name of a section and nothing else. */
+/** Words between the names of two sections. */
+const AND = / (?:and|und|et|y|e|ed|en|och|og|ja|i|a|es|si|ve|и|і|και) /;
+
+/** Whether a text is the name of a section, or of two ("assets and expenses"), and nothing else. */
 export const isSectionName = (text: string): boolean => {
+  const isOne = (words: string): boolean => DEBIT_SECTIONS.is(words) || CREDIT_SECTIONS.is(words);
   const words = folded(text);
-  return DEBIT_SECTIONS.is(words) || CREDIT_SECTIONS.is(words);
+  return isOne(words) || words.split(AND).every(isOne);
 };
 
 /** The side of the accounts under a heading, where its words name a section of the statements. */

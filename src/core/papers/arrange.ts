@@ -1,0 +1,174 @@
+import { type Cell, type Row, type Table, textOf } from '../files/cells';
+import { headerScore } from './header';
+import { lookOf, survey } from './survey';
+import { isAmountTitle, titleOf } from './titles';
+
+/**
+ * How a table may lie when a line of it is not one account: on its side; two accounts a line, those at the left standing in debit
+ * and those at the right in credit, or going on at the right; or the name on one line and its figures on the next.
+ */
+export const ARRANGEMENTS = ['turned', 'two-sides', 'two-beside', 'two-lines'] as const;
+export type Arrangement = (typeof ARRANGEMENTS)[number];
+
+const WORD = /\p{L}{2}|[\p{sc=Han}\p{sc=Hangul}\p{sc=Katakana}\p{sc=Hiragana}]/u;
+const isWord = (cell: Cell | undefined): boolean => lookOf(cell) === 'text' && WORD.test(textOf(cell));
+const isFigure = (cell: Cell | undefined): boolean => lookOf(cell) === 'amount' || lookOf(cell) === 'nil';
+const isNumber = (cell: Cell | undefined): boolean => isFigure(cell) || lookOf(cell) === 'plain';
+const isFilled = (cell: Cell | undefined): boolean => textOf(cell) !== '';
+const filledIn = (row: Row): number => row.reduce((count, cell) => count + (isFilled(cell) ? 1 : 0), 0);
+const widthOf = (rows: readonly Row[]): number => rows.reduce((widest, row) => Math.max(widest, row.length), 0);
+
+/** Lines that a table on its side has at most: each is a column of it. */
+const MOST_TURNED = 12;
+/** A line with fewer cells is a title. */
+const FEWEST_CELLS = 3;
+/** Rows that are looked at before a table is taken for one of these. */
+const LOOKED_AT = 400;
+/** A shape that so many of the lines have is the table's. */
+const MOSTLY = 0.6;
+
+const share = (cells: readonly Cell[], is: (cell: Cell) => boolean): number =>
+  cells.length === 0 ? 0 : cells.filter(is).length / cells.length;
+
+/** Columns become rows; the titles above stay where they are. */
+const turned = (rows: readonly Row[]): readonly Row[] | undefined => {
+  if (rows.length > 60) return undefined;
+  const first = rows.findIndex((row) => filledIn(row) >= FEWEST_CELLS);
+  const lines = first < 0 ? [] : rows.slice(first).filter((row) => filledIn(row) >= FEWEST_CELLS);
+  const width = widthOf(lines);
+  if (lines.length < 2 || lines.length > MOST_TURNED || width <= lines.length + 1) return undefined;
+  const behind = (row: Row): readonly Cell[] => row.slice(1).filter(isFilled);
+  const names = lines.some((row) => share(behind(row), isWord) >= 0.8);
+  const figures = lines.some((row) => share(behind(row), isNumber) >= 0.8 && !behind(row).some(isWord));
+  if (!names || !figures) return undefined;
+  const remarks = rows.slice(first).filter((row) => filledIn(row) > 0 && filledIn(row) < FEWEST_CELLS);
+  return [
+    ...rows.slice(0, first),
+    ...Array.from({ length: width }, (_, at) => lines.map((row) => row[at] ?? '')),
+    ...remarks,
+  ];
+};
+
+/** Where the right half begins, in a table with names, figures, names and figures again from left to right. */
+const halfOf = (rows: readonly Row[]): number | undefined => {
+  const body = rows.filter((row) => row.some(isFigure)).slice(0, LOOKED_AT);
+  const columns = survey(body).filter(({ filled }) => filled > 0);
+  const left = columns.find(({ words }) => words > 0.5);
+  const figures = columns.find(({ at, numbers }) => left !== undefined && at > left.at && numbers > 0.6);
+  const right = columns.find(({ at, words }) => figures !== undefined && at > figures.at && words > 0.5);
+  if (left === undefined || right === undefined) return undefined;
+  const half = right.at - left.at;
+  return columns.some(({ at, numbers }) => at > right.at && at < 2 * half && numbers > 0.6) ? half : undefined;
+};
+
+/**
+ * The left half of each block of lines, then its right half. `sides` gives the figures of the right half a column of their own, as
+ * credits, where each half has one.
+ */
+const halves = (rows: readonly Row[], sides: boolean): readonly Row[] | undefined => {
+  const half = halfOf(rows);
+  if (half === undefined) return undefined;
+  const both = rows.map((row) => [row.slice(0, half), row.slice(half)] as const);
+  const figures = survey(both.flatMap(([left, right]) => [left, right]).filter((row) => row.some(isFigure)))
+    .filter(({ numbers, filled, plain, codes }) => filled > 0 && numbers > 0.6 && !(plain > 0.9 && codes > 0.9))
+    .map(({ at }) => at);
+  const [only] = figures;
+  if (sides && (figures.length !== 1 || only === undefined)) return undefined;
+  const width = widthOf(both.flat());
+  const out: Row[] = [];
+  let block: (typeof both)[number][] = [];
+  let begun = false;
+  const part = (row: Row, credit: boolean): Row => {
+    if (!sides || only === undefined) return row;
+    const own = Array.from({ length: width + 1 }, (_, at): Cell => row[at] ?? '');
+    const cell = own[only] ?? '';
+    // A title over the figures says nothing of the column that is made of them.
+    const figure = lookOf(cell) === 'text' && isAmountTitle(titleOf(textOf(cell))) ? '' : cell;
+    own[only] = credit ? '' : figure;
+    own[width] = credit ? figure : '';
+    return own;
+  };
+  const close = (): void => {
+    if (!begun && sides && only !== undefined && block.some(([, right]) => right.some(isFigure))) {
+      begun = true;
+      out.push(Array.from({ length: width + 1 }, (_, at) => (at === only ? 'Debit' : at === width ? 'Credit' : '')));
+    }
+    for (const credit of [false, true])
+      for (const [left, right] of block) {
+        const row = credit ? right : left;
+        if (filledIn(row) > 0) out.push(part(row, credit));
+      }
+    block = [];
+  };
+  for (const pair of both) {
+    const [left, right] = pair;
+    if (filledIn(left) + filledIn(right) > 0) block.push(pair);
+    else {
+      close();
+      out.push([]);
+    }
+  }
+  close();
+  return out;
+};
+
+/** Each line of figures put behind the line of words before it. */
+const joinedLines = (rows: readonly Row[]): readonly Row[] | undefined => {
+  const figuresAlone = (row: Row): boolean =>
+    row.some(isFigure) && row.every((cell) => !isFilled(cell) || isNumber(cell));
+  const wordsAlone = (row: Row): boolean => row.some(isWord) && !row.some(isFigure) && headerScore(row) === 0;
+  const joins = (at: number): boolean => figuresAlone(rows[at] ?? []) && wordsAlone(rows[at - 1] ?? []);
+  const some = Array.from({ length: Math.min(rows.length, LOOKED_AT) }, (_, at) => at);
+  const figures = some.filter((at) => (rows[at] ?? []).some(isFigure));
+  const joining = some.filter(joins);
+  if (joining.length < 3 || joining.length < figures.length * MOSTLY) return undefined;
+  const last = (row: Row): number => row.findLastIndex(isFilled);
+  const words = joining.reduce((most, at) => Math.max(most, last(rows[at - 1] ?? [])), 0) + 1;
+  const free = joining.every((at) => (rows[at] ?? []).findIndex(isFilled) >= words);
+  return rows.flatMap((row, at): readonly Row[] => {
+    if (joins(at + 1)) return [];
+    if (!joins(at)) return [free || !row.some(isFigure) ? row : [...Array<Cell>(words).fill(''), ...row]];
+    const before = rows[at - 1] ?? [];
+    return [[...Array.from({ length: words }, (_, place) => before[place] ?? ''), ...(free ? row.slice(words) : row)]];
+  });
+};
+
+/** The rows of a table as they would stand if each were one account, or undefined where it does not lie so. */
+const rearranged = (rows: readonly Row[], arrangement: Arrangement): readonly Row[] | undefined =>
+  arrangement === 'turned'
+    ? turned(rows)
+    : arrangement === 'two-lines'
+      ? joinedLines(rows)
+      : halves(rows, arrangement === 'two-sides');
+
+const held = new WeakMap<Table, Map<Arrangement, Table | undefined>>();
+
+/** A table with its rows rearranged, or undefined where it does not lie so. The same one each time it is asked for. */
+export const arranged = (table: Table, arrangement: Arrangement): Table | undefined => {
+  const own = held.get(table) ?? new Map<Arrangement, Table | undefined>();
+  held.set(table, own);
+  if (!own.has(arrangement)) {
+    const rows = rearranged(table.rows, arrangement);
+    own.set(arrangement, rows === undefined ? undefined : { ...table, rows });
+  }
+  return own.get(arrangement);
+};
+
+/** The tables of a paper with the one that is read arranged as its reading says. */
+export const tablesUnder = (
+  tables: readonly Table[],
+  { sheet, arrangement }: { readonly sheet: number; readonly arrangement?: Arrangement | undefined },
+): readonly Table[] => {
+  const table = tables[sheet];
+  const other = table === undefined || arrangement === undefined ? undefined : arranged(table, arrangement);
+  return other === undefined ? tables : tables.map((one, at) => (at === sheet ? other : one));
+};
+
+/** What is said of a table that lies so. */
+export const ARRANGED: Readonly<Record<Arrangement, string>> = {
+  turned: 'The table lies on its side: its columns are read as rows.',
+  'two-sides':
+    'A line holds two accounts: those at the left are read as debits, those at the right as credits, one under the other.',
+  'two-beside': 'A line holds two accounts: those at the right are read under those at the left.',
+  'two-lines': 'The figures stand a line below their names: each two lines are read as one row.',
+};
