@@ -114,7 +114,7 @@ export const readCsv = (
       if (cell.length > MOST_CELL_CHARACTERS) return longCell(name, at + 1, cell.length);
       const tidy = clean ? cell : cleaned(cell);
       if (tidy !== cell && invisible.at(-1) !== at + 1) invisible.push(at + 1);
-      row[column] = tidy.trimEnd();
+      row[column] = bare(tidy.trimEnd());
     }
   }
   const remarks = [
@@ -140,6 +140,11 @@ export const readCsv = (
     },
   ]);
 };
+
+/** A code that a list wraps as a formula's text, so that spreadsheets keep its noughts: `="0100"`. */
+const WRAPPED = /^="([^"=]{1,60})"$/;
+
+const bare = (cell: string): string => (cell.startsWith('="') ? (WRAPPED.exec(cell)?.[1] ?? cell) : cell);
 
 /** Said of a cell that no cell of a trial balance is like. */
 export const longCell = (name: string, row: number, characters: number): Result<never> =>

@@ -12,6 +12,9 @@ const MOST_FIXED_COLUMNS = 40;
 /** A figure as lists print it: grouped, with decimals, or both; a sign or side may stand beside it. */
 const FIGURE = /(?:^|\s)[-+(]?(?:\d{1,3}(?:[.,' \u00a0]\d{3})+(?:[.,]\d{1,4})?|\d+[.,]\d{1,4})[-)]?(?=\s|$)/;
 
+/** Among so many lines of figures, one that hangs over its columns is no column's. */
+const FEWEST_OF_MANY = 12;
+
 const RULE = /^[\s\-=_*+|.]+$/;
 
 export interface FixedColumn {
@@ -60,7 +63,7 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     for (let at = 0; at < line.length; at += 1)
       if (line[at] !== ' ' && line[at] !== '\u00a0') filled[at] = (filled[at] ?? 0) + 1;
   // A line or two may hang over: a title with a figure in it, a name that is too long.
-  const few = Math.floor(figures.length * 0.02);
+  const few = Math.max(figures.length >= FEWEST_OF_MANY ? 1 : 0, Math.floor(figures.length * 0.02));
   const ranges: { from: number; to: number }[] = [];
   for (let at = 0; at < width; at += 1) {
     if ((filled[at] ?? 0) <= few) continue;

@@ -7,6 +7,8 @@ export const SINGLE_BYTE = [
   'windows-1257',
   'windows-1251',
   'windows-1253',
+  'windows-1255',
+  'windows-1256',
   'cp850',
   'cp852',
   'cp857',
@@ -48,6 +50,8 @@ export const ALPHABETS: readonly string[] = [
   'абвгдђежзијклљмнњопрстћуфхцчџш', // Serbian
   'αβγδεζηθικλμνξοπρστυφχψωςάέήίόύώϊϋΐΰ', // Greek
   'àçéèíïóòúü', // Catalan
+  'אבגדהוזחטיךכלםמןנסעףפץצקרשת', // Hebrew
+  'ءآأؤإئابةتثجحخدذرزسشصضطظعغفقكلمنهوىي', // Arabic
 ];
 
 /** What parts the cells of a text file: a character, or their place in the line. */

@@ -51,7 +51,10 @@ const turned = (rows: readonly Row[]): readonly Row[] | undefined => {
 
 /** Where the right half begins, in a table with names, figures, names and figures again from left to right. */
 const halfOf = (rows: readonly Row[]): number | undefined => {
-  const body = rows.filter((row) => row.some(isFigure)).slice(0, LOOKED_AT);
+  const body = rows
+    .slice(0, 5 * LOOKED_AT)
+    .filter((row) => row.some(isFigure))
+    .slice(0, LOOKED_AT);
   const columns = survey(body).filter(({ filled }) => filled > 0);
   const left = columns.find(({ words }) => words > 0.5);
   const figures = columns.find(({ at, numbers }) => left !== undefined && at > left.at && numbers > 0.6);
@@ -69,7 +72,13 @@ const halves = (rows: readonly Row[], sides: boolean): readonly Row[] | undefine
   const half = halfOf(rows);
   if (half === undefined) return undefined;
   const both = rows.map((row) => [row.slice(0, half), row.slice(half)] as const);
-  const figures = survey(both.flatMap(([left, right]) => [left, right]).filter((row) => row.some(isFigure)))
+  const figures = survey(
+    both
+      .slice(0, 5 * LOOKED_AT)
+      .flat()
+      .filter((row) => row.some(isFigure))
+      .slice(0, LOOKED_AT),
+  )
     .filter(({ numbers, filled, plain, codes }) => filled > 0 && numbers > 0.6 && !(plain > 0.9 && codes > 0.9))
     .map(({ at }) => at);
   const [only] = figures;

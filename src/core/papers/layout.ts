@@ -22,6 +22,36 @@ export const splitCodeName = (text: string): { readonly code: string; readonly n
     : { code, name };
 };
 
+const CODE_LAST = /[([]([A-Z]{0,4}\d[\dA-Z./-]{0,30})[)\]]$|\s[-–—:|]\s?([A-Z]{0,4}\d[\dA-Z./]{2,30})$/iu;
+
+type Split = ReturnType<typeof splitCodeName>;
+
+const splitFromEnd = (text: string): Split => {
+  const whole = text.trim();
+  const found = whole.length > MOST_CELL_READ ? null : CODE_LAST.exec(whole);
+  const name = whole.slice(0, found?.index ?? 0).trim();
+  return found === null || !/\p{L}/u.test(name)
+    ? { code: '', name: whole }
+    : { code: found[1] ?? found[2] ?? '', name };
+};
+
+const FIRST_CELLS = 300;
+/** Codes stand behind the names where so many of the cells have one there. */
+const MOSTLY = 0.7;
+
+/** Takes the cells of a column apart: codes stand before the names, or behind all of them: "Bank (1010)", "Bank - 1010". */
+export const codeNameSplitter = (cells: readonly string[]): ((text: string) => Split) => {
+  const some = cells.filter((text) => text !== '').slice(0, FIRST_CELLS);
+  const codes = some.map((text) => splitFromEnd(text).code).filter((code) => code !== '');
+  const first = some.filter((text) => splitCodeName(text).code !== '').length;
+  return codes.length >= 3 &&
+    codes.length > first &&
+    codes.length >= some.length * MOSTLY &&
+    new Set(codes).size > codes.length * 0.8
+    ? splitFromEnd
+    : splitCodeName;
+};
+
 /** Where a table has what, but for the amounts. */
 export interface Layout {
   readonly header: FoundHeader;
@@ -78,7 +108,8 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
     (firstWords === undefined ? coded[0] : undefined);
   const both = wordy.find((column) => {
     const cells = sample.map((row) => textOf(row[column.at])).filter((text) => text !== '');
-    const coded = cells.filter((text) => splitCodeName(text).code !== '').length;
+    const split = codeNameSplitter(cells);
+    const coded = cells.filter((text) => split(text).code !== '').length;
     return coded >= 3 && coded > cells.length * 0.25;
   });
   if (code === undefined && both !== undefined) give(both, 'code-name');

@@ -3,7 +3,7 @@ import { oneLine } from '../files/clean';
 import { folded } from '../words/folded';
 import { CARRIED, PAGE } from '../words/paper-words';
 import { headerScore } from './header';
-import { splitCodeName } from './layout';
+import { codeNameSplitter } from './layout';
 import { lookOf } from './survey';
 import type { Reading } from './reading';
 import { placesOf } from './row-amount';
@@ -45,6 +45,9 @@ const isWords = (text: string): boolean => /\p{L}{3}/u.test(text) && /\s/.test(t
 
 const RULE = /^[-=_*\s.+|–—]{3,}$/;
 
+/** Rows that tell on which side of the names their codes stand. */
+const LOOKED_AT = 400;
+
 /** Cells of a row that are filled. */
 const filledIn = (row: Row): readonly string[] => row.map(textOf).filter((text) => text !== '');
 
@@ -61,9 +64,15 @@ export const skeletonOf = (
   const name: string[] = [];
   const indent = new Uint32Array(size);
   let [coded, named, begun] = [0, 0, false];
+  const joined = places['code-name'];
+  const splitter =
+    joined < 0
+      ? undefined
+      : codeNameSplitter(
+          rows.slice(reading.header + 1, reading.header + 1 + LOOKED_AT).map((row) => textOf(row[joined])),
+        );
   rows.forEach((row, at) => {
-    const joined = places['code-name'];
-    const split = joined < 0 ? undefined : splitCodeName(textOf(row[joined]));
+    const split = splitter?.(textOf(row[joined]));
     code[at] = inOneLine(split === undefined ? textOf(row[places.code]) : split.code);
     name[at] = inOneLine(split === undefined ? textOf(row[places.name]) : split.name);
     // Words in the column of codes, and none in that of names: "Total class 3" is what a row is called.
