@@ -15,6 +15,7 @@ import {
   planTakeOver,
   proposeCreations,
 } from '@/core/openings/takeover';
+import type { Arrangement } from '@/core/papers/arrange';
 import { readingOf } from '@/core/papers/amount-columns';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { How, PaperSheet } from '@/core/papers/sheet';
@@ -246,7 +247,7 @@ const planned = (
   };
 };
 
-/** The proposal from another sheet or header row on, or with the text taken apart in another way. */
+/** The proposal from another sheet or header row on, with the table lying or the text taken apart in another way. */
 export const proposalFor = async (
   context: BooksContext,
   paper: OpenPaper,
@@ -254,13 +255,16 @@ export const proposalFor = async (
   format: Partial<TextFormat>,
   sheet: number,
   header: number | undefined,
+  arrangement: Arrangement | null | undefined,
 ): Promise<Result<PaperSheet>> =>
   sheetOf(
     context,
     paper,
     await besideOf(context, chart),
     format,
-    header === undefined ? { kind: 'proposed' } : { kind: 'from', sheet, header },
+    header === undefined && arrangement === undefined
+      ? { kind: 'proposed' }
+      : { kind: 'from', sheet, header, arrangement: arrangement ?? undefined },
   );
 
 /** The rows of columns of a paper, each read as a balance column; `null` stands for the amounts as the paper is read. */

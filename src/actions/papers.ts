@@ -23,6 +23,7 @@ import type { Remembered } from '@/core/openings/match';
 import type { TextFormat } from '@/core/files/cells';
 import { MOST_ROWS } from '@/core/files/limits';
 import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/files/formats';
+import { ARRANGEMENTS } from '@/core/papers/arrange';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS } from '@/core/papers/reading';
 import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
@@ -92,6 +93,8 @@ export const readFrom = booksAction(
     paper: paperId,
     sheet: z.int().min(0).max(1000),
     header: z.int().min(-1).max(MOST_ROWS).optional(),
+    /** How its table lies; null for as it stands, where not said as is likeliest. */
+    arrangement: z.enum(ARRANGEMENTS).nullable().optional(),
     format: z
       .object({ encoding: z.enum(ENCODINGS), delimiter: z.enum(DELIMITERS), quote: z.enum(QUOTES) })
       .partial()
@@ -102,7 +105,7 @@ export const readFrom = booksAction(
     if (!paper.ok) return paper;
     const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said(input.format ?? {}) };
     const chart = await chartOf(context.tx, context.books.id);
-    const read = await proposalFor(context, paper.value, chart, format, input.sheet, input.header);
+    const read = await proposalFor(context, paper.value, chart, format, input.sheet, input.header, input.arrangement);
     if (!read.ok) return read;
     if (input.sheet >= read.value.sheets.length || (input.header ?? 0) >= read.value.height)
       return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
@@ -128,6 +131,8 @@ export const readAs = booksAction(
         columns: z.array(z.enum(COLUMN_ROLES)).max(100),
         style: z.enum(NUMBER_STYLES),
         convention: z.enum(CONVENTIONS),
+        /** Noughts that the amounts are written without; nought for single units. */
+        scale: z.literal([0, 3, 6]),
         asAccount: z.record(z.string().regex(/^\d{1,6}$/), z.boolean()),
       })
       .partial(),
@@ -138,9 +143,12 @@ export const readAs = booksAction(
     const { reading } = (
       await readStored(context, paper.value, await chartOf(context.tx, context.books.id), await standsIn(context))
     ).sheet.recognition;
-    const { columns, style, convention, asAccount } = input.change;
+    const { columns, style, convention, scale, asAccount } = input.change;
+    const { scale: was, ...unscaled } = reading;
+    const inUnits = scale === undefined ? was : scale === 0 ? undefined : scale;
     const next = {
-      ...reading,
+      ...unscaled,
+      ...(inUnits === undefined ? {} : { scale: inUnits }),
       ...(style === undefined ? {} : { style }),
       ...(convention === undefined ? {} : { convention }),
       ...(columns === undefined

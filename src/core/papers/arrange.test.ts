@@ -150,7 +150,19 @@ describe('amounts in thousands', () => {
       expect(readSheet(lines(title)).recognition.rows.find(({ name }) => name === 'Boats')?.amount, title).toBe(
         80_400_000n,
       );
-    for (const title of ['30 June 2000', 'Thousand Oaks Ltd', 'Company 5000', '1.000.000', 'Kit and Eur'])
+    for (const title of [
+      '30 June 2000',
+      'Thousand Oaks Ltd',
+      'Company 5000',
+      '1.000.000',
+      'Kit and Eur',
+      '1000',
+      '1000 Kas',
+      '1.000',
+      '1000 EUR Bank',
+      'Ltd. 1000',
+      '2000',
+    ])
       expect(readSheet(lines(title)).recognition.rows.find(({ name }) => name === 'Boats')?.amount, title).toBe(
         80_400n,
       );

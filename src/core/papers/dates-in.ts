@@ -3,9 +3,20 @@ import { folded } from '../words/folded';
 import { monthOf } from '../words/months';
 import { dayOrderOf, readFileDate } from './dates';
 
-const NUMERIC = /(?<!\d)(\d{4}[-./]\s?\d{1,2}[-./]\s?\d{1,2}|\d{1,2}[./-]\s?\d{1,2}[./-]\s?\d{4})(?!\d)/g;
+/** "1-12/2025" is no day: both marks are the same. */
+const NUMERIC = /(?<!\d)(\d{4}([-./])\s?\d{1,2}\2\s?\d{1,2}|\d{1,2}([./-])\s?\d{1,2}\3\s?\d{4})(?!\d)/g;
 /** Years, months and days with their signs, as East Asia writes them. */
 const SIGNED = /(\d{4})\s?[年년]\s?(\d{1,2})\s?[月월]\s?(\d{1,2})\s?[日일]/g;
+
+/** Years counted from the beginning of an era, and the year before it. */
+const ERAS: Readonly<Record<string, number>> = { 令和: 2018, 平成: 1988, 昭和: 1925, 民國: 1911, 民国: 1911 };
+const ERA = /(令和|平成|昭和|民國|民国)\s?(元|\d{1,3})\s?年/g;
+
+const inCommonYears = (text: string): string =>
+  text.replace(
+    ERA,
+    (_whole, era: string, year: string) => `${String((ERAS[era] ?? 0) + (year === '元' ? 1 : Number(year)))}年`,
+  );
 
 /** A text longer than this names no day of its own. */
 const MOST_TEXT = 400;
@@ -48,12 +59,36 @@ const worded = (text: string): readonly string[] => {
 /** The days that a text names, ISO, in its order. */
 export const datesIn = (text: string): readonly string[] => {
   if (text.length > MOST_TEXT) return [];
-  const plain = text.replace(/\s+/g, ' ');
+  const plain = inCommonYears(text.replace(/\s+/g, ' '));
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
   const order = dayOrderOf(numeric);
   return [
     ...numeric.flatMap((one) => readFileDate(one, order) ?? []),
     ...[...plain.matchAll(SIGNED)].flatMap(([, year = '', month = '', day = '']) => iso(year, Number(month), day)),
     ...worded(plain),
+  ];
+};
+
+/** "12/2025", "1-12/2025": the last month of a span. */
+const MONTH_AND_YEAR = /(?<![\d/.])(?:\d{1,2}\s?[-–]\s?)?(\d{1,2})\s?[/.]\s?((?:19|20)\d\d)(?![\d/.])/g;
+
+const lastDay = (year: string, month: number): readonly string[] => {
+  const first = readDate(`${year}-${String(month).padStart(2, '0')}-01`);
+  return first.ok ? [first.value.with({ day: first.value.daysInMonth }).toString()] : [];
+};
+
+/** The last days of the months that a text names with their year and without a day, ISO: "December 2025", "12/2025". */
+export const monthsIn = (text: string): readonly string[] => {
+  if (text.length > MOST_TEXT) return [];
+  const tokens = folded(text)
+    .split(' ')
+    .filter((token) => !SMALL.test(token));
+  return [
+    ...[...text.matchAll(MONTH_AND_YEAR)].flatMap(([, month, year = '']) => lastDay(year, Number(month))),
+    ...tokens.flatMap((token, at): readonly string[] => {
+      const month = monthOf(token);
+      const year = tokens[at + 1] ?? '';
+      return month !== undefined && YEAR.test(year) ? lastDay(year, month) : [];
+    }),
   ];
 };

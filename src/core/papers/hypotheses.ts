@@ -68,7 +68,7 @@ export const hypotheses = (
   const { rows } = table;
   const layout = layoutOf(rows, header);
   const style = styleOf(layout, money.digits);
-  const scale = scaleOf(rows, layout);
+  const scale = scaleOf(rows, layout, style, money.digits);
   const parse = parserOf(rows, style, { ...money, scale });
   const wanted = date ?? titleDay(rows, header);
   const likely = waysOf(layout, wanted, money.currency);
@@ -112,12 +112,29 @@ export const hypotheses = (
     .sort((a, b) => b.points - a.points);
 };
 
+/** Where so many of the amounts have all the decimals of the currency, they are in single units, whatever the titles speak of. */
+const FINE = 0.6;
+
 /** Noughts that the titles above the columns of amounts say are left away. */
-const scaleOf = (rows: readonly Row[], { header, columns, numbers }: Layout): Scale | undefined =>
-  statedScale(rows, {
+const scaleOf = (
+  rows: readonly Row[],
+  { header, columns, numbers, sample }: Layout,
+  style: NumberStyle,
+  digits: number,
+): Scale | undefined => {
+  const stated = statedScale(rows, {
     header: header.at,
     columns: columns.map(({ at }) => (numbers.some((one) => one.at === at) ? 'balance' : 'ignore')),
   });
+  if (stated === undefined || digits === 0) return stated;
+  const scales = sample.flatMap((row) =>
+    numbers.flatMap(({ at }) => {
+      const cell = row[at];
+      return typeof cell !== 'string' || cell === '' || isNil(cell) ? [] : [readPaperAmount(cell, style)?.scale];
+    }),
+  );
+  return scales.filter((scale) => scale === digits).length > scales.length * FINE ? undefined : stated;
+};
 
 /** The day that the lines above the header name, for choosing between columns by date. */
 const titleDay = (rows: readonly Row[], header: FoundHeader): string | undefined =>

@@ -153,6 +153,20 @@ describe('papers of many shapes', () => {
     const { tables, reading } = read(name);
     expect(statedDate(tables, reading, name)).toBe(day);
   });
+  it.each([
+    ['自 令和6年4月1日 至 令和7年3月31日', '2025-03-31'],
+    ['平成元年12月31日', '1989-12-31'],
+    ['Stand: Dezember 2025', '2025-12-31'],
+    ['Období: 1-12/2025', '2025-12-31'],
+    ['Balances at February 2024', '2024-02-29'],
+    ['1-12/2025 as at 30/11/2025', '2025-11-30'],
+    ['Printed March 2026', undefined],
+    ['Maia Bank, 2025', undefined],
+    ['Room 1/2100', undefined],
+  ])('“%s” names a day or none', (title, day) => {
+    const tables = open(bytes(`${title}\nCode;Name;Debit;Credit\n1;Bank;5.00;\n2;Sales;;5.00`));
+    expect(statedDate(tables, recognise(tables, { digits: 2 }).reading, 'list.csv')).toBe(day);
+  });
   it('needs a person for two years without a name: another column is chosen', () => {
     const { tables, reading, rows } = read('person-two-years-unnamed.csv');
     const other = rowsOf(tables, { ...reading, header: 0, columns: ['code', 'name', 'ignore', 'balance'] });

@@ -41,20 +41,29 @@ const lyingPoints = (table: Table, arrangement: Arrangement | undefined): number
 const sheetPoints = (best: Hypothesis | undefined): number =>
   best === undefined ? -Infinity : best.points + Math.min(15, Math.log2(1 + best.trial.accounts) * 2);
 
-/** The rest of the guesses once the sheet and the header row are settled by a person. */
+/** The rest of the guesses once the sheet, how its table lies, and maybe the header row are settled by a person. */
 export const recogniseFrom = (
   tables: readonly Table[],
   sheet: number,
-  header: number,
+  header: number | undefined,
   circumstances: Circumstances,
-  arrangement?: Arrangement,
+  wished?: Arrangement,
 ): Recognition => {
-  const table = tablesUnder(tables, { sheet, arrangement })[sheet];
-  if (table === undefined) return explained(tables, { ...EMPTY, sheet, header }, circumstances);
+  const own = tables[sheet];
+  if (own === undefined) return explained(tables, { ...EMPTY, sheet }, circumstances);
+  // A table that does not lie so is read as it stands.
+  const other = wished === undefined ? undefined : arranged(own, wished);
+  const table = other ?? own;
   const found = headerOf(table.rows);
   return told(
     tables,
-    hypotheses(table, sheet, found.at === header ? found : { at: header, height: 1 }, circumstances, arrangement),
+    hypotheses(
+      table,
+      sheet,
+      header === undefined || found.at === header ? found : { at: header, height: 1 },
+      circumstances,
+      other === undefined ? undefined : wished,
+    ),
     circumstances,
   );
 };

@@ -13,7 +13,8 @@ export type How =
   | {
       readonly kind: 'from';
       readonly sheet: number;
-      readonly header: number;
+      /** Where not said, the likeliest. */
+      readonly header?: number | undefined;
       readonly arrangement?: Arrangement | undefined;
     }
   | { readonly kind: 'as'; readonly reading: Reading; readonly infer: boolean };

@@ -21,7 +21,7 @@ export interface Skeleton {
   readonly indent: Uint32Array;
   /** Whether rows have codes, so that one without is no account like the others. */
   readonly coded: boolean;
-  /** Whether a figure stands anywhere in a row but for its code: it is an account then, though the column that is read be empty. */
+  /** Whether a figure, or a sign for nil, stands anywhere in a row but for its code: it is an account then, though the column that is read be empty. */
   readonly hasFigures: (at: number) => boolean;
 }
 
@@ -111,7 +111,7 @@ export const skeletonOf = (
   const hasFigures = (at: number): boolean =>
     (rows[at] ?? []).some((cell, column) => {
       const role = reading.columns[column];
-      return role !== 'code' && role !== 'name' && role !== 'code-name' && lookOf(cell) === 'amount';
+      return role !== 'code' && role !== 'name' && role !== 'code-name' && ['amount', 'nil'].includes(lookOf(cell));
     });
   return { size, kind, code, name, indent, coded: coded > 0 && coded >= (coded + named) * 0.15, hasFigures };
 };

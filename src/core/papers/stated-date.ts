@@ -1,6 +1,6 @@
 import { folded, textOf, type Table } from '../files/cells';
 import { AS_AT, PRINTED } from '../words/paper-words';
-import { datesIn } from './dates-in';
+import { datesIn, monthsIn } from './dates-in';
 import { AMOUNT_ROLES, titleRows } from './header';
 import type { Reading } from './reading';
 
@@ -53,5 +53,8 @@ export const statedDate = (
     const last = lastOf(line);
     if (last !== undefined) return last;
   }
-  return undefined;
+  // A month without a day is its last one; what is called after a company or a file may hold a month too.
+  return [...named, ...lines.filter((line) => parts.includes(line))].flatMap(
+    (line) => [...monthsIn(line)].sort().at(-1) ?? [],
+  )[0];
 };

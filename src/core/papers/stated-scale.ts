@@ -1,4 +1,5 @@
 import { type Row, textOf } from '../files/cells';
+import { isCurrency } from '../money/currency';
 import { folded } from '../words/folded';
 import { MILLIONS, THOUSANDS } from '../words/paper-words';
 import { AMOUNT_ROLES, titleRows } from './header';
@@ -7,9 +8,27 @@ import type { Reading } from './reading';
 /** How many noughts the amounts of a paper are short of. */
 export type Scale = 3 | 6;
 
-/** "£000", "€ ’000", "(000s)", "x 1.000", "1 000 kr": noughts that count something, and are no amount. */
+/** Noughts that count something, and are no amount: what stands before them, and behind. */
 const NOUGHTS =
-  /(?:^|[\s(/])(?:\p{Sc}|[A-Z]{3}|[x×*])?\s?['’]?(?:1[.,'\u00a0 ]?)?000s?(?:\s?(?:\p{Sc}|\p{L}{2,3}\.?))?\s?\)?$/u;
+  /^(?:.*[\s(/])?(\p{Sc}|\p{L}{2,4}\.?|[x×*])?\s?(['’]?)(1[.,'\u00a0 ]?)?000(?:(s)|\s?(\p{Sc}|\p{L}{2,4}\.?))?\s?(\)?)$/u;
+const MONEY = new Set(['kr', 'kr.', 'ft', 'zl', 'zł', 'kc', 'kč', 'lei', 'euro', 'tl', 'usd', 'sek']);
+const isMoney = (word: string | undefined): boolean =>
+  word !== undefined && (/^\p{Sc}$/u.test(word) || isCurrency(word) || MONEY.has(word.toLowerCase()));
+
+/** "£000", "€ ’000", "(000s)", "x 1.000", "1 000 kr": a code or a year that ends in noughts says nothing of the kind. */
+const countsNoughts = (text: string): boolean => {
+  const found = NOUGHTS.exec(text);
+  if (found === null) return false;
+  const [, before, mark, one, plural, behind, closed] = found;
+  if (isMoney(before) || isMoney(behind) || /^[x×*]$/.test(before ?? '')) return true;
+  return (
+    before === undefined &&
+    behind === undefined &&
+    one === undefined &&
+    (mark !== '' || plural !== undefined || closed !== '')
+  );
+};
+
 /** "TEUR", "k€", "tkr", "MSEK": a letter before a currency. */
 const LETTERED =
   /(?:^|[\s(/])(?:(k|K|t|T)|(m|M|Mio\.? ?|mn ?))(?:EUR|USD|GBP|CHF|SEK|NOK|DKK|ISK|PLN|CZK|HUF|RON|TRY|JPY|AUD|CAD|NZD|eur|sek|kr|€|£|\$)(?![\p{L}\d])/u;
@@ -23,7 +42,7 @@ const scaleIn = (text: string): Scale | undefined => {
   if (THOUSANDS.in(words) !== undefined) return 3;
   const lettered = LETTERED.exec(text);
   if (lettered !== null) return lettered[1] === undefined ? 6 : 3;
-  return NOUGHTS.test(text.replace(/(?:19|20)\d\d|\d{1,2}[./-]\d{1,2}[./-]\d{2,4}/g, '')) ? 3 : undefined;
+  return countsNoughts(text.trim()) ? 3 : undefined;
 };
 
 /** What the titles of a paper and of its amount columns say its amounts are in; undefined for single units. */

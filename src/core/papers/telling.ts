@@ -10,6 +10,7 @@ import type { PaperRow } from './paper-row';
 import type { Convention, Reading } from './reading';
 import { rowsOf } from './rows';
 import { type Alternative, sayAlternative } from './say-alternative';
+import { type Scale, statedScale } from './stated-scale';
 
 /** A thing that may be wrong and wants to be looked at. */
 export interface Doubt {
@@ -74,12 +75,15 @@ export const explainedTrial = (
   const nets = [...byConvention.values()];
   const rows =
     table === undefined ? [] : rowsOf(table, reading, best.skeleton, trial, { ...circumstances, scale: reading.scale });
-  const alternatives = close.map((one): Alternative => ({
-    what: differenceOf(best, one, texts),
-    reading: one.reading,
-    net: minor(one.trial.net),
-    accounts: one.trial.accounts,
-  }));
+  const alternatives = [
+    ...close.map((one): Alternative => ({
+      what: differenceOf(best, one, texts),
+      reading: one.reading,
+      net: minor(one.trial.net),
+      accounts: one.trial.accounts,
+    })),
+    ...otherScale(best, table),
+  ];
   return {
     reading,
     nets,
@@ -106,7 +110,7 @@ export const explainedTrial = (
           : `Row ${String(reading.header + 1)} is the header: its cells are column titles.`
         : 'No header row found: the columns were told by what is in them.',
       found.length > 0 ? `Columns: ${found.join(', ')}.` : 'No columns were recognised; choose them above the table.',
-      `Amounts are written like ${reading.style}${reading.scale === undefined ? '' : reading.scale === 3 ? ', in thousands' : ', in millions'}.`,
+      `Amounts are written like ${reading.style}${reading.scale === undefined ? '' : `, in ${SCALES[reading.scale]}`}.`,
       ...(trial.marks.confirmed > 0
         ? [
             `${counted(trial.marks.confirmed)} ${trial.marks.confirmed === 1 ? 'total is what the rows come to' : 'totals are what the rows come to'}.`,
@@ -118,6 +122,24 @@ export const explainedTrial = (
 };
 
 const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
+
+const SCALES: Readonly<Record<Scale, string>> = { 3: 'thousands', 6: 'millions' };
+
+/** The same reading in single units where it is in thousands, or in thousands where the paper speaks of them. */
+const otherScale = ({ reading, trial }: Hypothesis, table: Table | undefined): readonly Alternative[] => {
+  const { scale, ...rest } = reading;
+  const other = scale === undefined ? statedScale(table?.rows ?? [], reading) : undefined;
+  if (scale === undefined && other === undefined) return [];
+  const net = scale === undefined ? trial.net * 10n ** BigInt(other ?? 0) : trial.net / 10n ** BigInt(scale);
+  return [
+    {
+      what: `its amounts in ${other === undefined ? 'single units' : SCALES[other]}`,
+      reading: other === undefined ? rest : { ...rest, scale: other },
+      net: minor(net),
+      accounts: trial.accounts,
+    },
+  ];
+};
 
 /** What another reading does otherwise, in a few words. */
 const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly string[]): string => {
@@ -154,7 +176,7 @@ const doubtsOf = (
   else if (trial.net !== 0n && isRounding(trial, reading, digits))
     about(
       'reading.rounding',
-      `The paper’s amounts are in ${reading.scale === 3 ? 'thousands' : 'millions'}: what is left over, by which the accounts do not net to zero, is no more than their rounding may leave. It stays as it is.`,
+      `The paper’s amounts are in ${SCALES[reading.scale ?? 3]}: what is left over, by which the accounts do not net to zero, is no more than their rounding may leave. It stays as it is.`,
     );
   else if (trial.net !== 0n)
     about(

@@ -149,7 +149,7 @@ export const SMALL = lexicon(
 /** What a paper says of amounts that are written without their last three figures. */
 export const THOUSANDS = lexicon(
   'thousands, in thousands, thousand euro, thousand pounds, thousands of, thousand dollars, tausend, in tausend, tsd, tausend euro, teur, milliers, en milliers, milliers d euros, en miles, en miles de, miles de euros, milhares, em milhares, milhares de euros',
-  'migliaia, in migliaia, migliaia di euro, duizenden, in duizenden, duizendtallen, duizend euro, tusental, tusentals, i tusental, i tusen, hele tusen, tusen kroner, tusen kronor, tkr, i tusinde, tusinder, i tusinder, t kr, tuhansina, tuhatta, tuhansissa, 1000 eur, 1 000 eur',
+  'migliaia, in migliaia, migliaia di euro, duizenden, in duizenden, duizendtallen, duizend euro, tusental, tusentals, i tusental, i tusen, hele tusen, tusen kroner, tusen kronor, tkr, i tusinde, tusinder, i tusinder, t kr, tuhansina, tuhatta, tuhansissa',
   'tys, w tys, tysiacach, w tysiacach, tis, v tis, v tisicich, tisicich, tisic, ezer forint*, ezer ft, ezer eur*, ezer huf, ezer euro*, e ft, eft ban, mii lei, mii de lei, in mii, mii ron, χιλιαδες, σε χιλιαδες, χιλ, bin tl, bin lira, bin turk lirasi, tisuca, u tisucama, tisoc, v tisoc',
   'тыс, тысяч, в тысячах, тис, в тисячах, хил, в хиляди, хиляди, tukst, tukstanciais, tukst eur, tuhandetes, tuhat eurot, tukstos, tukst',
   '千円, 千元, 单位 千元, 単位 千円, 천원, 千单位',

@@ -5,6 +5,7 @@ import { readAs, readFrom } from '@/actions/papers';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/paper-view';
 import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
+import { ARRANGEMENTS, type Arrangement } from '@/core/papers/arrange';
 import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';
 import { DELIMITERS, type Delimiter, ENCODINGS, QUOTES } from '@/core/files/formats';
 import type { Convention } from '@/core/papers/reading';
@@ -34,6 +35,15 @@ const SIDES: Readonly<Record<Convention, string>> = {
   'credit-positive': 'a plus is a credit',
   'normal-side': 'a plus is the account’s normal side',
   'section-side': 'a plus is the section’s side',
+};
+
+const SCALES = [0, 3, 6] as const;
+
+const LIES: Readonly<Record<Arrangement, string>> = {
+  turned: 'lies on its side',
+  'two-sides': 'has two accounts a line, debits and credits',
+  'two-beside': 'goes on at the right',
+  'two-lines': 'has the figures a line below',
 };
 
 const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
@@ -88,7 +98,14 @@ export const HowRead = ({
                     const reading = other(message);
                     if (reading !== undefined)
                       void change(
-                        readAs({ ...to, change: { columns: [...reading.columns], convention: reading.convention } }),
+                        readAs({
+                          ...to,
+                          change: {
+                            columns: [...reading.columns],
+                            convention: reading.convention,
+                            scale: reading.scale ?? 0,
+                          },
+                        }),
                       );
                   }}
                 >
@@ -132,7 +149,14 @@ export const HowRead = ({
                 className="select select-xs"
                 value={reading.header}
                 onChange={(event) =>
-                  void change(readFrom({ ...to, sheet: reading.sheet, header: Number(event.target.value) }))
+                  void change(
+                    readFrom({
+                      ...to,
+                      sheet: reading.sheet,
+                      header: Number(event.target.value),
+                      arrangement: reading.arrangement ?? null,
+                    }),
+                  )
                 }
               >
                 <option value={-1}>none</option>
@@ -154,6 +178,45 @@ export const HowRead = ({
               >
                 {NUMBER_STYLES.map((style) => (
                   <option key={style}>{style}</option>
+                ))}
+              </select>
+            </label>
+            <label className="flex items-center gap-2 whitespace-nowrap">
+              Amounts in
+              <select
+                className="select select-xs"
+                value={reading.scale ?? 0}
+                onChange={(event) =>
+                  void change(
+                    readAs({ ...to, change: { scale: SCALES.find((one) => String(one) === event.target.value) ?? 0 } }),
+                  )
+                }
+              >
+                <option value={0}>single units</option>
+                <option value={3}>thousands</option>
+                <option value={6}>millions</option>
+              </select>
+            </label>
+            <label className="flex items-center gap-2 whitespace-nowrap">
+              The table
+              <select
+                className="select select-xs"
+                value={reading.arrangement ?? ''}
+                onChange={(event) =>
+                  void change(
+                    readFrom({
+                      ...to,
+                      sheet: reading.sheet,
+                      arrangement: ARRANGEMENTS.find((one) => one === event.target.value) ?? null,
+                    }),
+                  )
+                }
+              >
+                <option value="">has an account a line</option>
+                {ARRANGEMENTS.map((one) => (
+                  <option key={one} value={one}>
+                    {LIES[one]}
+                  </option>
                 ))}
               </select>
             </label>
