@@ -43,7 +43,9 @@ const turned = (rows: readonly Row[]): readonly Row[] | undefined => {
   if (!names || !figures) return undefined;
   const remarks = rows.slice(first).filter((row) => filledIn(row) > 0 && filledIn(row) < FEWEST_CELLS);
   return [
-    ...rows.slice(0, first),
+    ...rows.slice(0, first).map((row) => row.slice(0, row.findLastIndex(isFilled) + 1)),
+    // A title groups no columns.
+    ...(first > 0 ? [[]] : []),
     ...Array.from({ length: width }, (_, at) => lines.map((row) => row[at] ?? '')),
     ...remarks,
   ];

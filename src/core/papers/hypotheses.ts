@@ -10,7 +10,7 @@ import type { Reading } from './reading';
 import type { PaperMoney } from './row-amount';
 import type { Hint } from './sign';
 import { type Skeleton, skeletonOf } from './skeleton';
-import { type Scale, statedScale } from './stated-scale';
+import { type Scale, isRounding, statedScale } from './stated-scale';
 import { type Trial, trials } from './trial';
 import { type Values, type Way, parserOf, valuesOf } from './values';
 import { type LikelyWay, relationPoints, rolesUnder, waysOf } from './ways';
@@ -48,6 +48,9 @@ const styleOf = (layout: Layout, digits: number): NumberStyle => {
 const LARGE = 20_000;
 const MOST_WAYS = 14;
 const MOST_WAYS_OF_LARGE = 2;
+
+/** Points for a paper in thousands that nets to zero as nearly as it can. */
+const NETS_BUT_FOR_ROUNDING = 22;
 
 /** A hypothesis about a table: the reading, what it comes to, and the points for it. */
 export interface Hypothesis {
@@ -106,7 +109,11 @@ export const hypotheses = (
         reading: { ...base, columns: rolesUnder(layout, way), convention: trial.convention },
         skeleton,
         trial,
-        points: trial.points + prior + coverage(skeleton, trial) * 10,
+        points:
+          trial.points +
+          prior +
+          coverage(skeleton, trial) * 10 +
+          (trial.net !== 0n && isRounding(trial.net, trial.moving, scale, money.digits) ? NETS_BUT_FOR_ROUNDING : 0),
       })),
     )
     .sort((a, b) => b.points - a.points);

@@ -3,6 +3,7 @@ import { ARRANGEMENTS, type Arrangement, arranged, tablesUnder } from './arrange
 import { headerOf, headerTexts } from './header';
 import { type Circumstances, type Hypothesis, hypotheses, outcome } from './hypotheses';
 import type { Reading } from './reading';
+import { isRounding } from './stated-scale';
 import { skeletonOf } from './skeleton';
 import { type Recognition, explainedTrial } from './telling';
 import { type Trial, trials } from './trial';
@@ -77,18 +78,15 @@ const MOST_ALTERNATIVES = 4;
 const told = (tables: readonly Table[], found: readonly Hypothesis[], circumstances: Circumstances): Recognition => {
   const [best, ...others] = found;
   if (best === undefined) return explained(tables, EMPTY, circumstances);
+  const nets = ({ trial, reading }: Hypothesis): boolean =>
+    trial.net === 0n || isRounding(trial.net, trial.moving, reading.scale, circumstances.digits);
   const seen = new Set([outcome(best)]);
   const close: Hypothesis[] = [];
   for (const other of others) {
     if (close.length >= MOST_ALTERNATIVES) break;
     const key = outcome(other);
     // One that does not net to zero is no rival of one that does.
-    if (
-      seen.has(key) ||
-      other.trial.moving < 2 ||
-      best.points - other.points > CLOSE ||
-      (best.trial.net === 0n && other.trial.net !== 0n)
-    )
+    if (seen.has(key) || other.trial.moving < 2 || best.points - other.points > CLOSE || (nets(best) && !nets(other)))
       continue;
     seen.add(key);
     close.push(other);

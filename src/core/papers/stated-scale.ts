@@ -45,6 +45,13 @@ const scaleIn = (text: string): Scale | undefined => {
   return countsNoughts(text.trim()) ? 3 : undefined;
 };
 
+/**
+ * Whether accounts of a paper without its last figures are out by no more than their rounding may leave: half a unit of it for
+ * each account. `net` is in minor units of a currency with so many digits.
+ */
+export const isRounding = (net: bigint, accounts: number, scale: Scale | undefined, digits: number): boolean =>
+  scale !== undefined && (net < 0n ? -net : net) * 2n <= BigInt(accounts) * 10n ** BigInt(scale + digits);
+
 /** What the titles of a paper and of its amount columns say its amounts are in; undefined for single units. */
 export const statedScale = (
   rows: readonly Row[],

@@ -10,7 +10,7 @@ import type { PaperRow } from './paper-row';
 import type { Convention, Reading } from './reading';
 import { rowsOf } from './rows';
 import { type Alternative, sayAlternative } from './say-alternative';
-import { type Scale, statedScale } from './stated-scale';
+import { type Scale, isRounding, statedScale } from './stated-scale';
 
 /** A thing that may be wrong and wants to be looked at. */
 export interface Doubt {
@@ -156,10 +156,6 @@ const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly strin
     : `${columns(other)} instead of ${columns(best)}`;
 };
 
-/** Whether the accounts are out by no more than half a unit of a paper in thousands for each of them. */
-const isRounding = ({ net, moving }: Hypothesis['trial'], { scale }: Reading, digits: number): boolean =>
-  scale !== undefined && (net < 0n ? -net : net) * 2n <= BigInt(moving) * 10n ** BigInt(scale + digits);
-
 const doubtsOf = (
   { trial, skeleton, reading }: Hypothesis,
   alternatives: readonly Alternative[],
@@ -173,7 +169,7 @@ const doubtsOf = (
   };
   if (trial.moving === 0)
     about('reading.nothing', 'No row with an amount was found: choose the columns above the table.');
-  else if (trial.net !== 0n && isRounding(trial, reading, digits))
+  else if (trial.net !== 0n && isRounding(trial.net, trial.moving, reading.scale, digits))
     about(
       'reading.rounding',
       `The paper’s amounts are in ${SCALES[reading.scale ?? 3]}: what is left over, by which the accounts do not net to zero, is no more than their rounding may leave. It stays as it is.`,

@@ -288,6 +288,14 @@ export const HowRead = ({
                 </label>
               </>
             )}
+            <button
+              type="button"
+              className="btn btn-xs"
+              title="As the paper suggests by itself; decisions about its rows are taken back"
+              onClick={() => void change(readFrom({ ...to, sheet: reading.sheet }))}
+            >
+              Read anew
+            </button>
           </div>
           <div
             className="max-h-56 overflow-auto border border-rule"
