@@ -30,18 +30,20 @@ import { type Problem, type Result, fail, ok, plural, problem } from '@/core/res
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import {
-  type Writing,
   batchChanges,
   currentAmounts,
   currentSet,
+  forgetChanges,
   lockLines,
   sourcesOf,
   writeLines,
+  type Writing,
 } from '@/store/openings';
 import {
   type OpenPaper,
   type TakenRow,
   deleteTakeOver,
+  madeByTakeOver,
   deletePaper,
   findPaper,
   insertPaper,
@@ -435,6 +437,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() 
       const parts = created === undefined ? partsOf(decided) : [{ account: created, amount }];
       return parts.map((one) => ({ row, text, amount: one.amount, account: one.account, reason: null }));
     }),
+    [...made.value.ids.values()],
     now,
   );
   await remember(
@@ -468,7 +471,10 @@ export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() 
   return ok({ batch, figures: writings.length, created: added.length });
 });
 
-/** Takes a take-over back: figures return to what they were where nobody changed them since; created accounts stay. */
+/**
+ * Takes a take-over back: figures return to what they were where nobody changed them since, and accounts that it made go where
+ * nothing else uses them.
+ */
 export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch: z.uuid() }, async (context, input) => {
   const { tx, books, actor, now, newId } = context;
   const set = await currentSet(tx, books.id);
@@ -511,19 +517,81 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
         ]
       : [],
   );
-  await writeLines(tx, books.id, set.id, writings, newId(), actor.person, now, stored);
-  await deleteTakeOver(tx, books.id, input.batch);
+  const undoing = newId();
+  await writeLines(tx, books.id, set.id, writings, undoing, actor.person, now, stored);
+  const made = await takenBack(context, [input.batch, undoing]);
+  if (!made.ok) return made;
+  const { removed, kept } = made.value;
+  await goToKept(context, input.paper, kept);
   await record(
     tx,
     books.id,
     'openings',
     [set.id],
-    `take-over undone: ${plural(writings.length, 'figure')} put back`,
+    [
+      `take-over undone: ${plural(writings.length, 'figure')} put back`,
+      ...(removed.length > 0 ? [`${plural(removed.length, 'account')} that it made taken back`] : []),
+      ...(kept.length > 0 ? [`kept, since something else uses them: ${listed(kept)}`] : []),
+    ].join('; '),
     actor.person,
     now,
   );
-  return ok({ undone: writings.length, kept: changes.length - writings.length });
+  return ok({
+    undone: writings.length,
+    kept: changes.length - writings.length,
+    removed: removed.length,
+    inUse: kept.map(called),
+  });
 });
+
+/** Rows for which an account was made that stays go to it from now on, instead of asking for it to be made again. */
+const goToKept = async (context: BooksContext, number: number, kept: readonly Account[]): Promise<void> => {
+  const paper = await findOpen(context, number);
+  if (!paper.ok || paper.value.reading === null || kept.length === 0) return;
+  const byCode = new Map(kept.map((one) => [one.code.toLowerCase(), one]));
+  const decisions = Object.fromEntries(
+    Object.entries(paper.value.decisions).map(([row, decision]): [string, Decision] => {
+      const there = decision.kind === 'create' ? byCode.get(decision.code.toLowerCase()) : undefined;
+      return [row, there === undefined ? decision : { kind: 'account', account: there.id }];
+    }),
+  );
+  await saveReading(context.tx, context.books.id, number, paper.value.reading, decisions);
+};
+
+const MOST_LISTED = 5;
+
+const listed = (accounts: readonly Account[]): string =>
+  `${accounts.slice(0, MOST_LISTED).map(called).join(', ')}${accounts.length > MOST_LISTED ? ` and ${String(accounts.length - MOST_LISTED)} more` : ''}`;
+
+/**
+ * Forgets a take-over and takes back the accounts that it made, with the history of their figures, which is that of the take-over and its
+ * undoing; what something else uses by now stays, and so does a heading under which an account stays.
+ */
+const takenBack = async (
+  context: BooksContext,
+  batches: readonly [own: string, undoing: string],
+): Promise<Result<{ readonly removed: readonly Account[]; readonly kept: readonly Account[] }>> => {
+  const { tx, books } = context;
+  const made = await madeByTakeOver(tx, books.id, batches);
+  await deleteTakeOver(tx, books.id, batches[0]);
+  const index = chartIndex(await chartOf(tx, books.id));
+  const going = new Set(made.filter(({ used }) => !used).map(({ account }) => account));
+  // A heading stays with what stands under it, and so does the heading above it.
+  const stays = (one: AccountId): boolean =>
+    !going.has(one) || (index.children.get(one) ?? []).some((child) => stays(child));
+  const accounts = made.flatMap(({ account }) => index.byId.get(account) ?? []);
+  const removed = accounts.filter((one) => !stays(one.id));
+  if (removed.length > 0) {
+    const gone = removed.map((one) => one.id);
+    await forgetChanges(tx, books.id, gone);
+    const done = await carryOut(
+      context,
+      gone.map((one) => ({ kind: 'remove', id: one })),
+    );
+    if (!done.ok) return done;
+  }
+  return ok({ removed, kept: accounts.filter((one) => stays(one.id) && !one.heading) });
+};
 
 /** Removes a paper that nothing was taken from. */
 export const removePaper = booksAction('removePaper', { paper: paperId }, async (context, input) => {

@@ -455,3 +455,8 @@ export const markPosted = async (tx: Queryable, booksId: number, setId: number):
 export const deleteDraft = async (tx: Queryable, booksId: number, setId: number): Promise<void> => {
   await tx.query(`delete from opening_set where books_id = $1 and id = $2 and state = 'draft'`, [booksId, setId]);
 };
+
+/** Forgets what happened to the figures of accounts that are about to go, as if they had never been there. */
+export const forgetChanges = async (tx: Queryable, booksId: number, accounts: readonly AccountId[]): Promise<void> => {
+  await tx.query('delete from opening_change where books_id = $1 and account_id = any($2::int[])', [booksId, accounts]);
+};

@@ -132,12 +132,13 @@ export const lastTakeOver = async (tx: Queryable, booksId: number, paper: number
     )
   )[0];
 
-/** Keeps a take-over and which row went where. */
+/** Keeps a take-over, which row went where, and the accounts that were made for it. */
 export const writeTakeOver = async (
   tx: Queryable,
   booksId: number,
   { paper, set, batch, figures, created, key }: TakeOver & { readonly key: string },
   rows: readonly TakenRow[],
+  made: readonly AccountId[],
   at: string,
 ): Promise<void> => {
   const { id } = one(
@@ -164,7 +165,35 @@ export const writeTakeOver = async (
       id,
     ],
   );
+  await tx.query(
+    'insert into take_over_account (books_id, take_over_id, account_id) select $1, $2, account from unnest($3::text::int[]) as t (account)',
+    [booksId, id, arrayText(made)],
+  );
 };
+
+/**
+ * The accounts that a take-over made, each with whether anything but it and its undoing (the batches given) uses it: figures and
+ * their history, other papers, journals, tax codes, comparatives, a role that somebody gave it.
+ */
+export const madeByTakeOver = async (
+  tx: Queryable,
+  booksId: number,
+  batches: readonly [own: string, undoing: string],
+): Promise<readonly { readonly account: AccountId; readonly used: boolean }[]> =>
+  tx.query<{ account: AccountId; used: boolean }>(
+    `select a.id as account,
+       a.role is not null and a.role <> 'bank'
+       or exists (select from opening_line l where l.books_id = $1 and l.account_id = a.id)
+       or exists (select from opening_change c where c.books_id = $1 and c.account_id = a.id and c.batch <> all ($2::uuid[]))
+       or exists (select from taken_rows r where r.books_id = $1 and r.account_id = a.id and r.take_over_id <> t.id)
+       or exists (select from journal_line j where j.books_id = $1 and j.account_id = a.id)
+       or exists (select from tax_code x where x.books_id = $1 and a.id in (x.charged_account, x.recoverable_account))
+       or exists (select from comparative v where v.books_id = $1 and v.account_id = a.id)
+       or exists (select from account_paper k where k.books_id = $1 and k.account_id = a.id) as used
+     from take_over t join take_over_account m on m.take_over_id = t.id join account a on a.books_id = $1 and a.id = m.account_id
+     where t.books_id = $1 and t.batch = ($2::uuid[])[1] order by a.id`,
+    [booksId, batches],
+  );
 
 /** Forgets a take-over that was undone, with its rows; an earlier one of the paper counts again. */
 export const deleteTakeOver = async (tx: Queryable, booksId: number, batch: string): Promise<void> => {

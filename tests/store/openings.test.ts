@@ -243,6 +243,42 @@ describe('rows of a paper', () => {
     const fourth = await bring(books, 'fourth.csv', bytes(named.replace('48.210,55', '48.210,56')));
     expect((await paperView(books, fourth))?.paper?.likePaper).toBe('third.csv');
   });
+  it('are undone with the accounts that they made, but for those that something else uses by now', async () => {
+    const books = await newBooks();
+    const content = bytes('Code,Account,Debit,Credit\nX7,Peat,120.00,\nX8,Tallow,80.00,\nX9,Kiln fund,,200.00\n');
+    const paper = await bring(books, 'kiln.csv', content);
+    valueOf(await createUndecided({ books, paper }));
+    const chart = async () => (await chartView(books))?.rows.map(({ account }) => account.name) ?? [];
+    const before = await chart();
+    const take = async () => valueOf(await takeOver({ books, paper, key: randomUUID() }));
+    const { batch } = await take();
+    expect((await chart()).filter((name) => !before.includes(name))).toEqual(
+      expect.arrayContaining(['Peat', 'Tallow', 'Kiln fund']),
+    );
+    expect(valueOf(await undoTakeOver({ books, paper, batch }))).toMatchObject({ undone: 3, kept: 0, inUse: [] });
+    expect(await chart()).toEqual(before);
+    expect((await openingsView(books))?.rows.filter(({ amount }) => amount !== null)).toEqual([]);
+
+    // The same paper is taken over again; by its undoing somebody has typed another figure for one of its accounts.
+    const again = await take();
+    const set = await setOf(books);
+    const row = (await openingsView(books))?.rows.find(({ name }) => name === 'Tallow');
+    valueOf(
+      await saveFigures({
+        books,
+        set,
+        entries: [{ account: row?.id ?? 0, amount: 8100n, revision: row?.revision ?? 0, restores: false }],
+      }),
+    );
+    expect(valueOf(await undoTakeOver({ books, paper, batch: again.batch }))).toMatchObject({
+      undone: 2,
+      kept: 1,
+      inUse: [`${row?.code ?? ''} Tallow`],
+    });
+    expect((await chart()).filter((name) => ['Peat', 'Tallow', 'Kiln fund'].includes(name))).toEqual(['Tallow']);
+    const third = await take();
+    expect(third.figures).toBe(3);
+  });
   it('keep their amounts in currency', async () => {
     const { books, bank } = await foreignBooks();
     const content = bytes(

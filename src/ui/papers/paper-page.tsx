@@ -129,7 +129,12 @@ export const PaperPage = ({
                 void act(undoTakeOver({ books: frame.id, paper: paper.id, batch: paper.batch ?? '' })).then((done) => {
                   if (done !== undefined)
                     toast(
-                      `${plural(done.undone, 'figure')} put back${done.kept > 0 ? `; ${plural(done.kept, 'figure')} changed since and stayed` : ''}`,
+                      [
+                        `${plural(done.undone, 'figure')} put back`,
+                        ...(done.kept > 0 ? [`${plural(done.kept, 'figure')} changed since and stayed`] : []),
+                        ...(done.removed > 0 ? [`${plural(done.removed, 'account')} made by it taken back`] : []),
+                        ...(done.inUse.length > 0 ? [`in use, so kept: ${done.inUse.slice(0, 5).join(', ')}`] : []),
+                      ].join('; '),
                     );
                 })
               }
