@@ -9,16 +9,9 @@ import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
 import { changeFact } from '@/actions/company';
 import { saveFigures } from '@/actions/figures';
 import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
-import {
-  bringPaper,
-  createUndecided,
-  decideRows,
-  readAs,
-  readFrom,
-  removePaper,
-  takeOver,
-  undoTakeOver,
-} from '@/actions/papers';
+import { createUndecided, decideRows } from '@/actions/paper-decisions';
+import { bringPaper, readAs, readFrom, removePaper } from '@/actions/papers';
+import { takeOver, undoTakeOver } from '@/actions/take-over';
 import { boardView, calendarView, companyView } from '@/actions/stage-views';
 import { paperRowsView, paperView } from '@/actions/paper-view';
 import { openingsView, proofView, signOffView, statementView } from '@/actions/views';

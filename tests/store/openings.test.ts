@@ -11,16 +11,9 @@ import { saveRate, switchOff, switchOn } from '@/actions/currencies';
 import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
 import { saveFigures } from '@/actions/figures';
 import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
-import {
-  bringPaper,
-  createUndecided,
-  decideRows,
-  readAs,
-  readFrom,
-  removePaper,
-  takeOver,
-  undoTakeOver,
-} from '@/actions/papers';
+import { createUndecided, decideRows } from '@/actions/paper-decisions';
+import { bringPaper, readAs, readFrom, removePaper } from '@/actions/papers';
+import { takeOver, undoTakeOver } from '@/actions/take-over';
 import { companyView } from '@/actions/stage-views';
 import { paperView } from '@/actions/paper-view';
 import { compareView, openingsView, proofView } from '@/actions/views';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { changeAccount } from '@/actions/chart';
-import { decideRows } from '@/actions/papers';
+import { decideRows } from '@/actions/paper-decisions';
 import type { FrameView } from '@/actions/frame-view';
 import type { RowView } from '@/actions/paper-view';
 import { type Account, accountId, called } from '@/core/chart/account';
