@@ -20,12 +20,28 @@ export const NO_BANK_DETAILS: BankDetails = {
   statementDay: null,
 };
 
-/** Length of an IBAN by country (ISO 13616 registry). */
-const LENGTHS: ReadonlyMap<string, number> = new Map(
-  'AD24 AE23 AL28 AT20 AZ28 BA20 BE16 BG22 BH22 BR29 BY28 CH21 CR22 CY28 CZ24 DE22 DK18 DO28 EE20 EG29 ES24 FI18 FO18 FR27 GB22 GE22 GI23 GL18 GR27 GT28 HR21 HU28 IE22 IL23 IQ23 IS26 IT27 JO30 KW30 KZ20 LB28 LC32 LI21 LT20 LU20 LV21 MC27 MD24 ME22 MK19 MR27 MT31 MU30 NL18 NO15 OM23 PK24 PL28 PS29 PT25 QA29 RO24 RS22 SA24 SC31 SE24 SI19 SK24 SM27 ST25 SV28 TL23 TN24 TR26 UA29 VA22 VG24 XK20'
+/**
+ * What follows the check digits of an IBAN by country (ISO 13616 registry): so many digits (n), capitals (a), or either (c), one
+ * run after the other.
+ */
+const STRUCTURES: ReadonlyMap<string, string> = new Map(
+  (
+    'AD8n12c AE19n AL8n16c AT16n AZ4a20c BA16n BE12n BG4a6n8c BH4a14c BI23n BR23n1a1c BY4c4n16c CH5n12c CR18n CY8n16c CZ20n DE18n DJ23n ' +
+    'DK14n DO4c20n EE16n EG25n ES20n FI14n FK2a12n FO14n FR10n11c2n GB4a14n GE2a16n GI4a15c GL14n GR7n16c GT24c HN4a20n HR17n HU24n IE4a14n ' +
+    'IL19n IQ4a15n IS22n IT1a10n12c JO4a4n18c KW4a22c KZ3n13c LB4n20c LC4a24c LI5n12c LT16n LU3n13c LV4a13c LY21n MC10n11c2n MD20c ME18n ' +
+    'MK3n10c2n MN16n MR23n MT4a5n18c MU4a19n3a NI4a20n NL4a10n NO11n OM3n16c PK4a16c PL24n PS4a21c PT21n QA4a21c RO4a16c RS18n RU14n15c SA2n18c ' +
+    'SC4a20n3a SD14n SE20n SI15n SK20n SM1a10n12c SO19n ST21n SV4a20n TL19n TN20n TR6n16c UA6n19c VA18n VG4a16n XK16n YE4a4n18c'
+  )
     .split(' ')
-    .map((entry) => [entry.slice(0, 2), Number(entry.slice(2))]),
+    .map((entry) => [entry.slice(0, 2), entry.slice(2)]),
 );
+
+const RUNS = { n: '\\d', a: '[A-Z]', c: '[A-Z0-9]' } as const;
+
+const runsOf = (structure: string): readonly (readonly [length: number, of: keyof typeof RUNS])[] =>
+  [...structure.matchAll(/(\d{1,2})([nac])/g)].map(([, length, of]) => [Number(length), of as keyof typeof RUNS]);
+
+const RUN_WORDS = { n: 'digits', a: 'letters', c: 'letters or digits' } as const;
 
 /** An IBAN without the spaces it is printed with, in capitals. */
 export const plainIban = (typed: string): string => typed.replace(/[\s-]/g, '').toUpperCase();
@@ -49,9 +65,17 @@ export const ibanProblem = (typed: string): Problem | undefined => {
   if (!/^[A-Z]{2}\d{2}[A-Z0-9]{8,30}$/.test(iban))
     return wrong('it begins with two letters for the country and two check digits, then letters and digits follow');
   const country = iban.slice(0, 2);
-  const length = LENGTHS.get(country);
-  if (length === undefined) return wrong(`${country} is no country that has IBANs`);
+  const structure = STRUCTURES.get(country);
+  if (structure === undefined) return wrong(`${country} is no country that has IBANs`);
+  const runs = runsOf(structure);
+  const length = runs.reduce((sum, [one]) => sum + one, 4);
   if (iban.length !== length) return wrong(`one of ${country} has ${length} characters, this has ${iban.length}`);
+  if (!new RegExp(`^${runs.map(([one, of]) => `${RUNS[of]}{${one}}`).join('')}$`).test(iban.slice(4)))
+    return wrong(
+      `behind the check digits of ${country} stand ${runs.map(([one, of]) => `${one} ${RUN_WORDS[of]}`).join(', then ')}`,
+    );
+  const check = Number(iban.slice(2, 4));
+  if (check < 2 || check > 98) return wrong('check digits are from 02 to 98');
   const rearranged = iban.slice(4) + iban.slice(0, 4);
   const digits = rearranged.replace(/[A-Z]/g, (letter) => String(letter.charCodeAt(0) - 55));
   return mod97(digits) === 1 ? undefined : wrong('its check digits do not fit; a digit is mistyped or two are swapped');

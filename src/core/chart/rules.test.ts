@@ -125,6 +125,21 @@ describe('bank details', () => {
     expect(ibanProblem('ie29 aibk 9311 5212 3456 78')).toBeUndefined();
     expect(ibanProblem('IE29 AIBK 9311 5212 3456 7')?.message).toContain('has 22 characters, this has 21');
     expect(ibanProblem('XX29AIBK93115212345678')?.message).toContain('no country that has IBANs');
+    expect(ibanProblem('DE75512108001245126A99')?.message).toContain('18 digits');
+    expect(ibanProblem('GB33BUKB20201555555555')).toBeUndefined();
+    expect(ibanProblem('GB330UKB20201555555555')?.message).toContain('4 letters, then 14 digits');
+    // Check digits that leave the same rest, and are none.
+    for (const [right, wrong] of [
+      ['02', '99'],
+      ['97', '00'],
+      ['98', '01'],
+    ] as const) {
+      const rest = Array.from({ length: 2000 }, (_, at) => String(10_000_000_000 + at)).find(
+        (one) => iban('NO', one).slice(2, 4) === right,
+      );
+      expect(ibanProblem(`NO${right}${rest ?? ''}`)).toBeUndefined();
+      expect(ibanProblem(`NO${wrong}${rest ?? ''}`)?.message).toContain('02 to 98');
+    }
     expect(ibanProblem('hello')?.message).toContain('two letters for the country');
     expect([bicProblem('SKERIE2D'), bicProblem('skerie2dxxx'), bicProblem('')]).toEqual([
       undefined,

@@ -60,20 +60,26 @@ describe('payment terms', () => {
 });
 
 describe('tax returns', () => {
-  it('cover every day from registration on, once, without a day between', () => {
+  it('cover every day from the first return on, once, without a day between', () => {
     fc.assert(
       fc.property(
         dates,
-        fc.nat({ max: 400 }),
+        fc.nat({ max: 2000 }),
         fc.constantFrom(...TAX_INTERVALS.map((one) => one.months)),
         fc.nat({ max: 900 }),
-        (from, first, interval, later) => {
-          const firstEnd = from.add({ days: first });
+        (from, until, interval, later) => {
+          const firstEnd = from.add({ days: until });
           const start = from.add({ days: later });
           const span = { start, end: start.add({ days: 365 }) };
           const periods = returnPeriods({ from, firstEnd, interval }, span);
-          expect(periods[0] !== undefined && !before(start, periods[0].start) && !before(periods[0].end, start)).toBe(
-            true,
+          // The first return begins with the registration, or as long before its end as the others do.
+          const first = returnPeriods({ from, firstEnd, interval }, { start: from, end: firstEnd })[0];
+          if (first === undefined) throw new Error('no first return');
+          expect(before(first.start, from)).toBe(false);
+          expect(before(first.start, firstEnd.subtract({ months: 2 * interval, days: 3 }))).toBe(false);
+          const begins = before(start, first.start) ? first.start : start;
+          expect(periods[0] !== undefined && !before(begins, periods[0].start) && !before(periods[0].end, begins)).toBe(
+            before(first.start, span.end) || !before(start, first.start),
           );
           periods.forEach((one, at) => {
             const next = periods[at + 1];
@@ -96,6 +102,19 @@ describe('tax returns', () => {
       '2026-05-01 2026-06-30',
     ]);
     const span = { start: plainDate('2026-01-01'), end: plainDate('2026-12-31') };
+    const firstOf = (from: string): string =>
+      String(
+        returnPeriods(
+          { from: plainDate(from), firstEnd: plainDate('2026-03-31'), interval: 3 },
+          { start: plainDate('2000-01-01'), end: plainDate('2026-12-31') },
+        )[0]?.start,
+      );
+    // Registered some weeks before: one long first return. Registered years ago: what was before was returned before.
+    expect([firstOf('2026-02-10'), firstOf('2025-11-20'), firstOf('2019-05-01')]).toEqual([
+      '2026-02-10',
+      '2025-11-20',
+      '2026-01-01',
+    ]);
     expect(returnsOf(facts({ taxRegistered: 'yes', taxFrom: '2026-01-01' }), span)).toEqual([]);
     expect(
       returnsOf(facts({ taxRegistered: 'yes', taxFrom: '2026-01-01', taxFirstEnd: '2026-03-31' }), span),
@@ -112,6 +131,13 @@ describe('tax returns', () => {
     ['CZ', 'SK12345678', false],
     ['GB', 'GB 123 4567 89', true],
     ['GB', 'GD123', true],
+    ['GB', 'GD500', false],
+    ['GB', 'HA599', true],
+    ['GB', 'XI123456789', true],
+    ['IE', 'XI123456789', false],
+    ['ES', 'B12345678', true],
+    ['ES', '12345678Z', true],
+    ['ES', '123456789', false],
     ['GR', 'EL123456789', true],
     ['NL', 'NL123456789B01', true],
     ['CH', 'CHE-123.456.789 MWST', true],

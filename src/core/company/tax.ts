@@ -31,19 +31,22 @@ const returnEnd = (first: PlainDate, interval: TaxInterval, count: number): Plai
 
 /**
  * The return periods that touch a span of days, in order, derived from the first return's end: they join without a day
- * between. The first one begins on the day of registration if that lies inside it, and none ends before registration.
+ * between. The first one begins on the day of registration if that lies within two intervals of its end, and none ends before
+ * registration.
  */
 export const returnPeriods = (
   registration: { readonly from: PlainDate; readonly firstEnd: PlainDate; readonly interval: TaxInterval },
   span: { readonly start: PlainDate; readonly end: PlainDate },
 ): readonly ReturnPeriod[] => {
   const { from, firstEnd, interval } = registration;
+  // A first return may be longer than the others and reach back to the registration; one that reached back further than two
+  // of them would be none that anybody files: what lies before it was returned before these books.
+  const reach = returnEnd(firstEnd, interval, -2);
   const periods: ReturnPeriod[] = [];
   for (let count = 0; count < 2400; count += 1) {
     const end = returnEnd(firstEnd, interval, count);
     const natural = returnEnd(firstEnd, interval, count - 1).add({ days: 1 });
-    // The first return reaches back to the registration, however long ago that was.
-    const start = count === 0 ? from : natural;
+    const start = count === 0 && before(reach, from) ? from : natural;
     if (before(span.end, start)) break;
     if (!before(end, span.start) && !before(end, start)) periods.push({ start, end });
   }
@@ -76,7 +79,7 @@ const SHAPES: Readonly<Record<string, RegExp>> = {
   DK: /^\d{8}$/,
   EE: /^\d{9}$/,
   GR: /^\d{9}$/,
-  ES: /^[A-Z0-9]\d{7}[A-Z0-9]$/,
+  ES: /^(?:[A-Z]\d{7}[A-Z0-9]|\d{8}[A-Z])$/,
   FI: /^\d{8}$/,
   FR: /^[A-HJ-NP-Z0-9]{2}\d{9}$/,
   HR: /^\d{11}$/,
@@ -94,13 +97,16 @@ const SHAPES: Readonly<Record<string, RegExp>> = {
   SE: /^\d{12}$/,
   SI: /^\d{8}$/,
   SK: /^\d{10}$/,
-  GB: /^(\d{9}|\d{12}|(GD|HA)\d{3})$/,
+  GB: /^(\d{9}|\d{12}|GD[0-4]\d\d|HA[5-9]\d\d)$/,
   NO: /^\d{9}(MVA)?$/,
   CH: /^\d{9}(MWST|TVA|IVA)?$/,
 };
 
-/** Letters before the number: the country's own, but for Greece, which writes EL, and Switzerland, whose register writes CHE. */
-const LETTERS: Readonly<Record<string, string>> = { GR: 'EL', CH: 'CHE' };
+/**
+ * Letters before the number: the country's own, but for Greece, which writes EL, and Switzerland, whose register writes CHE. A
+ * business in Northern Ireland writes XI where it deals with the EU.
+ */
+const LETTERS: Readonly<Record<string, readonly string[]>> = { GR: ['EL'], CH: ['CHE'], GB: ['GB', 'XI'] };
 
 /** The number as it is compared: capital letters and digits only (a few Irish numbers hold + or *). */
 export const bareTaxNumber = (number: string): string => number.toUpperCase().replace(/[^A-Z0-9+*]/g, '');
@@ -111,9 +117,9 @@ export const bareTaxNumber = (number: string): string => number.toUpperCase().re
  */
 export const taxNumberProblems = (number: string, country: string, field = 'taxNumber'): readonly Problem[] => {
   const bare = bareTaxNumber(number);
-  const letters = LETTERS[country] ?? country;
+  const letters = LETTERS[country] ?? [country];
   const shape = SHAPES[country];
-  const own = bare.startsWith(letters) ? bare.slice(letters.length) : bare;
+  const own = bare.slice(letters.find((one) => bare.startsWith(one))?.length ?? 0);
   if (shape === undefined)
     return /^[A-Z0-9]{4,20}$/.test(bare)
       ? []
@@ -129,7 +135,7 @@ export const taxNumberProblems = (number: string, country: string, field = 'taxN
     : [
         problem(
           'tax.number-shape',
-          `${quoted(number)} has not the shape of a tax number of ${country}, such as ${EXAMPLES[country] ?? letters}. Check it against the certificate of registration.`,
+          `${quoted(number)} has not the shape of a tax number of ${country}, such as ${EXAMPLES[country] ?? letters.join(' or ')}. Check it against the certificate of registration.`,
           field,
         ),
       ];
