@@ -82,6 +82,9 @@ const aboutOf = (account: Account): readonly Meant[] => {
 const SHARED = 0.25;
 /** What a concept tells of an account that is about a related one. */
 const RELATED = 0.42;
+/** Of related ones, that which is there for all that has no account of its own is the likeliest. */
+const RELATED_TO_ALL = 0.46;
+const COLLECTS = /^(?:other|sundry)-/;
 /** Matches an old account; `sure` only says which one it is without a doubt, which takes a small part of the time. */
 export interface Matcher {
   (row: OldAccount): Match;
@@ -90,6 +93,9 @@ export interface Matcher {
 
 /** A concept that so much speaks for is what an account is about. */
 const ABOUT = 0.6;
+/** A name that is clearly about one thing is not about another that less, by so much, speaks for. */
+const CLEAR = 0.85;
+const APART = 0.2;
 
 /**
  * Prepares a chart and what is remembered for matching; the returned function matches one old account. The result does not
@@ -133,7 +139,14 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
     let best = { score: 0, by: '' };
     for (const own of abouts.get(account.id) ?? [])
       for (const { concept, score, by } of meant) {
-        const same = concept === own.concept ? 1 : areRelated(concept.id, own.concept.id) ? RELATED : 0;
+        const same =
+          concept === own.concept
+            ? 1
+            : areRelated(concept.id, own.concept.id)
+              ? COLLECTS.test(own.concept.id)
+                ? RELATED_TO_ALL
+                : RELATED
+              : 0;
         const value = same * score * Math.min(1, own.score);
         if (value > best.score) best = { score: value, by };
       }
@@ -186,6 +199,19 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
     ) {
       confidence *= 0.6;
       reasons.push('another kind of account');
+    }
+    const [about] = abouts.get(account.id) ?? [];
+    if (
+      first !== undefined &&
+      about !== undefined &&
+      first.score >= CLEAR &&
+      about.score >= ABOUT &&
+      first.score - score >= APART &&
+      first.concept !== about.concept &&
+      !areRelated(first.concept.id, about.concept.id)
+    ) {
+      confidence *= 0.6;
+      reasons.push('about another thing');
     }
     const side = row.amount === undefined ? undefined : sideOf(row.amount);
     if (side !== undefined && side !== normalSide(account)) {
