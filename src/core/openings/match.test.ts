@@ -39,6 +39,11 @@ describe('ranked candidates', () => {
     ['', 'Inventory of goods', 4, 'trade’s words'],
     ['', 'Repiars and maintenance', 8, 'spelled'],
     ['', 'Bank', 2, 'trade’s words'],
+    ['', '売掛金', 3, 'trade’s words'],
+    ['', '買掛金 東京商店', 5, 'trade’s words'],
+    ['', '外注加工費・給料手当', 6, 'trade’s words'],
+    ['', '급여', 6, 'trade’s words'],
+    ['', '库存商品', 4, 'trade’s words'],
   ])('%s %s is first account %d, because of %s', (code, name, id, why) => {
     expect(best(code, name)).toMatchObject({ account: id });
     expect(best(code, name)?.why).toContain(why);
@@ -49,6 +54,16 @@ describe('ranked candidates', () => {
       expect(found.kind === 'matched' && found.sure).toBe(false);
     }
     expect(match({ code: '1100', name: 'Boats' })).not.toMatchObject({ sure: true });
+  });
+  it('takes what is clearly one thing for no other of like words, and for what collects the rest where it has no account', () => {
+    const few = matcher([
+      account(1, '1', 'Bank deposit account', { role: 'bank' }),
+      account(2, '2', 'Trade debtors'),
+      account(3, '3', 'Other debtors'),
+    ]);
+    const { candidates } = few({ code: '', name: 'Rent deposit', amount: minor(100n) });
+    expect(candidates[0]).toMatchObject({ account: 3 });
+    expect(candidates.find(({ account: one }) => one === 1)?.why).toContain('another thing');
   });
   it('trusts an account less when the amount stands on its unusual side', () => {
     const [usual, unusual] = [best('', 'Creditors', -500n), best('', 'Creditors', 500n)];

@@ -3,14 +3,26 @@ import type { Side } from '../../money/minor';
 import { folded } from '../folded';
 import { ASSETS } from './assets';
 import type { Concept } from './concept';
+import { EAST } from './east';
 import { LIABILITIES } from './liabilities';
 import { MORE } from './more';
 import { RESULTS } from './results';
 
+const UNSPACED = /[\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}\p{sc=Hangul}ー]/u;
+
+/** Scripts that part no words: each two characters that stand together are one, and each that stands alone. */
+const pairs = (word: string): readonly string[] => {
+  const characters = Array.from(word);
+  return characters.length < 2
+    ? [word]
+    : characters.slice(1).map((character, at) => `${characters[at] ?? ''}${character}`);
+};
+
 const words = (text: string): readonly string[] =>
   folded(text)
     .split(' ')
-    .filter((word) => word !== '' && !SILENT.has(word));
+    .filter((word) => word !== '' && !SILENT.has(word))
+    .flatMap((word) => (UNSPACED.test(word) ? pairs(word) : [word]));
 
 /** Words that say nothing about which account is meant. */
 const SILENT: ReadonlySet<string> = new Set(
@@ -30,7 +42,7 @@ export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESUL
     line,
     side,
     role: role === '' ? null : role,
-    terms: `${terms}; ${MORE[id] ?? ''}`
+    terms: `${terms}; ${MORE[id] ?? ''}; ${EAST[id] ?? ''}`
       .split(/[,;]/)
       .map((term) => [...new Set(words(term))])
       .filter((term) => term.length > 0),
