@@ -98,6 +98,8 @@ const badness = (text: string): number => {
     beforeThat = before;
     before = character;
   });
+  // Names in Cyrillic and Greek begin with capitals; without any, they are letters of a script that has none.
+  if (/[\p{sc=Cyrillic}\p{sc=Greek}]/u.test(text) && !/[\u0386-\u03ab\u0400-\u042f]/.test(text)) bad += 1;
   const total = [...letters.values()].reduce((sum, count) => sum + count, 0);
   let most = 0;
   for (const alphabet of ALPHABETS) {

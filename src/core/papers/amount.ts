@@ -32,6 +32,7 @@ const signedNumber = (text: string, style: NumberStyle): PaperAmount | undefined
 };
 
 const SIDE = /(?<=[\d\s)-])(dr|cr|d|c|s|h)\.?$/iu;
+const SIDE_FIRST = /^(dr|cr|d|c|s|h)\.?\s(?=[\d\s.,']{0,3}\d)/i;
 const MARK_BEFORE = /^[+-]?(\p{L}{0,3}[\p{Sc}]|\p{L}{1,3}\.?)/u;
 const MARK_AFTER = /(\p{L}{0,3}[\p{Sc}]|(?<!\p{L})\p{L}{1,3}\.?)-?$/u;
 
@@ -56,8 +57,8 @@ const withoutMarks = (text: string, currency: string | undefined): string | unde
 };
 
 /**
- * An amount in the given style, with any of: brackets *or* one minus before or after for negative, a side at the end (Dr, Cr,
- * D, C; S and H), the code or a mark of `currency` (of any currency where none is given). `undefined` when the text is no
+ * An amount in the given style, with any of: brackets *or* one minus before or after for negative, a side at the end or, parted by
+ * a blank, in front (Dr, Cr, D, C; S and H), the code or a mark of `currency` (of any currency where none is given). `undefined` when the text is no
  * amount in this style: two signs, another currency, a dot alone, a power of ten.
  */
 export const readPaperAmount = (cell: string, style: NumberStyle, currency?: string): PaperAmount | undefined => {
@@ -67,8 +68,9 @@ export const readPaperAmount = (cell: string, style: NumberStyle, currency?: str
   const bare = signedNumber(text, style);
   if (bare !== undefined) return bare;
   if (isNil(text)) return { coefficient: 0n, scale: 0 };
-  const sideWord = SIDE.exec(text)?.[1]?.toLowerCase();
-  if (sideWord !== undefined) text = text.replace(SIDE, '').trimEnd();
+  const behind = SIDE.exec(text)?.[1];
+  const sideWord = (behind ?? SIDE_FIRST.exec(text)?.[1])?.toLowerCase();
+  if (sideWord !== undefined) text = text.replace(behind === undefined ? SIDE_FIRST : SIDE, '').trim();
   const outer = withoutMarks(text, currency);
   if (outer === undefined) return undefined;
   const bracketed = outer.startsWith('(') && outer.endsWith(')');

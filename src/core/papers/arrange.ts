@@ -12,7 +12,9 @@ export type Arrangement = (typeof ARRANGEMENTS)[number];
 
 const WORD = /\p{L}{2}|[\p{sc=Han}\p{sc=Hangul}\p{sc=Katakana}\p{sc=Hiragana}]/u;
 const isWord = (cell: Cell | undefined): boolean => lookOf(cell) === 'text' && WORD.test(textOf(cell));
-const isFigure = (cell: Cell | undefined): boolean => lookOf(cell) === 'amount' || lookOf(cell) === 'nil';
+/** An amount or a sign for nil, but no line drawn with dashes. */
+const isFigure = (cell: Cell | undefined): boolean =>
+  lookOf(cell) === 'amount' || (lookOf(cell) === 'nil' && textOf(cell).length < 3);
 const isNumber = (cell: Cell | undefined): boolean => isFigure(cell) || lookOf(cell) === 'plain';
 const isFilled = (cell: Cell | undefined): boolean => textOf(cell) !== '';
 const filledIn = (row: Row): number => row.reduce((count, cell) => count + (isFilled(cell) ? 1 : 0), 0);

@@ -77,6 +77,8 @@ const lastDay = (year: string, month: number): readonly string[] => {
   return first.ok ? [first.value.with({ day: first.value.daysInMonth }).toString()] : [];
 };
 
+const SIGNED_MONTH = /((?:19|20)\d\d)\s?[年년]\s?(\d{1,2})\s?[月월](?!\s?\d)/g;
+
 /** The last days of the months that a text names with their year and without a day, ISO: "December 2025", "12/2025". */
 export const monthsIn = (text: string): readonly string[] => {
   if (text.length > MOST_TEXT) return [];
@@ -84,6 +86,7 @@ export const monthsIn = (text: string): readonly string[] => {
     .split(' ')
     .filter((token) => !SMALL.test(token));
   return [
+    ...[...inCommonYears(text).matchAll(SIGNED_MONTH)].flatMap(([, year = '', month]) => lastDay(year, Number(month))),
     ...[...text.matchAll(MONTH_AND_YEAR)].flatMap(([, month, year = '']) => lastDay(year, Number(month))),
     ...tokens.flatMap((token, at): readonly string[] => {
       const month = monthOf(token);

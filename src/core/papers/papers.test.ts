@@ -160,6 +160,8 @@ describe('papers of many shapes', () => {
     ['Období: 1-12/2025', '2025-12-31'],
     ['Balances at February 2024', '2024-02-29'],
     ['1-12/2025 as at 30/11/2025', '2025-11-30'],
+    ['2025年12月', '2025-12-31'],
+    ['令和7年3月度', '2025-03-31'],
     ['Printed March 2026', undefined],
     ['Maia Bank, 2025', undefined],
     ['Room 1/2100', undefined],

@@ -140,7 +140,8 @@ export const relationPoints = (
         if (wrong * 50 > some.length) return false;
       } else if (b !== 0n && c !== 0n && a !== 0n) both += 1;
     }
-    return both >= 4 && both * 10 >= some.length;
+    // What adjusts a few rows is told by all of them: nothing else makes two columns the same but there.
+    return (both >= 4 && both * 10 >= some.length) || (wrong === 0 && both >= 2 && some.length >= 6);
   };
   // A balance beside the turnovers that make it is the one to read; one that repeats a column of the pair is not needed.
   ways.slice(0, MOST_RELATED).forEach(({ way }, at) => {
