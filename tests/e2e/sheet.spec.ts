@@ -73,7 +73,7 @@ test.describe('the opening sheet', () => {
 
   test('keeps what was typed while the server does not answer', async ({ page }) => {
     await open(page, 'Nightjar Couriers');
-    await page.route('**/openings*', (route) =>
+    await page.route('**/openings/figures', (route) =>
       route.request().method() === 'POST' ? route.abort() : route.continue(),
     );
     await cell(page, 'Prepayments', 2).click();
@@ -81,7 +81,7 @@ test.describe('the opening sheet', () => {
     await page.keyboard.press('Tab');
     await expect(page.getByText('1 figure not saved')).toBeVisible();
     await expect(cell(page, 'Prepayments', 2)).toHaveText('90');
-    await page.unroute('**/openings*');
+    await page.unroute('**/openings/figures');
     await page.getByRole('button', { name: 'Try again' }).click();
     await expect(page.getByText('all saved')).toBeVisible();
     await cell(page, 'Prepayments', 2).click();

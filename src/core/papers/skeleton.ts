@@ -111,7 +111,12 @@ export const skeletonOf = (
   const hasFigures = (at: number): boolean =>
     (rows[at] ?? []).some((cell, column) => {
       const role = reading.columns[column];
-      return role !== 'code' && role !== 'name' && role !== 'code-name' && ['amount', 'nil'].includes(lookOf(cell));
+      return (
+        role !== 'code' &&
+        role !== 'name' &&
+        role !== 'code-name' &&
+        (['amount', 'nil'].includes(lookOf(cell)) || textOf(cell) === '0')
+      );
     });
   return { size, kind, code, name, indent, coded: coded > 0 && coded >= (coded + named) * 0.15, hasFigures };
 };

@@ -195,6 +195,12 @@ const doubtsOf = (
       `${capital(said)} ${one ? `(“${name(trial.setAside[0] ?? 0)}”) has an amount but no code, and is no sum of other rows; it is` : 'have amounts but no code, and are no sums of other rows; they are'} left out, since the accounts net to zero without ${one ? 'it' : 'them'}.`,
   );
   many(
+    trial.sums,
+    'reading.sum',
+    () =>
+      `Row ${String((trial.sums[0] ?? 0) + 1)} (“${name(trial.sums[0] ?? 0)}”) is what the rows above it come to, and the accounts net to zero without it: it is left out as a subtotal, although it stands there like an account.`,
+  );
+  many(
     trial.uncoded,
     'reading.uncoded',
     (said, one) =>

@@ -24,6 +24,8 @@ export interface Trial {
   readonly moving: number;
   /** Rows that are no account although nothing but the netting to zero says so. */
   readonly setAside: readonly number[];
+  /** A row that stands like an account, and yet is the sum of those above it, by which the accounts would be out with it. */
+  readonly sums: readonly number[];
   /** Accounts without a code where the others have one. */
   readonly uncoded: readonly number[];
   readonly unreadable: number;
@@ -239,6 +241,32 @@ const settleResults = (skeleton: Skeleton, marks: Marks, signs: Signs): void => 
   }
 };
 
+/**
+ * A subtotal that has a code like an account: the accounts are out by exactly its amount, and rows right above come to it. Only
+ * where one row alone is so.
+ */
+const settleSum = (marks: Marks, signs: Signs, asAccount: Reading['asAccount']): readonly number[] => {
+  const net = netOf(marks, signs.amountAt);
+  if (net === 0n) return [];
+  // What the accounts come to up to each row, with how many of them there are then.
+  const sums = new Map<bigint, number>([[0n, 0]]);
+  let [sum, count] = [0n, 0];
+  const found: number[] = [];
+  eachAccount(marks, (row) => {
+    const amount = signs.amountAt(row);
+    const from = amount === net && asAccount[String(row)] !== true ? sums.get(sum - amount) : undefined;
+    if (from !== undefined && count - from >= 2) found.push(row);
+    sum += amount;
+    count += 1;
+    sums.set(sum, count);
+  });
+  const [only] = found;
+  if (only === undefined || found.length > 1) return [];
+  marks.mark[only] = MARK.total;
+  marks.why[only] = WHY.above;
+  return found;
+};
+
 /** Every convention that a way leaves open, tried on all rows. */
 export const trials = (
   way: Way,
@@ -255,6 +283,7 @@ export const trials = (
     settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
     const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
     settleResults(skeleton, marks, signs);
+    const sums = settleSum(marks, signs, asAccount);
     // Beside a column of sides, an amount without one stands nowhere.
     if (way.kind === 'sided')
       eachAccount(marks, (row) => {
@@ -274,7 +303,7 @@ export const trials = (
       (net === 0n && moving >= 2 ? 30 : 0) +
       Math.min(12, marks.confirmed * 2) -
       Math.min(12, marks.unconfirmed.size * 3) -
-      Math.min(10, (uncoded.length + setAside.length) * 2) -
+      Math.min(10, (uncoded.length + setAside.length + sums.length) * 2) -
       Math.min(30, (unreadable * 60) / Math.max(1, accounts + unreadable)) +
       usual * 8 +
       (signs.convention === 'normal-side' ? -4 : signs.convention === 'section-side' ? -1 : 0) +
@@ -289,6 +318,7 @@ export const trials = (
       accounts,
       moving,
       setAside,
+      sums,
       uncoded,
       unreadable,
       usual,
