@@ -241,6 +241,9 @@ const settleResults = (skeleton: Skeleton, marks: Marks, signs: Signs): void => 
   }
 };
 
+/** Two rows come to a third by chance sooner than three do. */
+const FEWEST_SUMMED = 3;
+
 /**
  * A subtotal that has a code like an account: the accounts are out by exactly its amount, and rows right above come to it. Only
  * where one row alone is so.
@@ -255,7 +258,7 @@ const settleSum = (marks: Marks, signs: Signs, asAccount: Reading['asAccount']):
   eachAccount(marks, (row) => {
     const amount = signs.amountAt(row);
     const from = amount === net && asAccount[String(row)] !== true ? sums.get(sum - amount) : undefined;
-    if (from !== undefined && count - from >= 2) found.push(row);
+    if (from !== undefined && count - from >= FEWEST_SUMMED) found.push(row);
     sum += amount;
     count += 1;
     sums.set(sum, count);
