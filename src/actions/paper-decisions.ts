@@ -1,13 +1,15 @@
 'use server';
 
 import { z } from 'zod';
-import { accountId, chartIndex } from '@/core/chart/account';
+import { type AccountId, accountId, chartIndex } from '@/core/chart/account';
 import { CLASS_IDS } from '@/core/chart/classes';
 import { type Minor, sum } from '@/core/money/minor';
 import type { Decision } from '@/core/openings/takeover';
 import { MOST_ROWS } from '@/core/files/limits';
+import { rowsLike } from '@/core/papers/alike';
 import { type Problem, fail, ok, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
+import { writeDecisions } from '@/store/paper-decisions';
 import { saveReading } from '@/store/papers';
 import { booksAction } from './action';
 import { id, text, units } from './inputs';
@@ -45,6 +47,8 @@ export const decideRows = booksAction(
     paper: paperId,
     rows: z.array(z.int().positive().max(MOST_ROWS)).min(1).max(MOST_ROWS),
     decision: decision.nullable(),
+    /** Also about all rows called like the one given. */
+    like: z.boolean().default(false),
   },
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
@@ -56,7 +60,20 @@ export const decideRows = booksAction(
       sheet: { recognition },
       plan,
     } = await readStored(context, paper.value, chart, stands);
-    const rows = new Set(input.rows);
+    const [first] = input.rows;
+    const shown = first === undefined ? undefined : recognition.rows[first - 1];
+    const rows = new Set([
+      ...input.rows,
+      ...(input.like && shown !== undefined ? rowsLike(recognition.rows, shown, 'name') : []),
+    ]);
+    if (rows.size > 1 && input.decision?.kind === 'create')
+      return fail(problem('paper.create-one', 'An account is made for one row at a time.', 'code'));
+    const index = chartIndex(chart);
+    const named = accountsNamed(input.decision);
+    if (named.some((one) => !index.byId.has(one)))
+      return fail(
+        problem('account.unknown', 'This account is not in the chart any more. Choose another one.', 'account'),
+      );
     if (input.decision?.kind === 'split') {
       const wrong = splitProblems(
         input.decision,
@@ -64,31 +81,41 @@ export const decideRows = booksAction(
       );
       if (wrong.length > 0) return fail(...wrong);
     }
-    const decisions = { ...paper.value.decisions };
-    for (const row of input.rows) {
-      // Taking a decision back leaves the proposal standing, also when there is none.
-      if (input.decision === null) Reflect.deleteProperty(decisions, String(row));
-      else decisions[String(row)] = input.decision;
-    }
     if (input.decision?.kind === 'create') {
       const wrong = newAccountProblems(
         input.decision,
-        chartIndex(chart),
+        index,
         new Set(
-          Object.entries(decisions).flatMap(([row, other]) =>
-            other.kind === 'create' && !rows.has(Number(row)) ? [other.code.toLowerCase()] : [],
+          [...paper.value.decisions].flatMap(([row, other]) =>
+            other.kind === 'create' && !rows.has(row) ? [other.code.toLowerCase()] : [],
           ),
         ),
       );
       if (wrong.length > 0) return fail(...wrong);
     }
-    await saveReading(tx, books.id, input.paper, recognition.reading, decisions);
+    // Rows keep their numbers only while the paper is read the same way.
+    await saveReading(tx, books.id, input.paper, recognition.reading);
+    // Taking a decision back leaves the proposal standing, also when there is none.
+    await writeDecisions(tx, books.id, input.paper, new Map([...rows].map((row) => [row, input.decision])));
     const last = Math.max(0, ...input.rows.slice(-1));
     const waiting = plan.undecided.filter(({ row }) => !rows.has(row.row));
     const next = waiting.find(({ row }) => row.row > last) ?? waiting[0];
     return ok({ next: next?.row.row ?? null });
   },
 );
+
+const accountsNamed = (decided: Decision | null): readonly AccountId[] => {
+  switch (decided?.kind) {
+    case 'account':
+      return [decided.account];
+    case 'split':
+      return decided.parts.map((part) => part.account);
+    case 'create':
+      return decided.parent === null ? [] : [decided.parent];
+    default:
+      return [];
+  }
+};
 
 /** The parts of one row, on different accounts, come to its amount. */
 const splitProblems = (
@@ -118,11 +145,17 @@ export const createUndecided = booksAction('createUndecided', { paper: paperId }
     proposals: propose,
   } = await readStored(context, paper.value, chart, await standsIn(context));
   const proposals = propose();
-  const decisions = { ...paper.value.decisions };
-  for (const { row } of plan.undecided) {
-    const proposal = proposals.get(row.row);
-    if (proposal !== undefined) decisions[String(row.row)] = proposal;
-  }
-  await saveReading(tx, books.id, input.paper, recognition.reading, decisions);
+  await saveReading(tx, books.id, input.paper, recognition.reading);
+  await writeDecisions(
+    tx,
+    books.id,
+    input.paper,
+    new Map(
+      plan.undecided.flatMap(({ row }) => {
+        const proposal = proposals.get(row.row);
+        return proposal === undefined ? [] : [[row.row, proposal] as const];
+      }),
+    ),
+  );
   return ok({ decided: plan.undecided.length });
 });

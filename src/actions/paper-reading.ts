@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import type { TextFormat } from '@/core/files/cells';
@@ -7,90 +6,20 @@ import type { Minor } from '@/core/money/minor';
 import { type Match, type OldAccount, matcher } from '@/core/openings/match';
 import { withNeighbours } from '@/core/openings/neighbours';
 import { type RowFilter, rowsUnder } from '@/core/openings/paper-list';
-import {
-  type Creation,
-  type DecidedRow,
-  type Decision,
-  type Plan,
-  planTakeOver,
-  proposeCreations,
-} from '@/core/openings/takeover';
+import { type Creation, planTakeOver, proposeCreations } from '@/core/openings/takeover';
+import { likenesses } from '@/core/papers/alike';
 import type { Arrangement } from '@/core/papers/arrange';
 import { readingOf } from '@/core/papers/amount-columns';
 import type { PaperRow } from '@/core/papers/paper-row';
+import type { Reading } from '@/core/papers/reading';
 import type { How, PaperSheet } from '@/core/papers/sheet';
 import { type Result, fail, ok } from '@/core/result';
+import { chartOf } from '@/store/chart';
 import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
 import { Aside, type BooksContext } from './action';
 import { received } from '@/workers/reading/sent';
 import { reading as pool } from './context';
-
-/** Holds the last few values, and makes one anew when what it is made from (its key) is another. */
-const slots = <T>(most: number) => {
-  const held = new Map<string, T>();
-  return {
-    get: (key: string): T | undefined => held.get(key),
-    set: (key: string, value: T): T => {
-      held.delete(key);
-      held.set(key, value);
-      for (const [oldest] of held) {
-        if (held.size <= most) break;
-        held.delete(oldest);
-      }
-      return value;
-    },
-    make(key: string, make: () => T): T {
-      return this.get(key) ?? this.set(key, make());
-    },
-  };
-};
-
-type Planned = Pick<ReadPaper, 'plan' | 'decided' | 'proposals' | 'listed'>;
-
-/** A paper is at most held as its cells suggest and as somebody said. */
-const READINGS = 2;
-
-/**
- * What was made of a paper, each step under a key of all that it is made from. A page of a large paper asks for one window
- * of rows after the other, and the take-over for the plan that the page has shown.
- */
-const emptyHold = () => ({
-  weight: 0,
-  match: slots<(row: OldAccount) => Match>(1),
-  sheets: slots<Result<PaperSheet>>(READINGS),
-  planned: slots<Planned>(1),
-});
-
-const papers = new Map<string, ReturnType<typeof emptyHold>>();
-/** So many bytes of papers are held at most, the last ones looked at; the one at hand always is. */
-const MOST_HELD = 32 * 1024 * 1024;
-/** What is made of a row, read as, matched and decided: about so many bytes besides its text. */
-const ROW_WEIGHT = 500;
-
-const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyHold> => {
-  const key = `${String(booksId)}/${String(paper)}`;
-  const hold = papers.get(key) ?? emptyHold();
-  papers.delete(key);
-  papers.set(key, hold);
-  return hold;
-};
-
-const keep = (booksId: number, paper: number, key: string, sheet: Result<PaperSheet>): void => {
-  const hold = holdOf(booksId, paper);
-  hold.sheets.set(key, sheet);
-  if (sheet.ok) hold.weight = sheet.value.recognition.rows.reduce((all, row) => all + ROW_WEIGHT + row.text.length, 0);
-  let held = [...papers.values()].reduce((all, one) => all + one.weight, 0);
-  for (const [oldest, one] of papers) {
-    if (held <= MOST_HELD || one === hold) break;
-    papers.delete(oldest);
-    held -= one.weight;
-  }
-};
-
-const keyed = (...parts: readonly unknown[]): string =>
-  createHash('sha256')
-    .update(JSON.stringify(parts, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value)))
-    .digest('base64');
+import { type Planned, holdOf, keep, keyed } from './paper-hold';
 
 /** What a paper is read beside, with the key of all of it. */
 interface Beside {
@@ -109,6 +38,13 @@ const circumstancesOf = ({ books }: Pick<BooksContext, 'books'>) => ({
   date: openingDate(books.cutover).toString(),
 });
 
+/** How a file is taken apart, and which reading of it is asked for. */
+interface Asked {
+  readonly format: Partial<TextFormat>;
+  readonly how: How;
+}
+const PROPOSED: Asked = { format: {}, how: { kind: 'proposed' } };
+
 /**
  * A stored paper as asked. Where it is not held, the transaction is left for the time in which a thread of the pool takes it
  * apart and reads it; the server's own thread never does.
@@ -117,29 +53,47 @@ const sheetOf = async (
   { tx, books }: BooksContext,
   { id, name }: Pick<OpenPaper, 'id' | 'name'>,
   { chart, key }: Beside,
-  format: Partial<TextFormat> = {},
-  how: How = { kind: 'proposed' },
+  asked: Asked = PROPOSED,
 ): Promise<Result<PaperSheet>> => {
-  const own = keyed(key, format, how);
+  const own = keyed(key, asked);
   const known = holdOf(books.id, id).sheets.get(own);
   if (known !== undefined) return known;
   const [bytes, memory] = [await paperContent(tx, books.id, id), await matchMemory(tx, books.id)];
   throw new Aside(async () => {
     const circumstances = circumstancesOf({ books });
-    const sent = await pool().read('paper', { bytes, name, format, how, circumstances, chart, memory });
+    const sent = await pool().read('paper', { bytes, name, ...asked, circumstances, chart, memory });
     keep(books.id, id, own, sent.ok ? ok(received(sent.value)) : sent);
   });
 };
 
-export interface ReadPaper {
+/** A file's proposal, read before it is a paper. */
+interface FirstReading {
+  readonly key: string;
   readonly sheet: PaperSheet;
-  readonly plan: Plan;
-  /** What becomes of a row; undefined for one that is not read as an account. */
-  readonly decided: (row: number) => DecidedRow | undefined;
-  /** The account that each undecided row would get if one were made for it. */
-  readonly proposals: () => ReadonlyMap<number, Creation>;
-  /** The rows under a filter, in the order of the paper. */
-  readonly listed: (filter: RowFilter) => readonly PaperRow[];
+}
+
+/** Gathers what the first reading of a file needs; the reading itself, in the pool, is done outside the transaction. */
+export const firstReading = async (
+  context: BooksContext,
+  name: string,
+  bytes: Uint8Array,
+): Promise<() => Promise<Result<FirstReading>>> => {
+  const chart = await chartOf(context.tx, context.books.id);
+  const memory = await matchMemory(context.tx, context.books.id);
+  const { key } = await besideOf(context, chart);
+  const circumstances = circumstancesOf(context);
+  return async () => {
+    const sent = await pool().read('paper', { bytes, name, ...PROPOSED, circumstances, chart, memory });
+    return sent.ok ? ok({ key: keyed(key, PROPOSED), sheet: received(sent.value) }) : sent;
+  };
+};
+
+/** The paper that a file became is not read a second time. */
+export const keepFirst = (booksId: number, paper: number, { key, sheet }: FirstReading): void =>
+  keep(booksId, paper, key, ok(sheet));
+
+export interface ReadPaper extends Planned {
+  readonly sheet: PaperSheet;
   /** The paper whose reading is used again, while nobody changed it for this one. */
   readonly likePaper: string | null;
 }
@@ -183,7 +137,7 @@ export const readStored = async (
   return {
     sheet,
     likePaper,
-    ...hold.planned.make(keyed(beside.key, reading, paper.decisions, [...stands]), () =>
+    ...hold.planned.make(keyed(beside.key, reading, [...paper.decisions], [...stands]), () =>
       planned(
         rows,
         withNeighbours(
@@ -208,7 +162,10 @@ const asDecided = async (
   const own = paper.reading;
   if (own !== null)
     return {
-      read: await sheetOf(context, paper, beside, own.format, { kind: 'as', reading: own, infer: false }),
+      read: await sheetOf(context, paper, beside, {
+        format: own.format ?? {},
+        how: { kind: 'as', reading: own, infer: false },
+      }),
       likePaper: null,
     };
   const proposed = await sheetOf(context, paper, beside);
@@ -218,7 +175,7 @@ const asDecided = async (
   const { reading } = proposed.value.recognition;
   const again = { ...reading, ...like.reading, sheet: reading.sheet, header: reading.header, asAccount: {} };
   return {
-    read: await sheetOf(context, paper, beside, {}, { kind: 'as', reading: again, infer: false }),
+    read: await sheetOf(context, paper, beside, { format: {}, how: { kind: 'as', reading: again, infer: false } }),
     likePaper: like.from,
   };
 };
@@ -226,19 +183,20 @@ const asDecided = async (
 const planned = (
   rows: readonly PaperRow[],
   match: (row: PaperRow) => Match,
-  decided: OpenPaper['decisions'],
+  decisions: OpenPaper['decisions'],
   chart: readonly Account[],
   stands: ReadonlyMap<AccountId, Minor>,
 ): Planned => {
-  const decisions = new Map(Object.entries(decided).map(([row, one]): [number, Decision] => [Number(row), one]));
   const plan = planTakeOver(rows, match, decisions, chart, stands);
   const byRow = new Map(plan.rows.map((one) => [one.row.row, one]));
   let proposals: ReadonlyMap<number, Creation> | undefined;
+  let alike: ReturnType<typeof likenesses> | undefined;
   const lists = new Map<RowFilter, readonly PaperRow[]>();
   return {
     plan,
     decided: (row) => byRow.get(row),
     proposals: () => (proposals ??= proposeCreations(plan, chart)),
+    alike: (row) => (alike ??= likenesses(rows))(row),
     listed: (filter) => {
       const known = lists.get(filter) ?? rowsUnder(filter, rows, plan);
       lists.set(filter, known);
@@ -257,15 +215,25 @@ export const proposalFor = async (
   header: number | undefined,
   arrangement: Arrangement | null | undefined,
 ): Promise<Result<PaperSheet>> =>
-  sheetOf(
-    context,
-    paper,
-    await besideOf(context, chart),
+  sheetOf(context, paper, await besideOf(context, chart), {
     format,
-    header === undefined && arrangement === undefined
-      ? { kind: 'proposed' }
-      : { kind: 'from', sheet, header, arrangement: arrangement ?? undefined },
-  );
+    how:
+      header === undefined && arrangement === undefined
+        ? { kind: 'proposed' }
+        : { kind: 'from', sheet, header, arrangement: arrangement ?? undefined },
+  });
+
+/** The proposal around what was chosen about a reading. */
+export const proposalAround = async (
+  context: BooksContext,
+  paper: OpenPaper,
+  chart: readonly Account[],
+  reading: Reading,
+): Promise<Result<PaperSheet>> =>
+  sheetOf(context, paper, await besideOf(context, chart), {
+    format: reading.format ?? {},
+    how: { kind: 'around', reading },
+  });
 
 /** The rows of columns of a paper, each read as a balance column; `null` stands for the amounts as the paper is read. */
 type ColumnRows = ReadonlyMap<number | null, readonly PaperRow[]>;
@@ -312,7 +280,7 @@ export const amountsOn = (
   chart: readonly Account[],
   match: (row: OldAccount) => Match,
 ): Result<{ readonly amounts: ReadonlyMap<AccountId, Minor>; readonly divided: number }> => {
-  const decisions = Object.entries(paper.decisions).map(([row, one]): [number, Decision] => [Number(row), one]);
+  const decisions = [...paper.decisions];
   const divided = new Set(decisions.flatMap(([row, { kind }]) => (kind === 'split' ? [row] : [])));
   const plan = planTakeOver(
     rows.filter(({ row }) => !divided.has(row)),

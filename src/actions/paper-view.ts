@@ -1,14 +1,16 @@
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Match } from '@/core/openings/match';
-import { type Creation, type Decision, waits } from '@/core/openings/takeover';
+import { type Creation, type Decision, nothingIn, waits } from '@/core/openings/takeover';
 import { PAGE_ROWS, type RowFilter, pageWith } from '@/core/openings/paper-list';
 import type { Totals } from '@/core/openings/level';
 import { type ComparativeColumn, columnNamed, comparativeColumns } from '@/core/openings/comparatives';
+import type { Likeness } from '@/core/papers/alike';
 import type { AmountColumn } from '@/core/papers/amount-columns';
 import type { TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
+import { type RowTotals, rowTotals, statedTotals } from '@/core/papers/rows';
 import { chartOf } from '@/store/chart';
 import { currentAmounts, currentSet } from '@/store/openings';
 import { findPaper, paperContent, lastTakeOver } from '@/store/papers';
@@ -25,6 +27,8 @@ export interface RowView {
   readonly decided: { readonly match: Match; readonly decision: Decision | undefined } | null;
   /** The account that would be made for it. */
   readonly proposal: Creation | null;
+  /** How many rows are like it, itself counted. */
+  readonly alike: Readonly<Record<Likeness, number>>;
 }
 
 /** A page of the rows under a filter. */
@@ -48,7 +52,12 @@ export interface PlanView {
   readonly unreadable: number;
   /** The number of the last row. */
   readonly last: number;
+  /** What all account rows come to, whether they are decided about or not. */
+  readonly read: RowTotals;
+  /** What taking it over would put on accounts. */
   readonly totals: Totals;
+  /** The paper's own column totals, where it has them. */
+  readonly stated: Totals | null;
   /** Nothing holds the take-over back. */
   readonly ready: boolean;
 }
@@ -93,6 +102,7 @@ const viewOf = (paper: ReadPaper, row: PaperRow): RowView => {
     waits: decided !== undefined && waits(decided),
     decided: decided === undefined ? null : { match: decided.match, decision: decided.decision },
     proposal: decided === undefined ? null : (paper.proposals().get(row.row) ?? null),
+    alike: paper.alike(row),
   };
 };
 
@@ -128,8 +138,10 @@ const planView = ({ plan, sheet: { recognition } }: ReadPaper): PlanView => {
     setAside: (counts.get('heading') ?? 0) + (counts.get('total') ?? 0),
     unreadable: counts.get('unreadable') ?? 0,
     last: recognition.rows.length,
+    read: rowTotals(recognition.rows),
     totals: plan.totals,
-    ready: plan.problems.length === 0 && plan.rows.length > 0,
+    stated: statedTotals(recognition.rows) ?? null,
+    ready: [...plan.problems, ...nothingIn(plan.rows)].length === 0,
   };
 };
 

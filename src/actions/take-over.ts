@@ -5,7 +5,7 @@ import { type Account, type AccountId, PLAIN_ACCOUNT, accountId, called, chartIn
 import { contraByName } from '@/core/chart/infer';
 import { typeOf } from '@/core/chart/classes';
 import { type Minor, NIL, add, onSide, sideOf } from '@/core/money/minor';
-import { type Decision, headingsFor, partsOf } from '@/core/openings/takeover';
+import { headingsFor, nothingIn, partsOf } from '@/core/openings/takeover';
 import type { Part } from '@/core/openings/foreign';
 import { sameParts } from '@/core/openings/in-currency';
 import type { Remembered } from '@/core/openings/match';
@@ -13,6 +13,7 @@ import { MOST_ROWS } from '@/core/files/limits';
 import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
+import { writeDecisions } from '@/store/paper-decisions';
 import {
   batchChanges,
   currentSet,
@@ -29,7 +30,6 @@ import {
   lastTakeOver,
   remember,
   rememberShape,
-  saveReading,
   takeOverByKey,
   writeTakeOver,
 } from '@/store/papers';
@@ -64,13 +64,10 @@ export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() 
   const chart = await chartOf(tx, books.id);
   const stands = await standsIn(context);
   const { plan, sheet } = await readStored(context, paper.value, chart, stands);
-  if (plan.rows.length === 0)
-    return fail(
-      problem('paper.no-accounts', 'No row of this paper is read as an account. Check the header row and the columns.'),
-    );
   const index = chartIndex(chart);
   const codes = new Set<string>();
   const problems = [
+    ...nothingIn(plan.rows),
     ...plan.problems,
     ...plan.create.flatMap(({ row, decision: made }) => {
       const wrong = newAccountProblems(made, index, codes);
@@ -276,15 +273,19 @@ export const undoTakeOver = booksAction('undoTakeOver', { paper: paperId, batch:
 /** Rows for which an account was made that stays go to it from now on, instead of asking for it to be made again. */
 const goToKept = async (context: BooksContext, number: number, kept: readonly Account[]): Promise<void> => {
   const paper = await findOpen(context, number);
-  if (!paper.ok || paper.value.reading === null || kept.length === 0) return;
+  if (!paper.ok || kept.length === 0) return;
   const byCode = new Map(kept.map((one) => [one.code.toLowerCase(), one]));
-  const decisions = Object.fromEntries(
-    Object.entries(paper.value.decisions).map(([row, decision]): [string, Decision] => {
-      const there = decision.kind === 'create' ? byCode.get(decision.code.toLowerCase()) : undefined;
-      return [row, there === undefined ? decision : { kind: 'account', account: there.id }];
-    }),
+  await writeDecisions(
+    context.tx,
+    context.books.id,
+    number,
+    new Map(
+      [...paper.value.decisions].flatMap(([row, decision]) => {
+        const there = decision.kind === 'create' ? byCode.get(decision.code.toLowerCase()) : undefined;
+        return there === undefined ? [] : [[row, { kind: 'account', account: there.id }] as const];
+      }),
+    ),
   );
-  await saveReading(context.tx, context.books.id, number, paper.value.reading, decisions);
 };
 
 const MOST_LISTED = 5;

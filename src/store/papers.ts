@@ -4,6 +4,7 @@ import type { Remembered } from '@/core/openings/match';
 import type { Decision } from '@/core/openings/takeover';
 import type { Reading } from '@/core/papers/reading';
 import { type Queryable, arrayText, one } from './database';
+import { decisionsOf } from './paper-decisions';
 
 export interface Paper {
   readonly id: number;
@@ -25,31 +26,18 @@ export const papersOf = async (tx: Queryable, booksId: number): Promise<readonly
 
 export interface OpenPaper extends Paper {
   readonly reading: Reading | null;
-  readonly decisions: Readonly<Record<string, Decision>>;
+  /** By the number of the row. */
+  readonly decisions: ReadonlyMap<number, Decision>;
 }
-
-/** JSON has no exact integers of any size; amounts in decisions are kept as text. */
-const packed = (decisions: Readonly<Record<string, Decision>>): string =>
-  JSON.stringify(decisions, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value));
-
-const unpacked = (decisions: OpenPaper['decisions']): OpenPaper['decisions'] =>
-  Object.fromEntries(
-    Object.entries(decisions).map(([row, decision]) => [
-      row,
-      decision.kind === 'split'
-        ? { ...decision, parts: decision.parts.map((part) => ({ ...part, amount: BigInt(part.amount) as Minor })) }
-        : decision,
-    ]),
-  );
 
 /** `undefined` also for an address that is no number. */
 export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> => {
   if (!Number.isSafeInteger(id)) return undefined;
-  const [found] = await tx.query<OpenPaper>(
-    `select ${LISTED}, f.reading, f.decisions from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
+  const [found] = await tx.query<Omit<OpenPaper, 'decisions'>>(
+    `select ${LISTED}, f.reading from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
     [booksId, id],
   );
-  return found === undefined ? undefined : { ...found, decisions: unpacked(found.decisions) };
+  return found === undefined ? undefined : { ...found, decisions: await decisionsOf(tx, booksId, id) };
 };
 
 /** The bytes as they were brought; both ways in base64, which the drivers pass on as it is. */
@@ -84,18 +72,11 @@ export const insertPaper = async (
     ),
   ).id;
 
-export const saveReading = async (
-  tx: Queryable,
-  booksId: number,
-  id: number,
-  reading: Reading,
-  decisions: Readonly<Record<string, Decision>>,
-): Promise<void> => {
-  await tx.query('update paper set reading = $3::jsonb, decisions = $4::jsonb where books_id = $1 and id = $2', [
+export const saveReading = async (tx: Queryable, booksId: number, id: number, reading: Reading): Promise<void> => {
+  await tx.query('update paper set reading = $3::jsonb where books_id = $1 and id = $2', [
     booksId,
     id,
     JSON.stringify(reading),
-    packed(decisions),
   ]);
 };
 
@@ -253,23 +234,6 @@ export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, 
     from,
     into,
   ]);
-};
-
-/** Decisions about rows that name an account name the one it was merged into. */
-export const moveDecisions = async (
-  tx: Queryable,
-  booksId: number,
-  from: AccountId,
-  into: AccountId,
-): Promise<void> => {
-  await tx.query(
-    `update paper p set decisions = (
-       select jsonb_object_agg(key, case when value->>'kind' = 'account' and (value->>'account')::int = $2
-         then jsonb_set(value, '{account}', to_jsonb($3::int)) else value end) from jsonb_each(p.decisions))
-     where books_id = $1 and exists (
-       select from jsonb_each(p.decisions) d where d.value->>'kind' = 'account' and (d.value->>'account')::int = $2)`,
-    [booksId, from, into],
-  );
 };
 
 /** What was decided about old accounts before, in these books. */

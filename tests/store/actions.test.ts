@@ -328,7 +328,7 @@ describe('a paper', () => {
       await readAs({
         books,
         paper,
-        change: { columns: ['code', 'name', 'balance'], style: '1.234,56', convention: 'credit-positive' },
+        change: { columns: { 0: 'code', 1: 'name', 2: 'balance' }, style: '1.234,56', convention: 'credit-positive' },
       }),
     );
     const seen = (await paperView(books, paper))?.paper;

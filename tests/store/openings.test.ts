@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { addAccount, changeAccount } from '@/actions/chart';
+import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
 import { accountStory } from '@/actions/account-story';
 import { chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
@@ -12,7 +12,7 @@ import { exportAuditFile, exportComparison, exportMatching } from '@/actions/exp
 import { saveFigures } from '@/actions/figures';
 import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
 import { createUndecided, decideRows } from '@/actions/paper-decisions';
-import { bringPaper, readAs, readFrom, removePaper } from '@/actions/papers';
+import { bringPaper, readAs, readFrom, readRows, removePaper } from '@/actions/papers';
 import { takeOver, undoTakeOver } from '@/actions/take-over';
 import { companyView } from '@/actions/stage-views';
 import { paperView } from '@/actions/paper-view';
@@ -221,7 +221,11 @@ describe('rows of a paper', () => {
       await readAs({
         books,
         paper: first,
-        change: { columns: ['code', 'name', 'ignore', 'balance'], style: '1.234,56', convention: 'debit-positive' },
+        change: {
+          columns: { 0: 'code', 1: 'name', 2: 'ignore', 3: 'balance' },
+          style: '1.234,56',
+          convention: 'debit-positive',
+        },
       }),
     );
     valueOf(await createUndecided({ books, paper: first }));
@@ -623,5 +627,99 @@ describe('the audit file', () => {
     expect(texts[0]).toContain('ClosingDebitBalance|ClosingCreditBalance');
     expect(texts.some((row) => row.startsWith('1010|') && row.endsWith('|123.45|'))).toBe(true);
     expect(texts.some((row) => row.startsWith('3010|') && row.endsWith('|123.45'))).toBe(true);
+  });
+});
+
+describe('decisions about the rows of a paper', () => {
+  const content = bytes('Code;Account;Balance\nA1;Till;5,00\nA2;Safe;3,00\nA3;Shares;-8,00\n');
+  const decisionsIn = async (paper: number) =>
+    database.current.query<{ row: number; kind: string }>(
+      'select row_no as row, kind from paper_decision where paper_id = $1 order by row_no',
+      [paper],
+    );
+
+  it('go with the account that they name, and the row waits again', async () => {
+    const books = await newBooks({ starter: 'services' });
+    const paper = await bring(books, 'a.csv', content);
+    valueOf(
+      await addAccount({
+        books,
+        code: 'X1',
+        name: 'Petty things',
+        classification: 'current-asset',
+        parent: null,
+        role: null,
+        heading: false,
+      }),
+    );
+    await send(books, paper, [
+      [2, 'X1'],
+      [3, '1010'],
+    ]);
+    expect(await decisionsIn(paper)).toEqual([
+      { row: 2, kind: 'account' },
+      { row: 3, kind: 'account' },
+    ]);
+    valueOf(await removeAccount({ books, id: await idOf(books, 'X1') }));
+    expect(await decisionsIn(paper)).toEqual([{ row: 3, kind: 'account' }]);
+    expect((await paperView(books, paper))?.paper?.plan.undecided).toBeGreaterThan(0);
+  });
+
+  it('name accounts of their own books only, whoever asks', async () => {
+    const books = await newBooks({ starter: 'services' });
+    const other = await newBooks({ starter: 'services' });
+    const paper = await bring(books, 'a.csv', content);
+    const foreign = await idOf(other, '1010');
+    expect(
+      codesOf(await decideRows({ books, paper, rows: [2], decision: { kind: 'account', account: foreign } })),
+    ).toEqual(['account.unknown']);
+    await expect(
+      database.current.query(
+        "insert into paper_decision (books_id, paper_id, row_no, kind, account_id) values ($1, $2, 2, 'account', $3)",
+        [books, paper, foreign],
+      ),
+    ).rejects.toThrow();
+    await expect(
+      database.current.query(
+        "insert into paper_decision (books_id, paper_id, row_no, kind) values ($1, $2, 2, 'create')",
+        [books, paper],
+      ),
+    ).rejects.toThrow();
+  });
+
+  it('are taken about all rows of one name, and rows are set aside and read again together', async () => {
+    const books = await newBooks({ starter: 'services' });
+    const paper = await bring(
+      books,
+      'centres.csv',
+      bytes(
+        'Code;Account;Balance\n1010;Bank;10,00\nZ-1;Boat fund 1;4,00\nZ-2;Boat fund 2;6,00\nZ-3;Boat fund 3;0,00\n3000;Shares;-10,00\n',
+      ),
+    );
+    valueOf(
+      await decideRows({
+        books,
+        paper,
+        rows: [3],
+        decision: { kind: 'leave-out', reason: 'kept elsewhere' },
+        like: true,
+      }),
+    );
+    expect((await decisionsIn(paper)).map(({ row }) => row)).toEqual([3, 4, 5]);
+    expect(valueOf(await readRows({ books, paper, row: 3, like: 'name', as: false })).rows).toBe(3);
+    const aside = (await paperView(books, paper))?.paper;
+    expect(aside?.plan.accounts).toBe(2);
+    expect(aside?.plan.read.net).toBe(0n);
+    expect(valueOf(await readRows({ books, paper, row: 3, like: 'name', as: null })).rows).toBe(3);
+    expect((await paperView(books, paper))?.paper?.plan.accounts).toBe(5);
+  });
+
+  it('are not asked for where nothing was read, and such a paper is not ready', async () => {
+    const books = await newBooks({ starter: 'services' });
+    const paper = await bring(books, 'nil.csv', bytes('Code;Account;Balance\n1010;Bank;0,00\n3000;Shares;0,00\n'));
+    const seen = (await paperView(books, paper))?.paper;
+    expect(seen?.plan.ready).toBe(false);
+    expect(seen?.recognition.reasons.join(' ')).not.toMatch(/nets to zero/);
+    expect(codesOf(await takeOver({ books, paper, key: randomUUID() }))).toEqual(['paper.nothing']);
   });
 });

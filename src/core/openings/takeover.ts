@@ -74,6 +74,24 @@ export const partsOf = ({ row, decision }: DecidedRow): readonly SplitPart[] =>
 export const waits = ({ row, decision }: Pick<DecidedRow, 'row' | 'decision'>): boolean =>
   decision === undefined && row.amount !== 0n;
 
+/** Why a paper has nothing to take over: no accounts, or only nil ones. */
+export const nothingIn = (rows: Plan['rows']): readonly Problem[] =>
+  rows.length === 0
+    ? [
+        problem(
+          'paper.no-accounts',
+          'No row of this paper is read as an account. Check the header row and the columns.',
+        ),
+      ]
+    : rows.every(({ row }) => row.amount === 0n)
+      ? [
+          problem(
+            'paper.nothing',
+            'Every account of this paper is nil as it is read, so there is nothing to take over. Check the columns of amounts.',
+          ),
+        ]
+      : [];
+
 /**
  * What taking a paper over would do. Pure: the preview shows it and the action carries out the same plan.
  * A row that is nil needs no decision. Unreadable rows are problems, because leaving them silently out would make the

@@ -3,17 +3,18 @@ import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/numbe
 import { isNil, readPaperAmount } from './amount';
 import type { Arrangement } from './arrange';
 import { datesIn } from './dates-in';
-import type { FoundHeader } from './header';
+import { rolesWith } from './chosen';
+import type { ColumnRole, FoundHeader } from './header';
 import { type Layout, layoutOf } from './layout';
 import { MARK } from './mark';
-import type { Reading } from './reading';
+import type { Chosen, Reading } from './reading';
 import type { PaperMoney } from './row-amount';
 import type { Hint } from './sign';
 import { type Skeleton, skeletonOf } from './skeleton';
 import { type Scale, isRounding, statedScale } from './stated-scale';
 import { type Trial, trials } from './trial';
 import { type Values, type Way, parserOf, valuesOf } from './values';
-import { type LikelyWay, relationPoints, rolesUnder, waysOf } from './ways';
+import { type LikelyWay, relationPoints, rolesUnder, wayUnder, waysOf } from './ways';
 
 export interface Circumstances extends PaperMoney {
   /** The day on which the balances should stand, ISO; decides between columns by date. */
@@ -60,21 +61,27 @@ export interface Hypothesis {
   readonly points: number;
 }
 
-/** All plausible readings of one sheet, the best first. */
+/** All plausible readings of one sheet, the best first; what a person chose about it is so in each. */
 export const hypotheses = (
   table: Table,
   sheet: number,
   header: FoundHeader,
   { hint, date, ...money }: Circumstances,
   arrangement?: Arrangement,
+  { chosen = {}, asAccount }: Pick<Reading, 'chosen' | 'asAccount'> = { asAccount: {} },
 ): readonly Hypothesis[] => {
   const { rows } = table;
   const layout = layoutOf(rows, header);
-  const style = styleOf(layout, money.digits);
-  const scale = scaleOf(rows, layout, style, money.digits);
+  const style = chosen.style ?? styleOf(layout, money.digits);
+  const scale =
+    chosen.scale === undefined
+      ? scaleOf(rows, layout, style, money.digits)
+      : chosen.scale === 0
+        ? undefined
+        : chosen.scale;
   const parse = parserOf(rows, style, { ...money, scale });
   const wanted = date ?? titleDay(rows, header);
-  const likely = waysOf(layout, wanted, money.currency);
+  const likely = waysWith(layout, waysOf(layout, wanted, money.currency), chosen.columns);
   const held = new Map<Way, Values>();
   const values = (way: Way): Values => {
     const known = held.get(way);
@@ -90,23 +97,24 @@ export const hypotheses = (
     style,
     ...(scale === undefined ? {} : { scale }),
     ...(arrangement === undefined ? {} : { arrangement }),
-    asAccount: {},
+    asAccount,
+    ...(Object.keys(chosen).length > 0 ? { chosen } : {}),
   };
-  const skeleton = skeletonOf(rows, { ...base, columns: layout.roles });
+  const skeleton = skeletonOf(rows, { ...base, columns: rolesWith(layout.roles, chosen.columns) });
   const listed = Array.from({ length: rows.length }, (_, at) => at).filter(
     (at) => at > header.at && (skeleton.code[at] !== '' || skeleton.name[at] !== ''),
   );
   const related = relationPoints(likely, values, listed);
   const ranked = likely
-    .map((one, at): LikelyWay => ({ ...one, prior: one.prior + (related[at] ?? 0) }))
+    .map((one, at) => ({ ...one, prior: one.prior + (related[at] ?? 0) }))
     .sort((a, b) => b.prior - a.prior)
     .slice(0, rows.length > LARGE ? MOST_WAYS_OF_LARGE : MOST_WAYS);
   const none: Way = { kind: 'single', at: -1 };
-  const tried = ranked.length > 0 ? ranked : [{ way: none, prior: 0, untitled: false }];
+  const tried = ranked.length > 0 ? ranked : [{ way: none, roles: rolesWith(layout.roles, chosen.columns), prior: 0 }];
   return tried
-    .flatMap(({ way, prior }) =>
-      trials(way, skeleton, values(way), base, hint).map((trial): Hypothesis => ({
-        reading: { ...base, columns: rolesUnder(layout, way), convention: trial.convention },
+    .flatMap(({ way, roles, prior }) =>
+      trials(way, skeleton, values(way), base, hint, chosen.convention).map((trial): Hypothesis => ({
+        reading: { ...base, columns: roles, convention: trial.convention },
         skeleton,
         trial,
         points:
@@ -117,6 +125,26 @@ export const hypotheses = (
       })),
     )
     .sort((a, b) => b.points - a.points);
+};
+
+/** The likely ways, each with the chosen columns in it; two that come to the same are one. */
+const waysWith = (
+  layout: Layout,
+  likely: readonly LikelyWay[],
+  chosen: Chosen['columns'],
+): readonly (LikelyWay & { readonly roles: readonly ColumnRole[] })[] => {
+  if (chosen === undefined) return likely.map((one) => ({ ...one, roles: rolesUnder(layout, one.way) }));
+  const known = new Set<string>();
+  const none = { way: { kind: 'single', at: -1 } as const, prior: 0, untitled: false };
+  return [...likely, none].flatMap((one) => {
+    const roles = rolesWith(one === none ? layout.roles : rolesUnder(layout, one.way), chosen);
+    const signed = one.way.kind === 'pair' && one.way.signed;
+    const way = wayUnder(roles, signed);
+    const key = JSON.stringify(way);
+    if (known.has(key)) return [];
+    known.add(key);
+    return [{ ...one, way, roles }];
+  });
 };
 
 /** Where so many of the amounts have all the decimals of the currency, they are in single units, whatever the titles speak of. */

@@ -19,6 +19,16 @@ export const CONVENTIONS = [
 ] as const;
 export type Convention = (typeof CONVENTIONS)[number];
 
+/** What a person chose about how a paper is read: it stays, and everything else is inferred around it. */
+export interface Chosen {
+  /** What columns hold, by their index. */
+  readonly columns?: Readonly<Record<string, ColumnRole>>;
+  readonly style?: NumberStyle;
+  readonly convention?: Convention;
+  /** Noughts left away; nought for single units. */
+  readonly scale?: Scale | 0;
+}
+
 /** How a paper is read. Proposed by `recognise`, changed by a person, stored beside the paper. */
 export interface Reading {
   readonly sheet: number;
@@ -37,4 +47,6 @@ export interface Reading {
   readonly format?: Partial<TextFormat>;
   /** Rows (by index) that a person decided about: read them as accounts although they look like something else, or not. */
   readonly asAccount: Readonly<Record<string, boolean>>;
+  /** What else a person chose about it. */
+  readonly chosen?: Chosen;
 }

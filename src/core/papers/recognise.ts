@@ -42,13 +42,17 @@ const lyingPoints = (table: Table, arrangement: Arrangement | undefined): number
 const sheetPoints = (best: Hypothesis | undefined): number =>
   best === undefined ? -Infinity : best.points + Math.min(15, Math.log2(1 + best.trial.accounts) * 2);
 
-/** The rest of the guesses once the sheet, how its table lies, and maybe the header row are settled by a person. */
+/**
+ * The rest of the guesses once the sheet, how its table lies, and maybe the header row are settled by a person, and around
+ * what else was chosen.
+ */
 export const recogniseFrom = (
   tables: readonly Table[],
   sheet: number,
   header: number | undefined,
   circumstances: Circumstances,
   wished?: Arrangement,
+  by: Pick<Reading, 'chosen' | 'asAccount'> = { asAccount: {} },
 ): Recognition => {
   const own = tables[sheet];
   if (own === undefined) return explained(tables, { ...EMPTY, sheet }, circumstances);
@@ -64,6 +68,7 @@ export const recogniseFrom = (
       header === undefined || found.at === header ? found : { at: header, height: 1 },
       circumstances,
       other === undefined ? undefined : wished,
+      by,
     ),
     circumstances,
   );

@@ -7,7 +7,10 @@ import { type Circumstances, type Recognition, explained, recognise, recogniseFr
 import { statedCurrency } from './stated-currency';
 import { statedDate } from './stated-date';
 
-/** Which reading of a paper is asked for: what its cells suggest, from a sheet and a header row on, or as somebody said. */
+/**
+ * Which reading of a paper is asked for: what its cells suggest, from a sheet and a header row on, around what was chosen about
+ * an earlier reading, or as somebody said.
+ */
 export type How =
   | { readonly kind: 'proposed' }
   | {
@@ -17,6 +20,7 @@ export type How =
       readonly header?: number | undefined;
       readonly arrangement?: Arrangement | undefined;
     }
+  | { readonly kind: 'around'; readonly reading: Reading }
   | { readonly kind: 'as'; readonly reading: Reading; readonly infer: boolean };
 
 /** A paper under a reading, with all that is known of it without its tables. */
@@ -55,7 +59,16 @@ export const paperSheet = (
       ? recognise(paper, circumstances)
       : how.kind === 'from'
         ? recogniseFrom(paper, how.sheet, how.header, circumstances, how.arrangement)
-        : explained(paper, how.reading, circumstances, how.infer);
+        : how.kind === 'around'
+          ? recogniseFrom(
+              paper,
+              how.reading.sheet,
+              how.reading.header,
+              circumstances,
+              how.reading.arrangement,
+              how.reading,
+            )
+          : explained(paper, how.reading, circumstances, how.infer);
   const { reading } = recognition;
   const tables = tablesUnder(paper, reading);
   const table = tables[reading.sheet];

@@ -116,7 +116,7 @@ export const explainedTrial = (
             `${counted(trial.marks.confirmed)} ${trial.marks.confirmed === 1 ? 'total is what the rows come to' : 'totals are what the rows come to'}.`,
           ]
         : []),
-      sayNets(reading.convention, nets),
+      sayNets(reading.convention, trial.moving === 0 ? [] : nets),
     ],
   };
 };

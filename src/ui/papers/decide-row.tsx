@@ -8,11 +8,12 @@ import type { RowView } from '@/actions/paper-view';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type Classification, typeOf } from '@/core/chart/classes';
 import type { Decision } from '@/core/openings/takeover';
+import { LIKENESSES, type Likeness } from '@/core/papers/alike';
 import { type Problem, quoted } from '@/core/result';
 import { ClassOptions, HeadingOptions } from '../chart/account-fields';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
-import { sided } from '../parts/figures';
+import { counted, sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { Candidates } from './candidates';
@@ -25,12 +26,13 @@ interface DecideProps {
   readonly accounts: readonly Account[];
   /** Told which row waits next. */
   readonly onDecided: (next: number | null) => void;
-  readonly onAsAccount: (as: boolean) => void;
+  /** Reads this row, or all like it, as an account, as none, or (null) as it looks. */
+  readonly onRead: (as: boolean | null, like?: Likeness) => void;
 }
 
 /** What becomes of one row: an account that is there, a new one, or left out with a reason. */
-export const DecideRow = ({ frame, paper, view, accounts, onDecided, onAsAccount }: DecideProps) => {
-  const { row, decided, proposal } = view;
+export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: DecideProps) => {
+  const { row, decided, proposal, alike } = view;
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const own = decided?.decision;
   const start = own?.kind === 'create' ? own : proposal;
@@ -45,12 +47,14 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onAsAccount
     parent: start?.parent ?? null,
   });
   const [reason, setReason] = useState(own?.kind === 'leave-out' ? own.reason : '');
+  const [together, setTogether] = useState(false);
   const at = (field: string): string | undefined =>
     problems.find((one) => one.field === field || one.field?.endsWith(`.${field}`))?.message;
   const fields = ['code', 'name', 'parent', 'classification', 'reason', 'account', 'parts'];
 
   const decide = async (decision: Decision | null): Promise<void> => {
-    const done = await send(decideRows({ books: frame.id, paper, rows: [row.row], decision }));
+    const like = together && decision?.kind !== 'create' && decision?.kind !== 'split';
+    const done = await send(decideRows({ books: frame.id, paper, rows: [row.row], decision, like }));
     setProblems(done.ok ? [] : done.problems);
     if (done.ok) onDecided(done.value.next);
   };
@@ -88,14 +92,20 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onAsAccount
               : `Not read as an account: ${row.note ?? row.kind}.`}
           </p>
           {row.kind === 'unreadable' ? (
-            <button type="button" className="btn btn-xs" onClick={() => onAsAccount(false)}>
-              Set this row aside
-            </button>
+            <ReadLike
+              one="Set this row aside"
+              all="Set aside all"
+              alike={alike}
+              onRead={(like) => onRead(false, like)}
+            />
           ) : (
-            (row.kind === 'heading' || row.kind === 'total') && (
-              <button type="button" className="btn btn-xs" onClick={() => onAsAccount(true)}>
-                Read it as an account
-              </button>
+            row.kind !== 'blank' && (
+              <ReadLike
+                one="Read it as an account"
+                all="Read as accounts all"
+                alike={alike}
+                onRead={(like) => onRead(true, like)}
+              />
             )
           )}
         </>
@@ -108,6 +118,17 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onAsAccount
                 !fields.some((field) => one.field === field || one.field?.endsWith(`.${field}`)),
             )}
           />
+          {alike.name > 1 && (
+            <label className="mb-2 flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={together}
+                onChange={(event) => setTogether(event.target.checked)}
+              />
+              Decide about all {counted(alike.name, frame)} rows of this name
+            </label>
+          )}
           <MarginPart title="Goes to an account that is there">
             <p className="note mb-1">{decided.match.why}</p>
             <Candidates
@@ -260,12 +281,43 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onAsAccount
                 Take the decision back
               </button>
             )}
-            <button type="button" className="btn btn-xs" onClick={() => onAsAccount(false)}>
-              This is no account
-            </button>
           </p>
+          <MarginPart title="Or is no account">
+            <ReadLike
+              one="Set this row aside"
+              all="Set aside all"
+              alike={alike}
+              onRead={(like) => onRead(false, like)}
+            />
+          </MarginPart>
         </>
       )}
     </>
   );
 };
+
+/** Reads a row another way, or all rows like it together. */
+const ReadLike = ({
+  one,
+  all,
+  alike,
+  onRead,
+}: {
+  readonly one: string;
+  readonly all: string;
+  readonly alike: RowView['alike'];
+  readonly onRead: (like?: Likeness) => void;
+}) => (
+  <p className="flex flex-wrap gap-2">
+    <button type="button" className="btn btn-xs" onClick={() => onRead()}>
+      {one}
+    </button>
+    {LIKENESSES.filter((like) => alike[like] > 1).map((like) => (
+      <button key={like} type="button" className="btn btn-xs" onClick={() => onRead(like)}>
+        {all} {alike[like]} {LIKE[like]}
+      </button>
+    ))}
+  </p>
+);
+
+const LIKE: Readonly<Record<Likeness, string>> = { name: 'rows of this name', form: 'rows formed like it' };

@@ -77,12 +77,9 @@ export const HowRead = ({
   };
   const to = { books: frame.id, paper: paper.id };
   const roleAt = (column: number): ColumnRole => reading.columns[column] ?? 'ignore';
-  const setRole = (column: number, role: ColumnRole): void => {
-    const columns = Array.from({ length: Math.max(paper.width, reading.columns.length) }, (_, at) =>
-      at === column ? role : role !== 'ignore' && roleAt(at) === role ? 'ignore' : roleAt(at),
-    );
-    void change(readAs({ ...to, change: { columns } }));
-  };
+  const setRole = (column: number, role: ColumnRole): void =>
+    void change(readAs({ ...to, change: { columns: { [String(column)]: role } } }));
+  const byHand = (column: number): boolean => reading.chosen?.columns?.[String(column)] !== undefined;
   return (
     <>
       {doubts.length > 0 && (
@@ -101,7 +98,7 @@ export const HowRead = ({
                         readAs({
                           ...to,
                           change: {
-                            columns: [...reading.columns],
+                            columns: Object.fromEntries(reading.columns.entries()),
                             convention: reading.convention,
                             scale: reading.scale ?? 0,
                           },
@@ -310,8 +307,9 @@ export const HowRead = ({
                   {Array.from({ length: paper.width }, (_, column) => (
                     <th key={column} scope="col">
                       <select
-                        aria-label={`What column ${String(column + 1)} holds`}
-                        className="select select-xs"
+                        aria-label={`What column ${String(column + 1)} holds${byHand(column) ? ', chosen by hand' : ''}`}
+                        title={byHand(column) ? 'Chosen by hand: it stays; the rest is inferred around it' : undefined}
+                        className={`select select-xs ${byHand(column) ? 'font-semibold underline' : ''}`}
                         value={roleAt(column)}
                         onChange={(event) => setRole(column, event.target.value as ColumnRole)}
                       >

@@ -5,13 +5,15 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { createUndecided, decideRows } from '@/actions/paper-decisions';
-import { readAs, removePaper } from '@/actions/papers';
+import { readRows, removePaper } from '@/actions/papers';
 import { takeOver, undoTakeOver } from '@/actions/take-over';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/paper-view';
 import type { Account } from '@/core/chart/account';
+import type { Minor } from '@/core/money/minor';
 import { difference } from '@/core/openings/level';
 import type { Decision } from '@/core/openings/takeover';
+import type { Likeness } from '@/core/papers/alike';
 import { type Problem, type Result, plural } from '@/core/result';
 import { Frame } from '../frame/frame';
 import { counted, figure, sided } from '../parts/figures';
@@ -70,6 +72,14 @@ export const PaperPage = ({
     );
     router.push(`/books/${String(frame.id)}/openings`);
   };
+  const read = async (row: number, as: boolean | null, like?: Likeness): Promise<void> => {
+    const of = { books: frame.id, paper: paper.id, row, like };
+    const done = await act(readRows({ ...of, as }));
+    if (done !== undefined && done.rows > 1)
+      toast(`${plural(done.rows, 'row')} ${as === true ? 'read as accounts' : 'set aside'}.`, {
+        action: { label: 'Undo', onClick: () => void act(readRows({ ...of, as: null })) },
+      });
+  };
   const goOn = (next: number | null): void => {
     if (next !== null) rows.goTo(next);
   };
@@ -78,7 +88,6 @@ export const PaperPage = ({
       if (done !== undefined) goOn(done.next);
     });
   };
-  const net = difference(plan.totals);
   return (
     <Frame
       frame={frame}
@@ -170,15 +179,7 @@ export const PaperPage = ({
               goOn(next);
               router.refresh();
             }}
-            onAsAccount={(as) =>
-              void act(
-                readAs({
-                  books: frame.id,
-                  paper: paper.id,
-                  change: { asAccount: { [String(selected.row.row - 1)]: as } },
-                }),
-              )
-            }
+            onRead={(as, like) => void read(selected.row.row, as, like)}
           />
         )
       }
@@ -210,9 +211,7 @@ export const PaperPage = ({
           aria-label="What taking over would do"
         >
           <Fact label="accounts read" value={counted(plan.accounts, frame)} />
-          <Fact label="debits" value={figure(plan.totals.debits, frame)} />
-          <Fact label="credits" value={figure(plan.totals.credits, frame)} />
-          <Fact label="net" value={net === 0n ? 'nil' : sided(net, frame)} mark={net !== 0n} />
+          <Totals frame={frame} plan={plan} />
           <Fact label="to create" value={counted(plan.create, frame)} />
           <Fact label="left out" value={counted(plan.leftOut, frame)} />
           {plan.merged > 0 && <Fact label="added to another row’s account" value={counted(plan.merged, frame)} />}
@@ -250,6 +249,41 @@ export const PaperPage = ({
     </Frame>
   );
 };
+
+/**
+ * What the rows that were read come to, decided about or not, beside the paper's own totals; and what would be taken over, where that
+ * is something else.
+ */
+const Totals = ({ frame, plan }: { readonly frame: FrameView; readonly plan: PaperView['plan'] }) => {
+  const { read, totals, stated } = plan;
+  const nothing = read.debits === 0n && read.credits === 0n;
+  const as = (own: Minor, paper: Minor | undefined): string =>
+    paper === undefined
+      ? figure(own, frame)
+      : own === paper
+        ? `${figure(own, frame)}, as the paper says`
+        : `${figure(own, frame)}, the paper says ${figure(paper, frame)}`;
+  const taken = difference(totals);
+  const partly = totals.debits !== read.debits || totals.credits !== read.credits;
+  return nothing ? (
+    <Fact label="amounts" value="none read" mark />
+  ) : (
+    <>
+      <Fact label="debits" value={as(read.debits, stated?.debits)} mark={differs(read.debits, stated?.debits)} />
+      <Fact label="credits" value={as(read.credits, stated?.credits)} mark={differs(read.credits, stated?.credits)} />
+      <Fact label="net" value={read.net === 0n ? 'nil' : sided(read.net, frame)} mark={read.net !== 0n} />
+      {partly && (
+        <Fact
+          label="of it taken over so far, net"
+          value={totals.debits === 0n && totals.credits === 0n ? 'nothing' : taken === 0n ? 'nil' : sided(taken, frame)}
+          mark={taken !== 0n}
+        />
+      )}
+    </>
+  );
+};
+
+const differs = (own: Minor, stated: Minor | undefined): boolean => stated !== undefined && stated !== own;
 
 /** Tells one decision from another, so that the margin begins anew with each. */
 const decisionKey = (decision: Decision | undefined): string =>

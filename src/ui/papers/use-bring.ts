@@ -6,54 +6,16 @@ import { toast } from 'sonner';
 import type { bringPaper } from '@/actions/papers';
 import { MOST_BYTES } from '@/core/files/limits';
 import { type Problem, plural } from '@/core/result';
-import type { FromPaperWorker, ToPaperWorker } from '@/workers/paper';
 
 type Brought = Awaited<ReturnType<typeof bringPaper>>;
-type Read = FromPaperWorker | 'cancelled';
 
 const refused = (code: string, message: string): Brought => ({ ok: false, problems: [{ code, message }] });
 
-/** A file that is not read by then never will be. */
-const PATIENCE = 60_000;
-
-/** A reading or a sending under way, which can be given up. */
+/** A sending under way, which can be given up. */
 interface Running<T> {
   readonly done: Promise<T>;
   readonly cancel: () => void;
 }
-
-const reading = (name: string, content: Blob): Running<Read> => {
-  const worker = new Worker(new URL('../../workers/paper.ts', import.meta.url), { type: 'module' });
-  let settle: (read: Read) => void = () => undefined;
-  const timer = setTimeout(
-    () =>
-      settle({
-        ok: false,
-        problems: [
-          {
-            code: 'paper.time',
-            message: `${name} was not read within ${String(PATIENCE / 1000)} seconds, so it was given up. Save it as plain CSV, or in parts, and bring that.`,
-          },
-        ],
-      }),
-    PATIENCE,
-  );
-  const done = new Promise<Read>((resolve) => {
-    settle = resolve;
-    worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => resolve(data));
-    worker.addEventListener('error', () =>
-      resolve({ ok: false, problems: [{ code: 'paper.unread', message: `${name} could not be read here.` }] }),
-    );
-    content.arrayBuffer().then(
-      (bytes) => worker.postMessage({ bytes, name } satisfies ToPaperWorker, [bytes]),
-      () => resolve({ ok: false, problems: [{ code: 'paper.gone', message: `${name} is not there any more.` }] }),
-    );
-  }).finally(() => {
-    clearTimeout(timer);
-    worker.terminate();
-  });
-  return { done, cancel: () => settle('cancelled') };
-};
 
 /** Sends a file; unlike fetch, this tells how much of it has gone. */
 const sending = (
@@ -92,7 +54,7 @@ export interface Bringing {
   readonly cancel: () => void;
 }
 
-/** Brings papers: each is read in a worker, then sent and stored. One paper opens at once; several are listed. */
+/** Brings papers: each is sent, read by the server and stored once it reads. One paper opens at once; several are listed. */
 export const useBring = (books: number): Bringing => {
   const router = useRouter();
   const [busy, setBusy] = useState('');
@@ -106,16 +68,9 @@ export const useBring = (books: number): Bringing => {
         'paper.large',
         `${name} has ${String(Math.ceil(content.size / 1024 / 1024))} MB; ${String(MOST_BYTES / 1024 / 1024)} MB is the most that is taken.`,
       );
-    setBusy(`reading ${name}${place}…`);
-    const read = reading(name, content);
-    running.current = read;
-    const found = await read.done;
-    if (found === 'cancelled' || !found.ok) return found;
-    const rows = found.rows.toLocaleString('en-GB');
+    setBusy(`sending ${name}${place}…`);
     const sent = sending(books, name, content, (share) =>
-      setBusy(
-        `${name}${place}: ${rows} rows read, ${share < 1 ? `${String(Math.round(share * 100))} % sent` : 'being stored'}…`,
-      ),
+      setBusy(share < 1 ? `${name}${place}: ${String(Math.round(share * 100))} % sent…` : `reading ${name}${place}…`),
     );
     running.current = sent;
     return sent.done;

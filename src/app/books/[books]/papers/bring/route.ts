@@ -12,5 +12,6 @@ export const POST = guarded(async (request, { params }: { readonly params: Promi
   if (name instanceof Response) return name;
   const content = await bounded(request, paperLimit);
   if (content instanceof Response) return content;
-  return Response.json(await bringPaper({ books: idFrom((await params).books), name, content }));
+  const { signal } = request;
+  return Response.json(await bringPaper({ books: idFrom((await params).books), name, content, signal }));
 });

@@ -1,0 +1,45 @@
+import { folded } from '../words/folded';
+import type { PaperRow } from './paper-row';
+
+/** In what rows of a paper are alike: what they are called, whatever the numbers in it are; or how they are formed. */
+export const LIKENESSES = ['name', 'form'] as const;
+export type Likeness = (typeof LIKENESSES)[number];
+
+type Seen = Pick<PaperRow, 'code' | 'name' | 'amount' | 'indent'>;
+
+/** The figures and letters of a code made one, so that codes of one shape are one: "10-KR" and "27-LM" are "99-AA". */
+const shapeOf = (code: string): string => code.replace(/\p{N}/gu, '9').replace(/\p{L}/gu, 'A');
+
+/**
+ * Rows that give the same text here are alike.
+ *
+ * @example likenessKey({ code: '110', name: 'Cost centre 110', amount: 500n, indent: 2 }, 'form') // '999/2/amount/named'
+ */
+export const likenessKey = ({ code, name, amount, indent }: Seen, by: Likeness): string =>
+  by === 'name'
+    ? folded(name === '' ? code : name).replace(/\p{N}+/gu, '#')
+    : [shapeOf(code), indent, amount === 0n ? 'nil' : 'amount', name === '' ? 'unnamed' : 'named'].join('/');
+
+/** Whether a row is read, as an account or in trouble, and not set aside as something else. */
+const isRead = ({ kind }: Pick<PaperRow, 'kind'>): boolean => kind === 'account' || kind === 'unreadable';
+
+/** The numbers of the rows like a row, itself among them: those that are read where it is, else those set aside. */
+export const rowsLike = (rows: readonly PaperRow[], row: PaperRow, by: Likeness): readonly number[] => {
+  const key = likenessKey(row, by);
+  return rows.flatMap((one) =>
+    one.kind !== 'blank' && isRead(one) === isRead(row) && likenessKey(one, by) === key ? [one.row] : [],
+  );
+};
+
+/** How many rows are like each, itself counted; for as many questions as are asked about one paper. */
+export const likenesses = (rows: readonly PaperRow[]): ((row: PaperRow) => Readonly<Record<Likeness, number>>) => {
+  const counts = new Map<string, number>();
+  const keyOf = (row: PaperRow, by: Likeness): string => `${by}/${String(isRead(row))}/${likenessKey(row, by)}`;
+  for (const row of rows)
+    if (row.kind !== 'blank')
+      for (const by of LIKENESSES) {
+        const key = keyOf(row, by);
+        counts.set(key, (counts.get(key) ?? 0) + 1);
+      }
+  return (row) => ({ name: counts.get(keyOf(row, 'name')) ?? 1, form: counts.get(keyOf(row, 'form')) ?? 1 });
+};
