@@ -71,7 +71,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await page.getByRole('button', { name: /^Set aside/ }).click();
   await page.getByRole('row').filter({ hasText: 'left out: belongs to another company' }).click();
   await page.getByRole('button', { name: 'Take the decision back' }).click();
-  await expect(facts).toContainText('left out0');
+  await expect(facts).not.toContainText('left out');
   await page.getByRole('button', { name: /^Create \d+ accounts as proposed$/ }).click();
   await expect(page.getByText('to decide:')).toBeHidden();
   await expect(facts).toContainText('net360.00 Dr');

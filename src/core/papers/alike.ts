@@ -31,15 +31,27 @@ export const rowsLike = (rows: readonly PaperRow[], row: PaperRow, by: Likeness)
   );
 };
 
-/** How many rows are like each, itself counted; for as many questions as are asked about one paper. */
+/**
+ * How many rows are like each, itself counted; for as many questions as are asked about one paper. A form that more than half of
+ * the rows have is what rows of the paper look like, and tells none of them from the others.
+ */
 export const likenesses = (rows: readonly PaperRow[]): ((row: PaperRow) => Readonly<Record<Likeness, number>>) => {
   const counts = new Map<string, number>();
+  const sides = new Map<boolean, number>();
   const keyOf = (row: PaperRow, by: Likeness): string => `${by}/${String(isRead(row))}/${likenessKey(row, by)}`;
-  for (const row of rows)
-    if (row.kind !== 'blank')
-      for (const by of LIKENESSES) {
-        const key = keyOf(row, by);
-        counts.set(key, (counts.get(key) ?? 0) + 1);
-      }
-  return (row) => ({ name: counts.get(keyOf(row, 'name')) ?? 1, form: counts.get(keyOf(row, 'form')) ?? 1 });
+  for (const row of rows) {
+    if (row.kind === 'blank') continue;
+    sides.set(isRead(row), (sides.get(isRead(row)) ?? 0) + 1);
+    for (const by of LIKENESSES) {
+      const key = keyOf(row, by);
+      counts.set(key, (counts.get(key) ?? 0) + 1);
+    }
+  }
+  return (row) => {
+    const form = counts.get(keyOf(row, 'form')) ?? 1;
+    return {
+      name: counts.get(keyOf(row, 'name')) ?? 1,
+      form: form * 2 > (sides.get(isRead(row)) ?? 0) ? 1 : form,
+    };
+  };
 };

@@ -10,7 +10,6 @@ import { takeOver, undoTakeOver } from '@/actions/take-over';
 import type { FrameView } from '@/actions/frame-view';
 import type { PaperView } from '@/actions/paper-view';
 import type { Account } from '@/core/chart/account';
-import type { Minor } from '@/core/money/minor';
 import { difference } from '@/core/openings/level';
 import type { Decision } from '@/core/openings/takeover';
 import type { Likeness } from '@/core/papers/alike';
@@ -212,11 +211,11 @@ export const PaperPage = ({
         >
           <Fact label="accounts read" value={counted(plan.accounts, frame)} />
           <Totals frame={frame} plan={plan} />
-          <Fact label="to create" value={counted(plan.create, frame)} />
-          <Fact label="left out" value={counted(plan.leftOut, frame)} />
+          {plan.create > 0 && <Fact label="to create" value={counted(plan.create, frame)} />}
+          {plan.leftOut > 0 && <Fact label="left out" value={counted(plan.leftOut, frame)} />}
           {plan.merged > 0 && <Fact label="added to another row’s account" value={counted(plan.merged, frame)} />}
           {plan.replaced > 0 && <Fact label="figures replaced" value={counted(plan.replaced, frame)} mark />}
-          {plan.setAside > 0 && <Fact label="headings and totals set aside" value={counted(plan.setAside, frame)} />}
+          {plan.setAside > 0 && <Fact label="set aside" value={counted(plan.setAside, frame)} />}
           {plan.unreadable > 0 && <Fact label="unreadable" value={counted(plan.unreadable, frame)} mark />}
         </dl>
         {plan.undecided > 0 && (
@@ -257,24 +256,21 @@ export const PaperPage = ({
 const Totals = ({ frame, plan }: { readonly frame: FrameView; readonly plan: PaperView['plan'] }) => {
   const { read, totals, stated } = plan;
   const nothing = read.debits === 0n && read.credits === 0n;
-  const as = (own: Minor, paper: Minor | undefined): string =>
-    paper === undefined
-      ? figure(own, frame)
-      : own === paper
-        ? `${figure(own, frame)}, as the paper says`
-        : `${figure(own, frame)}, the paper says ${figure(paper, frame)}`;
   const taken = difference(totals);
   const partly = totals.debits !== read.debits || totals.credits !== read.credits;
   return nothing ? (
     <Fact label="amounts" value="none read" mark />
   ) : (
     <>
-      <Fact label="debits" value={as(read.debits, stated?.debits)} mark={differs(read.debits, stated?.debits)} />
-      <Fact label="credits" value={as(read.credits, stated?.credits)} mark={differs(read.credits, stated?.credits)} />
+      <Fact label="debits" value={figure(read.debits, frame)} />
+      <Fact label="credits" value={figure(read.credits, frame)} />
+      {stated?.debits === read.debits && stated.credits === read.credits && (
+        <Fact label="as the paper’s" value="totals" />
+      )}
       <Fact label="net" value={read.net === 0n ? 'nil' : sided(read.net, frame)} mark={read.net !== 0n} />
       {partly && (
         <Fact
-          label="of it taken over so far, net"
+          label="of it decided, net"
           value={totals.debits === 0n && totals.credits === 0n ? 'nothing' : taken === 0n ? 'nil' : sided(taken, frame)}
           mark={taken !== 0n}
         />
@@ -282,8 +278,6 @@ const Totals = ({ frame, plan }: { readonly frame: FrameView; readonly plan: Pap
     </>
   );
 };
-
-const differs = (own: Minor, stated: Minor | undefined): boolean => stated !== undefined && stated !== own;
 
 /** Tells one decision from another, so that the margin begins anew with each. */
 const decisionKey = (decision: Decision | undefined): string =>
