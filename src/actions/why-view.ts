@@ -3,9 +3,10 @@ import type { Account, AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/chart/classes';
 import { proposeCode } from '@/core/chart/codes';
 import { minorDigits } from '@/core/money/currency';
-import { NIL } from '@/core/money/minor';
+import { type Minor, NIL, minor } from '@/core/money/minor';
 import { ratioOf } from '@/core/money/rate';
 import { minorRatio } from '@/core/money/convert';
+import { accountsAtNil, balancingAccount } from '@/core/openings/search/last-resorts';
 import type { SearchFigure, SearchInput, UntakenRow } from '@/core/openings/search/types';
 import { statedTotals } from '@/core/papers/rows';
 import { pairRates } from '@/store/currencies';
@@ -36,6 +37,19 @@ const suspenseFor = (accounts: readonly Account[]) => {
     name: 'Opening suspense',
     classification: 'equity' as const,
     parent: heading?.id ?? null,
+  };
+};
+
+const MOST_AT_NIL = 8;
+
+const resortsOf = (chart: readonly Account[], stands: ReadonlyMap<AccountId, Minor>, missing: Minor) => {
+  const nil = accountsAtNil(chart, stands, missing);
+  return {
+    /** The account that could take the difference as balancing figure. */
+    balancing: balancingAccount(chart, stands, missing)?.id ?? null,
+    /** The first accounts at nil to which a missing row would go, and how many there are. */
+    nil: nil.slice(0, MOST_AT_NIL).map(({ id: account }) => account),
+    nilInAll: nil.length,
   };
 };
 
@@ -100,6 +114,11 @@ export const whyView = (id: number) =>
       suspense: state.accounts.find(({ role, active }) => role === 'opening-suspense' && active)?.id ?? null,
       /** The account that would be made for the difference, where there is none yet. */
       suspenseToMake: suspenseFor(state.accounts),
+      /** What is left to do where nothing explains it, by the side on which something is missing. */
+      resorts: {
+        debit: resortsOf(state.accounts, state.amounts, minor(1n)),
+        credit: resortsOf(state.accounts, state.amounts, minor(-1n)),
+      },
       rounding: state.accounts.find(({ role, active }) => role === 'rounding' && active)?.id ?? null,
       stated,
       accounts: posting.map((account): WhyAccount => {

@@ -120,7 +120,7 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
   const byId = new Map(all.map((figure) => [figure.account, figure]));
   const found = search({ figures: all, untaken, totals: null, atYearStart: false }, { pairs: true, most: MOST });
   return ok(
-    found.map(({ causes, explains, weight }) => ({
+    found.map(({ causes, explains, weight, inPaper }) => ({
       kinds: causes.map(({ kind }) => kind),
       rows: causes.flatMap(({ changes, untaken: row }) => [
         ...changes.map(({ account }) => byId.get(account)?.code ?? ''),
@@ -128,7 +128,7 @@ export const askSearch = (figures: File, paper: File | undefined): Result<unknow
       ]),
       explains: said(explains * unit),
       weight: Math.round(weight * 10_000) / 10_000,
-      label: trustOf(weight),
+      label: trustOf(weight, inPaper),
       changes: causes.flatMap(({ changes }) =>
         changes.map(({ account, from, to }) => ({
           code: byId.get(account)?.code ?? '',

@@ -27,7 +27,7 @@ const MOST_CHANGES = 6;
 
 /** One explanation: what it says, the rows it names, what the Level would show after it, and the button that tries it. */
 export const Explanation = ({ place, hypothesis, frame, account, editable, onTry, rounding }: Props) => {
-  const { causes, explains, after, weight, ties } = hypothesis;
+  const { causes, explains, after, weight, ties, inPaper } = hypothesis;
   const changes = causes.some((cause) => cause.changes.length > 0);
   const missing = causes.find(({ untaken, changes: own }) => untaken !== undefined && own.length === 0)?.untaken;
   return (
@@ -37,8 +37,10 @@ export const Explanation = ({ place, hypothesis, frame, account, editable, onTry
       </span>
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline gap-x-3">
-          <h2 className="font-semibold">{headlines(causes)}</h2>
-          <span className={weight > 0.2 ? 'font-medium text-madder' : 'note'}>{trustOf(weight)}</span>
+          <h2 className="font-semibold">
+            {inPaper ? `In the paper itself: ${lowered(headlines(causes))}` : headlines(causes)}
+          </h2>
+          <span className={weight > 0.2 ? 'font-medium text-madder' : 'note'}>{trustOf(weight, inPaper)}</span>
           {ties > 1 && <span className="note">one of {ties} that fit equally</span>}
         </div>
         <ul className="mt-1">
@@ -95,13 +97,15 @@ const HEADLINES: Readonly<Partial<Record<Cause['kind'], string>>> = {
 const headline = ({ kind, date }: Cause): string =>
   `${HEADLINES[kind] ?? labelOf(kind)}${date === undefined ? '' : ` (${/^\d{4}-/.test(date) ? day(date) : date})`}`;
 
+const lowered = (text: string): string => text.slice(0, 1).toLowerCase() + text.slice(1);
+
 const headlines = (causes: readonly Cause[]): string => {
   const [first, second] = causes.map(headline);
   return second === undefined
     ? (first ?? '')
     : first === second
       ? `${first}, in two places`
-      : `${first ?? ''}; and ${second[0]?.toLowerCase() ?? ''}${second.slice(1)}`;
+      : `${first ?? ''}; and ${lowered(second)}`;
 };
 
 const Changes = ({ cause, frame, account }: Pick<Props, 'frame' | 'account'> & { readonly cause: Cause }) => (

@@ -6,7 +6,7 @@ import { addAccount } from '@/actions/chart';
 import type { WhyAccount, whyView } from '@/actions/why-view';
 import { called } from '@/core/chart/account';
 import { type Minor, NIL, abs, add, minor, sum } from '@/core/money/minor';
-import { difference } from '@/core/openings/level';
+import { difference, totalsOf } from '@/core/openings/level';
 import { labelOf } from '@/core/openings/search/kinds';
 import type { Hypothesis, SearchInput } from '@/core/openings/search/types';
 import { type Problem, plural } from '@/core/result';
@@ -27,6 +27,7 @@ type View = NonNullable<Awaited<ReturnType<typeof whyView>>>;
 
 const KEYS = [
   ['1 to 9', 'try the explanation with that number'],
+  ['b', 'let the account named in the margin take the difference, as balancing figure'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo what was tried'],
 ] as const;
 
@@ -39,7 +40,18 @@ const because = (hypothesis: Hypothesis): string =>
   `out-of-balance search: ${hypothesis.causes.map(({ kind }) => labelOf(kind)).join(' and ')}`;
 
 /** Why debits and credits differ: ranked explanations, each of which can be tried and undone. */
-export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding, stated, accounts, input }: View) => {
+export const WhyPage = ({
+  frame,
+  set,
+  papers,
+  suspense,
+  suspenseToMake,
+  resorts,
+  rounding,
+  stated,
+  accounts,
+  input,
+}: View) => {
   const router = useRouter();
   const editable = set?.state === 'draft';
   const byId = useMemo(() => new Map(accounts.map((account) => [account.id, account])), [accounts]);
@@ -85,6 +97,17 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
     const changes = hypothesis.causes.flatMap((cause) => cause.changes);
     if (editable && changes.length > 0) change(changes, because(hypothesis), because(hypothesis));
   };
+  // What would have to be added lies on the other side of what is too much.
+  const resort = resorts[net > 0n ? 'credit' : 'debit'];
+  const takes = resort.balancing === null ? undefined : byId.get(resort.balancing);
+  const balance = (): void => {
+    if (editable && net !== 0n && takes !== undefined)
+      change(
+        [{ account: takes.id, to: add(figures.get(takes.id).amount ?? NIL, minor(-net)) }],
+        'balancing figure, by choice',
+        `${called(takes)} took the difference as balancing figure`,
+      );
+  };
   const undo = (): void => {
     if (figures.undo().length > 0) setTried((was) => was.slice(0, -1));
   };
@@ -100,6 +123,7 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
       if (event.ctrlKey || event.metaKey || event.altKey || document.activeElement instanceof HTMLInputElement) return;
       const hypothesis = /^[1-9]$/.test(event.key) ? shown[Number(event.key) - 1] : undefined;
       if (hypothesis !== undefined) attempt(hypothesis);
+      else if (event.key === 'b') balance();
     };
     addEventListener('keydown', press);
     return () => removeEventListener('keydown', press);
@@ -133,7 +157,7 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
                 The paper itself totals {figure(stated.debits, frame)} in debits and {figure(stated.credits, frame)} in
                 credits.{' '}
                 {input.totals !== null
-                  ? 'Explanations that reach both totals come first.'
+                  ? `Explanations that reach both totals come first. ${shortOf(stated, asked, (amount) => figure(amount, frame))}`
                   : stated.debits - stated.credits === net
                     ? 'They differ by the same amount, so the mistake is in the paper already: the old system’s figures, or the hand that typed them.'
                     : 'They differ in the paper already.'}
@@ -147,6 +171,17 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
                   <li key={at}>{says}</li>
                 ))}
               </ol>
+            </MarginPart>
+          )}
+          {editable && net !== 0n && takes !== undefined && (
+            <MarginPart title="A balancing figure">
+              <p>
+                {called(takes)} stands at nil. At a first opening, it is what assets and liabilities leave; it can take{' '}
+                {sided(minor(-net), frame)}, and its history will say that it did so by choice.
+              </p>
+              <button type="button" className="btn btn-xs mt-1.5" onClick={balance}>
+                Let it take the difference <kbd className="kbd kbd-xs">b</kbd>
+              </button>
             </MarginPart>
           )}
           {editable && net !== 0n && (
@@ -235,6 +270,25 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
             )}
           </ol>
         )}
+        {net !== 0n && state === 'done' && resort.nilInAll > 0 && (
+          <p className="mt-3">
+            Or a row of {sided(minor(-net), frame)} is missing altogether. At nil, and usually on that side:{' '}
+            {resort.nil.map((id, at) => {
+              const one = byId.get(id);
+              return (
+                one !== undefined && (
+                  <span key={id}>
+                    {at > 0 && ', '}
+                    <Go className="link" href={`/books/${String(frame.id)}/openings?account=${String(id)}`}>
+                      {called(one)}
+                    </Go>
+                  </span>
+                )
+              );
+            })}
+            {resort.nilInAll > resort.nil.length && ` and ${String(resort.nilInAll - resort.nil.length)} more`}.
+          </p>
+        )}
         {net !== 0n && shown.length < found.length && (
           <button type="button" className="btn btn-xs mt-2" onClick={() => setAll(true)}>
             Show {found.length - shown.length} that are less likely
@@ -246,6 +300,21 @@ export const WhyPage = ({ frame, set, papers, suspense, suspenseToMake, rounding
       </div>
     </Frame>
   );
+};
+
+/** Which column misses its total in the paper by all of the difference. */
+const shortOf = (
+  stated: NonNullable<View['stated']>,
+  { figures }: SearchInput,
+  said: (amount: Minor) => string,
+): string => {
+  const { debits, credits } = totalsOf(figures.map(({ amount }) => amount));
+  const [debit, credit] = [stated.debits - debits, stated.credits - credits];
+  const column = debit === 0n ? 'credits' : credit === 0n ? 'debits' : undefined;
+  const by = minor(debit === 0n ? credit : debit);
+  return column === undefined || by === 0n
+    ? ''
+    : `The ${column} are ${by > 0n ? 'short' : 'over'} by all of it, ${said(abs(by))}; the ${column === 'debits' ? 'credits' : 'debits'} are what the paper says.`;
 };
 
 /** Keeps the Level on the figures as they stand on this page. */

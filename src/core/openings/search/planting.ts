@@ -64,7 +64,8 @@ export const plantable = (accounts: number, random: () => number): SearchInput =
   const rest = negate(sum(figures.map(({ amount }) => amount)));
   figures.push({
     account: accountId(figures.length + 1),
-    code: '3999',
+    // Behind all others, so that what stands together in the list stands together in the order of codes.
+    code: '9999',
     amount: rest,
     classification: 'equity',
     normal: rest > 0n ? 'debit' : 'credit',

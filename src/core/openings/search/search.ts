@@ -55,11 +55,13 @@ export const search = (given: SearchInput, options: SearchOptions): readonly Hyp
   const total =
     hypotheses.reduce((whole, { weight }) => whole + weight, 0) + rounded + noneOfThese(hypotheses, kept, net);
   const kindsOf = ({ parts }: Found): string => parts.map(({ candidate }) => candidate.kind).join('+');
+  const copied = isCopied(input);
   const ranked = hypotheses.map((one): Hypothesis => ({
     causes: one.parts.map(({ candidate, effect }) => causeOf(candidate, effect, input)),
     explains: net,
     after: NIL,
     weight: one.weight / total,
+    inPaper: copied && one.parts.every(({ candidate }) => BY_HAND.has(candidate.kind)),
     ties: hypotheses.filter(
       (other) => kindsOf(other) === kindsOf(one) && Math.abs(other.weight - one.weight) <= one.weight * 1e-9,
     ).length,
@@ -70,10 +72,18 @@ export const search = (given: SearchInput, options: SearchOptions): readonly Hyp
       explains: net,
       after: NIL,
       weight: rounded / total,
+      inPaper: copied,
       ties: 1,
     });
   return ranked.sort((a, b) => b.weight - a.weight).slice(0, options.most);
 };
+
+/** Slips of the hand that wrote a figure; the other kinds are made when a paper is read or taken over. */
+const BY_HAND: ReadonlySet<ErrorKind> = new Set(['side', 'transposed', 'digit', 'slipped', 'zero']);
+
+/** Whether every figure is what the rows of a paper come to. */
+const isCopied = ({ figures }: SearchInput): boolean =>
+  figures.some(({ rows }) => rows.length > 0) && figures.every(({ amount, rows }) => sum(rows) === amount);
 
 /** Of the errors that are made, so many are of no kind that is known here. */
 const OUTSIDE = 0.12;

@@ -71,6 +71,8 @@ export interface Hypothesis {
   readonly after: Minor;
   /** The share of the weight of all hypotheses found, for saying how much to trust it; between 0 and 1. */
   readonly weight: number;
+  /** The slip was made in the paper itself: the figures are as it has them, and it is out by what they are out. */
+  readonly inPaper: boolean;
   /** How many hypotheses of the same kind explain it equally well, this one included: 1 when it stands alone. */
   readonly ties: number;
 }

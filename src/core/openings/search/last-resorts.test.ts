@@ -1,0 +1,61 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Account, PLAIN_ACCOUNT, accountId } from '../../chart/account';
+import { CLASS_IDS, normalSide } from '../../chart/classes';
+import { type Minor, minor, sideOf } from '../../money/minor';
+import { accountsAtNil, balancingAccount } from './last-resorts';
+
+const account = (id: number, name: string, more: Partial<Account> = {}): Account => ({
+  ...PLAIN_ACCOUNT,
+  id: accountId(id),
+  code: String(id),
+  name,
+  classification: 'equity',
+  ...more,
+});
+
+describe('the balancing figure', () => {
+  const chart = [
+    account(1, 'Equity', { heading: true }),
+    account(2, 'Share premium'),
+    account(3, 'Owner’s capital'),
+    account(4, 'Drawings', { contra: true }),
+    account(5, 'Opening suspense', { role: 'opening-suspense' }),
+    account(6, 'Result of the year', { role: 'current-year-result' }),
+  ];
+
+  it('is the owner’s capital, on the side where capital stands', () => {
+    expect(balancingAccount(chart, new Map(), minor(-500n))?.name).toBe('Owner’s capital');
+    expect(balancingAccount(chart, new Map(), minor(500n))?.name).toBe('Drawings');
+    expect(balancingAccount(chart, new Map(), minor(0n))).toBeUndefined();
+  });
+
+  it('never goes to an account that stands at something', () => {
+    const stands = new Map([[accountId(3), minor(-1n)]]);
+    expect(balancingAccount(chart, stands, minor(-500n))?.name).toBe('Share premium');
+  });
+
+  it('and a missing row are offered to accounts at nil that are in use and usually stand on that side, only', () => {
+    const any = fc.record({
+      heading: fc.boolean(),
+      active: fc.boolean(),
+      contra: fc.boolean(),
+      classification: fc.constantFrom(...CLASS_IDS),
+      stands: fc.bigInt({ min: -2n, max: 2n }),
+    });
+    fc.assert(
+      fc.property(fc.array(any, { maxLength: 12 }), fc.bigInt({ min: -9n, max: 9n }), (list, missing) => {
+        const given = list.map(({ stands: _, ...more }, at) => account(at + 1, `Account ${String(at)}`, more));
+        const stands = new Map<Account['id'], Minor>(list.map((one, at) => [accountId(at + 1), minor(one.stands)]));
+        const offered = accountsAtNil(given, stands, minor(missing));
+        const balancing = balancingAccount(given, stands, minor(missing));
+        if (balancing !== undefined) expect(offered).toContain(balancing);
+        for (const one of offered) {
+          expect(stands.get(one.id)).toBe(0n);
+          expect(one.heading || !one.active).toBe(false);
+          expect(normalSide(one)).toBe(sideOf(minor(missing)));
+        }
+      }),
+    );
+  });
+});
