@@ -123,6 +123,10 @@ export const mapping = z.object({
   sheet: z.int().min(0).max(1000),
   header: z.int().min(-1).max(100_000),
   columns: z.array(z.enum(CHART_COLUMN_IDS)).max(100),
+  types: z
+    .record(z.string().max(200), z.enum(CLASS_IDS))
+    .refine((types) => Object.keys(types).length <= 500, 'At most 500 words for types are mapped.')
+    .optional(),
 });
 
 export const bank = z.object({

@@ -1,6 +1,7 @@
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification, typeOf } from '@/core/chart/classes';
-import { contraByName, lineByWord } from '@/core/chart/infer';
+import { contraByName } from '@/core/chart/infer';
+import { lineByWord } from '@/core/chart/type-words';
 import { sideOf } from '@/core/money/minor';
 import { matcher } from '@/core/openings/match';
 import { type Meant, meantBy } from '@/core/words/concepts/recogniser';

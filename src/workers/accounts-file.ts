@@ -2,6 +2,7 @@ import { readPaper } from '@/core/files/read';
 import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
+import { type TypeWord, typeWordsIn } from '@/core/chart/type-words';
 import { type Table, textOf } from '@/core/files/cells';
 import type { Problem } from '@/core/result';
 
@@ -28,7 +29,12 @@ export type FromWorker =
       /** The first rows of each sheet, for choosing the header and the columns. */
       readonly heads: readonly (readonly (readonly string[])[])[];
     }
-  | { readonly kind: 'planned'; readonly turn: number; readonly plan: IncomingPlan }
+  | {
+      readonly kind: 'planned';
+      readonly turn: number;
+      readonly plan: IncomingPlan;
+      readonly types: readonly TypeWord[];
+    }
   | { readonly kind: 'refused'; readonly problems: readonly Problem[] };
 
 const HEAD = 12;
@@ -58,5 +64,10 @@ addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
   const table = tables[data.mapping.sheet] ?? { name: '', rows: [] };
   const mapping = JSON.stringify(data.mapping);
   if (read?.mapping !== mapping) read = { mapping, rows: readChartRows(table, data.mapping, data.rules.base) };
-  answer({ kind: 'planned', turn: data.turn, plan: planIncoming(data.accounts, read.rows, data.choices, data.rules) });
+  answer({
+    kind: 'planned',
+    turn: data.turn,
+    plan: planIncoming(data.accounts, read.rows, data.choices, data.rules),
+    types: typeWordsIn(read.rows, data.mapping.types ?? {}),
+  });
 });

@@ -9,6 +9,7 @@ import { type BankDetails, bankProblems, plainIban } from './bank';
 import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, normalSide, roleFacts, typeOf } from './classes';
 import type { Incoming, IncomingFields } from './incoming';
 import { inTreeOrder } from './tree';
+import { type ChosenTypes, withTypes } from './type-words';
 
 /** What a column of a list of accounts can hold. */
 export const CHART_COLUMNS = [
@@ -44,6 +45,8 @@ export interface ChartMapping {
   readonly sheet: number;
   readonly header: number;
   readonly columns: readonly ChartColumn[];
+  /** What a person said that the file's words for types stand for. */
+  readonly types?: ChosenTypes | undefined;
 }
 
 const WORDS: Readonly<Record<Exclude<ChartColumn, 'ignore'>, string>> = {
@@ -163,13 +166,13 @@ const LINE_WORD = new Map(
 const YES = /^(y|yes|true|1|x|active|open|aktiv|ano|ja|oui|si)$/;
 const NO = /^(n|no|false|0|inactive|closed|hidden|archived|inaktiv|ne|nein|non|gesperrt)$/;
 
-/** The accounts that a table lists under a mapping. Blank rows, the title block and rows of totals are passed over. */
+/** The accounts that a table lists under a mapping, with the lines that a person said its words for types stand for. Blank rows, the title block and rows of totals are passed over. */
 export const readChartRows = (table: Table, mapping: ChartMapping, base: string): readonly Incoming[] => {
   const at = new Map<ChartColumn, number>();
   mapping.columns.forEach((column, index) => {
     if (column !== 'ignore' && !at.has(column)) at.set(column, index);
   });
-  return table.rows.flatMap((row, index): readonly Incoming[] => {
+  const rows = table.rows.flatMap((row, index): readonly Incoming[] => {
     if (index <= mapping.header) return [];
     const cell = (column: ChartColumn): string | undefined => {
       const where = at.get(column);
@@ -219,6 +222,7 @@ export const readChartRows = (table: Table, mapping: ChartMapping, base: string)
     if (bank !== undefined) says.bank = bank;
     return [{ row: index + 1, says, problems }];
   });
+  return withTypes(rows, mapping.types ?? {});
 };
 
 /** Bank details of a row that has any, with what does not read; `currency` is the account's. */

@@ -8,7 +8,7 @@ import { chartRows, readChartRows, recogniseChart } from './chart-file';
 import { copied } from './copy';
 import { applyEdits } from './edit';
 import { type Incoming, type IncomingRules, type RowChoice, planIncoming } from './incoming';
-import { lineByWord } from './infer';
+import { lineByType, lineByWord, typeWordsIn, withTypes } from './type-words';
 import { readLines } from './lines';
 import { writeSaft } from './saft';
 import { anyChart } from './testing';
@@ -252,6 +252,60 @@ describe('a list of accounts', () => {
     expect(readPaper(bytes(''), 'x.csv').ok).toBe(false);
     expect(lineByWord('Expnse')?.classification).toBe('operating-expense');
     expect(lineByWord('zzz')).toBeUndefined();
+  });
+});
+
+describe('words for types', () => {
+  const listed = (csv: string) => rowsOf(bytes(csv));
+  const rows = listed(
+    [
+      'Code,Name,Type',
+      '10,Bank,Aufwandskonten',
+      '20,Hire of boats,Zork',
+      '21,Wages,Zork',
+      '30,Sales,Verbindlichkeit',
+      '40,Till,Debtors',
+    ].join('\n'),
+  );
+
+  it('are listed once with their rows, those not understood first', () => {
+    expect(typeWordsIn(rows, {}).map(({ word, rows: count, line }) => [word, count, line])).toEqual([
+      ['Zork', 2, null],
+      ['Aufwandskonten', 1, 'operating-expense'],
+      ['Debtors', 1, 'current-asset'],
+      ['Verbindlichkeit', 1, 'current-liability'],
+    ]);
+  });
+
+  it('read in the plural, in another case and with the word for account', () => {
+    for (const [word, line] of [
+      ['Aufwandskonto', 'operating-expense'],
+      ['Expense accounts', 'operating-expense'],
+      ['závazků', 'current-liability'],
+      ['Verbindlichkeiten', 'current-liability'],
+    ] as const)
+      expect(lineByType(word)?.classification, word).toBe(line);
+    expect(lineByType('zork')).toBeUndefined();
+  });
+
+  it('are never overridden in silence: what is guessed beside an unread one says so and quotes it', () => {
+    const plan = planIncoming([], rows, NONE, RULES);
+    const why = plan.rows.find(({ code }) => code === '21')?.why ?? '';
+    expect(why).toContain('a guess');
+    expect(why).toContain('“Zork”');
+  });
+
+  it('stand for the line that a person chose, in every row that has the word and no line of its own', () => {
+    const chosen = withTypes(rows, { zork: 'cost-of-sales' });
+    const plan = planIncoming([], chosen, NONE, RULES);
+    expect(plan.rows.map(({ code, classification }) => [code, classification])).toEqual([
+      ['10', 'operating-expense'],
+      ['20', 'cost-of-sales'],
+      ['21', 'cost-of-sales'],
+      ['30', 'current-liability'],
+      ['40', 'current-asset'],
+    ]);
+    expect(typeWordsIn(rows, { zork: 'cost-of-sales' }).find(({ key }) => key === 'zork')?.byHand).toBe(true);
   });
 });
 

@@ -290,7 +290,7 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
       draft.problems.push(
         problem(
           'import.line-unknown',
-          'Neither its type, its heading, its code nor its name says on which statement line it stands. Choose one.',
+          `Neither its type${(says.type ?? '') === '' ? '' : ` (${quoted(says.type ?? '')})`}, its heading, its code nor its name says on which statement line it stands. Choose one.`,
           'classification',
         ),
       );

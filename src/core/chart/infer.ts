@@ -1,92 +1,12 @@
-import { distance } from 'fastest-levenshtein';
 import { folded } from '../words/folded';
 import { standsAgainst } from '../words/side-words';
 import { meantBy } from '../words/concepts/recogniser';
-import { CLASSIFICATIONS, type Classification, classFacts, typeOf } from './classes';
+import { quoted } from '../result';
+import { type Classification, classFacts, typeOf } from './classes';
 import { type CodeScheme, lineByRange } from './scheme';
+import { type Inferred, WORD_LINE, isBroad, lineByType } from './type-words';
 
-/** A statement line that an account most likely stands on, and why. */
-export interface Inferred {
-  readonly classification: Classification;
-  readonly why: string;
-}
-
-/** Words for types and statement lines as charts write them, folded; English, German, Czech, French, Spanish, Italian, Dutch, Nordic, and the words of SAF-T. */
-const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
-  [
-    'current-asset',
-    'current asset|current assets|asset|assets|bank|cash|stock|inventory|debtor|debtors|receivable|accounts receivable|umlaufvermogen|aktiva|aktivum|aktiv|obezna aktiva|actif|actif circulant|activo|activo corriente|attivo|activa|a|umlaufvermoegen',
-  ],
-  [
-    'fixed-asset',
-    'fixed asset|fixed assets|non current asset|non current assets|property plant and equipment|tangible asset|intangible asset|capital asset|anlagevermogen|dlouhodoby majetek|immobilisation|immobilisations|activo no corriente|vaste activa|anleggsmiddel',
-  ],
-  ['other-asset', 'other asset|other assets|long term asset'],
-  [
-    'current-liability',
-    'current liability|current liabilities|liability|liabilities|creditor|creditors|payable|accounts payable|card|credit card|verbindlichkeit|verbindlichkeiten|passiva|passivum|pasiva|zavazek|zavazky|passif|pasivo|pasivo corriente|passivo|passiva kort|gjeld|l',
-  ],
-  [
-    'long-term-liability',
-    'long term liability|long term liabilities|non current liability|non current liabilities|loan|loans|langfristige verbindlichkeit|dlouhodoby zavazek|pasivo no corriente',
-  ],
-  [
-    'equity',
-    'equity|capital|capital and reserves|owners equity|shareholders funds|funds|eigenkapital|vlastni kapital|capitaux propres|patrimonio|patrimonio netto|eigen vermogen|egenkapital|q',
-  ],
-  [
-    'revenue',
-    'revenue|income|sales|sale|turnover|operating revenue|trading income|ertrag|ertrage|erlos|erlose|vynos|vynosy|produit|produits|ingreso|ingresos|ricavo|ricavi|opbrengst|inntekt|i',
-  ],
-  ['other-income', 'other income|non operating income|other revenue|sonstige ertrage|ostatni vynosy|autres produits'],
-  [
-    'cost-of-sales',
-    'cost of sales|cost of goods sold|cogs|direct cost|direct costs|direct expense|purchases|cost of revenue|wareneinsatz|materialaufwand|naklady na prodane zbozi|achats|inkoop',
-  ],
-  [
-    'operating-expense',
-    'expense|expenses|operating expense|operating expenses|overhead|overheads|administrative expense|indirect cost|aufwand|aufwendungen|naklad|naklady|charge|charges|gasto|gastos|costo|costi|kosten|kostnad|e',
-  ],
-  [
-    'other-expense',
-    'other expense|other expenses|finance cost|finance costs|non operating expense|sonstige aufwendungen|ostatni naklady|autres charges',
-  ],
-  [
-    'tax',
-    'tax|income tax|tax on profit|corporation tax|taxation|steuern vom einkommen|dan z prijmu|impot sur les benefices',
-  ],
-];
-
-const WORD_LINE: ReadonlyMap<string, Classification> = new Map([
-  ...TYPE_WORDS.flatMap(([line, words]) => words.split('|').map((word): [string, Classification] => [word, line])),
-  ...CLASSIFICATIONS.flatMap(({ id, label, one }): [string, Classification][] =>
-    [id, label, one].map((word) => [folded(word), id]),
-  ),
-]);
-
-/** A statement line by a word for a type; also when one letter of it is wrong ("Expnse"). */
-export const lineByWord = (word: string): Inferred | undefined => {
-  const plain = folded(word);
-  if (plain === '') return undefined;
-  const exact = WORD_LINE.get(plain);
-  if (exact !== undefined) return { classification: exact, why: `its type says “${word.trim()}”` };
-  if (plain.length < 5) return undefined;
-  const near = new Set(
-    [...WORD_LINE]
-      .filter(
-        ([known]) =>
-          Math.abs(known.length - plain.length) <= 1 &&
-          // One letter is wrong, so the first or the last is right.
-          (known[0] === plain[0] || known.at(-1) === plain.at(-1)) &&
-          distance(known, plain) === 1,
-      )
-      .map(([, line]) => line),
-  );
-  const [only] = near;
-  return near.size === 1 && only !== undefined
-    ? { classification: only, why: `its type says “${word.trim()}”, read as ${classFacts(only).one.toLowerCase()}` }
-    : undefined;
-};
+export type { Inferred } from './type-words';
 
 /** From here on what a name is about says its statement line. */
 const SAYS_LINE = 0.45;
@@ -125,9 +45,10 @@ export const inferLine = (
   scheme: CodeScheme | null,
   neighbours: ReadonlyMap<string, Classification>,
 ): Inferred | undefined => {
-  const word = lineByWord(account.type);
+  const word = lineByType(account.type);
+  const unread = word === undefined && account.type.trim() !== '';
   // "Asset" says the type only; the heading or the name may know which assets.
-  const broad = word !== undefined && BROAD.has(folded(account.type));
+  const broad = word !== undefined && isBroad(account.type);
   if (word !== undefined && !broad) return word;
   const narrower = [
     account.heading === undefined
@@ -145,23 +66,27 @@ export const inferLine = (
   );
   if (narrower !== undefined)
     return word === undefined
-      ? narrower
+      ? guessed(narrower, unread, account.type)
       : { classification: narrower.classification, why: `${word.why} and ${narrower.why}` };
   if (word !== undefined) return word;
   const near = neighbours.get(account.code.slice(0, 2));
   return near === undefined || account.code.length < 3
     ? undefined
-    : {
-        classification: near,
-        why: `accounts with codes like ${account.code.slice(0, 2)}… are ${classFacts(near).label.toLowerCase()}`,
-      };
+    : guessed(
+        {
+          classification: near,
+          why: `accounts with codes like ${account.code.slice(0, 2)}… are ${classFacts(near).label.toLowerCase()}`,
+        },
+        unread,
+        account.type,
+      );
 };
 
-const BROAD = new Set(
-  'asset|assets|aktiva|aktivum|aktiv|actif|activo|attivo|activa|a|liability|liabilities|passiva|passivum|pasiva|passif|pasivo|passivo|l|income|i|expense|expenses|e|vynos|vynosy|naklad|naklady'.split(
-    '|',
-  ),
-);
+/** What is inferred beside a type that was not understood is a guess, and says so. */
+const guessed = (found: Inferred, unread: boolean, type: string): Inferred =>
+  unread
+    ? { ...found, why: `a guess: its type says ${quoted(type.trim())}, which was not understood, but ${found.why}` }
+    : found;
 
 const byRange = (code: string, scheme: CodeScheme | null): Inferred | undefined => {
   const line = lineByRange(scheme, code);

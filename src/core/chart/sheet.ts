@@ -12,7 +12,7 @@ import {
   typeOf,
 } from './classes';
 import { type ChartEdit, change } from './edit';
-import { lineByWord } from './infer';
+import { lineByWord } from './type-words';
 
 /** The columns of the chart's sheet from left to right. */
 export const CHART_SHEET_COLUMNS = [

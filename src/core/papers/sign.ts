@@ -1,5 +1,5 @@
 import type { Classification } from '../chart/classes';
-import { lineByWord } from '../chart/infer';
+import { lineByWord } from '../chart/type-words';
 import type { Side } from '../money/minor';
 
 /** The normal side of an old account, where somebody knows it. */

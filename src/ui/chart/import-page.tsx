@@ -9,7 +9,9 @@ import { CHART_COLUMNS, type ChartColumn, type ChartMapping, type RecognisedChar
 import type { IncomingPlan, IncomingRules, RowChoice } from '@/core/chart/incoming';
 import { MOST_BYTES, MOST_ROWS } from '@/core/files/limits';
 import { type Problem, type Result, plural } from '@/core/result';
+import type { TypeWord } from '@/core/chart/type-words';
 import type { FromWorker, ToWorker } from '@/workers/accounts-file';
+import { TypeWords } from './type-words';
 import { FileButton } from '../parts/file-button';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
@@ -44,6 +46,7 @@ export const ImportPage = ({
   const [read, setRead] = useState<ReadFile | undefined>();
   const [mapping, setMapping] = useState<ChartMapping | undefined>();
   const [plan, setPlan] = useState<IncomingPlan | undefined>();
+  const [types, setTypes] = useState<readonly TypeWord[]>([]);
   const [choices, setChoices] = useState<ReadonlyMap<number, RowChoice>>(new Map());
   const [update, setUpdate] = useState(true);
   const [clash, setClash] = useState<'keep' | 'change' | 'new-code'>('change');
@@ -66,6 +69,7 @@ export const ImportPage = ({
         if (data.turn !== turn.current) return;
         setBusy('');
         setPlan(data.plan);
+        setTypes(data.types);
         return;
       }
       const file = chosen.current;
@@ -204,6 +208,20 @@ export const ImportPage = ({
         {read !== undefined && mapping !== undefined && (
           <>
             <HowRead read={read} mapping={mapping} onChange={setMapping} />
+            {types.length > 0 && (
+              <TypeWords
+                words={types}
+                onChoose={({ key }, line) =>
+                  setMapping({
+                    ...mapping,
+                    types: Object.fromEntries([
+                      ...Object.entries(mapping.types ?? {}).filter(([other]) => other !== key),
+                      ...(line === undefined ? [] : [[key, line] as const]),
+                    ]),
+                  })
+                }
+              />
+            )}
             <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
               <label className="flex min-h-6 items-center gap-2">
                 <input
