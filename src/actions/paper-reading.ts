@@ -117,6 +117,7 @@ const unreadable = ({ problems }: { readonly problems: readonly { readonly messa
   currency: null,
   shape: '',
   amounts: [],
+  places: null,
 });
 
 /** A stored paper under its reading, its rows matched and decided: what the page shows and the take-over carries out. */

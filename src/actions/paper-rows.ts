@@ -1,9 +1,10 @@
 'use server';
 
 import { z } from 'zod';
+import { MOST_PAGES } from '@/core/files/limits';
 import { ROW_FILTERS } from '@/core/openings/paper-list';
 import { id } from './inputs';
-import { paperRowsView } from './paper-view';
+import { paperPageView, paperRowsView } from './paper-view';
 
 const place = z.int().min(0).max(1_000_000);
 const asked = z.object({
@@ -19,4 +20,14 @@ export const paperRows = async (input: z.input<typeof asked>): ReturnType<typeof
   if (!parsed.success) return undefined;
   const { books, paper, filter, at } = parsed.data;
   return paperRowsView(books, paper, filter, at);
+};
+
+const printed = z.object({ books: id, paper: id, page: z.int().positive().max(MOST_PAGES) });
+
+/** A page of a paper as it is printed, for showing where a row stands; undefined when there is no such paper any more. */
+export const printedPage = async (input: z.input<typeof printed>): ReturnType<typeof paperPageView> => {
+  const parsed = printed.safeParse(input);
+  if (!parsed.success) return undefined;
+  const { books, paper, page } = parsed.data;
+  return paperPageView(books, paper, page);
 };

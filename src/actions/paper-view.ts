@@ -7,7 +7,7 @@ import type { Totals } from '@/core/openings/level';
 import { type ComparativeColumn, columnNamed, comparativeColumns } from '@/core/openings/comparatives';
 import type { Likeness } from '@/core/papers/alike';
 import type { AmountColumn } from '@/core/papers/amount-columns';
-import type { TextFormat } from '@/core/files/cells';
+import type { Place, TextFormat } from '@/core/files/cells';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
 import { type RowTotals, rowTotals, statedTotals } from '@/core/papers/rows';
@@ -15,6 +15,7 @@ import { chartOf } from '@/store/chart';
 import { currentAmounts, currentSet } from '@/store/openings';
 import { findPaper, paperContent, lastTakeOver } from '@/store/papers';
 import { booksView } from './action';
+import { reading as pool } from './context';
 import { page } from './frame-view';
 import { type ReadPaper, readStored } from './paper-reading';
 
@@ -29,6 +30,8 @@ export interface RowView {
   readonly proposal: Creation | null;
   /** How many rows are like it, itself counted. */
   readonly alike: Readonly<Record<Likeness, number>>;
+  /** Where it is printed, in a paper that has pages. */
+  readonly place: Place | null;
 }
 
 /** A page of the rows under a filter. */
@@ -103,6 +106,7 @@ const viewOf = (paper: ReadPaper, row: PaperRow): RowView => {
     decided: decided === undefined ? null : { match: decided.match, decision: decided.decision },
     proposal: decided === undefined ? null : (paper.proposals().get(row.row) ?? null),
     alike: paper.alike(row),
+    place: paper.sheet.places?.[row.row - 1] ?? null,
   };
 };
 
@@ -220,6 +224,12 @@ export const wholePaper = (id: number, paperId: number) =>
     const { plan } = await readStored(context, paper, state.accounts, state.amounts);
     return { accounts: state.accounts, paper: { name: paper.name, rows: plan.rows } };
   });
+
+/** A page of a paper as it is printed; undefined when there is no such paper. */
+export const paperPageView = async (id: number, paperId: number, number: number) => {
+  const file = await paperFile(id, paperId);
+  return file === undefined ? undefined : pool().read('page', { bytes: file.content, name: file.name, page: number });
+};
 
 /** The stored bytes of a paper, for bringing it back out unchanged. */
 export const paperFile = (id: number, paperId: number) =>

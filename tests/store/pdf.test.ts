@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { readPdfPage } from '@/core/files/pdf';
 import { readAnyPaper } from '@/core/files/read-any';
 import { recognise } from '@/core/papers/recognise';
 import { rowTotals } from '@/core/papers/rows';
@@ -53,5 +54,29 @@ describe('a trial balance printed as PDF', () => {
     expect(rowTotals(rows)).toMatchObject({ accounts: 22, debits: 59_402_987n, net: 0n });
     expect(rows.map(({ name: own }) => own)).toContain(account);
     expect(doubts).toEqual([]);
+  });
+});
+
+describe('where a row of a PDF stands', () => {
+  const bytes = pdfOf([
+    [40, 800, 'Harbour Lane Stores'],
+    ...line(760, 'Code', 'Account', 'Debit', 'Credit'),
+    ...line(740, '1010', 'Bank', '12,500.00', ''),
+    ...line(720, '3010', 'Capital', '', '12,500.00'),
+  ]);
+
+  it('is told for each, by page and height', async () => {
+    const read = await readAnyPaper(bytes, 'printed.pdf');
+    const [table] = read.ok ? read.value : [];
+    expect(table?.places).toEqual([800, 760, 740, 720].map((y) => ({ page: 1, y })));
+    expect(table?.places?.length).toBe(table?.rows.length);
+  });
+
+  it('is shown on the page itself, whose texts stand where they are printed', async () => {
+    const page = await readPdfPage(bytes, 'printed.pdf', 7);
+    if (!page.ok) throw new Error(page.problems[0]?.message);
+    const { pieces, ...rest } = page.value;
+    expect(rest).toEqual({ width: 600, height: 850, across: [], number: 1, pages: 1 });
+    expect(pieces.find(({ text }) => text === 'Bank')).toMatchObject({ from: 90, y: 740 });
   });
 });

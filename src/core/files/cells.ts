@@ -17,6 +17,12 @@ export interface TextFormat {
   readonly quote: string;
 }
 
+/** Where a row stands in a printed paper: its page, from 1, and how high, in points from the bottom. */
+export interface Place {
+  readonly page: number;
+  readonly y: number;
+}
+
 /** One sheet of a paper: a CSV file is one table, a workbook has one per worksheet. Text may be indented; see `indentOf`. */
 export interface Table {
   readonly name: string;
@@ -25,6 +31,8 @@ export interface Table {
   readonly format?: TextFormat;
   /** It was printed for paper: a long name may go on in the next line. */
   readonly printed?: boolean;
+  /** Where each row stands, for a paper that has pages. */
+  readonly places?: readonly Place[];
   /** What was met on the way that a person should know of, a sentence each. */
   readonly remarks?: readonly string[];
 }

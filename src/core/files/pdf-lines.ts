@@ -1,4 +1,4 @@
-import type { Row } from './cells';
+import type { Place, Row } from './cells';
 import { oneLine } from './clean';
 
 /** A piece of text on a page: where it begins and ends, how high it stands (from the bottom) and how large it is, in points. */
@@ -11,8 +11,7 @@ export interface Piece {
 }
 
 /** Pieces on one line, from left to right. */
-interface Line {
-  readonly y: number;
+interface Line extends Place {
   readonly pieces: readonly Piece[];
 }
 
@@ -21,7 +20,7 @@ const NEAR = 1;
 const SAME_LINE = 0.35;
 
 /** Pieces of one page as lines from top to bottom, those that touch put together. */
-const linesOf = (pieces: readonly Piece[]): readonly Line[] => {
+const linesOf = (pieces: readonly Piece[], page: number): readonly Line[] => {
   const sorted = [...pieces].sort((a, b) => b.y - a.y || a.from - b.from);
   const lines: { y: number; pieces: Piece[] }[] = [];
   for (const piece of sorted) {
@@ -29,7 +28,7 @@ const linesOf = (pieces: readonly Piece[]): readonly Line[] => {
     if (last !== undefined && Math.abs(last.y - piece.y) <= piece.size * SAME_LINE) last.pieces.push(piece);
     else lines.push({ y: piece.y, pieces: [piece] });
   }
-  return lines.map(({ y, pieces: own }) => ({ y, pieces: joined(own.sort((a, b) => a.from - b.from)) }));
+  return lines.map(({ y, pieces: own }) => ({ page, y, pieces: joined(own.sort((a, b) => a.from - b.from)) }));
 };
 
 const joined = (pieces: readonly Piece[]): readonly Piece[] => {
@@ -191,22 +190,32 @@ const wrapped = (lines: readonly Line[], columns: readonly Column[]): readonly L
             text: extra.y > line.y ? `${piece.text} ${own.text}` : `${own.text} ${piece.text}`,
           };
       }
-    return [{ y: line.y, pieces: pieces.sort((a, b) => a.from - b.from) }];
+    return [{ ...line, pieces: pieces.sort((a, b) => a.from - b.from) }];
   });
 };
+
+/** The rows of printed pages, each with where it stands. */
+export interface PrintedRows {
+  readonly rows: readonly Row[];
+  readonly places: readonly Place[];
+}
 
 /**
  * Pages of printed text as the rows of one table. Cells are told by their place: by bars where such are printed, else by the
  * gaps that all lines with figures leave.
  */
-export const rowsOfPages = (pages: readonly (readonly Piece[])[]): readonly Row[] => {
-  const all = pages.map(linesOf);
-  if (barred(all.flat())) return all.flat().map(cellsBetweenBars);
+export const rowsOfPages = (pages: readonly (readonly Piece[])[]): PrintedRows => {
+  const all = pages.map((pieces, at) => linesOf(pieces, at + 1));
+  const made = (lines: readonly Line[], cells: (line: Line) => Row): PrintedRows => ({
+    rows: lines.map(cells),
+    places: lines.map(({ page, y }) => ({ page, y })),
+  });
+  if (barred(all.flat())) return made(all.flat(), cellsBetweenBars);
   const columns = columnsOf(all.flat());
-  if (columns.length === 0) return all.flat().map(({ pieces }) => pieces.map(({ text }) => oneLine(text)));
-  return all
-    .flatMap((lines) => wrapped(lines, columns))
-    .map(({ pieces }): Row => {
+  if (columns.length === 0) return made(all.flat(), ({ pieces }) => pieces.map(({ text }) => oneLine(text)));
+  return made(
+    all.flatMap((lines) => wrapped(lines, columns)),
+    ({ pieces }) => {
       const cells = columns.map(() => '');
       for (const piece of pieces) {
         const at = columnFor(piece, columns);
@@ -218,5 +227,6 @@ export const rowsOfPages = (pages: readonly (readonly Piece[])[]): readonly Row[
             : `${own} ${text}`;
       }
       return cells;
-    });
+    },
+  );
 };

@@ -1,19 +1,24 @@
 // It leaves what works on pages where the reader looks for it, so that nothing is loaded by a path.
 import 'pdfjs-dist/legacy/build/pdf.worker.mjs';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { type PDFDocumentProxy, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type Result, fail, ok, problem } from '../result';
 import type { Table } from './cells';
 import { MOST_CELLS, MOST_PAGES, MOST_PDF_BYTES, counted, megabytes } from './limits';
 import { pastPdfBounds } from './pdf-bounds';
 import { type Piece, rowsOfPages } from './pdf-lines';
+import { type PlacedText, type PrintedPage, printedPage } from './pdf-page';
 
 const nameOf = (error: unknown): string => (error instanceof Error ? error.name : '');
 
 const locked = (name: string): Result<never> =>
   fail(problem('paper.locked', `${name} is locked or encrypted. Save it without a password and bring that.`));
 
-/** The text of a PDF (ISO 32000) as one table, by where its pieces stand on the pages. Nothing in it runs or is loaded. */
-export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<readonly Table[]>> => {
+/** Opens a PDF within bounds, lets `read` look at it, and closes it. Nothing in it runs or is loaded. */
+const opened = async <T>(
+  bytes: Uint8Array,
+  name: string,
+  read: (paper: PDFDocumentProxy) => Promise<Result<T>>,
+): Promise<Result<T>> => {
   const past = pastPdfBounds(bytes);
   if (past === 'locked') return locked(name);
   if (past === 'bomb')
@@ -34,44 +39,14 @@ export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<r
   });
   try {
     const paper = await loading.promise;
-    if (paper.numPages > MOST_PAGES)
-      return fail(
-        problem(
-          'paper.pages',
-          `${name} has ${counted(paper.numPages)} pages, and ${counted(MOST_PAGES)} is the most that is read at once. Split it and bring the parts.`,
-        ),
-      );
-    const pages: Piece[][] = [];
-    let count = 0;
-    for (let number = 1; number <= paper.numPages; number += 1) {
-      const page = await paper.getPage(number);
-      const { items } = await page.getTextContent();
-      const pieces: Piece[] = [];
-      for (const item of items) {
-        if (!('str' in item) || item.str.trim() === '') continue;
-        const [, , , , x, y] = item.transform as readonly number[];
-        if (x === undefined || y === undefined) continue;
-        pieces.push({ text: item.str, from: x, to: x + item.width, y, size: item.height === 0 ? 10 : item.height });
-      }
-      count += pieces.length;
-      if (count > MOST_CELLS)
-        return fail(
+    return paper.numPages > MOST_PAGES
+      ? fail(
           problem(
-            'paper.cells',
-            `${name} has more than ${counted(MOST_CELLS)} pieces of text, which is the most that is read at once. Split it and bring the parts.`,
+            'paper.pages',
+            `${name} has ${counted(paper.numPages)} pages, and ${counted(MOST_PAGES)} is the most that is read at once. Split it and bring the parts.`,
           ),
-        );
-      pages.push(pieces);
-      page.cleanup();
-    }
-    if (count === 0)
-      return fail(
-        problem(
-          'paper.scan',
-          `${name} holds pictures of pages and no text, so its figures cannot be read. Ask the old system for a printout as PDF, CSV or XLSX, or type the figures.`,
-        ),
-      );
-    return ok([{ name, rows: rowsOfPages(pages), printed: true }]);
+        )
+      : await read(paper);
   } catch (error) {
     return nameOf(error) === 'PasswordException'
       ? locked(name)
@@ -85,3 +60,70 @@ export const readPdf = async (bytes: Uint8Array, name: string): Promise<Result<r
     await loading.destroy();
   }
 };
+
+const pageOf = async (paper: PDFDocumentProxy, number: number): Promise<PrintedPage> => {
+  const page = await paper.getPage(number);
+  const { items } = await page.getTextContent();
+  const { transform, width, height } = page.getViewport({ scale: 1 });
+  const made = printedPage(
+    items.flatMap((item): PlacedText[] => ('str' in item ? [item as PlacedText] : [])),
+    transform as readonly number[],
+    width,
+    height,
+  );
+  page.cleanup();
+  return made;
+};
+
+/** The text of a PDF (ISO 32000) as one table, by where its pieces stand on the pages. */
+export const readPdf = (bytes: Uint8Array, name: string): Promise<Result<readonly Table[]>> =>
+  opened(bytes, name, async (paper) => {
+    const pages: (readonly Piece[])[] = [];
+    const across = new Set<number>();
+    let count = 0;
+    for (let number = 1; number <= paper.numPages; number += 1) {
+      const page = await pageOf(paper, number);
+      count += page.pieces.length;
+      if (count > MOST_CELLS)
+        return fail(
+          problem(
+            'paper.cells',
+            `${name} has more than ${counted(MOST_CELLS)} pieces of text, which is the most that is read at once. Split it and bring the parts.`,
+          ),
+        );
+      if (page.across.some((text) => /\d/.test(text))) across.add(number);
+      pages.push(page.pieces);
+    }
+    if (count === 0)
+      return fail(
+        problem(
+          'paper.scan',
+          `${name} holds pictures of pages and no text, so its figures cannot be read. Ask the old system for a printout as PDF, CSV or XLSX, or type the figures.`,
+        ),
+      );
+    return ok([
+      {
+        name,
+        ...rowsOfPages(pages),
+        printed: true,
+        ...(across.size > 0
+          ? {
+              remarks: [
+                `Text with digits that runs across the rest was not read, on ${across.size === 1 ? 'page' : 'pages'} ${[...across].slice(0, 5).join(', ')}${across.size > 5 ? ', …' : ''}.`,
+              ],
+            }
+          : {}),
+      },
+    ]);
+  });
+
+/** One page of a PDF, for showing where a row of it stands; the last one where it has not so many. */
+export const readPdfPage = (
+  bytes: Uint8Array,
+  name: string,
+  number: number,
+): Promise<Result<PrintedPage & { readonly number: number; readonly pages: number }>> =>
+  opened(bytes, name, async (paper) => {
+    const own = Math.max(1, Math.min(number, paper.numPages));
+    return ok({ ...(await pageOf(paper, own)), number: own, pages: paper.numPages });
+  });

@@ -88,7 +88,9 @@ describe('pages of a PDF', () => {
       piece('capital', 120, 740),
       piece('1,200.00', 385, 740),
     ];
-    expect(rowsOfPages([page]).map((row) => row.map((cell) => (typeof cell === 'string' ? cell.trim() : '')))).toEqual([
+    expect(
+      rowsOfPages([page]).rows.map((row) => row.map((cell) => (typeof cell === 'string' ? cell.trim() : ''))),
+    ).toEqual([
       ['Trial balance', '', '', ''],
       ['Code', 'Account', 'Debit', 'Credit'],
       ['1010', 'Bank', '1,200.00', ''],
@@ -108,7 +110,7 @@ describe('pages of a PDF', () => {
       piece('Capital', 90, 708),
       piece('1,900.00', 285, 708),
     ];
-    expect(rowsOfPages([page]).map((row) => textOf(row[1]))).toEqual([
+    expect(rowsOfPages([page]).rows.map((row) => textOf(row[1]))).toEqual([
       'Bank',
       'Machines, accumulated depreciation',
       'Capital',

@@ -162,7 +162,9 @@ export const arranged = (table: Table, arrangement: Arrangement): Table | undefi
   held.set(table, own);
   if (!own.has(arrangement)) {
     const rows = rearranged(table.rows, arrangement);
-    own.set(arrangement, rows === undefined ? undefined : { ...table, rows });
+    // Its rows are others, so it does not say where they stand.
+    const { places: _, ...rest } = table;
+    own.set(arrangement, rows === undefined ? undefined : { ...rest, rows });
   }
   return own.get(arrangement);
 };

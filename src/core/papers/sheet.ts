@@ -1,4 +1,4 @@
-import type { Table, TextFormat } from '../files/cells';
+import type { Place, Table, TextFormat } from '../files/cells';
 import { textOf } from '../files/cells';
 import { type AmountColumn, amountColumns } from './amount-columns';
 import type { Reading } from './reading';
@@ -40,6 +40,8 @@ export interface PaperSheet {
   /** What tells papers of one source from others. */
   readonly shape: string;
   readonly amounts: readonly AmountColumn[];
+  /** Where each row stands, for a paper that has pages and is read as it lies. */
+  readonly places: readonly Place[] | null;
 }
 
 const HEAD = 12;
@@ -85,5 +87,6 @@ export const paperSheet = (
     currency: statedCurrency(tables, reading) ?? null,
     shape: shapeOf(tables, reading),
     amounts: table === undefined ? [] : amountColumns(table, reading),
+    places: table?.places ?? null,
   };
 };

@@ -17,6 +17,7 @@ import { counted, sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { Candidates } from './candidates';
+import { OnPage } from './printed-page';
 import { SplitRow } from './split-row';
 
 interface DecideProps {
@@ -84,6 +85,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
         {row.amount === 0n ? '' : `: ${sided(row.amount, frame)}`}
       </h2>
       <p className="note mb-3 break-words">“{row.text}”</p>
+      {view.place !== null && <OnPage books={frame.id} paper={paper} place={view.place} />}
       {decided === null ? (
         <>
           <p className="mb-2">

@@ -3,6 +3,8 @@ import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
 import type { Table, TextFormat } from '@/core/files/cells';
+import { isPdf } from '@/core/files/formats';
+import type { PrintedPage } from '@/core/files/pdf-page';
 import { readAnyPaper } from '@/core/files/read-any';
 import type { NumberStyle } from '@/core/money/number-style';
 import type { DatedRate } from '@/core/money/rate';
@@ -25,6 +27,11 @@ export interface Given {
 export interface Tasks {
   /** Whether a paper reads, and how many rows it has. */
   readonly check: { readonly input: Given; readonly output: { readonly rows: number } };
+  /** A page of a PDF as it is printed. */
+  readonly page: {
+    readonly input: Given & { readonly page: number };
+    readonly output: PrintedPage & { readonly number: number; readonly pages: number };
+  };
   /** The first table of a file. */
   readonly table: { readonly input: Given; readonly output: Table };
   /** A paper under a reading, its old accounts seen beside a chart and what is remembered of earlier ones. */
@@ -69,6 +76,10 @@ export const tasks = (
     const read = await readAnyPaper(bytes, name);
     return read.ok ? ok({ rows: read.value.reduce((rows, table) => rows + table.rows.length, 0) }) : read;
   },
+  page: async ({ bytes, name, page }) =>
+    isPdf(bytes)
+      ? (await import('@/core/files/pdf')).readPdfPage(bytes, name, page)
+      : fail(problem('paper.no-pages', `${name} has no pages to show.`)),
   table: async ({ bytes, name }) => {
     const read = await readAnyPaper(bytes, name);
     return read.ok ? ok(read.value[0] ?? { name, rows: [] }) : read;
