@@ -129,21 +129,31 @@ export const writeTakeOver = async (
       [booksId, paper, set, key, batch, figures, created, at],
     ),
   );
+  // Rows of one account go together in arrays of their own: to take a hundred thousand apart and sort them costs the database
+  // five times as much.
+  const groups = new Map<string, TakenRow[]>();
+  for (const row of rows) {
+    const key = row.account === null ? `/${row.reason ?? ''}` : String(row.account);
+    const known = groups.get(key);
+    if (known === undefined) groups.set(key, [row]);
+    else known.push(row);
+  }
+  const grouped = [...groups.values()];
+  const texts = (of: (own: readonly TakenRow[]) => string | number | null): string => arrayText(grouped.map(of));
   await tx.query(
     `insert into taken_rows (books_id, paper_id, take_over_id, account_id, reason, row_nos, texts, amounts)
-     select $1, $2, $8, account, reason, array_agg(row_no order by at), array_agg(text order by at), array_agg(amount order by at)
-     from unnest($3::text::int[], $4::text::text[], $5::text::int8[], $6::text::int[], $7::text::text[]) with ordinality
-       as t (row_no, text, amount, account, reason, at)
-     group by account, reason`,
+     select $1, $2, $3, account, reason, row_nos::int[], texts::text[], amounts::int8[]
+     from unnest($4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[], $8::text::text[])
+       as t (account, reason, row_nos, texts, amounts)`,
     [
       booksId,
       paper,
-      arrayText(rows.map((row) => row.row)),
-      arrayText(rows.map((row) => row.text)),
-      arrayText(rows.map((row) => row.amount)),
-      arrayText(rows.map((row) => row.account)),
-      arrayText(rows.map((row) => row.reason)),
       id,
+      texts(([one]) => one?.account ?? null),
+      texts(([one]) => one?.reason ?? null),
+      texts((own) => arrayText(own.map(({ row }) => row))),
+      texts((own) => arrayText(own.map(({ text }) => text))),
+      texts((own) => arrayText(own.map(({ amount }) => amount))),
     ],
   );
   await tx.query(

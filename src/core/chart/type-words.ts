@@ -130,7 +130,7 @@ const about = (word: string): Classification | undefined => {
 };
 
 const BROAD = new Set(
-  'asset|assets|aktiva|aktivum|aktiv|actif|activo|attivo|activa|a|liability|liabilities|passiva|passivum|pasiva|passif|pasivo|passivo|l|income|i|expense|expenses|e|vynos|vynosy|naklad|naklady'.split(
+  'asset|assets|aktiva|aktivum|aktiv|actif|activo|attivo|activa|a|liability|liabilities|passiva|passivum|pasiva|passif|pasivo|passivo|l|income|i|expense|expenses|e|verbindlichkeit|verbindlichkeiten|aufwand|aufwendungen|ertrag|ertrage|zavazek|zavazky|charge|charges|produit|produits|kosten|gasto|gastos|ingreso|ingresos|costo|costi|ricavo|ricavi|gjeld|vynos|vynosy|naklad|naklady'.split(
     '|',
   ),
 );

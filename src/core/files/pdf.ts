@@ -67,7 +67,7 @@ const pageOf = async (paper: PDFDocumentProxy, number: number): Promise<PrintedP
   const { transform, width, height } = page.getViewport({ scale: 1 });
   const made = printedPage(
     items.flatMap((item): PlacedText[] => ('str' in item ? [item as PlacedText] : [])),
-    transform as readonly number[],
+    transform,
     width,
     height,
   );

@@ -7,8 +7,13 @@ export type Likeness = (typeof LIKENESSES)[number];
 
 type Seen = Pick<PaperRow, 'code' | 'name' | 'amount' | 'indent'>;
 
+const DIGIT = /\d/;
+
 /** The figures and letters of a code made one, so that codes of one shape are one: "10-KR" and "27-LM" are "99-AA". */
-const shapeOf = (code: string): string => code.replace(/\p{N}/gu, '9').replace(/\p{L}/gu, 'A');
+const shapeOf = (code: string): string =>
+  /^\d*$/.test(code) ? '9'.repeat(code.length) : code.replace(/\p{N}/gu, '9').replace(/\p{L}/gu, 'A');
+
+const withoutNumbers = (text: string): string => (DIGIT.test(text) ? text.replace(/\d+/g, '#') : text);
 
 /**
  * Rows that give the same text here are alike.
@@ -17,7 +22,7 @@ const shapeOf = (code: string): string => code.replace(/\p{N}/gu, '9').replace(/
  */
 export const likenessKey = ({ code, name, amount, indent }: Seen, by: Likeness): string =>
   by === 'name'
-    ? folded(name === '' ? code : name).replace(/\p{N}+/gu, '#')
+    ? withoutNumbers(folded(name === '' ? code : name))
     : [shapeOf(code), indent, amount === 0n ? 'nil' : 'amount', name === '' ? 'unnamed' : 'named'].join('/');
 
 /** Whether a row is read, as an account or in trouble, and not set aside as something else. */

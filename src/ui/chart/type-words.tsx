@@ -47,7 +47,7 @@ export const TypeWords = ({
               }
               className={`select select-xs w-44 ${word.line === null ? 'text-ochre' : word.byHand ? 'font-semibold' : ''}`}
             >
-              <option value="">{word.byHand ? 'as it reads by itself' : 'not understood: guessed row by row'}</option>
+              <option value="">{word.byHand ? 'as it reads by itself' : 'not understood'}</option>
               <ClassOptions />
             </select>
           </li>
