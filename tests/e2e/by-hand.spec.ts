@@ -64,4 +64,19 @@ test.describe('a paper that needs a person', () => {
     await brought(page, 'person-mixed-number-styles.csv');
     await expect(page.getByText('Rows 4 and 17 do not read.')).toBeVisible();
   });
+
+  test('with quantities between its accounts, and out by itself: two presses set all of them aside, one takes it back', async ({
+    page,
+  }) => {
+    await brought(page, 'person-quantities-between.csv');
+    const accountsRead = page.getByText('accounts read').locator('..');
+    await expect(accountsRead).toHaveText(/29$/);
+    const person = counting();
+    await person.press(page.getByRole('row', { name: /Dried kelp on hand, kg/ }).last());
+    await person.press(page.getByRole('button', { name: 'Set aside all 7 rows formed like it' }));
+    await expect(accountsRead).toHaveText(/22$/);
+    expect(person.count()).toBe(2);
+    await person.press(page.getByRole('button', { name: 'Undo' }));
+    await expect(accountsRead).toHaveText(/29$/);
+  });
 });

@@ -47,7 +47,7 @@ test('a mid-year cutover from its paper: the planted mistake is found by the sea
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading') })
     .filter({ hasText: '8,514.20 Cr' });
-  await expect(explained).toContainText('Two digits are transposed');
+  await expect(explained).toContainText('In the paper itself: two digits are transposed');
   await expect(explained).toContainText('VAT payable');
   await expect(explained).toContainText('fit equally');
   const place = (await explained.locator('span[aria-hidden]').first().textContent()) ?? '';

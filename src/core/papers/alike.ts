@@ -1,5 +1,6 @@
 import { folded } from '../words/folded';
 import type { PaperRow } from './paper-row';
+import { shapeOf } from './skeleton';
 
 /** In what rows of a paper are alike: what they are called, whatever the numbers in it are; or how they are formed. */
 export const LIKENESSES = ['name', 'form'] as const;
@@ -9,16 +10,12 @@ type Seen = Pick<PaperRow, 'code' | 'name' | 'amount' | 'indent'>;
 
 const DIGIT = /\d/;
 
-/** The figures and letters of a code made one, so that codes of one shape are one: "10-KR" and "27-LM" are "99-AA". */
-const shapeOf = (code: string): string =>
-  /^\d*$/.test(code) ? '9'.repeat(code.length) : code.replace(/\p{N}/gu, '9').replace(/\p{L}/gu, 'A');
-
 const withoutNumbers = (text: string): string => (DIGIT.test(text) ? text.replace(/\d+/g, '#') : text);
 
 /**
  * Rows that give the same text here are alike.
  *
- * @example likenessKey({ code: '110', name: 'Cost centre 110', amount: 500n, indent: 2 }, 'form') // '999/2/amount/named'
+ * @example likenessKey({ code: '110', name: 'Cost centre 110', amount: 500n, indent: 2 }, 'form') // '000/2/amount/named'
  */
 export const likenessKey = ({ code, name, amount, indent }: Seen, by: Likeness): string =>
   by === 'name'

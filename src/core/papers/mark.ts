@@ -20,6 +20,7 @@ export const WHY = {
   remark: 12,
   byHand: 13,
   result: 14,
+  form: 15,
 } as const;
 
 export interface Marks {

@@ -38,7 +38,7 @@ const key = (row: Row): string => {
 };
 
 /** The pattern of a code: which of its characters are digits and which are letters. */
-const shapeOf = (code = ''): string => code.replace(/\d/g, '0').replace(/\p{L}/gu, 'a');
+export const shapeOf = (code = ''): string => code.replace(/\d/g, '0').replace(/\p{L}/gu, 'a');
 
 /** No code: a word, and a blank. */
 const isWords = (text: string): boolean => /\p{L}{3}/u.test(text) && /\s/.test(text);

@@ -201,6 +201,12 @@ const doubtsOf = (
       `Row ${String((trial.sums[0] ?? 0) + 1)} (“${name(trial.sums[0] ?? 0)}”) is what the rows above it come to, and the accounts net to zero without it: it is left out as a subtotal, although it stands there like an account.`,
   );
   many(
+    trial.odd,
+    'reading.form',
+    (said) =>
+      `${capital(said)} (the first is “${name(trial.odd[0] ?? 0)}”) have codes that are formed otherwise than the others’, and the accounts net to zero without them: they are left out, although they stand there like accounts.`,
+  );
+  many(
     trial.uncoded,
     'reading.uncoded',
     (said, one) =>

@@ -2,8 +2,8 @@ import type { Side } from '../money/minor';
 import { sectionSide, usualSide } from '../words/side-words';
 import { MARK, type Marks, WHY } from './mark';
 import { markRows, settleBySides } from './marks';
-import { isResult } from './total-words';
 import type { Convention, Reading } from './reading';
+import { eachAccount, netOf, settleForm, settleLeft, settleResults, settleSum } from './settle-net';
 import type { Hint } from './sign';
 import type { Skeleton } from './skeleton';
 import { type Turn, turnsOf } from './turns';
@@ -26,6 +26,8 @@ export interface Trial {
   readonly setAside: readonly number[];
   /** A row that stands like an account, and yet is the sum of those above it, by which the accounts would be out with it. */
   readonly sums: readonly number[];
+  /** Rows whose codes are formed otherwise than most, by whose sum the accounts would be out with them. */
+  readonly odd: readonly number[];
   /** Accounts without a code where the others have one. */
   readonly uncoded: readonly number[];
   readonly unreadable: number;
@@ -111,20 +113,6 @@ const sectionSides = (skeleton: Skeleton, marks: Marks): Uint8Array => {
   return sides;
 };
 
-const eachAccount = (marks: Marks, work: (row: number) => void): void => {
-  marks.mark.forEach((mark, row) => {
-    if (mark === MARK.account) work(row);
-  });
-};
-
-const netOf = (marks: Marks, amountAt: (row: number) => bigint): bigint => {
-  let net = 0n;
-  eachAccount(marks, (row) => {
-    net += amountAt(row);
-  });
-  return net;
-};
-
 /** Accounts on their usual side less those that are not, as a share of those whose side is known. */
 const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) => bigint, sideOf: SideOf): number => {
   let [known, points, looked] = [0, 0, 0];
@@ -194,82 +182,6 @@ const copied = (marks: Marks): Marks => ({
   unconfirmed: new Set(marks.unconfirmed),
 });
 
-/**
- * Settles the rows without a code that nothing has explained: they are no accounts where the paper nets to zero without them,
- * and accounts where it does so only with them. Else the year's result is set aside, and the others are accounts.
- */
-const settleLeft = (
-  skeleton: Skeleton,
-  marks: Marks,
-  signs: Signs,
-): { readonly setAside: readonly number[]; readonly uncoded: readonly number[] } => {
-  const left: number[] = [];
-  marks.mark.forEach((mark, row) => {
-    if (mark === MARK.open) left.push(row);
-  });
-  if (left.length === 0) return { setAside: [], uncoded: [] };
-  const net = netOf(marks, signs.amountAt);
-  const together = left.reduce((sum, row) => sum + signs.amountAt(row), 0n);
-  const [setAside, uncoded]: [number[], number[]] = [[], []];
-  for (const row of left) {
-    const aside = net === 0n || (net + together !== 0n && isResult(skeleton.name[row] ?? ''));
-    marks.mark[row] = aside ? MARK.total : MARK.account;
-    marks.why[row] = aside ? WHY.left : WHY.none;
-    (aside ? setAside : uncoded).push(row);
-  }
-  return { setAside, uncoded };
-};
-
-/**
- * The year's result as it stands at the foot of the balance sheet and again, on the other side, at that of the income statement:
- * what makes each of them even, and no account.
- */
-const settleResults = (skeleton: Skeleton, marks: Marks, signs: Signs): void => {
-  const seen = new Map<bigint, number[]>();
-  eachAccount(marks, (row) => {
-    const amount = signs.amountAt(row);
-    if (skeleton.code[row] === '' && amount !== 0n && isResult(skeleton.name[row] ?? ''))
-      seen.set(amount, [...(seen.get(amount) ?? []), row]);
-  });
-  for (const [amount, rows] of seen) {
-    const against = seen.get(-amount);
-    if (against?.length !== rows.length) continue;
-    for (const row of rows) {
-      marks.mark[row] = MARK.total;
-      marks.why[row] = WHY.result;
-    }
-  }
-};
-
-/** Two rows come to a third by chance sooner than three do. */
-const FEWEST_SUMMED = 3;
-
-/**
- * A subtotal that has a code like an account: the accounts are out by exactly its amount, and rows right above come to it. Only
- * where one row alone is so.
- */
-const settleSum = (marks: Marks, signs: Signs, asAccount: Reading['asAccount']): readonly number[] => {
-  const net = netOf(marks, signs.amountAt);
-  if (net === 0n) return [];
-  // What the accounts come to up to each row, with how many of them there are then.
-  const sums = new Map<bigint, number>([[0n, 0]]);
-  let [sum, count] = [0n, 0];
-  const found: number[] = [];
-  eachAccount(marks, (row) => {
-    const amount = signs.amountAt(row);
-    const from = amount === net && asAccount[String(row)] !== true ? sums.get(sum - amount) : undefined;
-    if (from !== undefined && count - from >= FEWEST_SUMMED) found.push(row);
-    sum += amount;
-    count += 1;
-    sums.set(sum, count);
-  });
-  const [only] = found;
-  if (only === undefined || found.length > 1) return [];
-  marks.mark[only] = MARK.total;
-  marks.why[only] = WHY.above;
-  return found;
-};
-
 /** Every convention that a way leaves open, tried on all rows. */
 export const trials = (
   way: Way,
@@ -287,6 +199,7 @@ export const trials = (
     const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
     settleResults(skeleton, marks, signs);
     const sums = settleSum(marks, signs, asAccount);
+    const odd = settleForm(skeleton, marks, signs, asAccount);
     // Beside a column of sides, an amount without one stands nowhere.
     if (way.kind === 'sided')
       eachAccount(marks, (row) => {
@@ -306,7 +219,7 @@ export const trials = (
       (net === 0n && moving >= 2 ? 30 : 0) +
       Math.min(12, marks.confirmed * 2) -
       Math.min(12, marks.unconfirmed.size * 3) -
-      Math.min(10, (uncoded.length + setAside.length + sums.length) * 2) -
+      Math.min(10, (uncoded.length + setAside.length + sums.length + (odd.length > 0 ? 2 : 0)) * 2) -
       Math.min(30, (unreadable * 60) / Math.max(1, accounts + unreadable)) +
       usual * 8 +
       (signs.convention === 'normal-side' ? -4 : signs.convention === 'section-side' ? -1 : 0) +
@@ -322,6 +235,7 @@ export const trials = (
       moving,
       setAside,
       sums,
+      odd,
       uncoded,
       unreadable,
       usual,

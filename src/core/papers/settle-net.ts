@@ -1,0 +1,145 @@
+import { MARK, type Marks, WHY } from './mark';
+import type { Reading } from './reading';
+import { type Skeleton, shapeOf } from './skeleton';
+import { isResult } from './total-words';
+
+/** What the netting to zero of all accounts decides about rows that nothing else has decided. */
+
+/** The amounts of rows, debit positive. */
+interface Amounts {
+  readonly amountAt: (row: number) => bigint;
+}
+
+export const eachAccount = (marks: Marks, work: (row: number) => void): void => {
+  marks.mark.forEach((mark, row) => {
+    if (mark === MARK.account) work(row);
+  });
+};
+
+export const netOf = (marks: Marks, amountAt: (row: number) => bigint): bigint => {
+  let net = 0n;
+  eachAccount(marks, (row) => {
+    net += amountAt(row);
+  });
+  return net;
+};
+
+/**
+ * Settles the rows without a code that nothing has explained: they are no accounts where the paper nets to zero without them,
+ * and accounts where it does so only with them. Else the year's result is set aside, and the others are accounts.
+ */
+export const settleLeft = (
+  skeleton: Skeleton,
+  marks: Marks,
+  signs: Amounts,
+): { readonly setAside: readonly number[]; readonly uncoded: readonly number[] } => {
+  const left: number[] = [];
+  marks.mark.forEach((mark, row) => {
+    if (mark === MARK.open) left.push(row);
+  });
+  if (left.length === 0) return { setAside: [], uncoded: [] };
+  const net = netOf(marks, signs.amountAt);
+  const together = left.reduce((sum, row) => sum + signs.amountAt(row), 0n);
+  const [setAside, uncoded]: [number[], number[]] = [[], []];
+  for (const row of left) {
+    const aside = net === 0n || (net + together !== 0n && isResult(skeleton.name[row] ?? ''));
+    marks.mark[row] = aside ? MARK.total : MARK.account;
+    marks.why[row] = aside ? WHY.left : WHY.none;
+    (aside ? setAside : uncoded).push(row);
+  }
+  return { setAside, uncoded };
+};
+
+/**
+ * The year's result as it stands at the foot of the balance sheet and again, on the other side, at that of the income statement:
+ * what makes each of them even, and no account.
+ */
+export const settleResults = (skeleton: Skeleton, marks: Marks, signs: Amounts): void => {
+  const seen = new Map<bigint, number[]>();
+  eachAccount(marks, (row) => {
+    const amount = signs.amountAt(row);
+    if (skeleton.code[row] === '' && amount !== 0n && isResult(skeleton.name[row] ?? ''))
+      seen.set(amount, [...(seen.get(amount) ?? []), row]);
+  });
+  for (const [amount, rows] of seen) {
+    const against = seen.get(-amount);
+    if (against?.length !== rows.length) continue;
+    for (const row of rows) {
+      marks.mark[row] = MARK.total;
+      marks.why[row] = WHY.result;
+    }
+  }
+};
+
+/** Two rows come to a third by chance sooner than three do. */
+const FEWEST_SUMMED = 3;
+
+/**
+ * A subtotal that has a code like an account: the accounts are out by exactly its amount, and rows right above come to it. Only
+ * where one row alone is so.
+ */
+export const settleSum = (marks: Marks, signs: Amounts, asAccount: Reading['asAccount']): readonly number[] => {
+  const net = netOf(marks, signs.amountAt);
+  if (net === 0n) return [];
+  // What the accounts come to up to each row, with how many of them there are then.
+  const sums = new Map<bigint, number>([[0n, 0]]);
+  let [sum, count] = [0n, 0];
+  const found: number[] = [];
+  eachAccount(marks, (row) => {
+    const amount = signs.amountAt(row);
+    const from = amount === net && asAccount[String(row)] !== true ? sums.get(sum - amount) : undefined;
+    if (from !== undefined && count - from >= FEWEST_SUMMED) found.push(row);
+    sum += amount;
+    count += 1;
+    sums.set(sum, count);
+  });
+  const [only] = found;
+  if (only === undefined || found.length > 1) return [];
+  marks.mark[only] = MARK.total;
+  marks.why[only] = WHY.above;
+  return found;
+};
+
+/** Fewer rows of one form are alike by chance. */
+const FEWEST_ALIKE = 2;
+/** Rows of a form that more than this share of the accounts have are the accounts. */
+const MOST_ALIKE = 1 / 3;
+
+/**
+ * Rows of one form that are no accounts, such as quantities between the accounts: their codes look otherwise than most, and they come
+ * to exactly what the accounts are out by. Only where one form alone is so, and no result that stands twice would explain it.
+ */
+export const settleForm = (
+  skeleton: Skeleton,
+  marks: Marks,
+  { amountAt }: Amounts,
+  asAccount: Reading['asAccount'],
+): readonly number[] => {
+  const net = netOf(marks, amountAt);
+  if (net === 0n || !skeleton.coded) return [];
+  const forms = new Map<string, { readonly rows: number[]; sum: bigint; byHand: boolean }>();
+  let [moving, result] = [0, false];
+  eachAccount(marks, (row) => {
+    const amount = amountAt(row);
+    if (amount === 0n) return;
+    moving += 1;
+    if ((amount === net || amount === -net) && isResult(skeleton.name[row] ?? '')) result = true;
+    const form = shapeOf(skeleton.code[row]);
+    const known = forms.get(form) ?? { rows: [], sum: 0n, byHand: false };
+    known.rows.push(row);
+    known.sum += amount;
+    known.byHand ||= asAccount[String(row)] === true;
+    forms.set(form, known);
+  });
+  const found = [...forms.values()].filter(
+    ({ rows, sum, byHand }) =>
+      !byHand && sum === net && rows.length >= FEWEST_ALIKE && rows.length <= moving * MOST_ALIKE,
+  );
+  const [only] = found;
+  if (only === undefined || found.length > 1 || result) return [];
+  for (const row of only.rows) {
+    marks.mark[row] = MARK.total;
+    marks.why[row] = WHY.form;
+  }
+  return only.rows;
+};
