@@ -75,8 +75,17 @@ export const waysOf = (
     const after = numbers[place + 1]?.at ?? Infinity;
     const side =
       sides.find(({ at }) => at > column.at && at < after) ?? sides.find(({ at }) => at < column.at && at > before);
+    // Whole numbers beside amounts with decimals are counts sooner than money; a few of them net to zero by chance.
     const thin =
-      column.amounts < most * 0.2 ? -6 : column.plain > 0.95 && numbers.some((other) => other.plain < 0.5) ? -6 : 0;
+      column.amounts < most * 0.2
+        ? -6
+        : column.plain <= 0.95
+          ? 0
+          : numbers.some((other) => other.plain < 0.2)
+            ? -14
+            : numbers.some((other) => other.plain < 0.5)
+              ? -6
+              : 0;
     const alone = own(column.at) + (said.balance ? 3 : 0) + (said.debit !== said.credit ? -6 : 0) - place * 0.3 + thin;
     if (side !== undefined && side.filled > 0)
       ways.push({ way: { kind: 'sided', at: column.at, side: side.at }, prior: alone + 6, untitled: false });
