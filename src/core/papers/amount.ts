@@ -36,9 +36,9 @@ const SIDE_FIRST = /^(dr|cr|d|c|s|h)\.?\s(?=[\d\s.,']{0,3}\d)/i;
 const MARK_BEFORE = /^[+-]?(\p{L}{0,3}[\p{Sc}]|\p{L}{1,3}\.?)/u;
 const MARK_AFTER = /(\p{L}{0,3}[\p{Sc}]|(?<!\p{L})\p{L}{1,3}\.?)-?$/u;
 
-/** Dashes and blanks stand for nil; a dot alone does not say what it means. */
+/** Dashes and blanks stand for nil, and a nought between dashes; a dot alone does not say what it means. */
 export const isNil = (text: string): boolean =>
-  text.length <= MOST_AMOUNT_CHARACTERS && /^(?:[\s\-–—·]*|[-–—][\s\-–—.,]*)$/u.test(text);
+  text.length <= MOST_AMOUNT_CHARACTERS && /^(?:[\s\-–—·]*|[-–—][\s\-–—.,]*|-\s?0(?:[.,]0{1,4})?\s?-)$/u.test(text);
 
 /** The text without the currency marks around it; undefined when one is of another currency, or is none at all. */
 const withoutMarks = (text: string, currency: string | undefined): string | undefined => {

@@ -18,6 +18,10 @@ const inCommonYears = (text: string): string =>
     (_whole, era: string, year: string) => `${String((ERAS[era] ?? 0) + (year === '元' ? 1 : Number(year)))}年`,
   );
 
+/** The number of a period: "Month 12, December 2025" is no twelfth of December. */
+const PERIOD_NUMBER =
+  /(?<!\p{L})(?:month|period|periode|periodo|período|monat|mois|mes|mês|mese|maand|måned|månad|kuukausi|miesiąc|měsíc|mesiac|hónap|luna|dönem|ay)\.?\s?\d{1,2}(?!\d|[./-]\d)/giu;
+
 /** A text longer than this names no day of its own. */
 const MOST_TEXT = 400;
 
@@ -59,7 +63,7 @@ const worded = (text: string): readonly string[] => {
 /** The days that a text names, ISO, in its order. */
 export const datesIn = (text: string): readonly string[] => {
   if (text.length > MOST_TEXT) return [];
-  const plain = inCommonYears(text.replace(/\s+/g, ' '));
+  const plain = inCommonYears(text.replace(PERIOD_NUMBER, ' ').replace(/\s+/g, ' '));
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
   const order = dayOrderOf(numeric);
   return [

@@ -1,5 +1,5 @@
 import { folded, textOf, type Table } from '../files/cells';
-import { AS_AT, PRINTED } from '../words/paper-words';
+import { AS_AT, A_DATE, PRINTED } from '../words/paper-words';
 import { datesIn, monthsIn } from './dates-in';
 import { AMOUNT_ROLES, titleRows } from './header';
 import type { Reading } from './reading';
@@ -15,7 +15,9 @@ const clauses = (text: string): readonly string[] => {
   return made;
 };
 
-const CLOCK = /\b\d{1,2}[:.h]\d{2}(?::\d{2})?\s?(?:am|pm|uhr)?\b/i;
+const CLOCK_TIME = /\b\d{1,2}[:.h]\d{2}(?::\d{2})?\s?(?:am|pm|uhr)?\b/i;
+
+const hasClock = (text: string): boolean => CLOCK_TIME.test(text.replace(/\d{1,2}\.\d{1,2}\.\d{4}/g, ''));
 
 /** The last days of a span, or the only one; a line of a paper that holds several says its last. */
 const lastOf = (line: string): string | undefined => [...datesIn(line)].sort().at(-1);
@@ -33,6 +35,12 @@ export const statedDate = (
   const top = [...titleRows(table?.rows ?? [], header), ...(header < 0 ? [] : [table?.rows[header] ?? []])];
   const titles =
     header < 0 ? [] : (top[header] ?? []).filter((_, column) => AMOUNT_ROLES.has(columns[column] ?? 'ignore'));
+  // A date beside a time of day is the printer's, unless it says more than that it is one.
+  const clocks = new Set(top.flatMap((row, at) => (row.some((cell) => hasClock(textOf(cell))) ? [at] : [])));
+  const isPrinters = (text: string, at: number): boolean =>
+    [at - 1, at, at + 1].some((one) => clocks.has(one)) &&
+    A_DATE.is(folded(text.replace(/[\d./:-]+/g, ' '))) &&
+    datesIn(text).length === 1;
   // Cells of one row may tell of different days, the balances' and the printer's; a bare date is told of by the cell before it.
   const parts = top.flatMap((row, at) => {
     const texts = row
@@ -40,11 +48,15 @@ export const statedDate = (
       .map((cell, column) => (at === header && columns[column] === 'ignore' ? '' : textOf(cell)))
       .filter((text) => text !== '');
     return texts
-      .map((text, place) => (/\p{L}/u.test(text) || place === 0 ? text : `${texts[place - 1] ?? ''} ${text}`))
-      .flatMap((text) => text.split(/[|;]|\s{3,}/).flatMap(clauses));
+      .map((text, place) => {
+        const before = texts[place - 1];
+        return before === undefined || (/\p{L}/u.test(text) && !before.endsWith(':')) ? text : `${before} ${text}`;
+      })
+      .flatMap((text) => text.split(/[|;]|\s{3,}/).flatMap(clauses))
+      .filter((text) => !isPrinters(text, at));
   });
   const lines = [...titles.map(textOf), ...parts, table?.name ?? '', fileName.replace(/_/g, ' ')].filter(
-    (line) => PRINTED.in(folded(line)) === undefined && !CLOCK.test(line.replace(/\d{1,2}\.\d{1,2}\.\d{4}/g, '')),
+    (line) => PRINTED.in(folded(line)) === undefined && !hasClock(line),
   );
   const ofColumn = titles.map(textOf).flatMap((title) => lastOf(title) ?? [])[0];
   if (ofColumn !== undefined) return ofColumn;

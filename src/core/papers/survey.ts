@@ -99,6 +99,8 @@ const surveyed = (cells: readonly Cell[], at: number): Column => {
       short.set(word, (short.get(word) ?? 0) + 1);
     }
   });
+  // "1.1.01" below "1.1" is a part of it, and no day.
+  const dates = texts.filter((text) => DATE.test(text) && !seen.has(text.replace(/[./-][^./-]*$/, ''))).length;
   const share = (count: number): number => (filled === 0 ? 0 : count / filled);
   return {
     at,
@@ -108,7 +110,7 @@ const surveyed = (cells: readonly Cell[], at: number): Column => {
     codes: share(counts.code),
     words: share(counts.word),
     percents: share(counts.percent),
-    dates: share(counts.date),
+    dates: share(Math.min(counts.date, dates)),
     currencies: share(counts.currency),
     length: filled === 0 ? 0 : length / filled,
     distinct: share(seen.size),

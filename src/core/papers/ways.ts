@@ -73,8 +73,10 @@ export const waysOf = (
     const said = title(column.at);
     const before = numbers[place - 1]?.at ?? -1;
     const after = numbers[place + 1]?.at ?? Infinity;
-    const side =
+    const beside =
       sides.find(({ at }) => at > column.at && at < after) ?? sides.find(({ at }) => at < column.at && at > before);
+    // The only one of the table is that of every column, wherever it stands.
+    const side = beside ?? (sides.length === 1 ? sides[0] : undefined);
     // Whole numbers beside amounts with decimals are counts sooner than money; a few of them net to zero by chance.
     const thin =
       column.amounts < most * 0.2
@@ -88,8 +90,16 @@ export const waysOf = (
               : 0;
     const alone = own(column.at) + (said.balance ? 3 : 0) + (said.debit !== said.credit ? -6 : 0) - place * 0.3 + thin;
     if (side !== undefined && side.filled > 0)
-      ways.push({ way: { kind: 'sided', at: column.at, side: side.at }, prior: alone + 6, untitled: false });
-    ways.push({ way: { kind: 'single', at: column.at }, prior: alone - (side === undefined ? 0 : 8), untitled: false });
+      ways.push({
+        way: { kind: 'sided', at: column.at, side: side.at },
+        prior: alone + (beside === undefined ? 2 : 6),
+        untitled: false,
+      });
+    ways.push({
+      way: { kind: 'single', at: column.at },
+      prior: alone - (beside === undefined ? 0 : 8),
+      untitled: false,
+    });
     numbers.slice(place + 1, place + 4).forEach((other, step) => {
       const next = title(other.at);
       const named = (said.debit && next.credit) || (step === 0 && lettered(said, next));

@@ -79,7 +79,7 @@ export const IN_BASE = lexicon(
 );
 
 export const CODE = lexicon(
-  'code, account code, acc code, account no, account number, account id, accountid, acct, acct no, acc no, acc, a c, ac, no, nr, num, number, nominal, nominal code, gl code, gl account, ledger code, konto, kontonr, konto nr, kontonummer, konto nummer, sachkonto, ucet, ucty, cislo uctu, cislo, compte, comptes, no compte, n compte, no de compte, numero, numero de compte, cuenta, n cuenta, codigo, conta, cod conta, conto, codice, cod, rekening, rek, rekeningnr, grootboek, grootboekrekening, tili, tilinro, lykill, bokhaldslykill, nr konta, numer konta, szamla, szamlaszam, fokonyvi szam, szla, cont, simbol, simbol cont, сметка, no сметки, конто, sifra, sifra konta, λογαριασμος, κωδικος, hesap, hesap kodu, kodu, hesap no, kod, счет, номер счета, код, рахунок, saskaita, saskaitos nr, konts, konta nr',
+  'code, account code, acc code, classificacao, classificacao contabil, clasificacion, account no, account number, account id, accountid, acct, acct no, acc no, acc, a c, ac, no, nr, num, number, nominal, nominal code, gl code, gl account, ledger code, konto, kontonr, konto nr, kontonummer, konto nummer, sachkonto, ucet, ucty, cislo uctu, cislo, compte, comptes, no compte, n compte, no de compte, numero, numero de compte, cuenta, n cuenta, codigo, conta, cod conta, conto, codice, cod, rekening, rek, rekeningnr, grootboek, grootboekrekening, tili, tilinro, lykill, bokhaldslykill, nr konta, numer konta, szamla, szamlaszam, fokonyvi szam, szla, cont, simbol, simbol cont, сметка, no сметки, конто, sifra, sifra konta, λογαριασμος, κωδικος, hesap, hesap kodu, kodu, hesap no, kod, счет, номер счета, код, рахунок, saskaita, saskaitos nr, konts, konta nr',
   '科目コード, 勘定コード, コード, 科目编码, 科目代码, 编号, 계정코드, 코드',
 );
 
@@ -127,6 +127,12 @@ export const RESULT = lexicon(
 export const PRINTED = lexicon(
   'printed, print, print date, run, run date, run on, report date, created, exported, export, output, generated, prepared, produced, extracted, as of time, gedruckt, druckdatum, erstellt, erstellt am, ausdruck, ausgabe, imprime, imprime le, edite, edite le, edition, tirage, emitido, emitida, emision, impreso, fecha de impresion, generado, impresso, emissao, stampato, stampa, data stampa, elaborato, afgedrukt, afdrukdatum, gemaakt, opgemaakt, utskriven, utskrivet, utskrift, utskriftsdatum, udskrevet, udskrift, dannet, skrevet ut, utskriftsdato, tulostettu, tulostuspaiva, prentad, utprentun, wydruk, wydrukowano, data wydruku, sporzadzono, wygenerowano, vytisteno, tisk, vytisk, datum tisku, vytlacene, tlac, datum tlace, nyomtatva, nyomtatas, keszult, kelt, tiparit, listat, data listarii, intocmit, отпечатано, отпечатан, изготвил, дата на печат, ispis, ispisano, datum ispisa, tiskano, izpis, izpisano, штампано, εκτυπωση, ημερομηνια εκτυπωσης, yazdirma, basim, dokum, dokum tarihi, rapor tarihi, duzenleme, напечатано, дата печати, сформирован, сформировано, распечатано, роздруковано, надруковано, сформовано, spausdinta, atspausdinta, sudaryta, izdrukats, drukats, sagatavots, prinditud, koostatud, valja trukitud',
   '出力, 出力日, 印刷, 印刷日, 作成日, 发行, 打印, 打印日期, 制表, 인쇄, 출력',
+);
+
+/** Says that what follows is a date, and not of what. */
+export const A_DATE = lexicon(
+  'date, datum, fecha, data, dato, pvm, paivays, tarih, dagsetning, dátum, datums, data i godzina, date heure, дата, ημερομηνια, kuupaev',
+  '日付, 日期, 날짜',
 );
 
 /** Stands before the day that a list is of. */
