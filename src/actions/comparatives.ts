@@ -4,7 +4,6 @@ import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
-import { matcher } from '@/core/openings/match';
 import { type Result, fail, ok, plural, problem } from '@/core/result';
 import { yearsOf } from '@/store/calendar';
 import { accountsOf, chartOf } from '@/store/chart';
@@ -17,7 +16,7 @@ import {
 } from '@/store/comparatives';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
-import { findPaper, matchMemory } from '@/store/papers';
+import { findPaper } from '@/store/papers';
 import { type BooksContext, booksAction, fileAction } from './action';
 import { amountsOn, columnReader } from './paper-reading';
 import { distinct, id, units } from './inputs';
@@ -140,10 +139,11 @@ export const takeComparatives = fileAction(
     const chart = await chartOf(tx, books.id);
     const stands = await comparativesOf(tx, books.id);
     const writings: ComparativeWriting[] = [];
-    const match = matcher(chart, await matchMemory(tx, books.id));
     let divided = 0;
     for (const take of takes) {
-      const read = amountsOn(rows.get(take.from) ?? [], paper, chart, match);
+      const column = rows.get(take.from);
+      if (column === undefined) continue;
+      const read = amountsOn(column, paper, chart);
       if (!read.ok) return read;
       divided = read.value.divided;
       writings.push(...replacing(stands, take.column, read.value.amounts));

@@ -1,10 +1,9 @@
 import { createHash } from 'node:crypto';
-import type { Match, OldAccount } from '@/core/openings/match';
 import type { RowFilter } from '@/core/openings/paper-list';
 import type { Creation, DecidedRow, Plan } from '@/core/openings/takeover';
 import type { Likeness } from '@/core/papers/alike';
 import type { PaperRow } from '@/core/papers/paper-row';
-import type { PaperSheet } from '@/core/papers/sheet';
+import type { MatchedSheet } from '@/workers/reading/sent';
 import type { Result } from '@/core/result';
 
 /** The rows of a paper, matched and decided. */
@@ -49,8 +48,7 @@ const READINGS = 2;
  */
 const emptyHold = () => ({
   weight: 0,
-  match: slots<(row: OldAccount) => Match>(1),
-  sheets: slots<Result<PaperSheet>>(READINGS),
+  sheets: slots<Result<MatchedSheet>>(READINGS),
   planned: slots<Planned>(1),
 });
 
@@ -69,7 +67,7 @@ export const holdOf = (booksId: number, paper: number): ReturnType<typeof emptyH
 };
 
 /** Keeps a reading of a paper, in the place of what was looked at longest ago. */
-export const keep = (booksId: number, paper: number, key: string, sheet: Result<PaperSheet>): void => {
+export const keep = (booksId: number, paper: number, key: string, sheet: Result<MatchedSheet>): void => {
   const hold = holdOf(booksId, paper);
   hold.sheets.set(key, sheet);
   if (sheet.ok) hold.weight = sheet.value.recognition.rows.reduce((all, row) => all + ROW_WEIGHT + row.text.length, 0);

@@ -3,8 +3,7 @@ import type { Account, AccountId } from '@/core/chart/account';
 import type { TextFormat } from '@/core/files/cells';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
-import { type Match, type OldAccount, matcher } from '@/core/openings/match';
-import { withNeighbours } from '@/core/openings/neighbours';
+import type { Match } from '@/core/openings/match';
 import { type RowFilter, rowsUnder } from '@/core/openings/paper-list';
 import { type Creation, planTakeOver, proposeCreations } from '@/core/openings/takeover';
 import { likenesses } from '@/core/papers/alike';
@@ -12,12 +11,12 @@ import type { Arrangement } from '@/core/papers/arrange';
 import { readingOf } from '@/core/papers/amount-columns';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Reading } from '@/core/papers/reading';
-import type { How, PaperSheet } from '@/core/papers/sheet';
+import type { How } from '@/core/papers/sheet';
 import { type Result, fail, ok } from '@/core/result';
 import { chartOf } from '@/store/chart';
 import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
 import { Aside, type BooksContext } from './action';
-import { received } from '@/workers/reading/sent';
+import { type MatchedSheet, received } from '@/workers/reading/sent';
 import { reading as pool } from './context';
 import { type Planned, holdOf, keep, keyed } from './paper-hold';
 
@@ -54,7 +53,7 @@ const sheetOf = async (
   { id, name }: Pick<OpenPaper, 'id' | 'name'>,
   { chart, key }: Beside,
   asked: Asked = PROPOSED,
-): Promise<Result<PaperSheet>> => {
+): Promise<Result<MatchedSheet>> => {
   const own = keyed(key, asked);
   const known = holdOf(books.id, id).sheets.get(own);
   if (known !== undefined) return known;
@@ -69,7 +68,7 @@ const sheetOf = async (
 /** A file's proposal, read before it is a paper. */
 interface FirstReading {
   readonly key: string;
-  readonly sheet: PaperSheet;
+  readonly sheet: MatchedSheet;
 }
 
 /** Gathers what the first reading of a file needs; the reading itself, in the pool, is done outside the transaction. */
@@ -93,13 +92,14 @@ export const keepFirst = (booksId: number, paper: number, { key, sheet }: FirstR
   keep(booksId, paper, key, ok(sheet));
 
 export interface ReadPaper extends Planned {
-  readonly sheet: PaperSheet;
+  readonly sheet: MatchedSheet;
   /** The paper whose reading is used again, while nobody changed it for this one. */
   readonly likePaper: string | null;
 }
 
 /** A paper that was stored and does not read any more, since limits have changed: it has no rows, and says why. */
-const unreadable = ({ problems }: { readonly problems: readonly { readonly message: string }[] }): PaperSheet => ({
+const unreadable = ({ problems }: { readonly problems: readonly { readonly message: string }[] }): MatchedSheet => ({
+  match: () => ({ kind: 'unmatched', why: '', candidates: [] }),
   recognition: {
     reading: { sheet: 0, header: -1, columns: [], style: '1,234.56', convention: 'written', asAccount: {} },
     reasons: [],
@@ -127,29 +127,16 @@ export const readStored = async (
   chart: readonly Account[],
   stands: ReadonlyMap<AccountId, Minor>,
 ): Promise<ReadPaper> => {
-  const { tx, books } = context;
+  const { books } = context;
   const beside = await besideOf(context, chart);
   const { read, likePaper } = await asDecided(context, paper, beside);
   const sheet = read.ok ? read.value : unreadable(read);
-  const hold = holdOf(books.id, paper.id);
-  const match =
-    hold.match.get(beside.key) ?? hold.match.set(beside.key, matcher(chart, await matchMemory(tx, books.id)));
   const { rows, reading } = sheet.recognition;
   return {
     sheet,
     likePaper,
-    ...hold.planned.make(keyed(beside.key, reading, [...paper.decisions], [...stands]), () =>
-      planned(
-        rows,
-        withNeighbours(
-          rows.filter(({ kind }) => kind === 'account'),
-          chart,
-          match,
-        ),
-        paper.decisions,
-        chart,
-        stands,
-      ),
+    ...holdOf(books.id, paper.id).planned.make(keyed(beside.key, reading, [...paper.decisions], [...stands]), () =>
+      planned(rows, sheet.match, paper.decisions, chart, stands),
     ),
   };
 };
@@ -159,7 +146,7 @@ const asDecided = async (
   context: BooksContext,
   paper: OpenPaper,
   beside: Beside,
-): Promise<{ readonly read: Result<PaperSheet>; readonly likePaper: string | null }> => {
+): Promise<{ readonly read: Result<MatchedSheet>; readonly likePaper: string | null }> => {
   const own = paper.reading;
   if (own !== null)
     return {
@@ -215,7 +202,7 @@ export const proposalFor = async (
   sheet: number,
   header: number | undefined,
   arrangement: Arrangement | null | undefined,
-): Promise<Result<PaperSheet>> =>
+): Promise<Result<MatchedSheet>> =>
   sheetOf(context, paper, await besideOf(context, chart), {
     format,
     how:
@@ -230,14 +217,14 @@ export const proposalAround = async (
   paper: OpenPaper,
   chart: readonly Account[],
   reading: Reading,
-): Promise<Result<PaperSheet>> =>
+): Promise<Result<MatchedSheet>> =>
   sheetOf(context, paper, await besideOf(context, chart), {
     format: reading.format ?? {},
     how: { kind: 'around', reading },
   });
 
 /** The rows of columns of a paper, each read as a balance column; `null` stands for the amounts as the paper is read. */
-type ColumnRows = ReadonlyMap<number | null, readonly PaperRow[]>;
+type ColumnRows = ReadonlyMap<number | null, MatchedSheet>;
 
 /** Gathers what the reading of columns needs; the reading itself, one column after the other, is done outside the transaction. */
 export const columnReader = async (
@@ -249,7 +236,8 @@ export const columnReader = async (
   const { tx, books } = context;
   const own = await asDecided(context, paper, await besideOf(context, chart));
   if (!own.read.ok) return () => Promise.resolve(own.read.ok ? ok(new Map()) : own.read);
-  const { recognition } = own.read.value;
+  const { value } = own.read;
+  const { recognition } = value;
   const given = {
     bytes: await paperContent(tx, books.id, paper.id),
     name: paper.name,
@@ -259,13 +247,13 @@ export const columnReader = async (
     memory: await matchMemory(tx, books.id),
   };
   return async () => {
-    const found = new Map<number | null, readonly PaperRow[]>([[null, recognition.rows]]);
+    const found = new Map<number | null, MatchedSheet>([[null, value]]);
     for (const column of columns) {
       if (column === null) continue;
       const reading = readingOf(recognition.reading, column);
       const sent = await pool().read('paper', { ...given, how: { kind: 'as', reading, infer: true } });
       if (!sent.ok) return sent;
-      found.set(column, received(sent.value).recognition.rows);
+      found.set(column, received(sent.value));
     }
     return ok(found);
   };
@@ -276,10 +264,9 @@ export const columnReader = async (
  * divided go nowhere, because their parts are of other amounts.
  */
 export const amountsOn = (
-  rows: readonly PaperRow[],
+  { recognition: { rows }, match }: MatchedSheet,
   paper: OpenPaper,
   chart: readonly Account[],
-  match: (row: OldAccount) => Match,
 ): Result<{ readonly amounts: ReadonlyMap<AccountId, Minor>; readonly divided: number }> => {
   const decisions = [...paper.decisions];
   const divided = new Set(decisions.flatMap(([row, { kind }]) => (kind === 'split' ? [row] : [])));

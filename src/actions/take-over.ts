@@ -2,8 +2,7 @@
 
 import { z } from 'zod';
 import { type Account, type AccountId, PLAIN_ACCOUNT, accountId, called, chartIndex } from '@/core/chart/account';
-import { contraByName } from '@/core/chart/infer';
-import { typeOf } from '@/core/chart/classes';
+import { contraByName, roleByName } from '@/core/chart/infer';
 import { type Minor, NIL, add, onSide, sideOf } from '@/core/money/minor';
 import { headingsFor, nothingIn, partsOf } from '@/core/openings/takeover';
 import type { Part } from '@/core/openings/foreign';
@@ -99,7 +98,7 @@ export const takeOver = booksAction('takeOver', { paper: paperId, key: z.uuid() 
         classification,
         parent: parent ?? madeUnder.get(classification) ?? null,
         contra: contraByName(name, classification),
-        role: typeOf(classification) === 'asset' && /\bbank\b/i.test(name) ? ('bank' as const) : null,
+        role: roleByName(name, classification),
         origin,
       },
     },

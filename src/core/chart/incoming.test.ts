@@ -8,6 +8,7 @@ import { chartRows, readChartRows, recogniseChart } from './chart-file';
 import { copied } from './copy';
 import { applyEdits } from './edit';
 import { type Incoming, type IncomingRules, type RowChoice, planIncoming } from './incoming';
+import { roleByName } from './infer';
 import { lineByType, lineByWord, typeWordsIn, withTypes } from './type-words';
 import { readLines } from './lines';
 import { writeSaft } from './saft';
@@ -306,6 +307,21 @@ describe('words for types', () => {
       ['40', 'current-asset'],
     ]);
     expect(typeWordsIn(rows, { zork: 'cost-of-sales' }).find(({ key }) => key === 'zork')?.byHand).toBe(true);
+  });
+});
+
+describe('the role of an account made from a paper', () => {
+  it.each([
+    ['Girokonto Wattbank', 'bank'],
+    ['Běžný účet u banky', 'bank'],
+    ['普通預金', 'bank'],
+    ['Τράπεζα όψεως', 'bank'],
+    ['Bank charges', null],
+    ['Riverbank land', null],
+    ['Petty cash', null],
+  ])('of “%s” is told by what it is about', (name, role) => {
+    expect(roleByName(name, 'current-asset')).toBe(role);
+    expect(roleByName(name, 'operating-expense')).toBeNull();
   });
 });
 

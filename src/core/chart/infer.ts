@@ -2,7 +2,7 @@ import { folded } from '../words/folded';
 import { standsAgainst } from '../words/side-words';
 import { meantBy } from '../words/concepts/recogniser';
 import { quoted } from '../result';
-import { type Classification, classFacts, typeOf } from './classes';
+import { type AccountRole, type Classification, classFacts, typeOf } from './classes';
 import { type CodeScheme, lineByRange } from './scheme';
 import { type Inferred, WORD_LINE, isBroad, lineByType } from './type-words';
 
@@ -29,6 +29,19 @@ export const lineByName = (name: string): Inferred | undefined => {
 export const contraByName = (name: string, classification: Classification): boolean => {
   const type = typeOf(classification);
   return standsAgainst(name, type === 'asset' ? 'assets' : type === 'expense' ? 'costs' : 'credits');
+};
+
+/**
+ * The role that an account made from a paper gets: a bank account has one, in whatever language it is called so. Others are given
+ * on the page of roles, where a person sees what else would have them.
+ *
+ * @example roleByName('Girokonto Wattbank', 'current-asset') // 'bank'
+ */
+export const roleByName = (name: string, classification: Classification): AccountRole | null => {
+  const [first] = meantBy(name);
+  return typeOf(classification) === 'asset' && first?.concept.role === 'bank' && first.score >= SAYS_LINE
+    ? 'bank'
+    : null;
 };
 
 /**

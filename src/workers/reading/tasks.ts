@@ -14,8 +14,9 @@ import { packRows } from '@/core/papers/packed-rows';
 import type { Circumstances } from '@/core/papers/recognise';
 import { type How, paperSheet } from '@/core/papers/sheet';
 import { type Remembered, hintOf, matcher } from '@/core/openings/match';
+import { withNeighbours } from '@/core/openings/neighbours';
 import { type Result, fail, ok, problem } from '@/core/result';
-import type { SentSheet } from './sent';
+import { type SentSheet, packMatches } from './sent';
 
 /** A file to be read. */
 export interface Given {
@@ -87,10 +88,13 @@ export const tasks = (
   paper: async ({ bytes, name, format, how, circumstances, chart, memory }) => {
     const read = await readAnyPaper(bytes, name, format);
     if (!read.ok) return read;
-    const hint = hintOf(matcher(chart, memory), chart);
+    const match = matcher(chart, memory);
+    const hint = hintOf(match, chart);
     const { recognition, ...sheet } = paperSheet(read.value, how, { ...circumstances, hint }, name);
     const { rows, ...reading } = recognition;
-    return ok({ ...sheet, reading, rows: packRows(rows) });
+    const accounts = rows.filter(({ kind }) => kind === 'account');
+    const matches = packMatches(rows, withNeighbours(accounts, chart, match));
+    return ok({ ...sheet, reading, rows: packRows(rows), matches });
   },
   accounts: async ({ bytes, name, mapping, base }) => {
     const read = await readAnyPaper(bytes, name);
