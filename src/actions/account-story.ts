@@ -12,7 +12,7 @@ import { booksView } from './action';
 
 /** The margin for one account: what happened to it, to its figure and its comparatives, and the papers kept with it. */
 export const accountStory = (id: number, account: number) =>
-  booksView(id, async ({ tx, books }) => {
+  booksView('books.see', id, async ({ tx, books }) => {
     const years = (await yearsOf(tx, [books.id])).get(books.id) ?? [];
     const columns = new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label]));
     const say = (amount: Minor | null): string =>

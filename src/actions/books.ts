@@ -27,6 +27,7 @@ import { text } from './inputs';
 /** Makes a set of books with its first fiscal year, its chart from a starter, and an empty draft of the opening balances. */
 export const createBooks = action(
   'createBooks',
+  'books.make',
   z.object({
     name: companyName,
     legalForm,
@@ -118,6 +119,7 @@ export const createBooks = action(
 /** Deletes books that were never posted, after their name was typed. */
 export const removeBooks = booksAction(
   'removeBooks',
+  'books.remove',
   { typedName: text(1000) },
   async ({ tx, books }, { typedName }) => {
     if (await hasPosted(tx, books.id))

@@ -11,7 +11,7 @@ import { reading } from './context';
 import { fileName } from './inputs';
 
 export const exportCalendar = (id: number) =>
-  booksView(id, async ({ tx, books }) => ({
+  booksView('books.see', id, async ({ tx, books }) => ({
     name: `${books.name} calendar.csv`,
     content: toCsv(calendarRows((await yearsOf(tx, [books.id])).get(books.id) ?? [])),
   }));
@@ -46,7 +46,11 @@ export const readCalendarFile = async (
 ): Promise<Result<readonly BroughtYear[]>> => {
   const named = fileName.safeParse(name);
   if (!named.success) return fail(problem('file.name', 'The file has no name.'));
-  const standing = await booksView(id, async ({ tx, books }) => (await yearsOf(tx, [books.id])).get(books.id) ?? []);
+  const standing = await booksView(
+    'books.see',
+    id,
+    async ({ tx, books }) => (await yearsOf(tx, [books.id])).get(books.id) ?? [],
+  );
   if (standing === undefined)
     return fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
   const file = await reading().read('table', { bytes: content, name: named.data });

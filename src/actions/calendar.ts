@@ -22,6 +22,7 @@ import { id, int4, text } from './inputs';
  */
 export const setPeriods = booksAction(
   'setPeriods',
+  'calendar.change',
   {
     periods: z.array(id).min(1, 'Choose at least one period.').max(5000),
     state: z.enum(PERIOD_STATES),
@@ -73,6 +74,7 @@ export const setPeriods = booksAction(
  */
 export const drawCalendar = booksAction(
   'drawCalendar',
+  'calendar.change',
   {
     revision: int4,
     years: z.array(yearSchema).min(1, 'The books need a fiscal year.').max(150, 'A calendar has at most 150 years.'),
@@ -95,6 +97,7 @@ export const drawCalendar = booksAction(
  */
 export const moveCutover = booksAction(
   'moveCutover',
+  'calendar.change',
   { cutover: isoDate, completeUntil: maybeDate, trialBalance: maybeDate, was: isoDate },
   async (context, input) => {
     const { tx, books, actor, now } = context;

@@ -41,7 +41,7 @@ const takeOne = async (context: BooksContext, key: string): Promise<readonly Pro
 };
 
 /** Takes advice: all that is a matter of edits at once, the rest one after the other. What cannot be done is said and left. */
-export const takeAdvice = booksAction('takeAdvice', { keys }, async (context, input) => {
+export const takeAdvice = booksAction('takeAdvice', 'chart.change', { keys }, async (context, input) => {
   const standing = await adviceOf(context);
   const pieces = input.keys.flatMap((key) => standing.get(key) ?? []);
   const plain = pieces.filter(({ fix }) => fix.merges.length === 0 && fix.edits.length > 0);
@@ -71,6 +71,7 @@ export const takeAdvice = booksAction('takeAdvice', { keys }, async (context, in
 /** Sets advice aside with a reason that stays. */
 export const dismissAdvice = booksAction(
   'dismissAdvice',
+  'chart.change',
   {
     keys,
     reason: z
@@ -85,7 +86,7 @@ export const dismissAdvice = booksAction(
   },
 );
 
-export const recallAdvice = booksAction('recallAdvice', { keys }, async ({ tx, books }, input) => {
+export const recallAdvice = booksAction('recallAdvice', 'chart.change', { keys }, async ({ tx, books }, input) => {
   await deleteDismissals(tx, books.id, input.keys);
   return ok({});
 });

@@ -26,6 +26,7 @@ import { id, int4, text } from './inputs';
 /** Begins or extends the chart from answers. */
 export const takeAnswers = booksAction(
   'takeAnswers',
+  'chart.change',
   { answers, choices: choices.default(new Map() as ReadonlyMap<number, RowChoice>), clash: clash.default('keep') },
   (context, input) => beginFrom(context, input.answers, input.choices, { update: false, clash: input.clash }),
 );
@@ -33,6 +34,7 @@ export const takeAnswers = booksAction(
 /** Accounts out of typed or pasted lines; `under` is the code or name of the heading for lines that name none. */
 export const takeLines = booksAction(
   'takeLines',
+  'chart.change',
   {
     text: text(2_000_000),
     under: text(200),
@@ -103,6 +105,7 @@ const takePattern = async (
 /** Copies a chart, or branches of it, from other books or a template, with what else is wished. One transaction or nothing. */
 export const takeCopy = booksAction(
   'takeCopy',
+  'chart.change',
   {
     from: sourceRef,
     branches: z.array(int4).max(50_000).nullable(),
@@ -192,6 +195,7 @@ export const takeCopy = booksAction(
 /** Keeps this chart, with what goes with it, as a template of the practice; one of the same name is replaced. */
 export const saveTemplate = booksAction(
   'saveTemplate',
+  'chart.change',
   { name: text(120).trim().min(1, 'Give the template a name.') },
   async (context, input) => {
     const { tx, books, actor, now } = context;
@@ -205,7 +209,12 @@ export const saveTemplate = booksAction(
   },
 );
 
-export const removeTemplate = action('removeTemplate', z.object({ id }), async ({ tx, actor }, { id }) => {
-  await deleteTemplate(tx, actor.practice, id);
-  return ok({});
-});
+export const removeTemplate = action(
+  'removeTemplate',
+  'practice.change',
+  z.object({ id }),
+  async ({ tx, actor }, { id }) => {
+    await deleteTemplate(tx, actor.practice, id);
+    return ok({});
+  },
+);

@@ -21,6 +21,7 @@ const importWish = z.object({
 /** Takes over all good rows of a list of accounts, read as the preview read it; remembers how it is read. */
 export const takeAccounts = fileAction(
   'takeAccounts',
+  'chart.change',
   {
     name: fileName,
     content: fileContent,
@@ -37,7 +38,7 @@ export const takeAccounts = fileAction(
 
 /** How files with this header were last read in this practice; undefined when none was. */
 export const rememberedMapping = (asked: string) =>
-  view(async ({ tx, actor }) => {
+  view('practice.see', async ({ tx, actor }) => {
     const signature = text(600).safeParse(asked);
     if (!signature.success) return undefined;
     const parsed = mapping.safeParse(await findMapping(tx, actor.practice, signature.data));

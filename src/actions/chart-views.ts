@@ -37,7 +37,7 @@ const answersOf = ({ books, currencies }: Pick<BooksState, 'books' | 'currencies
 
 /** The chart as the sheet edits it. */
 export const chartView = (id: number) =>
-  page(id, async ({ tx, books }, state) => ({
+  page('books.see', id, async ({ tx, books }, state) => ({
     currencies: state.currencies,
     settings: books.chart,
     taxCodes: (await taxCodesOf(tx, books.id)).map(({ code, name }) => ({ code, name })),
@@ -46,10 +46,10 @@ export const chartView = (id: number) =>
   }));
 
 export const chartStatementsView = (id: number) =>
-  page(id, ({ books }, state) => asStatements(state.accounts, state.amounts, books.chart.scheme));
+  page('books.see', id, ({ books }, state) => asStatements(state.accounts, state.amounts, books.chart.scheme));
 
 export const chartRolesView = (id: number) =>
-  page(id, (_, state) => ({
+  page('books.see', id, (_, state) => ({
     roles: asRoles(
       state.accounts.filter(({ heading }) => !heading),
       neededRoles(answersOf(state)),
@@ -59,7 +59,7 @@ export const chartRolesView = (id: number) =>
 const MONEY: readonly Account['role'][] = ['bank', 'cash', 'card'];
 
 export const moneyView = (id: number) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const details = await bankDetailsOf(tx, books.id);
     return {
       currencies: state.currencies,
@@ -76,7 +76,7 @@ export const moneyView = (id: number) =>
   });
 
 export const taxView = (id: number) =>
-  page(id, async ({ tx, books }, state) => ({
+  page('books.see', id, async ({ tx, books }, state) => ({
     country: books.country,
     firstDay: state.years[0]?.start.toString() ?? openingDate(books.cutover).toString(),
     codes: await taxCodesOf(tx, books.id),
@@ -84,7 +84,7 @@ export const taxView = (id: number) =>
   }));
 
 export const codesView = (id: number) =>
-  page(id, ({ books }, state) => ({ settings: books.chart, accounts: state.accounts }));
+  page('books.see', id, ({ books }, state) => ({ settings: books.chart, accounts: state.accounts }));
 
 const tidyFrom = async ({ tx, books }: BooksContext, state: BooksState): Promise<Omit<TidyState, 'index'>> => ({
   chart: state.accounts,
@@ -102,7 +102,7 @@ export const tidyStateOf = async (context: BooksContext): Promise<Omit<TidyState
 export type AdviceView = Omit<Advice, 'fix'> & { readonly label: string; readonly byHand: boolean };
 
 export const tidyView = (id: number) =>
-  page(id, async (context, state) => {
+  page('books.see', id, async (context, state) => {
     const dismissed = new Map((await dismissalsOf(context.tx, context.books.id)).map((one) => [one.key, one]));
     const advice = tidy(await tidyFrom(context, state)).map(
       ({ fix, ...rest }): AdviceView & { readonly dismissal: { reason: string; by: string; at: string } | null } => ({
@@ -117,7 +117,7 @@ export const tidyView = (id: number) =>
 
 /** For beginning or extending a chart: what stands, and what the preview of anything brought has to know. */
 export const beginView = (id: number) =>
-  page(id, async (context, state) => ({
+  page('books.see', id, async (context, state) => ({
     accounts: state.accounts,
     rules: await incomingRules(context, { update: false, clash: 'keep' }),
     answers: answersOf(state),
@@ -127,7 +127,7 @@ export const beginView = (id: number) =>
 
 /** What there is to copy from, and the one chosen. */
 export const copyView = (id: number, from?: { readonly kind: string; readonly id: number }) =>
-  page(id, async (context, state) => {
+  page('books.see', id, async (context, state) => {
     const { tx, actor, books } = context;
     const ref = sourceRef.safeParse(from);
     const others = (await allBooks(tx, actor.practice)).filter((one) => one.id !== books.id && !one.archived);
@@ -152,7 +152,7 @@ export const isChartFormat = (text: string): text is ChartFormat => text === 'cs
 
 /** The chart as a file of an open format, which the import reads back. */
 export const exportChart = (id: number, format: ChartFormat) =>
-  booksView(id, async (context) => {
+  booksView('books.see', id, async (context) => {
     const { tx, books, now } = context;
     const { accounts, years } = await stateOf(tx, books);
     const name = `${books.name} chart.${format}`;
@@ -182,7 +182,7 @@ export const exportChart = (id: number, format: ChartFormat) =>
 
 /** Everything for a chart on paper: the tree with what a reader wants to see of each account. */
 export const chartPrintView = (id: number) =>
-  page(id, (_, state) => ({
+  page('books.see', id, (_, state) => ({
     rows: inTreeOrder(state.accounts).map(({ account, depth }) => ({
       account,
       depth,

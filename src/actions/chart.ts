@@ -20,7 +20,7 @@ import { mergeInto } from './chart-merge';
 import { id } from './inputs';
 
 /** Carries edits of the sheet out: all, or none with a problem for each that cannot be. */
-export const editChart = booksAction('editChart', { edits }, async (context, input) => {
+export const editChart = booksAction('editChart', 'chart.change', { edits }, async (context, input) => {
   const done = await carryOut(context, input.edits);
   return done.ok ? ok({ ids: [...done.value.ids] }) : done;
 });
@@ -43,7 +43,7 @@ const PLAIN = fields.partial({
   origin: true,
 }).shape;
 
-export const addAccount = booksAction('addAccount', PLAIN, async (context, input) => {
+export const addAccount = booksAction('addAccount', 'chart.change', PLAIN, async (context, input) => {
   const given = Object.fromEntries(Object.entries(input).filter(([, value]) => value !== undefined));
   const id = accountId(-1);
   const done = await carryOut(context, [{ kind: 'add', id, account: { ...PLAIN_ACCOUNT, ...given } as AccountFields }]);
@@ -57,6 +57,7 @@ const unknownAccount = fail(
 /** Changes any of an account's fields; what is not given stays. Under another heading it stands on that heading's statement line. */
 export const changeAccount = booksAction(
   'changeAccount',
+  'chart.change',
   { id: account, change: fields.partial() },
   async (context, input) => {
     const chart = await chartOf(context.tx, context.books.id);
@@ -73,7 +74,7 @@ export const changeAccount = booksAction(
 );
 
 /** Deletes an account that nothing uses; otherwise says by what it is used. */
-export const removeAccount = booksAction('removeAccount', { id: account }, async (context, input) => {
+export const removeAccount = booksAction('removeAccount', 'chart.change', { id: account }, async (context, input) => {
   const done = await carryOut(context, [{ kind: 'remove', id: input.id }]);
   return done.ok ? ok({}) : fail(...ofOne(done));
 });
@@ -81,6 +82,7 @@ export const removeAccount = booksAction('removeAccount', { id: account }, async
 /** Merges one account into another: unposted figures move; a posted one stays on the old account, which is then inactive. */
 export const mergeAccounts = booksAction(
   'mergeAccounts',
+  'chart.change',
   { from: account, into: account },
   async (context, { from, into }) => mergeInto(context, from, into),
 );
@@ -88,6 +90,7 @@ export const mergeAccounts = booksAction(
 /** Keeps a paper with an account in its margin, or no longer. */
 export const attachPaper = booksAction(
   'attachPaper',
+  'chart.change',
   { account, paper: id, keep: z.boolean() },
   async ({ tx, books, actor, now }, input) => {
     const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
@@ -109,7 +112,7 @@ export const attachPaper = booksAction(
 );
 
 /** Bank details of an account that holds money. */
-export const saveBank = booksAction('saveBank', { account, bank }, async (context, input) => {
+export const saveBank = booksAction('saveBank', 'chart.change', { account, bank }, async (context, input) => {
   const { tx, books, actor, now } = context;
   const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
   if (found === undefined) return unknownAccount;
@@ -133,6 +136,7 @@ const MONEY_ROLES = { bank: 'current-asset', cash: 'current-asset', card: 'curre
 /** Several bank, cash or card accounts in one go, each with its details. */
 export const addMoneyAccounts = booksAction(
   'addMoneyAccounts',
+  'chart.change',
   {
     accounts: z
       .array(
@@ -199,18 +203,24 @@ const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<vo
   record(tx, books.id, 'books', [books.id], what, actor.person, now);
 
 /** How codes are built, or null when they are not to be questioned. */
-export const saveScheme = booksAction('saveScheme', { scheme: scheme.nullable() }, async (context, input) => {
-  const given: CodeScheme | null = input.scheme;
-  const wrong = given === null ? [] : schemeProblems(given);
-  if (wrong.length > 0) return fail(...wrong);
-  await updateChartSettings(context.tx, context.books.id, { scheme: given });
-  await note(context, given === null ? 'account codes as they come' : 'the scheme of account codes changed');
-  return ok({});
-});
+export const saveScheme = booksAction(
+  'saveScheme',
+  'chart.change',
+  { scheme: scheme.nullable() },
+  async (context, input) => {
+    const given: CodeScheme | null = input.scheme;
+    const wrong = given === null ? [] : schemeProblems(given);
+    if (wrong.length > 0) return fail(...wrong);
+    await updateChartSettings(context.tx, context.books.id, { scheme: given });
+    await note(context, given === null ? 'account codes as they come' : 'the scheme of account codes changed');
+    return ok({});
+  },
+);
 
 /** Whether accounts need codes and whether they are shown. */
 export const setCodes = booksAction(
   'setCodes',
+  'chart.change',
   { codes: z.enum(['required', 'optional']).optional(), shown: z.boolean().optional() },
   async (context, input) => {
     if (input.codes === 'required') {
@@ -237,6 +247,7 @@ export const setCodes = booksAction(
 /** New codes for a branch, as `renumber` in core lays them out; the preview is that same function. */
 export const renumberBranch = booksAction(
   'renumberBranch',
+  'chart.change',
   { branch: account.nullable(), start: z.string().max(20), step: z.int().min(1).max(100_000) },
   async (context, input) => {
     const chart = await chartOf(context.tx, context.books.id);

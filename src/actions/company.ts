@@ -55,6 +55,7 @@ const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Pr
  */
 export const changeFact = booksAction(
   'changeFact',
+  'company.change',
   { field: z.enum(FACT_NAMES), was: z.unknown(), now: z.unknown() },
   async (context, input) => {
     const { tx, books, actor, now } = context;
@@ -95,6 +96,7 @@ export const changeFact = booksAction(
 /** Sets the logo: what was drawn of the file, and never the file itself, which may hold more than a picture. */
 export const setLogo = fileAction(
   'setLogo',
+  'company.change',
   { content: fileContent },
   (_, { content }) =>
     () =>
@@ -106,7 +108,7 @@ export const setLogo = fileAction(
   },
 );
 
-export const removeLogo = booksAction('removeLogo', {}, async ({ tx, books, actor, now }) => {
+export const removeLogo = booksAction('removeLogo', 'company.change', {}, async ({ tx, books, actor, now }) => {
   await putLogo(tx, books.id, undefined, now);
   await record(tx, books.id, 'books', [books.id], 'Logo taken away', actor.person, now);
   return ok({});
@@ -115,6 +117,7 @@ export const removeLogo = booksAction('removeLogo', {}, async ({ tx, books, acto
 /** Hides books from the board or brings them back; nothing in them changes. */
 export const archiveBooks = booksAction(
   'archiveBooks',
+  'books.archive',
   { archived: z.boolean() },
   async ({ tx, books, actor, now }, { archived }) => {
     if (archived !== books.archived) {

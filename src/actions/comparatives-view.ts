@@ -7,7 +7,7 @@ import { page } from './frame-view';
 
 /** The comparatives of the opening position: its columns, and every posting account with its figure and what is entered. */
 export const comparativesView = (id: number) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const entered = await comparativesOf(tx, books.id);
     return {
       columns: comparativeColumns(state.years, books.cutover),

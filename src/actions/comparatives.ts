@@ -52,6 +52,7 @@ const recorded = async ({ tx, books, actor, now }: BooksContext, what: string): 
  */
 export const saveComparatives = booksAction(
   'saveComparatives',
+  'openings.change',
   {
     entries: z
       .array(z.object({ account: id.transform(accountId), column, from: amount, to: amount }))
@@ -110,6 +111,7 @@ const replacing = (
  */
 export const takeComparatives = fileAction(
   'takeComparatives',
+  'openings.change',
   {
     paper: id,
     takes: z
@@ -161,6 +163,7 @@ export const takeComparatives = fileAction(
 /** Takes a taking over of comparatives back, where nobody changed the amounts since. */
 export const undoComparatives = booksAction(
   'undoComparatives',
+  'openings.change',
   { batch: z.uuid() },
   async (context, { batch }): Promise<Result<{ readonly undone: number; readonly kept: number }>> => {
     const { tx, books, actor, now, newId } = context;

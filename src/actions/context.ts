@@ -1,23 +1,34 @@
 import { randomUUID } from 'node:crypto';
 import pino from 'pino';
+import type { Acting } from '@/core/access/roles';
 import type { Database } from '@/store/database';
 import { withoutFigures } from './database-errors';
 import { openFromEnvironment } from '@/store/open';
 import { type Reading, WORKER, readingPool } from '@/workers/reading/pool';
 
 /** Who acts. */
-export interface Actor {
+export interface Actor extends Acting {
   readonly person: number;
-  readonly practice: number;
 }
 
-/** The one place that says who acts. Until people sign in, it is the practice's one person, and the server listens on loopback only. */
-export const actor = (): Promise<Actor> => Promise.resolve({ person: 1, practice: 1 });
+const OWNER: Actor = { person: 1, practice: 1, role: 'owner' };
+
+/**
+ * The one place that says who acts. Until people sign in, it is the practice's one person, its owner, and the server listens on
+ * loopback only.
+ */
+export const actor = (): Promise<Actor> => Promise.resolve(shared.bathronActor ?? OWNER);
+
+/** Tests act as somebody else; undefined is the owner again. */
+export const actAs = (given: Actor | undefined): void => {
+  if (given === undefined) delete shared.bathronActor;
+  else shared.bathronActor = given;
+};
 
 export const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 // One per process, also when a bundler loads this module more than once.
-const shared = globalThis as { bathronDatabase?: Promise<Database>; bathronReading?: Reading };
+const shared = globalThis as { bathronActor?: Actor; bathronDatabase?: Promise<Database>; bathronReading?: Reading };
 
 const compromised = (error: Error): void => {
   log.fatal({ error }, 'the lock on the data directory was lost; stopping rather than risking the data');

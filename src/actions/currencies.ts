@@ -46,7 +46,7 @@ const partOff = (books: BooksContext['books']): readonly Problem[] =>
 const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
   record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
 
-export const switchOn = booksAction('switchOn', { currency }, async (context, input) => {
+export const switchOn = booksAction('switchOn', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books, actor, now } = context;
   const off = partOff(books);
   if (off.length > 0) return fail(...off);
@@ -62,7 +62,7 @@ export const switchOn = booksAction('switchOn', { currency }, async (context, in
 });
 
 /** Switches a currency off that nothing uses: no account is kept in it. Its rates stay; they harm nobody. */
-export const switchOff = booksAction('switchOff', { currency }, async (context, input) => {
+export const switchOff = booksAction('switchOff', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
   const used = (await chartOf(tx, books.id)).filter((account) => account.currency === input.currency);
   if (used.length > 0)
@@ -92,6 +92,7 @@ export const switchOff = booksAction('switchOff', { currency }, async (context, 
 /** Rounding rule and how old a rate may be; what is not given stays as it is. */
 export const changeMoneyRules = booksAction(
   'changeMoneyRules',
+  'currencies.change',
   {
     rounding: z.enum(ROUNDING_IDS).optional(),
     rateDays: z
@@ -113,7 +114,7 @@ export const changeMoneyRules = booksAction(
 );
 
 /** Changes the base currency, as long as nothing is stated in it. */
-export const changeBase = booksAction('changeBase', { currency }, async (context, input) => {
+export const changeBase = booksAction('changeBase', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
   if (input.currency === books.currency) return ok({});
   if (await hasPosted(tx, books.id))
@@ -150,6 +151,7 @@ export const changeBase = booksAction('changeBase', { currency }, async (context
 /** A rate as it was typed, in either direction. A doubtful one is questioned once and wants a second press. */
 export const saveRate = booksAction(
   'saveRate',
+  'currencies.change',
   { date: isoDate, unit: currency, quote: currency, typed: text(60), evenIfDoubtful: z.boolean() },
   async (context, input) => {
     const { tx, books, actor, now } = context;
@@ -178,6 +180,7 @@ export const saveRate = booksAction(
 
 export const removeRate = booksAction(
   'removeRate',
+  'currencies.change',
   { date: isoDate, unit: currency, quote: currency },
   async (context, input) => {
     const { tx, books } = context;
@@ -194,6 +197,7 @@ export const removeRate = booksAction(
  */
 export const chooseExchangeAccount = booksAction(
   'chooseExchangeAccount',
+  'currencies.change',
   { role: z.enum(EXCHANGE_ROLES), account: id.transform(accountId).nullable() },
   async (context, input) => {
     const chart = await chartOf(context.tx, context.books.id);

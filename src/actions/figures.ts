@@ -51,6 +51,7 @@ export type Saved =
  */
 export const saveFigures = booksAction(
   'saveFigures',
+  'openings.change',
   {
     set: id,
     entries: z

@@ -1,3 +1,4 @@
+import type { Deed } from '@/core/access/deeds';
 import { openingDate } from '@/core/calendar/cutover';
 import type { DateStyle } from '@/core/calendar/dates';
 import type { Colour, Purpose } from '@/core/company/facts';
@@ -59,10 +60,11 @@ export const frameOf = (state: BooksState): FrameView => {
 
 /** A page inside a set of books: its frame, and what `run` adds. */
 export const page = <T extends object>(
+  may: Deed,
   id: number,
   run: (context: BooksContext, state: BooksState) => Promise<T> | T,
 ): Promise<({ readonly frame: FrameView } & T) | undefined> =>
-  booksView(id, async (context) => {
+  booksView(may, id, async (context) => {
     const state = await stateOf(context.tx, context.books);
     return { frame: frameOf(state), ...(await run(context, state)) };
   });

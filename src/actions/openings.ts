@@ -19,63 +19,71 @@ import { id, text } from './inputs';
  * Posts the draft as one journal of *target minus what stands*, dated the day before the cutover date; only without
  * blockers, and once: `set` names the draft that was looked at, so a second press, tab or retry finds it posted.
  */
-export const postOpenings = booksAction('postOpenings', { set: id }, async ({ tx, books, actor, now }, input) => {
-  const set = await currentSet(tx, books.id);
-  if (set?.id !== input.set || set.state !== 'draft')
-    return fail(
-      problem(
-        'openings.already-posted',
-        'These opening balances were already posted. Nothing was posted a second time.',
-      ),
+export const postOpenings = booksAction(
+  'postOpenings',
+  'openings.post',
+  { set: id },
+  async ({ tx, books, actor, now }, input) => {
+    const set = await currentSet(tx, books.id);
+    if (set?.id !== input.set || set.state !== 'draft')
+      return fail(
+        problem(
+          'openings.already-posted',
+          'These opening balances were already posted. Nothing was posted a second time.',
+        ),
+      );
+    const state = await stateOf(tx, books);
+    const blocking = blockers(state.proof);
+    if (blocking.length > 0)
+      return fail(
+        ...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)),
+      );
+    const lines = postingLines(
+      positionsOf(state.amounts, await partsOfSet(tx, books.id, set.id)),
+      await ledgerPositions(tx, books.id),
     );
-  const state = await stateOf(tx, books);
-  const blocking = blockers(state.proof);
-  if (blocking.length > 0)
-    return fail(...blocking.map((check) => problem(check.id, `Not posted: ${check.findings[0]?.what ?? check.title}`)));
-  const lines = postingLines(
-    positionsOf(state.amounts, await partsOfSet(tx, books.id, set.id)),
-    await ledgerPositions(tx, books.id),
-  );
-  const date = openingDate(books.cutover);
-  const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(
-    state.years.flatMap((year) => year.periods),
-    date,
-  );
-  if (!(await markPosted(tx, books.id, set.id)))
-    return fail(
-      problem(
-        'openings.already-posted',
-        'These opening balances were already posted. Nothing was posted a second time.',
-      ),
+    const date = openingDate(books.cutover);
+    const period = periodOf<Pick<Period, 'start' | 'end'> & { readonly id: number }>(
+      state.years.flatMap((year) => year.periods),
+      date,
     );
-  const description =
-    set.version === 1
-      ? `Opening balances at close of ${writeDate(date)}`
-      : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
-  const number = await postJournal(
-    tx,
-    books.id,
-    { date, periodId: period?.id ?? null, description, openingSetId: set.id },
-    lines,
-    actor.person,
-    now,
-  );
-  const { debits } = totalsOf(lines.map((line) => line.amount));
-  await record(
-    tx,
-    books.id,
-    'openings',
-    [set.id],
-    `version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${formatMinor(debits, state.digits, books.style)} ${books.currency} on each side`,
-    actor.person,
-    now,
-  );
-  return ok({ number, lines: lines.length });
-});
+    if (!(await markPosted(tx, books.id, set.id)))
+      return fail(
+        problem(
+          'openings.already-posted',
+          'These opening balances were already posted. Nothing was posted a second time.',
+        ),
+      );
+    const description =
+      set.version === 1
+        ? `Opening balances at close of ${writeDate(date)}`
+        : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
+    const number = await postJournal(
+      tx,
+      books.id,
+      { date, periodId: period?.id ?? null, description, openingSetId: set.id },
+      lines,
+      actor.person,
+      now,
+    );
+    const { debits } = totalsOf(lines.map((line) => line.amount));
+    await record(
+      tx,
+      books.id,
+      'openings',
+      [set.id],
+      `version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${formatMinor(debits, state.digits, books.style)} ${books.currency} on each side`,
+      actor.person,
+      now,
+    );
+    return ok({ number, lines: lines.length });
+  },
+);
 
 /** Opens a correction: a new draft that begins as the posted version. */
 export const openCorrection = booksAction(
   'openCorrection',
+  'openings.correct',
   {
     reason: text(300).trim().min(3, 'Say in a few words why the opening balances change.'),
   },
@@ -103,6 +111,7 @@ export const openCorrection = booksAction(
 /** Takes an open correction back; the posted version counts again. */
 export const discardCorrection = booksAction(
   'discardCorrection',
+  'openings.correct',
   { set: id },
   async ({ tx, books, actor, now }, input) => {
     const set = await currentSet(tx, books.id);

@@ -43,6 +43,7 @@ const decision = z.discriminatedUnion('kind', [
 /** Decides about rows of a paper, or (null) takes a decision back; says which row waits next. */
 export const decideRows = booksAction(
   'decideRows',
+  'papers.change',
   {
     paper: paperId,
     rows: z.array(z.int().positive().max(MOST_ROWS)).min(1).max(MOST_ROWS),
@@ -134,28 +135,33 @@ const splitProblems = (
 };
 
 /** Decides at once that every row still undecided gets an account of its own, as proposed; each can be changed before the take-over. */
-export const createUndecided = booksAction('createUndecided', { paper: paperId }, async (context, input) => {
-  const paper = await findOpen(context, input.paper);
-  if (!paper.ok) return paper;
-  const { tx, books } = context;
-  const chart = await chartOf(tx, books.id);
-  const {
-    sheet: { recognition },
-    plan,
-    proposals: propose,
-  } = await readStored(context, paper.value, chart, await standsIn(context));
-  const proposals = propose();
-  await saveReading(tx, books.id, input.paper, recognition.reading);
-  await writeDecisions(
-    tx,
-    books.id,
-    input.paper,
-    new Map(
-      plan.undecided.flatMap(({ row }) => {
-        const proposal = proposals.get(row.row);
-        return proposal === undefined ? [] : [[row.row, proposal] as const];
-      }),
-    ),
-  );
-  return ok({ decided: plan.undecided.length });
-});
+export const createUndecided = booksAction(
+  'createUndecided',
+  'papers.change',
+  { paper: paperId },
+  async (context, input) => {
+    const paper = await findOpen(context, input.paper);
+    if (!paper.ok) return paper;
+    const { tx, books } = context;
+    const chart = await chartOf(tx, books.id);
+    const {
+      sheet: { recognition },
+      plan,
+      proposals: propose,
+    } = await readStored(context, paper.value, chart, await standsIn(context));
+    const proposals = propose();
+    await saveReading(tx, books.id, input.paper, recognition.reading);
+    await writeDecisions(
+      tx,
+      books.id,
+      input.paper,
+      new Map(
+        plan.undecided.flatMap(({ row }) => {
+          const proposal = proposals.get(row.row);
+          return proposal === undefined ? [] : [[row.row, proposal] as const];
+        }),
+      ),
+    );
+    return ok({ decided: plan.undecided.length });
+  },
+);

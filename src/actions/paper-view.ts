@@ -151,7 +151,7 @@ const planView = ({ plan, sheet: { recognition } }: ReadPaper): PlanView => {
 
 /** A paper as its page shows it, beginning at a row: the one asked for, else the first that waits for a decision. */
 export const paperView = (id: number, paperId: number, row?: number) =>
-  page(id, async (context, state) => {
+  page('books.see', id, async (context, state) => {
     const { tx, books } = context;
     const paper = await findPaper(tx, books.id, paperId);
     if (paper === undefined) return { paper: null, accounts: [] };
@@ -205,20 +205,24 @@ export const paperRowsView = (
   filter: RowFilter,
   at: { readonly page: number } | { readonly row: number },
 ) =>
-  booksView(id, async (context): Promise<{ readonly rows: RowPage; readonly row: RowView | null } | undefined> => {
-    const { tx, books } = context;
-    const paper = await findPaper(tx, books.id, paperId);
-    if (paper === undefined) return undefined;
-    const stands = (await currentAmounts(tx, [books.id])).get(books.id)?.amounts ?? new Map<AccountId, Minor>();
-    const read = await readStored(context, paper, await chartOf(tx, books.id), stands);
-    return 'page' in at
-      ? { rows: pageOf(read, filter, at.page), row: null }
-      : { rows: pageAround(read, filter, at.row), row: rowAt(read, at.row) };
-  });
+  booksView(
+    'books.see',
+    id,
+    async (context): Promise<{ readonly rows: RowPage; readonly row: RowView | null } | undefined> => {
+      const { tx, books } = context;
+      const paper = await findPaper(tx, books.id, paperId);
+      if (paper === undefined) return undefined;
+      const stands = (await currentAmounts(tx, [books.id])).get(books.id)?.amounts ?? new Map<AccountId, Minor>();
+      const read = await readStored(context, paper, await chartOf(tx, books.id), stands);
+      return 'page' in at
+        ? { rows: pageOf(read, filter, at.page), row: null }
+        : { rows: pageAround(read, filter, at.row), row: rowAt(read, at.row) };
+    },
+  );
 
 /** The whole of a paper with what becomes of each row, for files. */
 export const wholePaper = (id: number, paperId: number) =>
-  page(id, async (context, state) => {
+  page('books.see', id, async (context, state) => {
     const paper = await findPaper(context.tx, context.books.id, paperId);
     if (paper === undefined) return { paper: null, accounts: [] };
     const { plan } = await readStored(context, paper, state.accounts, state.amounts);
@@ -233,7 +237,7 @@ export const paperPageView = async (id: number, paperId: number, number: number)
 
 /** The stored bytes of a paper, for bringing it back out unchanged. */
 export const paperFile = (id: number, paperId: number) =>
-  booksView(id, async ({ tx, books }) => {
+  booksView('books.see', id, async ({ tx, books }) => {
     const paper = await findPaper(tx, books.id, paperId);
     return paper === undefined ? undefined : { name: paper.name, content: await paperContent(tx, books.id, paper.id) };
   });

@@ -26,6 +26,7 @@ const hashOf = (content: Uint8Array): string => createHash('sha256').update(cont
 /** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
 export const bringPaper = fileAction(
   'bringPaper',
+  'papers.change',
   {
     name: fileName,
     content: fileContent,
@@ -52,6 +53,7 @@ export const bringPaper = fileAction(
 /** Another sheet, header row, or way to take the text apart: everything after it is recognised anew. */
 export const readFrom = booksAction(
   'readFrom',
+  'papers.change',
   {
     paper: paperId,
     sheet: z.int().min(0).max(1000),
@@ -87,6 +89,7 @@ export const readFrom = booksAction(
 /** Columns, number style, sign or single rows read another way; all that nobody chose is inferred again around it. */
 export const readAs = booksAction(
   'readAs',
+  'papers.change',
   {
     paper: paperId,
     change: z
@@ -129,6 +132,7 @@ export const readAs = booksAction(
  */
 export const readRows = booksAction(
   'readRows',
+  'papers.change',
   {
     paper: paperId,
     row: z.int().positive().max(MOST_ROWS),
@@ -161,7 +165,7 @@ const said = <T extends object>(given: { readonly [K in keyof T]?: T[K] | undefi
   Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)) as Partial<T>;
 
 /** Removes a paper that nothing was taken from. */
-export const removePaper = booksAction('removePaper', { paper: paperId }, async (context, input) => {
+export const removePaper = booksAction('removePaper', 'papers.change', { paper: paperId }, async (context, input) => {
   const paper = await findOpen(context, input.paper);
   if (!paper.ok) return paper;
   if (paper.value.takenAt !== null)

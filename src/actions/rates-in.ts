@@ -82,6 +82,7 @@ const settle = async (
 /** Rates out of a CSV or XLSX file: a preview, or with `take` the good rows in one transaction. */
 export const bringRates = fileAction(
   'bringRates',
+  'currencies.change',
   {
     name: fileName,
     content: fileContent,
@@ -176,6 +177,7 @@ const ask = async (query: URLSearchParams): Promise<Result<z.infer<typeof answer
 
 const settleService = booksAction(
   'settleService',
+  'currencies.change',
   { answer, take: z.boolean() },
   async (context, { answer: given, take }) => {
     const problems: { row: number; message: string }[] = [];
@@ -230,7 +232,7 @@ export const fetchServiceRates = async (input: z.input<typeof serviceWish>): Pro
   const { books: id, from, to, mood, take } = parsed.data;
   if (from > to)
     return fail(problem('service.days', `${writeDate(plainDate(from))} is after ${writeDate(plainDate(to))}.`, 'to'));
-  const wanted = await booksView(id, async ({ tx, books }) => ({
+  const wanted = await booksView('books.see', id, async ({ tx, books }) => ({
     base: books.currency,
     currencies: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
   }));
@@ -245,7 +247,7 @@ export const fetchServiceRates = async (input: z.input<typeof serviceWish>): Pro
 
 /** All rates as a CSV file, which reads back to the same state. */
 export const exportRates = (id: number) =>
-  booksView(id, async ({ tx, books }) => ({
+  booksView('books.see', id, async ({ tx, books }) => ({
     name: `${books.name} rates.csv`,
     content: toCsv([
       ['date', 'unit', 'quote', 'rate', 'source'],

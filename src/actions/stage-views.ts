@@ -54,7 +54,7 @@ export interface BoardView {
 }
 
 export const boardView = (): Promise<BoardView> =>
-  view(async ({ tx, actor }) => ({
+  view('practice.see', async ({ tx, actor }) => ({
     practice: await practiceName(tx, actor.practice),
     books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state): BoardBooks => {
       const frame = frameOf(state);
@@ -87,10 +87,10 @@ export const boardView = (): Promise<BoardView> =>
 
 /** The names that a new company's is compared with. */
 export const namesView = (): Promise<readonly { readonly id: number; readonly name: string }[]> =>
-  view(({ tx, actor }) => bookNames(tx, actor.practice));
+  view('practice.see', ({ tx, actor }) => bookNames(tx, actor.practice));
 
 export const companyView = (id: number) =>
-  page(id, async ({ tx, books, actor }, state) => {
+  page('books.see', id, async ({ tx, books, actor }, state) => {
     const logo = await logoSetAt(tx, books.id);
     return {
       facts: books.facts,
@@ -138,7 +138,7 @@ export interface YearView {
 }
 
 export const calendarView = (id: number) =>
-  page(id, async ({ tx, books, now }, state) => ({
+  page('books.see', id, async ({ tx, books, now }, state) => ({
     years: state.years.map((year): YearView => ({
       ...year,
       start: year.start.toString(),
@@ -184,7 +184,7 @@ const MOST_DRAWN = 1200;
 const MOST_LISTED = 400;
 
 export const currenciesView = (id: number, wanted: string | undefined) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const pairs = await pairsOf(tx, books.id);
     const chosen =
       state.currencies.find((currency) => currency === wanted) ??

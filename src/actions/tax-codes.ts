@@ -20,29 +20,34 @@ const off = ({ books }: BooksContext): readonly Problem[] =>
     : [problem('tax.off', 'Sales taxes are not among the parts in use. Turn them on on the Company page.')];
 
 /** Adds a tax code, or changes the one with the id. */
-export const saveTaxCode = booksAction('saveTaxCode', { id: id.nullable(), code: taxCode }, async (context, input) => {
-  const { tx, books } = context;
-  const wrongPart = off(context);
-  if (wrongPart.length > 0) return fail(...wrongPart);
-  const all = await taxCodesOf(tx, books.id);
-  const { byId } = chartIndex(await chartOf(tx, books.id));
-  if (input.id !== null && !all.some(({ id }) => id === input.id))
-    return fail(problem('tax.gone', 'This tax code is not here any more. Load the page again.'));
-  const rates = [...input.code.rates].sort((a, b) => (a.from < b.from ? -1 : 1));
-  const made = { ...input.code, rates };
-  const wrong = taxCodeProblems(made, all, byId, input.id ?? undefined);
-  if (wrong.length > 0) return fail(...wrong);
-  const id = input.id ?? (await insertTaxCode(tx, books.id, made));
-  if (input.id !== null) await updateTaxCode(tx, books.id, { ...made, id: input.id } satisfies TaxCode);
-  await note(
-    context,
-    `tax code ${made.code} ${input.id === null ? 'added' : 'changed'}: ${made.name}, ${sayRates(rates)}`,
-  );
-  return ok({ id });
-});
+export const saveTaxCode = booksAction(
+  'saveTaxCode',
+  'chart.change',
+  { id: id.nullable(), code: taxCode },
+  async (context, input) => {
+    const { tx, books } = context;
+    const wrongPart = off(context);
+    if (wrongPart.length > 0) return fail(...wrongPart);
+    const all = await taxCodesOf(tx, books.id);
+    const { byId } = chartIndex(await chartOf(tx, books.id));
+    if (input.id !== null && !all.some(({ id }) => id === input.id))
+      return fail(problem('tax.gone', 'This tax code is not here any more. Load the page again.'));
+    const rates = [...input.code.rates].sort((a, b) => (a.from < b.from ? -1 : 1));
+    const made = { ...input.code, rates };
+    const wrong = taxCodeProblems(made, all, byId, input.id ?? undefined);
+    if (wrong.length > 0) return fail(...wrong);
+    const id = input.id ?? (await insertTaxCode(tx, books.id, made));
+    if (input.id !== null) await updateTaxCode(tx, books.id, { ...made, id: input.id } satisfies TaxCode);
+    await note(
+      context,
+      `tax code ${made.code} ${input.id === null ? 'added' : 'changed'}: ${made.name}, ${sayRates(rates)}`,
+    );
+    return ok({ id });
+  },
+);
 
 /** Deletes a tax code that is no account's default; otherwise says whose. */
-export const removeTaxCode = booksAction('removeTaxCode', { id }, async (context, input) => {
+export const removeTaxCode = booksAction('removeTaxCode', 'chart.change', { id }, async (context, input) => {
   const { tx, books } = context;
   const code = (await taxCodesOf(tx, books.id)).find(({ id }) => id === input.id);
   if (code === undefined) return fail(problem('tax.gone', 'This tax code is not here any more. Load the page again.'));
@@ -63,6 +68,7 @@ export const removeTaxCode = booksAction('removeTaxCode', { id }, async (context
 /** The starter set for the country, as far as its codes are free; the rates begin on the first day of the first year. */
 export const addStarterTaxCodes = booksAction(
   'addStarterTaxCodes',
+  'chart.change',
   { from: z.iso.date(), charged: id, recoverable: id },
   async (context, input) => {
     const { tx, books } = context;

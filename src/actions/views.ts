@@ -66,7 +66,7 @@ export interface OpeningRate {
 }
 
 export const openingsView = (id: number) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const set = await currentSet(tx, books.id);
     const lines = new Map(
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
@@ -128,13 +128,14 @@ export const openingsView = (id: number) =>
     };
   });
 
-export const papersView = (id: number) => page(id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
+export const papersView = (id: number) =>
+  page('books.see', id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
 
 export const proofView = (id: number) =>
-  page(id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
+  page('books.see', id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
 
 export const signOffView = (id: number) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const set = await currentSet(tx, books.id);
     const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
     const lines = postingLines(positionsOf(state.amounts, parts), await ledgerPositions(tx, books.id));
@@ -165,7 +166,7 @@ export const signOffView = (id: number) =>
 
 /** Two versions of the opening position, account by account, with where the later figure came from. */
 export const compareView = (id: number, from: number | undefined, to: number | undefined) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const versions = await setsOf(tx, books.id);
     const newer = versions.find(({ version }) => version === to) ?? versions[0];
     const older =
@@ -199,7 +200,7 @@ export const compareView = (id: number, from: number | undefined, to: number | u
 
 /** The statements of what is posted; before the first posting, of the draft, and said so. */
 export const statementView = (id: number, kind: StatementKind) =>
-  page(id, async ({ tx, books }, state) => {
+  page('books.see', id, async ({ tx, books }, state) => {
     const posted = await hasPosted(tx, books.id);
     const balances = posted ? await ledgerBalances(tx, books.id) : standing(state.amounts);
     const year = state.years.find(
@@ -241,7 +242,7 @@ export const statementView = (id: number, kind: StatementKind) =>
 
 /** Accounts and stages for the command list. */
 export const commandsView = (id: number) =>
-  booksView(id, async ({ tx, books }) => {
+  booksView('books.see', id, async ({ tx, books }) => {
     const state = await stateOf(tx, books);
     return state.accounts
       .filter((account) => !account.heading)

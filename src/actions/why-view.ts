@@ -55,7 +55,7 @@ const resortsOf = (chart: readonly Account[], stands: ReadonlyMap<AccountId, Min
 
 /** Everything that the out-of-balance search weighs, and what its page needs to name and to try its findings. */
 export const whyView = (id: number) =>
-  page(id, async (context, state) => {
+  page('books.see', id, async (context, state) => {
     const { tx, books } = context;
     const set = await currentSet(tx, books.id);
     const lines = new Map(

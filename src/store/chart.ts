@@ -1,7 +1,7 @@
 import { type Account, type AccountFields, type AccountId, accountId } from '@/core/chart/account';
 import type { Edited } from '@/core/chart/edit';
 import type { AccountUse } from '@/core/chart/use';
-import { type Queryable, lookedAtAgain } from './database';
+import type { Queryable } from './database';
 
 /** Charts of the given books. */
 export const chartsOf = async (
@@ -115,7 +115,7 @@ export const saveChart = async (
        from unnest(${ARRAYS}) as t (id, ${NAMES}) where a.books_id = $1 and a.id = t.id`,
       [booksId, ...columns(changed.map(({ is }) => real(is)))],
     );
-  await lookedAtAgain(tx, 'account', added.length);
+  await tx.grown('account', added.length);
   return ids;
 };
 

@@ -6,11 +6,31 @@ export interface Queryable {
   query<Row extends object>(sql: string, parameters?: readonly unknown[]): Promise<readonly Row[]>;
   /** Runs several statements without parameters: migrations and test fixtures. */
   script(sql: string): Promise<void>;
+  /** Told that so many rows were written to a table at once: the driver sees to it that the next statements know. */
+  grown(table: 'account' | 'opening_line' | 'opening_part', rows: number): Promise<void>;
+}
+
+/**
+ * The database did not answer, or its connection was cut. `stored` is false where nothing can have been stored, and undefined
+ * where the cut came while the transaction was being ended, so that nobody knows.
+ */
+export class Unavailable extends Error {
+  constructor(
+    readonly stored: false | undefined,
+    cause: unknown,
+  ) {
+    super('the database did not answer', { cause });
+  }
 }
 
 export interface Database extends Queryable {
-  /** One transaction: committed when `work` resolves, rolled back when it rejects. Never await a person or a file inside. */
+  /**
+   * One transaction: committed when `work` resolves, rolled back when it rejects. Never await a person or a file inside. Where the
+   * database gave it up in favour of another one, `work` is run anew, so it must not keep anything between two runs.
+   */
   transaction<T>(work: (tx: Queryable) => Promise<T>): Promise<T>;
+  /** One transaction that only reads, all of it of one moment. */
+  view<T>(work: (tx: Queryable) => Promise<T>): Promise<T>;
   /** Runs work while no other process does the same: for migrations. Transactions may run inside. */
   alone<T>(work: () => Promise<T>): Promise<T>;
   close(): Promise<void>;
@@ -28,22 +48,6 @@ export const one = <Row>(rows: readonly Row[]): Row => {
   const [row] = rows;
   if (row === undefined || rows.length !== 1) throw new Error(`expected one row, got ${rows.length}`);
   return row;
-};
-
-/** So many rows written at once may make a small table large. */
-const MANY = 500;
-
-/**
- * Lets the database look at a table again after many rows were written to it. It keeps its plans for checking references as
- * long as a connection lasts, and those it made while the table was small read all of it for every row: 20,000 new accounts
- * took four minutes to check.
- */
-export const lookedAtAgain = async (
-  tx: Queryable,
-  table: 'account' | 'opening_line' | 'opening_part',
-  rows: number,
-): Promise<void> => {
-  if (rows > MANY) await tx.query(`analyze ${table}`);
 };
 
 /**

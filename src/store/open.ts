@@ -3,8 +3,8 @@ import { join, resolve } from 'node:path';
 import lockfile from 'proper-lockfile';
 import type { Database } from './database';
 import { CannotOpen, migrate, readMigrations } from './migrate';
-import { openPGlite } from './pglite';
-import { openServer } from './server';
+import { openPGlite } from './drivers/embedded';
+import { openServer } from './drivers/server';
 
 /** An initialised, empty cluster, so that a first start does not wait for initdb. Kept per driver version. */
 const snapshotFile = (): string => {

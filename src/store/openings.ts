@@ -2,7 +2,7 @@ import type { AccountId } from '@/core/chart/account';
 import { type Minor, minor } from '@/core/money/minor';
 import type { Part } from '@/core/openings/foreign';
 import { partsUnder, sameParts } from '@/core/openings/in-currency';
-import { type Queryable, lookedAtAgain, one } from './database';
+import { type Queryable, one } from './database';
 
 export type Source = 'typed' | 'paper' | 'carried' | 'calculated';
 
@@ -143,7 +143,7 @@ const writeParts = async (
       rows.map((row) => String(row.base)),
     ],
   );
-  await lookedAtAgain(tx, 'opening_part', rows.length);
+  await tx.grown('opening_part', rows.length);
 };
 
 /** Parts as JSON text for the history, null for none: JSON has no exact integers of any size, so amounts are text. */
@@ -288,7 +288,7 @@ export const writeLines = async (
             at,
           ],
         );
-  await lookedAtAgain(tx, 'opening_line', kept.length);
+  await tx.grown('opening_line', kept.length);
   const parted = writings.map((one) => {
     const { parts: was, own } = before.get(one.account) ?? { parts: [], own: null };
     const parts = one.amount === null ? [] : (one.parts ?? partsUnder(was, one.amount, own));

@@ -5,7 +5,7 @@ import { copyView } from '@/actions/chart-views';
 import { closeDatabase, useDatabase } from '@/actions/context';
 import type { Database } from '@/store/database';
 import { migrate, readMigrations } from '@/store/migrate';
-import { openServer } from '@/store/server';
+import { openServer } from '@/store/drivers/server';
 import { type Cluster, postgresPrograms, startCluster } from './cluster';
 import { codesOf, newBooks } from './support';
 

@@ -5,7 +5,7 @@ import type { Result } from '@/core/result';
 import type { Database } from '@/store/database';
 import { migrate } from '@/store/migrate';
 import { openInMemory } from '@/store/open';
-import { openServer } from '@/store/server';
+import { openServer } from '@/store/drivers/server';
 
 /** A fresh database behind the actions: in memory, or an emptied PostgreSQL server when TEST_DATABASE_URL names one. */
 export const freshDatabase = async (): Promise<Database> => {

@@ -1,5 +1,5 @@
 import { PGlite, type Transaction, protocol, types } from '@electric-sql/pglite';
-import { type Database, PARSERS, type Queryable } from './database';
+import { type Database, PARSERS, type Queryable } from '../database';
 
 const { serialize } = protocol;
 
@@ -30,6 +30,14 @@ const joined = (...parts: readonly Uint8Array[]): Uint8Array => {
  */
 const SHARED_BUFFERS = '32MB';
 
+/**
+ * So many rows written at once may make a small table large. The database keeps its plans for checking references as long as its
+ * one connection lasts, and those it made while the table was small read all of it for every row: 20,000 new accounts took four
+ * minutes to check. So it is made to look at the table again. (On a server that would make other clients wait, and connections
+ * come and go.)
+ */
+const MANY = 500;
+
 /** What a message of the protocol carries, where it is one that is asked for here. */
 type Message = Awaited<ReturnType<PGlite['execProtocol']>>['messages'][number];
 const isRow = (message: Message): message is Message & { readonly fields: readonly (string | null)[] } =>
@@ -44,7 +52,7 @@ const isParameters = (message: Message): message is Message & { readonly dataTyp
 /**
  * Queries over the frontend/backend protocol (PostgreSQL, chapter 55) with statements that are parsed once: each costs one
  * round trip into the database instead of six, a third of the time. The database may keep their plans, as it keeps those of
- * the references that it checks; `lookedAtAgain` lets it make them anew once a table has grown. (To have them made anew each
+ * the references that it checks; `grown` lets it make them anew. (To have them made anew each
  * time, `plan_cache_mode`, would have each reference of each row planned anew too: four times the time of a large take-over.)
  */
 const prepared = (pg: PGlite): ((transaction: Transaction) => Queryable) => {
@@ -101,6 +109,9 @@ const prepared = (pg: PGlite): ((transaction: Transaction) => Queryable) => {
       if (known.size > 0) await transaction.exec('deallocate all');
       known.clear();
     },
+    grown: async (table, rows) => {
+      if (rows > MANY) await transaction.exec(`analyze ${table}`);
+    },
   });
 };
 
@@ -120,7 +131,14 @@ export const openPGlite = async (
     // Alone they are transactions too, so that none slips into somebody else's.
     query: (sql, parameters) => transaction((tx) => tx.query(sql, parameters)),
     script: (sql) => transaction((tx) => tx.script(sql)),
+    grown: (table, rows) => transaction((tx) => tx.grown(table, rows)),
     transaction,
+    // There is one connection, so nothing happens in between; this keeps a view from writing.
+    view: (work) =>
+      pg.transaction(async (tx) => {
+        await tx.exec('set transaction isolation level repeatable read read only');
+        return work(over(tx));
+      }),
     // The lock on the data directory keeps other processes out already.
     alone: (work) => work(),
     close: () => pg.close(),

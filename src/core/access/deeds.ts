@@ -1,0 +1,41 @@
+/**
+ * What may be done, in the words of the work. Each action and each view states the one it is; who may do it is the table of
+ * `roles.ts`.
+ */
+export const DEEDS = [
+  /** Any page of a set of books, and its files. */
+  'books.see',
+  'books.make',
+  'books.archive',
+  'books.remove',
+  /** The practice's board, templates and remembered readings. */
+  'practice.see',
+  'practice.change',
+  'company.change',
+  'calendar.change',
+  'currencies.change',
+  'chart.change',
+  'papers.change',
+  'openings.change',
+  'openings.post',
+  'openings.correct',
+] as const;
+export type Deed = (typeof DEEDS)[number];
+
+/** A deed as a sentence has it: "You may not …". */
+export const deedWords: Readonly<Record<Deed, string>> = {
+  'books.see': 'look at these books',
+  'books.make': 'make new books',
+  'books.archive': 'archive these books or bring them back',
+  'books.remove': 'delete books',
+  'practice.see': 'look at the practice’s books',
+  'practice.change': 'change what the whole practice uses',
+  'company.change': 'change the company',
+  'calendar.change': 'change the calendar',
+  'currencies.change': 'change currencies and rates',
+  'chart.change': 'change the chart of accounts',
+  'papers.change': 'bring papers or decide about them',
+  'openings.change': 'change opening balances',
+  'openings.post': 'post opening balances',
+  'openings.correct': 'open or discard a correction',
+};

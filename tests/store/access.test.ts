@@ -1,0 +1,82 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { afterEach, describe, expect, it } from 'vitest';
+import { actAs } from '@/actions/context';
+import { openingsView } from '@/actions/views';
+import { DEEDS } from '@/core/access/deeds';
+import { codesOf, newBooks, withDatabase } from './support';
+
+withDatabase();
+afterEach(() => actAs(undefined));
+
+const ACTIONS = 'src/actions';
+const sources = readdirSync(ACTIONS)
+  .filter((file) => file.endsWith('.ts') && file !== 'action.ts')
+  .map((file) => ({ file, text: readFileSync(join(ACTIONS, file), 'utf8') }));
+
+/** Every use case and every view in the code, with the deed that it states. */
+const stated = sources.flatMap(({ file, text }) =>
+  [
+    ...text.matchAll(
+      /(?<![\w.])(booksAction|fileAction|action|booksView|page|view)\(\s*(?:'(\w+)',\s*)?('[^']*'|\w+),/g,
+    ),
+  ]
+    .filter(([, maker]) => maker !== 'page' || !/const page = /.test(text))
+    .map(([, maker = '', name = '', deed = '']) => ({ file, maker, name, deed })),
+);
+
+const routesUnder = (directory: string): readonly string[] =>
+  readdirSync(directory, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /(?:^|\/)route\.ts$/.test(file))
+    .map((file) => join(directory, file));
+
+describe('every use case and every view', () => {
+  it('states a deed that there is', () => {
+    expect(stated.length).toBeGreaterThan(80);
+    for (const { file, maker, name, deed } of stated)
+      // A page hands on the deed that it was given.
+      if (!(file === 'frame-view.ts' && deed === 'may'))
+        expect(
+          DEEDS.map((one) => `'${one}'`),
+          `${maker} ${name} in ${file}`,
+        ).toContain(deed);
+  });
+
+  it('is the only way to the database, for pages and for addresses', () => {
+    for (const { file, text } of sources.filter((one) => !['context.ts', 'serve.ts'].includes(one.file)))
+      expect(text, file).not.toMatch(/\bdatabase\(\)/);
+    const routes = routesUnder('src/app');
+    expect(routes.length).toBeGreaterThan(10);
+    for (const file of routes) {
+      const text = readFileSync(file, 'utf8');
+      expect(text, file).not.toMatch(/@\/store\//);
+      expect(text, file).toMatch(/@\/actions\/|simulated/);
+    }
+  });
+
+  it('refuses somebody who may only look, before it looks at what is asked', async () => {
+    const books = await newBooks();
+    actAs({ person: 1, practice: 1, role: 'client' });
+    const tried: string[] = [];
+    for (const { file, text } of sources) {
+      const names = [...text.matchAll(/export const (\w+) = (?:booksAction|fileAction|action)\(/g)].map(
+        ([, name = '']) => name,
+      );
+      if (names.length === 0) continue;
+      const module = (await import(`../../src/actions/${file.replace(/\.ts$/, '')}.ts`)) as Record<
+        string,
+        (input: unknown) => Promise<Parameters<typeof codesOf>[0]>
+      >;
+      for (const name of names) {
+        expect(codesOf((await module[name]?.({ books })) ?? { ok: true, value: null }), name).toEqual([
+          'access.denied',
+        ]);
+        tried.push(name);
+      }
+    }
+    expect(tried.length).toBeGreaterThan(50);
+    expect(await openingsView(books)).toBeDefined();
+    actAs({ person: 1, practice: 2, role: 'owner' });
+    expect(await openingsView(books)).toBeUndefined();
+  });
+});
