@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createBooks } from '@/actions/books';
 import { saveTemplate } from '@/actions/chart-begin';
-import { copyView } from '@/actions/chart-views';
+import { chartView, copyView } from '@/actions/chart-views';
 import { closeDatabase, useDatabase } from '@/actions/context';
-import type { Database } from '@/store/database';
+import { type Database, Unavailable } from '@/store/database';
 import { migrate, readMigrations } from '@/store/migrate';
 import { openServer } from '@/store/drivers/server';
 import { type Cluster, postgresPrograms, startCluster } from './cluster';
@@ -61,5 +61,90 @@ describe.skipIf(programs === undefined)('on a PostgreSQL server', () => {
     const made = await Promise.all([make(), make(), make()]);
     expect(made.filter(({ ok }) => ok)).toHaveLength(1);
     expect(made.filter(({ ok }) => !ok).map(codesOf)).toEqual([['books.same-name'], ['books.same-name']]);
+  });
+
+  it('starts together with another on an empty database, twenty times: both are up, with one schema', async () => {
+    const [first] = open;
+    for (let round = 0; round < 20; round += 1) {
+      await first?.query(`create database twice_${String(round)}`);
+      const url = (cluster?.url ?? '').replace(/\/postgres$/, `/twice_${String(round)}`);
+      const both = [openServer(url), openServer(url)];
+      await Promise.all(both.map((server) => migrate(server)));
+      for (const server of both) {
+        const [found] = await server.query<{ count: bigint }>('select count(*) as count from schema_migration');
+        expect(Number(found?.count)).toBe(readMigrations().length);
+        await server.close();
+      }
+    }
+  });
+
+  it('a view is of one moment, whatever others store meanwhile, and stores nothing itself', async () => {
+    const [reader, writer] = [connect(), connect()];
+    await writer.script('create table moment (at int)');
+    const seen = await reader.view(async (tx) => {
+      const count = async () => (await tx.query<{ at: number }>('select at from moment')).length;
+      const before = await count();
+      await writer.query('insert into moment values (1)');
+      return [before, await count()];
+    });
+    expect(seen).toEqual([0, 0]);
+    await expect(reader.view((tx) => tx.query('insert into moment values (2)'))).rejects.toMatchObject({
+      code: '25006',
+    });
+  });
+
+  it('two actions that wait for each other both come through, the one that was given up anew', async () => {
+    const [left, right] = [connect(), connect()];
+    await left.script(
+      'create table lock_order (id int primary key, n int); insert into lock_order values (1, 0), (2, 0)',
+    );
+    let runs = 0;
+    const adding = (server: Database, order: readonly number[]) =>
+      server.transaction(async (tx) => {
+        runs += 1;
+        for (const id of order) {
+          await tx.query('update lock_order set n = n + 1 where id = $1', [id]);
+          await new Promise((resolve) => setTimeout(resolve, 100));
+        }
+      });
+    await Promise.all([adding(left, [1, 2]), adding(right, [2, 1])]);
+    expect(await left.query('select id, n from lock_order order by id')).toEqual([
+      { id: 1, n: 2 },
+      { id: 2, n: 2 },
+    ]);
+    expect(runs).toBeGreaterThan(2);
+  });
+
+  it('a connection that the server cuts costs what was in flight on it a sentence, and nothing else', async () => {
+    const [first] = open;
+    if (first === undefined) throw new Error('no server');
+    const cut = () =>
+      first.query(
+        'select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and backend_type = $1',
+        ['client backend'],
+      );
+    const books = await newBooks({ name: 'Cut Ltd' });
+    // Idle connections go, and the next request does not notice.
+    await cut();
+    expect((await chartView(books))?.frame.name).toBe('Cut Ltd');
+
+    const breaking = connect();
+    await expect(
+      breaking.transaction(async (tx) => {
+        await tx.query('select 1');
+        await cut();
+        await tx.query('select 1');
+      }),
+    ).rejects.toMatchObject({ stored: false });
+    expect(await breaking.query('select 1 as one')).toEqual([{ one: 1 }]);
+
+    useDatabase({
+      ...first,
+      transaction: () => Promise.reject(new Unavailable(false, new Error('cut'))),
+    });
+    expect(codesOf(await saveTemplate({ books, name: 'Never' }))).toEqual(['database.away']);
+    useDatabase({ ...first, transaction: () => Promise.reject(new Unavailable(undefined, new Error('cut'))) });
+    expect(codesOf(await saveTemplate({ books, name: 'Perhaps' }))).toEqual(['database.cut']);
+    useDatabase(first);
   });
 });

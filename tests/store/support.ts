@@ -1,4 +1,6 @@
-import { afterAll, beforeAll, expect } from 'vitest';
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, expect, inject } from 'vitest';
+import './on-server';
 import { closeDatabase, useDatabase } from '@/actions/context';
 import { createBooks } from '@/actions/books';
 import type { Result } from '@/core/result';
@@ -7,12 +9,15 @@ import { migrate } from '@/store/migrate';
 import { openInMemory } from '@/store/open';
 import { openServer } from '@/store/drivers/server';
 
-/** A fresh database behind the actions: in memory, or an emptied PostgreSQL server when TEST_DATABASE_URL names one. */
+/** A fresh database behind the actions: in memory, or of its own on the server that the tests were given. */
 export const freshDatabase = async (): Promise<Database> => {
-  const url = process.env.TEST_DATABASE_URL;
+  const url = inject('server');
   if (url === undefined) return openInMemory();
-  const server = openServer(url);
-  await server.script('drop schema public cascade; create schema public');
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  const first = openServer(url);
+  await first.query(`create database ${name}`);
+  await first.close();
+  const server = openServer(Object.assign(new URL(url), { pathname: `/${name}` }).toString());
   await migrate(server);
   return server;
 };
