@@ -3,7 +3,17 @@ import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 /** The store's tests that say nothing of one driver run on a PostgreSQL server too, where Debian's package is. */
-const ON_BOTH = ['access', 'actions', 'calendar', 'chart', 'company', 'currencies', 'invariants', 'openings'];
+const ON_BOTH = [
+  'access',
+  'actions',
+  'calendar',
+  'chart',
+  'company',
+  'currencies',
+  'invariants',
+  'openings',
+  'standing',
+];
 
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },

@@ -4,7 +4,7 @@ import { may as mayDo } from '@/core/access/roles';
 import { type Problem, type Result, fail, ok, problem } from '@/core/result';
 import { refusedByDatabase, withoutFigures } from './database-errors';
 import { id } from './inputs';
-import { type Books, findBooks } from '@/store/books';
+import { type Books, findBooks, raiseRevision } from '@/store/books';
 import { type Queryable, Unavailable } from '@/store/database';
 import { type Actor, actor, database, log, newId, now } from './context';
 
@@ -164,7 +164,10 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
     const books = await findBooks(context.tx, context.actor.practice, number, true);
     if (books === undefined) return unknownBooks;
     const parsed = inner.safeParse(rest);
-    return parsed.success ? run({ ...context, books }, parsed.data) : fromZod(parsed.error);
+    if (!parsed.success) return fromZod(parsed.error);
+    const done = await run({ ...context, books }, parsed.data);
+    if (done.ok) await raiseRevision(context.tx, number);
+    return done;
   });
   return (
     input: { readonly books: number } & (keyof Shape extends never ? unknown : z.input<z.ZodObject<Shape>>),

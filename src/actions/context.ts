@@ -28,7 +28,12 @@ export const actAs = (given: Actor | undefined): void => {
 export const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 
 // One per process, also when a bundler loads this module more than once.
-const shared = globalThis as { bathronActor?: Actor; bathronDatabase?: Promise<Database>; bathronReading?: Reading };
+const shared = globalThis as {
+  bathronActor?: Actor;
+  bathronDatabase?: Promise<Database>;
+  bathronDatabases?: number;
+  bathronReading?: Reading;
+};
 
 const compromised = (error: Error): void => {
   log.fatal({ error }, 'the lock on the data directory was lost; stopping rather than risking the data');
@@ -37,8 +42,12 @@ const compromised = (error: Error): void => {
 
 export const database = (): Promise<Database> => (shared.bathronDatabase ??= openFromEnvironment(compromised));
 
+/** Another number for each database that this process has used: what is held of one says nothing of another. */
+export const databaseNumber = (): number => shared.bathronDatabases ?? 0;
+
 /** Tests and the demo's seeding bring their own. */
 export const useDatabase = (given: Database): void => {
+  shared.bathronDatabases = databaseNumber() + 1;
   shared.bathronDatabase = Promise.resolve(given);
 };
 

@@ -8,7 +8,8 @@ import type { NumberStyle } from '@/core/money/number-style';
 import { type Totals, totalsOf } from '@/core/openings/level';
 import type { StageState } from '@/core/stages';
 import { type BooksContext, booksView } from './action';
-import { type BooksState, stateOf } from './state';
+import { viewState } from './held-state';
+import type { BooksState } from './state';
 
 /** What every page of a set of books shows around its sheet. Dates are ISO text, since they cross to the browser. */
 export interface FrameView {
@@ -65,6 +66,6 @@ export const page = <T extends object>(
   run: (context: BooksContext, state: BooksState) => Promise<T> | T,
 ): Promise<({ readonly frame: FrameView } & T) | undefined> =>
   booksView(may, id, async (context) => {
-    const state = await stateOf(context.tx, context.books);
+    const state = await viewState(context.tx, context.books);
     return { frame: frameOf(state), ...(await run(context, state)) };
   });

@@ -3,12 +3,9 @@ import type { PeriodKind, YearPlan } from '@/core/calendar/year';
 import { isResult, typeOf } from '@/core/chart/classes';
 import { companyChecklist, letterhead } from '@/core/company/facts';
 import { type DatedRate, plainRate } from '@/core/money/rate';
-import type { Minor } from '@/core/money/minor';
 import type { Ratio } from '@/core/money/ratio';
-import { difference } from '@/core/openings/level';
-import { blockers, verdict } from '@/core/proof/checks';
-import { type StageState, nextStage } from '@/core/stages';
-import { type Books, allBooks, bookNames, logoSetAt, peopleOf, practiceName } from '@/store/books';
+import { nextStage } from '@/core/stages';
+import { type Books, bookNames, logoSetAt, peopleOf } from '@/store/books';
 import { postedPeriods } from '@/store/calendar';
 import { pairRates, pairsOf } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
@@ -16,74 +13,8 @@ import { happenings } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { currentSet, partsOfSet } from '@/store/openings';
 import { view } from './action';
-import { type FrameView, frameOf, page } from './frame-view';
-import { openingRate, statesOf } from './state';
-
-/** One set of books on the board: no more than it shows, since a practice has hundreds. */
-export interface BoardBooks extends Pick<
-  FrameView,
-  | 'id'
-  | 'name'
-  | 'legalForm'
-  | 'country'
-  | 'currency'
-  | 'purpose'
-  | 'colour'
-  | 'remark'
-  | 'archived'
-  | 'cutover'
-  | 'atYearStart'
-  | 'digits'
-  | 'style'
-> {
-  readonly tradingName: string;
-  readonly inCharge: string;
-  /** Per stage, how much of its stone is laid. */
-  readonly fills: readonly number[];
-  readonly said: string;
-  readonly next: Pick<StageState, 'id' | 'label' | 'note'> | null;
-  readonly blockers: number;
-  readonly verdict: string;
-  /** How far debits and credits are apart, debit positive. */
-  readonly net: Minor;
-}
-
-export interface BoardView {
-  readonly practice: string;
-  readonly books: readonly BoardBooks[];
-}
-
-export const boardView = (): Promise<BoardView> =>
-  view('practice.see', async ({ tx, actor }) => ({
-    practice: await practiceName(tx, actor.practice),
-    books: (await statesOf(tx, await allBooks(tx, actor.practice))).map((state): BoardBooks => {
-      const frame = frameOf(state);
-      const next = nextStage(state.stages);
-      return {
-        id: frame.id,
-        name: frame.name,
-        legalForm: frame.legalForm,
-        country: frame.country,
-        currency: frame.currency,
-        purpose: frame.purpose,
-        colour: frame.colour,
-        remark: frame.remark,
-        archived: frame.archived,
-        cutover: frame.cutover,
-        atYearStart: frame.atYearStart,
-        digits: frame.digits,
-        style: frame.style,
-        tradingName: state.books.facts.tradingName,
-        inCharge: state.books.facts.inCharge,
-        fills: state.stages.map((stage) => stage.fill),
-        said: state.stages.map((stage) => `${stage.label}: ${stage.note}`).join('; '),
-        next: next === undefined ? null : { id: next.id, label: next.label, note: next.note },
-        blockers: blockers(state.proof).length,
-        verdict: verdict(state.proof),
-        net: difference(frame.totals),
-      };
-    }),
-  }));
+import { page } from './frame-view';
+import { openingRate } from './state';
 
 /** The names that a new company's is compared with. */
 export const namesView = (): Promise<readonly { readonly id: number; readonly name: string }[]> =>

@@ -1,4 +1,4 @@
-import { boardView } from '@/actions/stage-views';
+import { boardView } from '@/actions/board-view';
 import { Board } from '@/ui/board/board';
 
 export const dynamic = 'force-dynamic';

@@ -18,6 +18,8 @@ export interface Books {
   /** Everything known about the company, the fields above included. */
   readonly facts: CompanyFacts;
   readonly archived: boolean;
+  /** Grows with every committed change of anything in these books. */
+  readonly revision: bigint;
   readonly completeUntil: PlainDate | undefined;
   readonly trialBalance: PlainDate | undefined;
   /** Grows by one with every change of the calendar. */
@@ -38,6 +40,7 @@ interface BooksRow extends Pick<
   | 'purpose'
   | 'archived'
   | 'calendarRevision'
+  | 'revision'
   | 'rounding'
   | 'rateDays'
 > {
@@ -51,7 +54,7 @@ interface BooksRow extends Pick<
 
 const COLUMNS = `b.id, b.name, b.legal_form as "legalForm", b.country, b.base_currency as currency, b.number_style as style, b.purpose,
   b.cutover_date as cutover, b.facts, b.chart, b.archived_at is not null as archived, b.complete_until as "completeUntil",
-  b.trial_balance_date as "trialBalance", b.calendar_revision as "calendarRevision", b.rounding, b.rate_days as "rateDays",
+  b.trial_balance_date as "trialBalance", b.calendar_revision as "calendarRevision", b.revision, b.rounding, b.rate_days as "rateDays",
   (select p.name from person p where p.id = b.in_charge) as "inCharge"`;
 
 const books = ({ inCharge, facts, chart, cutover, completeUntil, trialBalance, ...row }: BooksRow): Books => ({
@@ -102,6 +105,11 @@ export const bookNames = (
   practice: number,
 ): Promise<readonly { readonly id: number; readonly name: string }[]> =>
   tx.query('select id, name from books where practice_id = $1 order by name, id', [practice]);
+
+/** Says that something in these books has changed. */
+export const raiseRevision = async (tx: Queryable, id: number): Promise<void> => {
+  await tx.query('update books set revision = revision + 1 where id = $1', [id]);
+};
 
 /** `lock` makes other writers of the same books wait until this transaction ends. */
 export const findBooks = async (

@@ -12,7 +12,8 @@ import { discardCorrection, openCorrection, postOpenings } from '@/actions/openi
 import { createUndecided, decideRows } from '@/actions/paper-decisions';
 import { bringPaper, readAs, readFrom, removePaper } from '@/actions/papers';
 import { takeOver, undoTakeOver } from '@/actions/take-over';
-import { boardView, calendarView, companyView } from '@/actions/stage-views';
+import { boardView } from '@/actions/board-view';
+import { calendarView, companyView } from '@/actions/stage-views';
 import { paperRowsView, paperView } from '@/actions/paper-view';
 import { openingsView, proofView, signOffView, statementView } from '@/actions/views';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';

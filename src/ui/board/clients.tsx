@@ -2,7 +2,7 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import type { BoardBooks } from '@/actions/stage-views';
+import type { BoardBooks } from '@/actions/board-view';
 import { BOARD_ORDERS, BOARD_STATES, type BoardWish, EVERYTHING, NOBODY, onBoard } from '@/core/board';
 import { PURPOSES } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
@@ -12,7 +12,7 @@ import { stageHref } from '../frame/course';
 import { Stones } from '../frame/plinth';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
-import { day } from '../parts/names';
+import { day, moment } from '../parts/names';
 
 const ROW = 76;
 
@@ -189,6 +189,7 @@ const Client = ({
         </p>
       )}
       {one.net !== 0n && <p className="truncate text-madder">Level off by {sided(one.net, one)}</p>}
+      {one.asOf !== null && <p className="note truncate">as of {moment(one.asOf)}</p>}
     </div>
     <p className="note max-md:hidden">
       <span className="block">cutover {day(one.cutover)}</span>

@@ -11,7 +11,11 @@ export const LevelBar = ({ money, books }: { readonly money: Money; readonly boo
   const totals = useTotals();
   const net = difference(totals);
   const empty = totals.debits === 0n && totals.credits === 0n;
-  const says = empty ? 'Nothing entered yet' : net === 0n ? 'Nets to zero' : `Out of balance, ${net > 0n ? 'debits' : 'credits'} heavier`;
+  const says = empty
+    ? 'Nothing entered yet'
+    : net === 0n
+      ? 'Nets to zero'
+      : `Out of balance, ${net > 0n ? 'debits' : 'credits'} heavier`;
   return (
     <Go
       href={`/books/${String(books)}/${net === 0n ? 'proof' : 'openings/why'}`}
@@ -34,7 +38,11 @@ export const LevelBar = ({ money, books }: { readonly money: Money; readonly boo
       <span role="status" aria-live="polite" className="col-span-3 text-center md:col-span-1 md:text-right">
         <span className="text-xs text-ink-2 md:block">{says} </span>
         <span data-testid="difference" className={`text-base font-semibold ${net === 0n ? '' : 'text-madder'}`}>
-          {empty ? `${money.currency} nil` : net === 0n ? `${money.currency} level` : `${figure(abs(net), money)} ${net > 0n ? 'Dr' : 'Cr'}`}
+          {empty
+            ? `${money.currency} nil`
+            : net === 0n
+              ? `${money.currency} level`
+              : `${figure(abs(net), money)} ${net > 0n ? 'Dr' : 'Cr'}`}
         </span>
       </span>
     </Go>

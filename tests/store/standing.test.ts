@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { boardView } from '@/actions/board-view';
+import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
+import { chartView } from '@/actions/chart-views';
+import { changeFact } from '@/actions/company';
+import { useDatabase } from '@/actions/context';
+import { saveFigures } from '@/actions/figures';
+import { statesOf } from '@/actions/state';
+import { openingsView, proofView } from '@/actions/views';
+import { difference, totalsOf } from '@/core/openings/level';
+import { standingOf } from '@/core/standing';
+import { findBooks } from '@/store/books';
+import { newBooks, withDatabase } from './support';
+
+const database = withDatabase();
+
+/** The standing of books worked out from what is stored, past everything that is held or kept. */
+const fresh = async (books: number) => {
+  const found = await findBooks(database.current, 1, books);
+  if (found === undefined) throw new Error('no such books');
+  const [state] = await statesOf(database.current, [found]);
+  if (state === undefined) throw new Error('no state');
+  return {
+    revision: found.revision,
+    proof: state.proof,
+    standing: standingOf(state.stages, state.proof, state.atYearStart, difference(totalsOf(state.amounts.values()))),
+  };
+};
+const onBoard = async (books: number) => (await boardView()).books.find(({ id }) => id === books);
+const rowsOf = async (books: number) => (await openingsView(books))?.rows ?? [];
+
+const change = fc.oneof(
+  fc.record({ kind: fc.constant('figure' as const), at: fc.nat(20), amount: fc.bigInt({ min: -900n, max: 900n }) }),
+  fc.record({ kind: fc.constant('rename' as const), at: fc.nat(20), name: fc.string({ minLength: 1, maxLength: 9 }) }),
+  fc.record({ kind: fc.constant('active' as const), at: fc.nat(20), active: fc.boolean() }),
+  fc.record({ kind: fc.constant('add' as const), name: fc.string({ minLength: 1, maxLength: 9 }) }),
+  fc.record({ kind: fc.constant('remove' as const), at: fc.nat(20) }),
+  fc.record({ kind: fc.constant('remark' as const), text: fc.string({ maxLength: 12 }) }),
+);
+type Change = typeof change extends fc.Arbitrary<infer T> ? T : never;
+
+const carryOut = async (books: number, one: Change, step: number): Promise<boolean> => {
+  const rows = await rowsOf(books);
+  const row = 'at' in one ? rows[one.at % Math.max(1, rows.length)] : undefined;
+  switch (one.kind) {
+    case 'figure':
+      return (
+        row !== undefined &&
+        (
+          await saveFigures({
+            books,
+            set: (await openingsView(books))?.set?.id ?? 0,
+            entries: [{ account: row.id, amount: one.amount, revision: row.revision, restores: false }],
+          })
+        ).ok
+      );
+    case 'rename':
+      return row !== undefined && (await changeAccount({ books, id: row.id, change: { name: one.name } })).ok;
+    case 'active':
+      return row !== undefined && (await changeAccount({ books, id: row.id, change: { active: one.active } })).ok;
+    case 'remove':
+      return row !== undefined && (await removeAccount({ books, id: row.id })).ok;
+    case 'add':
+      return (
+        await addAccount({
+          books,
+          code: `Z${String(step)}`,
+          name: one.name,
+          classification: 'current-asset',
+          parent: null,
+          role: null,
+          heading: false,
+        })
+      ).ok;
+    case 'remark':
+      return (await changeFact({ books, field: 'remark', was: '', now: one.text })).ok;
+  }
+};
+
+describe('what is held or kept of books', () => {
+  it('is what would be worked out, after any sequence of changes; every change that is stored raises the revision', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(change, { minLength: 1, maxLength: 8 }), async (changes) => {
+        const books = await newBooks({ starter: 'services' });
+        for (const [step, one] of changes.entries()) {
+          const before = (await fresh(books)).revision;
+          const stored = await carryOut(books, one, step);
+          const now = await fresh(books);
+          expect(now.revision - before).toBe(stored ? 1n : 0n);
+          expect((await proofView(books))?.proof).toEqual(now.proof);
+          // Twice, since the second time nothing is worked out.
+          for (let look = 0; look < 2; look += 1) {
+            const entry = await onBoard(books);
+            expect({ ...entry, net: String(entry?.net) }).toMatchObject(now.standing);
+            expect(entry?.asOf).toBeNull();
+          }
+        }
+      }),
+      { numRuns: 8 },
+    );
+  });
+
+  it('of another process says so by its revision: what was kept before a change there is not shown as of now', async () => {
+    const books = await newBooks({ starter: 'services' });
+    await boardView();
+    await database.current.query('update books set name = $2, revision = revision + 1 where id = $1', [
+      books,
+      'Elsewhere',
+    ]);
+    expect((await chartView(books))?.frame.name).toBe('Elsewhere');
+    const [kept] = await database.current.query<{ revision: bigint }>(
+      'select revision from standing where books_id = $1',
+      [books],
+    );
+    expect(kept?.revision).toBe(0n);
+    await boardView();
+    const [again] = await database.current.query<{ revision: bigint }>(
+      'select revision from standing where books_id = $1',
+      [books],
+    );
+    expect(again?.revision).toBe(1n);
+  });
+
+  it('says as of when it is, where more have changed than are worked out at one look', async () => {
+    const list: number[] = [];
+    for (let at = 0; at < 45; at += 1) list.push(await newBooks({ name: `Many ${String(at)}`, starter: 'empty' }));
+    await boardView();
+    await database.current.query('update books set revision = revision + 1 where id = any ($1::int[])', [list]);
+    // As another process would see it, which holds nothing.
+    useDatabase(database.current);
+    const first = (await boardView()).books.filter(({ asOf }) => asOf !== null);
+    expect(first.length).toBeGreaterThan(0);
+    expect((await boardView()).books.filter(({ asOf }) => asOf !== null)).toHaveLength(0);
+  });
+});
