@@ -13,8 +13,7 @@ import { closeDatabase, useDatabase } from '@/actions/context';
 import { saveFigures } from '@/actions/figures';
 import { postOpenings } from '@/actions/openings';
 import { drawCalendar } from '@/actions/calendar';
-import { boardView } from '@/actions/board-view';
-import { calendarView, namesView } from '@/actions/stage-views';
+import { calendarView } from '@/actions/stage-views';
 import { openingsView } from '@/actions/views';
 import { editChart } from '@/actions/chart';
 import { chartView } from '@/actions/chart-views';
@@ -23,6 +22,7 @@ import type { Result } from '@/core/result';
 import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
+import { houseFigures } from './house';
 import { paperFigures } from './papers';
 import { madePapers, madeNames } from './reading';
 import { oneError, outside, searchSpeed, twoErrors } from './search';
@@ -194,13 +194,8 @@ const store = async (): Promise<Made> => {
         evenIfSameName: true,
       }),
     );
-  note(
-    'board of 500 sets of books, its view',
-    await repeated(5, boardView),
-    'the names of 500 sets of books',
-    await repeated(5, namesView),
-  );
   const large = await bigBooks(20_000);
+  await houseFigures(note, large);
   await closeDatabase();
   return { books, large, weeks, chart };
 };

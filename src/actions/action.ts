@@ -7,6 +7,7 @@ import { id } from './inputs';
 import { type Books, findBooks, raiseRevision } from '@/store/books';
 import { type Queryable, Unavailable } from '@/store/database';
 import { type Actor, actor, database, log, newId, now } from './context';
+import { chartAfter } from './held-chart';
 
 export interface Context {
   readonly tx: Queryable;
@@ -14,6 +15,8 @@ export interface Context {
   /** The one instant of this action. */
   readonly now: string;
   readonly newId: () => string;
+  /** Has something done once this is committed, and not where it is rolled back or run anew. */
+  readonly onCommit: (work: () => void) => void;
 }
 
 export interface BooksContext extends Context {
@@ -127,13 +130,17 @@ export const action =
       const open = await database();
       const instant = now();
       const ids = idSource();
+      let committed: (() => void)[] = [];
       const done = await withAsides(() =>
         open.transaction(async (tx) => {
-          const result = await run({ tx, actor: who, now: instant, newId: ids() }, parsed.data);
+          committed = [];
+          const onCommit = (work: () => void): void => void committed.push(work);
+          const result = await run({ tx, actor: who, now: instant, newId: ids(), onCommit }, parsed.data);
           if (!result.ok) throw new Refused(result.problems);
           return result;
         }),
       );
+      for (const work of committed) work();
       own.debug(took(), 'done');
       return done;
     } catch (error) {
@@ -166,7 +173,10 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
     const parsed = inner.safeParse(rest);
     if (!parsed.success) return fromZod(parsed.error);
     const done = await run({ ...context, books }, parsed.data);
-    if (done.ok) await raiseRevision(context.tx, number);
+    if (done.ok) {
+      await raiseRevision(context.tx, number);
+      context.onCommit(chartAfter({ ...context, books }));
+    }
     return done;
   });
   return (
@@ -205,12 +215,15 @@ export class Denied extends Error {
   }
 }
 
+/** A view commits nothing. */
+const nothing = (): void => undefined;
+
 /** One transaction that only reads, so that all a page shows is of one moment. */
 const reading = async <T>(run: (context: Context) => Promise<T>): Promise<T> => {
   const who = await actor();
   const open = await database();
   const instant = now();
-  return withAsides(() => open.view((tx) => run({ tx, actor: who, now: instant, newId })));
+  return withAsides(() => open.view((tx) => run({ tx, actor: who, now: instant, newId, onCommit: nothing })));
 };
 
 /** Reads for a page of the practice; what it is for is said as for an action. */

@@ -5,11 +5,12 @@ import { type ChartEdit, type Edited, FIELD_WORDS, applyEdits, sayField } from '
 import type { IncomingRules } from '@/core/chart/incoming';
 import { type Problem, type Result, fail, ok, problem } from '@/core/result';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
-import { chartOf, saveChart, usesOf } from '@/store/chart';
+import { saveChart, usesOf } from '@/store/chart';
 import { currenciesOf } from '@/store/currencies';
 import { record, recordEach } from '@/store/history';
 import { taxCodesOf } from '@/store/tax-codes';
 import type { BooksContext } from './action';
+import { chartChanged, standingChart } from './held-chart';
 
 export const MOST_ACCOUNTS = 50_000;
 
@@ -86,7 +87,7 @@ export const carryOut = async (
   brought?: { readonly what: string; readonly banks?: ReadonlyMap<AccountId, BankDetails> },
 ): Promise<Result<CarriedOut>> => {
   const { tx, books, actor, now } = context;
-  const chart = await chartOf(tx, books.id);
+  const chart = await standingChart(context);
   if (chart.length + edits.filter((edit) => edit.kind === 'add').length > MOST_ACCOUNTS)
     return fail(problem('chart.large', `A chart has at most ${MOST_ACCOUNTS} accounts.`));
   const done = applyEdits(chart, edits, {
@@ -103,9 +104,9 @@ export const carryOut = async (
   const wrong = await referenceProblems(context, edited);
   if (wrong.length > 0) return fail(...wrong);
   const ids = await saveChart(tx, books.id, edited);
+  chartChanged(context, edited, ids);
   if (brought?.banks !== undefined)
     await putBankDetails(tx, books.id, new Map([...brought.banks].map(([id, bank]) => [ids.get(id) ?? id, bank])));
-  const after = new Map(edited.chart.map((account) => [account.id, account]));
   await recordEach(
     tx,
     books.id,
@@ -116,7 +117,7 @@ export const carryOut = async (
         what: `added as ${called(account)}, ${classFacts(account.classification).one}${account.origin === '' ? '' : ` (${account.origin})`}`,
       })),
       ...edited.changed.flatMap(({ was, is }) => {
-        const what = said(was, is, after);
+        const what = said(was, is, edited.byId);
         return what === '' ? [] : [{ id: is.id, what }];
       }),
     ],

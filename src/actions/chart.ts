@@ -14,6 +14,7 @@ import { chartOf, keepPaper } from '@/store/chart';
 import { record } from '@/store/history';
 import { findPaper } from '@/store/papers';
 import { type BooksContext, booksAction } from './action';
+import { standingChart } from './held-chart';
 import { carryOut } from './chart-edits';
 import { account, bank, edits, fields, scheme } from './chart-schemas';
 import { mergeInto } from './chart-merge';
@@ -60,14 +61,19 @@ export const changeAccount = booksAction(
   'chart.change',
   { id: account, change: fields.partial() },
   async (context, input) => {
-    const chart = await chartOf(context.tx, context.books.id);
-    const { byId } = chartIndex(chart);
-    const was = byId.get(input.id);
+    const chart = await standingChart(context);
+    const was = chart.find(({ id }) => id === input.id);
     if (was === undefined) return unknownAccount;
     const given = Object.fromEntries(
       Object.entries(input.change).filter(([, value]) => value !== undefined),
     ) as Partial<AccountFields>;
-    const moved = given.parent == null ? {} : placedUnder(was, byId.get(given.parent));
+    const moved =
+      given.parent == null
+        ? {}
+        : placedUnder(
+            was,
+            chart.find(({ id }) => id === given.parent),
+          );
     const done = await carryOut(context, [change(was, { ...moved, ...given })]);
     return done.ok ? ok({}) : fail(...ofOne(done));
   },

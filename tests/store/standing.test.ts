@@ -6,11 +6,13 @@ import { chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
 import { useDatabase } from '@/actions/context';
 import { saveFigures } from '@/actions/figures';
+import { standingChart } from '@/actions/held-chart';
 import { statesOf } from '@/actions/state';
 import { openingsView, proofView } from '@/actions/views';
 import { difference, totalsOf } from '@/core/openings/level';
 import { standingOf } from '@/core/standing';
 import { findBooks } from '@/store/books';
+import { chartOf } from '@/store/chart';
 import { newBooks, withDatabase } from './support';
 
 const database = withDatabase();
@@ -89,6 +91,10 @@ describe('what is held or kept of books', () => {
           const now = await fresh(books);
           expect(now.revision - before).toBe(stored ? 1n : 0n);
           expect((await proofView(books))?.proof).toEqual(now.proof);
+          await database.current.transaction(async (tx) => {
+            const chart = await standingChart({ tx, books: { id: books, revision: now.revision } });
+            expect(chart).toEqual(await chartOf(tx, books));
+          });
           // Twice, since the second time nothing is worked out.
           for (let look = 0; look < 2; look += 1) {
             const entry = await onBoard(books);

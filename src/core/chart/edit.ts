@@ -28,6 +28,7 @@ export type ChartEdit =
 export interface Edited {
   /** The chart as it stands after all steps. */
   readonly chart: readonly Account[];
+  readonly byId: ReadonlyMap<AccountId, Account>;
   readonly added: readonly Account[];
   readonly changed: readonly { readonly was: Account; readonly is: Account }[];
   readonly removed: readonly Account[];
@@ -162,6 +163,7 @@ export const applyEdits = (
     (Object.keys(FIELD_WORDS) as (keyof AccountFields)[]).every((field) => a[field] === b[field]);
   return ok({
     chart: [...accounts.values()],
+    byId: accounts,
     added: [...added].flatMap((id) => accounts.get(id) ?? []),
     changed: [...before].flatMap(([id, was]) => {
       const is = accounts.get(id);

@@ -1,0 +1,119 @@
+// What every page and every change costs: the board of a practice, one change among 20,000 accounts, the sheet and the proof of them.
+import { gzipSync } from 'node:zlib';
+import { boardView } from '@/actions/board-view';
+import { changeAccount } from '@/actions/chart';
+import { database } from '@/actions/context';
+import { saveFigures } from '@/actions/figures';
+import { openingsView, proofView } from '@/actions/views';
+import type { Result } from '@/core/result';
+
+type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
+
+const done = <T>(result: Result<T>): T => {
+  if (!result.ok) throw new Error(result.problems[0]?.message);
+  return result.value;
+};
+
+const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
+
+const repeated = async (times: number, work: (at: number) => Promise<unknown>): Promise<number> => {
+  const found: number[] = [];
+  for (let at = 0; at < times; at += 1) {
+    const start = performance.now();
+    await work(at);
+    found.push(performance.now() - start);
+  }
+  return median(found);
+};
+
+/** `large` are books with 20,000 accounts, in a practice with 500 others. */
+export const houseFigures = async (note: Note, large: number): Promise<void> => {
+  const open = await database();
+  note(
+    'board of 500 sets of books, its view',
+    await repeated(7, boardView),
+    'one query that reads 500 rows of books',
+    await repeated(7, () => open.view((tx) => tx.query('select * from books where practice_id = 1 order by name, id'))),
+  );
+
+  const view = await openingsView(large);
+  const rows = view?.rows.filter((row) => !row.heading) ?? [];
+  const [first, second] = rows;
+  if (first === undefined || second === undefined || view?.set == null) throw new Error('no sheet');
+  const set = view.set.id;
+  note(
+    'rename one account among 20,000',
+    await repeated(7, async (at) =>
+      done(await changeAccount({ books: large, id: first.id, change: { name: `Renamed ${String(at)}` } })),
+    ),
+    'the bare update in its transaction',
+    await repeated(7, (at) =>
+      open.transaction((tx) =>
+        tx.query('update account set name = $2 where id = $1', [second.id, `Bare ${String(at)}`]),
+      ),
+    ),
+  );
+
+  let revision = first.revision;
+  note(
+    'save one figure among 20,000',
+    await repeated(15, async (at) => {
+      const saved = done(
+        await saveFigures({
+          books: large,
+          set,
+          entries: [{ account: first.id, amount: BigInt(at + 1), revision, restores: false }],
+        }),
+      );
+      if (saved.saved) revision = saved.revisions[0]?.revision ?? revision;
+    }),
+    'the bare statements in their transaction',
+    await repeated(15, (at) =>
+      open.transaction(async (tx) => {
+        await tx.query('select id from books where id = $1 for update', [large]);
+        await tx.query('select * from opening_line where set_id = $1 and account_id = $2 for update', [set, second.id]);
+        await tx.query(
+          `insert into opening_line (books_id, set_id, account_id, amount, source, set_by, set_at)
+           values ($1, $2, $3, $4, 'typed', 1, now())
+           on conflict (set_id, account_id) do update set amount = excluded.amount`,
+          [large, set, second.id, at + 1],
+        );
+        await tx.query(
+          `insert into opening_change (books_id, set_id, account_id, batch, to_amount, source, by_person, at)
+           values ($1, $2, $3, gen_random_uuid(), $4, 'typed', 1, now())`,
+          [large, set, second.id, at + 1],
+        );
+      }),
+    ),
+  );
+
+  const sheetQuery = () =>
+    open.view((tx) =>
+      tx.query(
+        `select a.*, l.amount, l.source, l.revision from account a
+         left join opening_line l on l.account_id = a.id and l.set_id = $2 where a.books_id = $1 order by a.code`,
+        [large, set],
+      ),
+    );
+  note(
+    'opening sheet of 20,000 accounts, its view',
+    await repeated(5, () => openingsView(large)),
+    'the one query that reads them',
+    await repeated(5, sheetQuery),
+  );
+  const bytes = Buffer.from(
+    JSON.stringify(await openingsView(large), (_, value: unknown) =>
+      typeof value === 'bigint' ? String(value) : value instanceof Map ? [...value] : value,
+    ),
+  );
+  note('opening sheet of 20,000 accounts, compressed', gzipSync(bytes).length, 'one megabyte', 1024 * 1024, 'bytes');
+  note(
+    'proof of 20,000 accounts, its view after a change',
+    await repeated(5, async (at) => {
+      await open.transaction((tx) => tx.query('update books set revision = revision + 1 where id = $1', [large]));
+      return at < 0 ? undefined : proofView(large);
+    }),
+    'one pass over the same rows',
+    await repeated(5, sheetQuery),
+  );
+};
