@@ -7,8 +7,40 @@ const only = (from, to, why) => ({
   to: { path: '^src/', pathNot: `^src/(${[from, ...to].join('|')})/` },
 });
 
+/** The rooms of core in their order: each uses only those before it. */
+const ROOMS = [
+  'base',
+  'money',
+  'ledger',
+  'words',
+  'files',
+  'calendar',
+  'company',
+  'chart',
+  'papers',
+  'openings',
+  'statements',
+  'proof',
+  'access',
+];
+const inOrder = ROOMS.map((room, at) => ({
+  name: `core-${room}`,
+  comment: 'a room of core uses only rooms before it (docs/architecture.md)',
+  severity: 'error',
+  from: { path: `^src/core/${room}/`, pathNot: '(\\.test\\.ts$|/testing/)' },
+  to: { path: '^src/core/', pathNot: `^src/core/(${ROOMS.slice(0, at + 1).join('|')})/` },
+}));
+
 module.exports = {
   forbidden: [
+    ...inOrder,
+    {
+      name: 'core-has-rooms-only',
+      comment: 'everything in core lies in a room',
+      severity: 'error',
+      from: {},
+      to: { path: '^src/core/[^/]+\\.ts$' },
+    },
     only('core', [], 'core is pure: it knows nothing of the rest'),
     only('store', ['core'], 'store is SQL and core types'),
     only('actions', ['core', 'store', 'workers'], 'use cases join core and store, and have files read by the pool'),

@@ -18,7 +18,7 @@ import { openingsView } from '@/actions/views';
 import { editChart } from '@/actions/chart';
 import { chartView } from '@/actions/chart-views';
 import { PLAIN_ACCOUNT } from '@/core/chart/account';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';

@@ -8,9 +8,9 @@ import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { tidy } from '@/core/chart/advice/advise';
 import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
-import { CLASSIFICATIONS } from '@/core/chart/classes';
-import { folded } from '@/core/files/cells';
-import type { Result } from '@/core/result';
+import { CLASSIFICATIONS } from '@/core/ledger/classes';
+import { folded } from '@/core/base/table';
+import type { Result } from '@/core/base/result';
 import { fastest } from './core';
 
 export type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;

@@ -1,4 +1,4 @@
-import { plainDate } from '@/core/calendar/dates';
+import { plainDate } from '@/core/base/dates';
 import { type Draft, addAfter } from '@/core/calendar/draft';
 import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
 import type { DatedRate } from '@/core/money/rate';

@@ -5,7 +5,7 @@ import { changeAccount } from '@/actions/chart';
 import { database } from '@/actions/context';
 import { saveFigures } from '@/actions/figures';
 import { openingsView, proofView } from '@/actions/views';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 
 type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
 

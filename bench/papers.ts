@@ -11,7 +11,7 @@ import { takeOver } from '../src/actions/take-over';
 import { editChart } from '../src/actions/chart';
 import { paperView } from '../src/actions/paper-view';
 import { PLAIN_ACCOUNT } from '../src/core/chart/account';
-import type { Result } from '../src/core/result';
+import type { Result } from '../src/core/base/result';
 import { toXlsx } from '../src/core/files/write';
 import { minor } from '../src/core/money/minor';
 

@@ -1,6 +1,6 @@
 // How papers that nobody has seen are read, by what is awkward about them, and how accounts in other languages are matched.
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
-import type { Classification } from '@/core/chart/classes';
+import type { Classification } from '@/core/ledger/classes';
 import { readPaper } from '@/core/files/read';
 import { minor } from '@/core/money/minor';
 import { matcher } from '@/core/openings/match';

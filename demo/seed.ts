@@ -20,13 +20,13 @@ import { beginView, chartView } from '@/actions/chart-views';
 import { addStarterTaxCodes } from '@/actions/tax-codes';
 import { openingsView } from '@/actions/views';
 import { type Account, type AccountId, accountId } from '@/core/chart/account';
-import type { Classification, AccountRole } from '@/core/chart/classes';
+import type { Classification, AccountRole } from '@/core/ledger/classes';
 import type { Answers } from '@/core/chart/composition/answers';
 import { addAfter } from '@/core/calendar/draft';
-import { plainDate } from '@/core/calendar/dates';
+import { plainDate } from '@/core/base/dates';
 import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 import { namePractice } from '@/store/books';
 
 /**

@@ -11,7 +11,7 @@ import { askMatch } from '../src/ask/match';
 import { askRead } from '../src/ask/read';
 import { askSearch } from '../src/ask/search';
 import { MOST_BYTES, megabytes } from '../src/core/files/limits';
-import type { Result } from '../src/core/result';
+import type { Result } from '../src/core/base/result';
 
 const USAGE = `Ask one of:
   read FILE [--date YYYY-MM-DD] [--digits N]

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Deed, deedWords } from '@/core/access/deeds';
 import { may as mayDo } from '@/core/access/roles';
-import { type Problem, type Result, fail, ok, problem } from '@/core/result';
+import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { refusedByDatabase, withoutFigures } from './database-errors';
 import { id } from './inputs';
 import { type Books, findBooks, raiseRevision } from '@/store/books';

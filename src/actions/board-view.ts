@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { type Minor, minor } from '@/core/money/minor';
-import { totalsOf } from '@/core/openings/level';
-import { difference } from '@/core/openings/level';
+import { totalsOf } from '@/core/ledger/level';
+import { difference } from '@/core/ledger/level';
 import { minorDigits } from '@/core/money/currency';
-import { ok } from '@/core/result';
-import { type Standing, standingOf } from '@/core/standing';
+import { ok } from '@/core/base/result';
+import { type Standing, standingOf } from '@/core/proof/standing';
 import { type Books, allBooks, practiceName } from '@/store/books';
 import { keepStandings, standingsOf } from '@/store/standing';
 import { action, view } from './action';

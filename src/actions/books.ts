@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { cutoverProblems } from '@/core/calendar/cutover';
-import { readDate } from '@/core/calendar/dates';
+import { readDate } from '@/core/base/dates';
 import { firstStates } from '@/core/calendar/states';
 import { firstYear, planFrom } from '@/core/calendar/year';
 import { vocabularyOf } from '@/core/chart/composition/answers';
@@ -11,9 +11,10 @@ import { STARTER_IDS, starterAnswers } from '@/core/chart/starters';
 import { PURPOSE_IDS } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
 import { similarNames } from '@/core/company/names';
-import { PART_IDS, partsUsedBy } from '@/core/company/parts';
+import { partsUsedBy } from '@/core/chart/parts-in-use';
+import { PART_IDS } from '@/core/company/parts';
 import { isCurrency, whyNotForNew } from '@/core/money/currency';
-import { type Problem, fail, ok, problem } from '@/core/result';
+import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
 import { insertYear } from '@/store/calendar';
 import { record } from '@/store/history';

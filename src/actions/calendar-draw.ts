@@ -1,6 +1,6 @@
 import { type WantedYear, redraw } from '@/core/calendar/redraw';
 import { isRegular } from '@/core/calendar/year';
-import { type Result, ok, plural } from '@/core/result';
+import { type Result, ok, plural } from '@/core/base/result';
 import {
   type StoredYear,
   bumpCalendar,

@@ -3,7 +3,7 @@ import { calendarRows, readCalendar } from '@/core/calendar/file';
 import { PLAIN_NAMING } from '@/core/calendar/naming';
 import { type Period, type YearPlan, isRegular } from '@/core/calendar/year';
 import { toCsv } from '@/core/files/write';
-import { type Result, fail, ok, problem } from '@/core/result';
+import { type Result, fail, ok, problem } from '@/core/base/result';
 import { yearsOf } from '@/store/calendar';
 import { booksView } from './action';
 import { yearPlan, type yearSchema } from './calendar-schemas';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { plainDate, readDate } from '@/core/calendar/dates';
+import { plainDate, readDate } from '@/core/base/dates';
 import type { Naming } from '@/core/calendar/naming';
 import { type Pattern, WEEK_GROUPS } from '@/core/calendar/pattern';
 import { PERIOD_STATES } from '@/core/calendar/states';

@@ -2,10 +2,10 @@
 
 import { z } from 'zod';
 import { cutoverProblems, oldRecordProblems } from '@/core/calendar/cutover';
-import { before, writeDate } from '@/core/calendar/dates';
+import { before, writeDate } from '@/core/base/dates';
 import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
 import { isRegular, periodOf } from '@/core/calendar/year';
-import { fail, ok, problem } from '@/core/result';
+import { fail, ok, problem } from '@/core/base/result';
 import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
 import { record } from '@/store/history';

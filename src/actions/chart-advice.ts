@@ -5,7 +5,7 @@ import { tidy } from '@/core/chart/advice/advise';
 import type { Advice } from '@/core/chart/advice/types';
 import { accountId } from '@/core/chart/account';
 import type { ChartEdit } from '@/core/chart/edit';
-import { type Problem, fail, ok, plural, problem } from '@/core/result';
+import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { deleteDismissals, putDismissals } from '@/store/chart-library';
 import { record } from '@/store/history';
 import { type BooksContext, booksAction } from './action';

@@ -9,7 +9,7 @@ import { readLines } from '@/core/chart/lines';
 import type { TaxCodeFields } from '@/core/chart/tax-codes';
 import { DEFAULT_FACTS } from '@/core/chart/template';
 import { PART_IDS } from '@/core/company/parts';
-import { type Result, fail, ok, plural, problem } from '@/core/result';
+import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings, updateFact } from '@/store/books';
 import { chartOf } from '@/store/chart';
 import { deleteTemplate, putTemplate } from '@/store/chart-library';

@@ -9,7 +9,7 @@ import {
   planIncoming,
 } from '@/core/chart/incoming';
 import { COMPOSED_SCHEME } from '@/core/chart/scheme';
-import { type Result, fail, ok, plural, problem } from '@/core/result';
+import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
 import { chartOf } from '@/store/chart';
 import type { BooksContext } from './action';

@@ -1,9 +1,9 @@
 import { type Account, type AccountFields, type AccountId, called } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
-import { classFacts } from '@/core/chart/classes';
+import { classFacts } from '@/core/ledger/classes';
 import { type ChartEdit, type Edited, FIELD_WORDS, applyEdits, sayField } from '@/core/chart/edit';
 import type { IncomingRules } from '@/core/chart/incoming';
-import { type Problem, type Result, fail, ok, problem } from '@/core/result';
+import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
 import { saveChart, usesOf } from '@/store/chart';
 import { currenciesOf } from '@/store/currencies';

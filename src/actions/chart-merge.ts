@@ -3,7 +3,7 @@ import { inheritsRole, mergeable } from '@/core/chart/advice/advise';
 import { change } from '@/core/chart/edit';
 import { NIL, add } from '@/core/money/minor';
 import { joinedParts } from '@/core/openings/in-currency';
-import { type Result, fail, ok } from '@/core/result';
+import { type Result, fail, ok } from '@/core/base/result';
 import { chartOf, usesOf } from '@/store/chart';
 import { mergeComparatives } from '@/store/comparatives';
 import { recordEach } from '@/store/history';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { accountId } from '@/core/chart/account';
 import { CHART_COLUMN_IDS } from '@/core/chart/chart-file';
-import { CLASS_IDS, ROLE_IDS } from '@/core/chart/classes';
+import { CLASS_IDS, ROLE_IDS } from '@/core/ledger/classes';
 import { MOST_TRADES, PREMISES, TRADE_IDS, VOCABULARIES } from '@/core/chart/composition/answers';
 import type { ChartEdit } from '@/core/chart/edit';
 import type { RowChoice } from '@/core/chart/incoming';

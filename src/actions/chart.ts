@@ -7,7 +7,7 @@ import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
 import { placedUnder } from '@/core/chart/regroup';
 import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
-import { type Problem, type Result, fail, ok, plural, problem } from '@/core/result';
+import { type Problem, type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
 import { chartOf, keepPaper } from '@/store/chart';

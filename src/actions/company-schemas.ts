@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { readDate } from '@/core/calendar/dates';
+import { readDate } from '@/core/base/dates';
 import { COLOURS, type CompanyFacts, type FactName, PAPER_SIZES, PURPOSE_IDS, SETTLEMENTS } from '@/core/company/facts';
 import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
 import { PART_IDS } from '@/core/company/parts';
 import { TAX_BASES, TAX_INTERVALS } from '@/core/company/tax';
 import { DOCUMENT_KINDS, MOST_TERM_DAYS } from '@/core/company/terms';
 import { cleaned } from '@/core/files/clean';
-import { isCountry } from '@/core/country';
+import { isCountry } from '@/core/company/country';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 
 const ONE_LINE = /^\P{Cc}*$/u;

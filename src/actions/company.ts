@@ -2,9 +2,10 @@
 
 import { z } from 'zod';
 import { type CompanyFacts, type FactName, sayFact } from '@/core/company/facts';
-import { type Part, partHolds } from '@/core/company/parts';
+import { partHolds } from '@/core/chart/parts-in-use';
+import type { Part } from '@/core/company/parts';
 import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
-import { type Problem, fail, ok, problem } from '@/core/result';
+import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { putLogo, setArchived, updateFact } from '@/store/books';
 import { chartOf } from '@/store/chart';
 import { currenciesOf, pairsOf } from '@/store/currencies';

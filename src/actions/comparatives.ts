@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
-import { type Result, fail, ok, plural, problem } from '@/core/result';
+import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { yearsOf } from '@/store/calendar';
 import { accountsOf, chartOf } from '@/store/chart';
 import {

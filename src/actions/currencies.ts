@@ -1,16 +1,16 @@
 'use server';
 
 import { z } from 'zod';
-import { writeDate } from '@/core/calendar/dates';
+import { writeDate } from '@/core/base/dates';
 import { accountId, called, chartIndex } from '@/core/chart/account';
-import { roleFacts } from '@/core/chart/classes';
+import { roleFacts } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
 import { isCurrency, whyNotForNew } from '@/core/money/currency';
 import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
 import { doubtOf, rateBook } from '@/core/money/rate-book';
 import { ROUNDING_IDS } from '@/core/money/rounding';
-import { type Problem, fail, ok, plural, problem } from '@/core/result';
+import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { updateMoneyRules } from '@/store/books';
 import { chartOf } from '@/store/chart';
 import {

@@ -1,4 +1,4 @@
-import { type Problem, problem } from '@/core/result';
+import { type Problem, problem } from '@/core/base/result';
 
 const field = (error: unknown, name: string): string | undefined => {
   const value = typeof error === 'object' && error !== null ? (error as Record<string, unknown>)[name] : undefined;

@@ -1,4 +1,4 @@
-import { plainDate, writeDate } from '@/core/calendar/dates';
+import { plainDate, writeDate } from '@/core/base/dates';
 import { writeSaft } from '@/core/chart/saft';
 import { NIL, abs } from '@/core/money/minor';
 import { comparisonRows } from '@/core/openings/compare';

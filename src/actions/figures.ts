@@ -4,7 +4,7 @@ import { isCurrency } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import type { Part } from '@/core/openings/foreign';
 import { partsProblem, sameParts } from '@/core/openings/in-currency';
-import { type Problem, fail, ok, problem } from '@/core/result';
+import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { accountsOf } from '@/store/chart';
 import { type Writing, currentSet, lockLines, partsInHistory, sourcesOf, writeLines } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';

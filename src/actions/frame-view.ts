@@ -1,12 +1,12 @@
 import type { Deed } from '@/core/access/deeds';
 import { openingDate } from '@/core/calendar/cutover';
-import type { DateStyle } from '@/core/calendar/dates';
+import type { DateStyle } from '@/core/base/dates';
 import type { Colour, Purpose } from '@/core/company/facts';
 import type { LegalForm } from '@/core/company/legal-form';
 import type { Part } from '@/core/company/parts';
 import type { NumberStyle } from '@/core/money/number-style';
-import { type Totals, totalsOf } from '@/core/openings/level';
-import type { StageState } from '@/core/stages';
+import { type Totals, totalsOf } from '@/core/ledger/level';
+import type { StageState } from '@/core/proof/stages';
 import { type BooksContext, booksView } from './action';
 import { viewState } from './held-state';
 import type { BooksState } from './state';

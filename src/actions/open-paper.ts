@@ -1,7 +1,7 @@
 import { type AccountId, type ChartIndex, PLAIN_ACCOUNT, accountProblems } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Creation } from '@/core/openings/takeover';
-import { type Problem, type Result, fail, ok, problem } from '@/core/result';
+import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { currentAmounts } from '@/store/openings';
 import { type OpenPaper, findPaper } from '@/store/papers';
 import type { BooksContext } from './action';

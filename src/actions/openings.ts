@@ -2,12 +2,12 @@
 
 import { type Period, periodOf } from '@/core/calendar/year';
 import { openingDate } from '@/core/calendar/cutover';
-import { writeDate } from '@/core/calendar/dates';
+import { writeDate } from '@/core/base/dates';
 import { formatMinor } from '@/core/money/format';
 import { postingLines } from '@/core/openings/foreign';
-import { totalsOf } from '@/core/openings/level';
+import { totalsOf } from '@/core/ledger/level';
 import { blockers } from '@/core/proof/checks';
-import { fail, ok, plural, problem } from '@/core/result';
+import { fail, ok, plural, problem } from '@/core/base/result';
 import { record } from '@/store/history';
 import { ledgerPositions, postJournal } from '@/store/journals';
 import { copyLines, currentSet, deleteDraft, insertSet, markPosted, partsOfSet } from '@/store/openings';

@@ -2,12 +2,12 @@
 
 import { z } from 'zod';
 import { type AccountId, accountId, chartIndex } from '@/core/chart/account';
-import { CLASS_IDS } from '@/core/chart/classes';
+import { CLASS_IDS } from '@/core/ledger/classes';
 import { type Minor, sum } from '@/core/money/minor';
 import type { Decision } from '@/core/openings/takeover';
 import { MOST_ROWS } from '@/core/files/limits';
 import { rowsLike } from '@/core/papers/alike';
-import { type Problem, fail, ok, problem } from '@/core/result';
+import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { chartOf } from '@/store/chart';
 import { writeDecisions } from '@/store/paper-decisions';
 import { saveReading } from '@/store/papers';

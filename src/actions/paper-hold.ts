@@ -4,7 +4,7 @@ import type { Creation, DecidedRow, Plan } from '@/core/openings/takeover';
 import type { Likeness } from '@/core/papers/alike';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { MatchedSheet } from '@/workers/reading/sent';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 
 /** The rows of a paper, matched and decided. */
 export interface Planned {

@@ -1,6 +1,6 @@
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
-import type { TextFormat } from '@/core/files/cells';
+import type { TextFormat } from '@/core/base/table';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import type { Match } from '@/core/openings/match';
@@ -12,7 +12,7 @@ import { readingOf } from '@/core/papers/amount-columns';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Reading } from '@/core/papers/reading';
 import type { How } from '@/core/papers/sheet';
-import { type Result, fail, ok } from '@/core/result';
+import { type Result, fail, ok } from '@/core/base/result';
 import { chartOf } from '@/store/chart';
 import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
 import { Aside, type BooksContext } from './action';

@@ -3,7 +3,7 @@
 import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { NUMBER_STYLES } from '@/core/money/number-style';
-import type { TextFormat } from '@/core/files/cells';
+import type { TextFormat } from '@/core/base/table';
 import { MOST_ROWS } from '@/core/files/limits';
 import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/files/formats';
 import { LIKENESSES, rowsLike } from '@/core/papers/alike';
@@ -11,7 +11,7 @@ import { ARRANGEMENTS } from '@/core/papers/arrange';
 import { choose } from '@/core/papers/chosen';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS, type Chosen } from '@/core/papers/reading';
-import { fail, ok, problem } from '@/core/result';
+import { fail, ok, problem } from '@/core/base/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { forgetDecisions } from '@/store/paper-decisions';

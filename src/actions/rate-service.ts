@@ -1,7 +1,7 @@
 'use server';
 
 import type { z } from 'zod';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 import { type RatesPreview, fetchServiceRates, type serviceWish } from './rates-in';
 
 /** Asks the rate service, from the currencies sheet. */

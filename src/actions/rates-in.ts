@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { plainDate, writeDate } from '@/core/calendar/dates';
+import { plainDate, writeDate } from '@/core/base/dates';
 import { isCurrency } from '@/core/money/currency';
 import { type DatedRate, plainRate, readRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
 import { MOST_BYTES, megabytes } from '@/core/files/limits';
 import { toCsv } from '@/core/files/write';
 import { DIRECTIONS, type Direction, type RatePreviewRow, previewRates } from '@/core/papers/rates';
-import { type Result, fail, ok, plural, problem } from '@/core/result';
+import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { allRates, currenciesOf, putRates } from '@/store/currencies';
 import { record } from '@/store/history';
 import { type BooksContext, booksAction, booksView, fileAction } from './action';

@@ -1,10 +1,10 @@
 import type { PeriodState } from '@/core/calendar/states';
 import type { PeriodKind, YearPlan } from '@/core/calendar/year';
-import { isResult, typeOf } from '@/core/chart/classes';
+import { isResult, typeOf } from '@/core/ledger/classes';
 import { companyChecklist, letterhead } from '@/core/company/facts';
 import { type DatedRate, plainRate } from '@/core/money/rate';
 import type { Ratio } from '@/core/money/ratio';
-import { nextStage } from '@/core/stages';
+import { nextStage } from '@/core/proof/stages';
 import { type Books, bookNames, logoSetAt, peopleOf } from '@/store/books';
 import { postedPeriods } from '@/store/calendar';
 import { pairRates, pairsOf } from '@/store/currencies';

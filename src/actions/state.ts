@@ -7,7 +7,7 @@ import type { Minor } from '@/core/money/minor';
 import { type Lookup, type RateBook, lookUp, rateBook } from '@/core/money/rate-book';
 import type { Part, Position } from '@/core/openings/foreign';
 import { type CheckResult, prove } from '@/core/proof/checks';
-import { type StageState, stageStates } from '@/core/stages';
+import { type StageState, stageStates } from '@/core/proof/stages';
 import type { Books } from '@/store/books';
 import { type StoredYear, yearsOf } from '@/store/calendar';
 import { chartsOf } from '@/store/chart';

@@ -9,7 +9,7 @@ import type { Part } from '@/core/openings/foreign';
 import { sameParts } from '@/core/openings/in-currency';
 import type { Remembered } from '@/core/openings/match';
 import { MOST_ROWS } from '@/core/files/limits';
-import { type Result, fail, ok, plural, problem } from '@/core/result';
+import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { writeDecisions } from '@/store/paper-decisions';

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { type AccountId, called, chartIndex } from '@/core/chart/account';
 import { type TaxCode, sayRates, starterTaxCodes, taxCodeProblems } from '@/core/chart/tax-codes';
-import { type Problem, fail, ok, plural, problem } from '@/core/result';
+import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { deleteTaxCode, insertTaxCode, taxCodesOf, updateTaxCode } from '@/store/tax-codes';

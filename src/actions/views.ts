@@ -6,7 +6,7 @@ import type { Minor } from '@/core/money/minor';
 import type { Ratio } from '@/core/money/ratio';
 import { compareVersions } from '@/core/openings/compare';
 import { type Part, postingLines } from '@/core/openings/foreign';
-import { standing } from '@/core/openings/level';
+import { standing } from '@/core/ledger/level';
 import type { CheckResult } from '@/core/proof/checks';
 import {
   type Statement,

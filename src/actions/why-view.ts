@@ -1,6 +1,6 @@
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
-import { normalSide } from '@/core/chart/classes';
+import { normalSide } from '@/core/ledger/classes';
 import { proposeCode } from '@/core/chart/codes';
 import { minorDigits } from '@/core/money/currency';
 import { type Minor, NIL, minor } from '@/core/money/minor';

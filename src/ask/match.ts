@@ -1,11 +1,11 @@
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
-import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification, typeOf } from '@/core/chart/classes';
+import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification, typeOf } from '@/core/ledger/classes';
 import { contraByName } from '@/core/chart/infer';
 import { lineByWord } from '@/core/chart/type-words';
 import { sideOf } from '@/core/money/minor';
 import { matcher } from '@/core/openings/match';
 import { type Meant, meantBy } from '@/core/words/concepts/recogniser';
-import { type Result, fail, ok, problem } from '@/core/result';
+import { type Result, fail, ok, problem } from '@/core/base/result';
 import { usualSide } from '@/core/words/side-words';
 import { type Asked, askedRows, balanceOf } from './tables';
 

@@ -1,5 +1,5 @@
 import { readAnyPaper } from '@/core/files/read-any';
-import { textOf, type Table } from '@/core/files/cells';
+import { textOf, type Table } from '@/core/base/table';
 import { minorDigits } from '@/core/money/currency';
 import { plainDecimal } from '@/core/money/format';
 import { tablesUnder } from '@/core/papers/arrange';
@@ -9,7 +9,7 @@ import { statedCurrency } from '@/core/papers/stated-currency';
 import { statedDate } from '@/core/papers/stated-date';
 import { decimalsOf } from '@/core/papers/decimals';
 import type { PaperRow } from '@/core/papers/paper-row';
-import { type Result, ok } from '@/core/result';
+import { type Result, ok } from '@/core/base/result';
 
 export interface ReadQuestion {
   readonly bytes: Uint8Array;

@@ -1,5 +1,5 @@
 import { accountId } from '@/core/chart/account';
-import { ACCOUNT_ROLES, CLASSIFICATIONS, normalSide } from '@/core/chart/classes';
+import { ACCOUNT_ROLES, CLASSIFICATIONS, normalSide } from '@/core/ledger/classes';
 import { contraByName } from '@/core/chart/infer';
 import { isCurrency, minorDigits } from '@/core/money/currency';
 import { type Minor, minor } from '@/core/money/minor';
@@ -7,7 +7,7 @@ import { trustOf } from '@/core/openings/search/labels';
 import { search } from '@/core/openings/search/search';
 import type { SearchFigure, UntakenRow } from '@/core/openings/search/types';
 import { meantBy } from '@/core/words/concepts/recogniser';
-import { type Result, fail, ok, problem } from '@/core/result';
+import { type Result, fail, ok, problem } from '@/core/base/result';
 import { type Asked, DIGITS, askedRows, balanceOf, said, unitsOf } from './tables';
 
 interface File {

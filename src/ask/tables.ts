@@ -1,8 +1,8 @@
-import { type Table, textOf } from '@/core/files/cells';
+import { type Table, textOf } from '@/core/base/table';
 import { readCsv } from '@/core/files/csv';
 import { plainDecimal } from '@/core/money/format';
 import { type Minor, minor } from '@/core/money/minor';
-import { type Result, fail, ok, problem, quoted } from '@/core/result';
+import { type Result, fail, ok, problem, quoted } from '@/core/base/result';
 
 /** A row of a question's table, by the names of its columns. */
 export type Asked = ReadonlyMap<string, string>;

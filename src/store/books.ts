@@ -1,4 +1,4 @@
-import { type PlainDate, plainDate } from '@/core/calendar/dates';
+import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type ChartSettings, PLAIN_SETTINGS } from '@/core/chart/settings';
 import { type CompanyFacts, PLAIN_FACTS, type Purpose } from '@/core/company/facts';
 import type { LegalForm } from '@/core/company/legal-form';

@@ -1,4 +1,4 @@
-import { type PlainDate, plainDate } from '@/core/calendar/dates';
+import { type PlainDate, plainDate } from '@/core/base/dates';
 import type { StatedPeriod, StatedYear } from '@/core/calendar/file';
 import type { PeriodState } from '@/core/calendar/states';
 import { type PeriodKind, type YearPlan, planFrom } from '@/core/calendar/year';

@@ -1,5 +1,5 @@
 import type { AccountId } from '@/core/chart/account';
-import { type PlainDate, plainDate } from '@/core/calendar/dates';
+import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type Minor, NIL, add } from '@/core/money/minor';
 import type { Part, Position, PostingLine } from '@/core/openings/foreign';
 import { type Queryable, one } from './database';

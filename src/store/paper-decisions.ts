@@ -1,5 +1,5 @@
 import type { AccountId } from '@/core/chart/account';
-import type { Classification } from '@/core/chart/classes';
+import type { Classification } from '@/core/ledger/classes';
 import type { Minor } from '@/core/money/minor';
 import type { Creation, Decision, SplitPart } from '@/core/openings/takeover';
 import { type Queryable, arrayText } from './database';

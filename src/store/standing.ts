@@ -1,4 +1,4 @@
-import type { Standing } from '@/core/standing';
+import type { Standing } from '@/core/proof/standing';
 import type { Queryable } from './database';
 
 /** What was last made of a set of books for the board, and of which state of them. */

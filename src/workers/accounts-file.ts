@@ -3,8 +3,8 @@ import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart 
 import type { Account } from '@/core/chart/account';
 import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import { type TypeWord, typeWordsIn } from '@/core/chart/type-words';
-import { type Table, textOf } from '@/core/files/cells';
-import type { Problem } from '@/core/result';
+import { type Table, textOf } from '@/core/base/table';
+import type { Problem } from '@/core/base/result';
 
 /**
  * Reads a list of accounts and plans what taking it over would do, away from the page, so that typing never waits for it.

@@ -5,7 +5,7 @@ import { saveFigures } from '@/actions/figures';
 import { openCorrection, postOpenings } from '@/actions/openings';
 import { calendarView } from '@/actions/stage-views';
 import { openingsView, proofView } from '@/actions/views';
-import { plainDate } from '@/core/calendar/dates';
+import { plainDate } from '@/core/base/dates';
 import { type Draft, addAfter, addBefore, offerEnd, redrawYear } from '@/core/calendar/draft';
 import type { Pattern } from '@/core/calendar/pattern';
 import { PLAIN_PLAN } from '@/core/calendar/year';

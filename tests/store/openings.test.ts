@@ -20,7 +20,7 @@ import { compareView, openingsView, proofView } from '@/actions/views';
 import { whyView } from '@/actions/why-view';
 import { minor } from '@/core/money/minor';
 import { search } from '@/core/openings/search/search';
-import { textOf } from '@/core/files/cells';
+import { textOf } from '@/core/base/table';
 import { readPaper } from '@/core/files/read';
 import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
 

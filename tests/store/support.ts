@@ -3,7 +3,7 @@ import { afterAll, beforeAll, expect, inject } from 'vitest';
 import './on-server';
 import { closeDatabase, useDatabase } from '@/actions/context';
 import { createBooks } from '@/actions/books';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 import type { Database } from '@/store/database';
 import { migrate } from '@/store/migrate';
 import { openInMemory } from '@/store/open';

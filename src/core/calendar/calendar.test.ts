@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { before, daysInclusive, plainDate, readDate } from './dates';
+import { before, daysInclusive, plainDate, readDate } from '../base/dates';
 import { changeStates, firstStates } from './states';
 import { cutoverProblems, openingDate } from './cutover';
 import { firstYear, periodOf } from './year';

@@ -1,5 +1,5 @@
-import { type Problem, problem } from '../result';
-import { type PlainDate, before, dayBefore, writeDate } from './dates';
+import { type Problem, problem } from '../base/result';
+import { type PlainDate, before, dayBefore, writeDate } from '../base/dates';
 import { type FiscalYear, type Period, periodOf } from './year';
 
 type Year = Pick<FiscalYear, 'start' | 'end'> & { readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[] };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { plainDate } from './dates';
+import { plainDate } from '../base/dates';
 import { type Draft, addAfter, addBefore, offerEnd, redrawYear, rename, takeAway } from './draft';
 import type { Pattern } from './pattern';
 import { PLAIN_PLAN, isRegular, partitionProblems, planYear } from './year';

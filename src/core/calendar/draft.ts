@@ -1,5 +1,5 @@
-import { type Result, fail, ok, problem } from '../result';
-import { type PlainDate, before } from './dates';
+import { type Result, fail, ok, problem } from '../base/result';
+import { type PlainDate, before } from '../base/dates';
 import { moveEnd } from './edit';
 import { type FiscalYear, type YearPlan, isRegular, planShifted, planYear, yearAfter, yearBefore } from './year';
 

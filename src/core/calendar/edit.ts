@@ -1,5 +1,5 @@
-import { type Result, fail, ok, problem } from '../result';
-import { type PlainDate, before, writeDate } from './dates';
+import { type Result, fail, ok, problem } from '../base/result';
+import { type PlainDate, before, writeDate } from '../base/dates';
 import { type FiscalYear, type Period, isRegular } from './year';
 
 export interface MovedEnd {

@@ -1,8 +1,8 @@
-import type { Table } from '../files/cells';
-import { folded, textOf } from '../files/cells';
+import type { Table } from '../base/table';
+import { folded, textOf } from '../base/table';
 import { type OutRow, fromText } from '../files/write';
-import { type Problem, type Result, fail, ok, problem, quoted } from '../result';
-import { type PlainDate, readDate } from './dates';
+import { type Problem, type Result, fail, ok, problem, quoted } from '../base/result';
+import { type PlainDate, readDate } from '../base/dates';
 import { PERIOD_STATES, type PeriodState } from './states';
 import { type Period, type PeriodKind, type YearPlan, partitionProblems } from './year';
 

@@ -1,4 +1,4 @@
-import { type PlainDate, daysInclusive, longMonthName, monthName } from './dates';
+import { type PlainDate, daysInclusive, longMonthName, monthName } from '../base/dates';
 
 /** How years and periods are named, chosen part by part. Stored with the year that was named so. */
 export interface Naming {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { before, dayBefore, daysInclusive, plainDate } from './dates';
+import { before, dayBefore, daysInclusive, plainDate } from '../base/dates';
 import { moveEnd } from './edit';
 import { distinct, PLAIN_NAMING } from './naming';
 import {

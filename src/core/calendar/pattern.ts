@@ -1,4 +1,4 @@
-import { type PlainDate, before, dayBefore, longMonthName, plainDate, weekdayName } from './dates';
+import { type PlainDate, before, dayBefore, longMonthName, plainDate, weekdayName } from '../base/dates';
 
 export const WEEK_GROUPS = ['4-4-5', '4-5-4', '5-4-4', 'thirteen-fours'] as const;
 export type WeekGroups = (typeof WEEK_GROUPS)[number];

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
 import { toCsv } from '../files/write';
 import { cutoverEffects, oldRecordProblems } from './cutover';
-import { plainDate } from './dates';
+import { plainDate } from '../base/dates';
 import { type StatedYear, calendarRows, readCalendar } from './file';
 import type { Pattern } from './pattern';
 import { type StandingYear, type WantedYear, redraw } from './redraw';

@@ -1,6 +1,6 @@
-import { type Problem, type Result, fail, ok, problem } from '../result';
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { cutoverProblems } from './cutover';
-import { type PlainDate, before, plainDate, writeDate } from './dates';
+import { type PlainDate, before, plainDate, writeDate } from '../base/dates';
 import type { StatedPeriod, StatedYear } from './file';
 import type { PeriodState } from './states';
 import { type Period, type YearPlan, isRegular, partitionProblems, periodOf } from './year';

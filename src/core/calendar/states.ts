@@ -1,5 +1,5 @@
-import { type Problem, type Result, fail, ok, problem } from '../result';
-import { type PlainDate, before, writeDate } from './dates';
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
+import { type PlainDate, before, writeDate } from '../base/dates';
 import { openingDate } from './cutover';
 import type { Period } from './year';
 

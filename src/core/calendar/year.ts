@@ -1,5 +1,5 @@
-import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../result';
-import { type PlainDate, before, dayBefore, daysInclusive, readDate, writeDate } from './dates';
+import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../base/result';
+import { type PlainDate, before, dayBefore, daysInclusive, readDate, writeDate } from '../base/dates';
 import { type Naming, PLAIN_NAMING, distinct, periodCode, periodName, yearName } from './naming';
 import { CALENDAR_MONTHS, type Pattern, naturalEnd, naturalStart, patternShifted, periodEnds } from './pattern';
 

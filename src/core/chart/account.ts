@@ -1,5 +1,5 @@
-import { type Problem, problem, quoted } from '../result';
-import { type AccountRole, type Classification, roleFacts, typeOf } from './classes';
+import { type Problem, problem, quoted } from '../base/result';
+import { type AccountRole, type Classification, roleFacts, typeOf } from '../ledger/classes';
 
 declare const accountBrand: unique symbol;
 export type AccountId = number & { readonly [accountBrand]: true };

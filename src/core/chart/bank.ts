@@ -1,4 +1,4 @@
-import { type Problem, problem, quoted } from '../result';
+import { type Problem, problem, quoted } from '../base/result';
 
 /** What is known about a bank, cash or card account beside its name. `alertBelow` is in minor units of the account's currency. */
 export interface BankDetails {

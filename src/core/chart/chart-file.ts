@@ -1,12 +1,12 @@
 import { isCurrency, minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
-import { readPaperAmount } from '../papers/amount';
-import { type Table, folded, textOf } from '../files/cells';
+import { readPaperAmount } from '../money/paper-amount';
+import { type Table, folded, textOf } from '../base/table';
 import { type OutRow, fromText } from '../files/write';
-import { type Problem, problem, quoted } from '../result';
+import { type Problem, problem, quoted } from '../base/result';
 import type { Account } from './account';
 import { type BankDetails, bankProblems, plainIban } from './bank';
-import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, normalSide, roleFacts, typeOf } from './classes';
+import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, normalSide, roleFacts, typeOf } from '../ledger/classes';
 import type { Incoming, IncomingFields } from './incoming';
 import { inTreeOrder } from './tree';
 import { type ChosenTypes, withTypes } from './type-words';

@@ -10,7 +10,7 @@ import {
   accountProblems,
   chartIndex,
 } from './account';
-import { ACCOUNT_TYPES, ROLE_IDS, roleFacts, typeOf } from './classes';
+import { ACCOUNT_TYPES, ROLE_IDS, roleFacts, typeOf } from '../ledger/classes';
 import { STARTER_IDS, starterChart, startersFor } from './starters';
 import { proposeCode } from './codes';
 import { inTreeOrder } from './tree';

@@ -1,6 +1,6 @@
-import { type Result, fail, ok, problem } from '../result';
+import { type Result, fail, ok, problem } from '../base/result';
 import { type Account, type AccountId, LONGEST_CODE, called, chartIndex } from './account';
-import type { Classification } from './classes';
+import type { Classification } from '../ledger/classes';
 import { type ChartEdit, change } from './edit';
 import { type CodeScheme, fitsShape, rangeFor, within } from './scheme';
 import { byCode, inTreeOrder } from './tree';

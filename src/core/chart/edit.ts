@@ -1,4 +1,4 @@
-import { type Problem, type Result, fail, ok, problem } from '../result';
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import {
   type Account,
   type AccountFields,
@@ -8,7 +8,7 @@ import {
   called,
   chartIndex,
 } from './account';
-import { classFacts, roleFacts } from './classes';
+import { classFacts, roleFacts } from '../ledger/classes';
 import { type AccountUse, UNUSED, changeProblems, removalProblems } from './use';
 
 /**

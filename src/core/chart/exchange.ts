@@ -1,4 +1,4 @@
-import type { AccountRole } from './classes';
+import type { AccountRole } from '../ledger/classes';
 
 /** Where exchange and rounding differences go: realised ones in one account, or gains and losses apart. */
 export const REALISED_TOGETHER = ['exchange-realised', 'exchange-unrealised', 'rounding'] as const;

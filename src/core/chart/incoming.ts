@@ -1,5 +1,5 @@
-import { type Problem, problem, quoted } from '../result';
-import { folded } from '../files/cells';
+import { type Problem, problem, quoted } from '../base/result';
+import { folded } from '../base/table';
 import {
   type Account,
   type AccountFields,
@@ -13,7 +13,7 @@ import {
   chartIndex,
 } from './account';
 import { type BankDetails, NO_BANK_DETAILS } from './bank';
-import { type Classification, typeOf } from './classes';
+import { type Classification, typeOf } from '../ledger/classes';
 import { codeSource } from './codes';
 import { type ChartEdit, change } from './edit';
 import { type Inferred, inferLine } from './infer';

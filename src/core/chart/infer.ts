@@ -1,8 +1,8 @@
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import { standsAgainst } from '../words/side-words';
 import { meantBy } from '../words/concepts/recogniser';
-import { quoted } from '../result';
-import { type AccountRole, type Classification, classFacts, typeOf } from './classes';
+import { quoted } from '../base/result';
+import { type AccountRole, type Classification, classFacts, typeOf } from '../ledger/classes';
 import { type CodeScheme, lineByRange } from './scheme';
 import { type Inferred, WORD_LINE, isBroad, lineByType } from './type-words';
 

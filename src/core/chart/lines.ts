@@ -1,5 +1,5 @@
-import { readClipboard } from '../openings/sheet';
-import type { Table } from '../files/cells';
+import { readClipboard } from '../files/clipboard';
+import type { Table } from '../base/table';
 import { MOST_COLUMNS } from '../files/limits';
 import { recogniseChart, readChartRows } from './chart-file';
 import type { Incoming, IncomingFields } from './incoming';

@@ -1,6 +1,6 @@
 import { type Minor, NIL, add } from '../money/minor';
 import { type Account, type AccountId, chartIndex } from './account';
-import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification } from './classes';
+import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, type Classification } from '../ledger/classes';
 import { type CodeScheme, codeQuestions } from './scheme';
 import { byCode } from './tree';
 

@@ -1,6 +1,6 @@
-import { type Problem, type Result, fail, ok, problem } from '../result';
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { type Account, type AccountFields, type AccountId, called, chartIndex } from './account';
-import { typeOf } from './classes';
+import { typeOf } from '../ledger/classes';
 import { type ChartEdit, change } from './edit';
 import { inTreeOrder } from './tree';
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { minor } from '../money/minor';
 import { type Account, PLAIN_ACCOUNT, accountId, chartIndex } from './account';
 import { NO_BANK_DETAILS, bankProblems, bicProblem, ibanProblem, plainIban, printIban } from './bank';
-import { CLASSIFICATIONS, normalSide, typeOf } from './classes';
+import { CLASSIFICATIONS, normalSide, typeOf } from '../ledger/classes';
 import { proposeCode } from './codes';
 import { asRoles, asStatements } from './places';
 import {

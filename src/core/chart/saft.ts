@@ -3,7 +3,7 @@ import { xmlText } from '../files/xml';
 import { plainDecimal } from '../money/format';
 import { type Minor, NIL, abs } from '../money/minor';
 import type { Account, AccountId } from './account';
-import { typeOf } from './classes';
+import { typeOf } from '../ledger/classes';
 import { inTreeOrder } from './tree';
 
 const TYPE_NAMES = {

@@ -1,6 +1,6 @@
-import { type Problem, plural, problem, quoted } from '../result';
+import { type Problem, plural, problem, quoted } from '../base/result';
 import type { Account, ChartIndex } from './account';
-import { CLASSIFICATIONS, type Classification, classFacts } from './classes';
+import { CLASSIFICATIONS, type Classification, classFacts } from '../ledger/classes';
 import { HEADINGS } from './composition/catalogue';
 
 export const SEGMENT_KINDS = ['digits', 'letters', 'either'] as const;

@@ -1,5 +1,5 @@
-import { folded } from '../files/cells';
-import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../result';
+import { folded } from '../base/table';
+import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../base/result';
 import type { Account, AccountFields, AccountId } from './account';
 import {
   ACCOUNT_ROLES,
@@ -10,7 +10,7 @@ import {
   normalSide,
   roleFacts,
   typeOf,
-} from './classes';
+} from '../ledger/classes';
 import { type ChartEdit, change } from './edit';
 import { lineByWord } from './type-words';
 

@@ -1,5 +1,5 @@
 import { type LegalForm, legalFormLabel } from '../company/legal-form';
-import { type Result, fail, ok, problem } from '../result';
+import { type Result, fail, ok, problem } from '../base/result';
 import type { Answers, Vocabulary } from './composition/answers';
 import { type ComposedAccount, compose } from './composition/compose';
 

@@ -1,5 +1,5 @@
 import { type LegalForm, legalFormLabel } from '../company/legal-form';
-import { folded } from '../files/cells';
+import { folded } from '../base/table';
 
 /** Words of equity accounts that belong to certain legal forms only. */
 const BELONGS: readonly (readonly [words: RegExp, what: string, forms: readonly LegalForm[]])[] = [

@@ -1,4 +1,4 @@
-import { type Problem, plural, problem, quoted } from '../result';
+import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Account, type AccountId, called } from './account';
 
 /** What a tax code does to an amount. */

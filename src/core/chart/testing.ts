@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type Account, DEEPEST, PLAIN_ACCOUNT, accountId } from './account';
-import { CLASSIFICATIONS, typeOf } from './classes';
+import { CLASSIFICATIONS, typeOf } from '../ledger/classes';
 
 /** Charts for property tests: any tree of headings and posting accounts that the rules accept. */
 export const anyChart = (most = 40): fc.Arbitrary<readonly Account[]> =>

@@ -1,7 +1,7 @@
 import { distance } from 'fastest-levenshtein';
 import { meantBy } from '../words/concepts/recogniser';
-import { folded } from '../words/folded';
-import { CLASSIFICATIONS, type Classification, classFacts } from './classes';
+import { folded } from '../base/folded';
+import { CLASSIFICATIONS, type Classification, classFacts } from '../ledger/classes';
 
 /** A statement line that an account most likely stands on, and why. */
 export interface Inferred {

@@ -1,6 +1,6 @@
-import { type Problem, plural, problem } from '../result';
+import { type Problem, plural, problem } from '../base/result';
 import { type Account, called } from './account';
-import { typeOf } from './classes';
+import { typeOf } from '../ledger/classes';
 
 /** By what an account is used. */
 export interface AccountUse {

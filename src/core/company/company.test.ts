@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type DateStyle, before, plainDate, writeStyled } from '../calendar/dates';
+import { type DateStyle, before, plainDate, writeStyled } from '../base/dates';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
-import { ROLE_IDS } from '../chart/classes';
+import { ROLE_IDS } from '../ledger/classes';
 import {
   type CompanyFacts,
   type FactName,
@@ -13,7 +13,8 @@ import {
   sayFact,
 } from './facts';
 import { similarNames } from './names';
-import { PART_IDS, partHolds, partOfRole, partsUsedBy, rolesWith } from './parts';
+import { partHolds, partsUsedBy } from '../chart/parts-in-use';
+import { PART_IDS, partOfRole, rolesWith } from './parts';
 import { TAX_INTERVALS, returnPeriods, taxNumberProblems } from './tax';
 import { describeTerms, documentNumber, dueDate } from './terms';
 

@@ -1,4 +1,4 @@
-import { type DateStyle, PLAIN_DATES, plainDate, writeStyled } from '../calendar/dates';
+import { type DateStyle, PLAIN_DATES, plainDate, writeStyled } from '../base/dates';
 import type { NumberStyle } from '../money/number-style';
 import type { LegalForm } from './legal-form';
 import { type Part, partLabel } from './parts';

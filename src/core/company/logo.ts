@@ -1,6 +1,6 @@
 import { decode } from '../files/text';
 import { type XmlFault, xmlReader } from '../files/xml';
-import { type Result, fail, ok, problem } from '../result';
+import { type Result, fail, ok, problem } from '../base/result';
 import { MOST_LOGO_BYTES } from './logo-limit';
 
 /** A logo as a drawing that runs nothing and refers to nothing outside itself, and the size in which it is to be drawn. */

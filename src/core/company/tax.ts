@@ -1,5 +1,5 @@
-import { type PlainDate, before, writeIso } from '../calendar/dates';
-import { type Problem, problem, quoted } from '../result';
+import { type PlainDate, before, writeIso } from '../base/dates';
+import { type Problem, problem, quoted } from '../base/result';
 
 export const TAX_BASES = [
   { id: 'invoice', label: 'by invoice', says: 'tax is due when the document is dated' },

@@ -1,5 +1,5 @@
-import type { PlainDate } from '../calendar/dates';
-import { plural } from '../result';
+import type { PlainDate } from '../base/dates';
+import { plural } from '../base/result';
 
 /**
  * When a document falls due: so many days after its date; so many days after the end of its month; or on a day of a

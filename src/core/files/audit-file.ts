@@ -1,5 +1,5 @@
-import { type Result, fail, ok, problem } from '../result';
-import type { Table } from './cells';
+import { type Result, fail, ok, problem } from '../base/result';
+import type { Table } from '../base/table';
 import { oneLine } from './clean';
 import { MOST_ACCOUNTS, MOST_CELL_CHARACTERS, MOST_DEPTH, counted } from './limits';
 import { decode } from './text';

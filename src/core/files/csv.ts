@@ -1,5 +1,5 @@
-import { type Result, fail, ok, plural, problem } from '../result';
-import type { Table, TextFormat } from './cells';
+import { type Result, fail, ok, plural, problem } from '../base/result';
+import type { Table, TextFormat } from '../base/table';
 import { cleaned, isClean } from './clean';
 import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
 import { MOST_CELLS, MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_ROWS, counted } from './limits';

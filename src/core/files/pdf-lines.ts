@@ -1,4 +1,4 @@
-import type { Place, Row } from './cells';
+import type { Place, Row } from '../base/table';
 import { oneLine } from './clean';
 
 /** A piece of text on a page: where it begins and ends, how high it stands (from the bottom) and how large it is, in points. */

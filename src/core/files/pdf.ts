@@ -1,8 +1,8 @@
 // It leaves what works on pages where the reader looks for it, so that nothing is loaded by a path.
 import 'pdfjs-dist/legacy/build/pdf.worker.mjs';
 import { type PDFDocumentProxy, getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { type Result, fail, ok, problem } from '../result';
-import type { Table } from './cells';
+import { type Result, fail, ok, problem } from '../base/result';
+import type { Table } from '../base/table';
 import { MOST_CELLS, MOST_PAGES, MOST_PDF_BYTES, counted, megabytes } from './limits';
 import { pastPdfBounds } from './pdf-bounds';
 import { type Piece, rowsOfPages } from './pdf-lines';

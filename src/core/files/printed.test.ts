@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { textOf } from './cells';
+import { textOf } from '../base/table';
 import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
 import { type Piece, rowsOfPages } from './pdf-lines';
 import { decode } from './text';

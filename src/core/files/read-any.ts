@@ -1,5 +1,5 @@
-import type { Result } from '../result';
-import type { Table, TextFormat } from './cells';
+import type { Result } from '../base/result';
+import type { Table, TextFormat } from '../base/table';
 import { isPdf } from './formats';
 import { MOST_BYTES } from './limits';
 import { readPaper } from './read';

@@ -1,6 +1,6 @@
-import { type Result, fail, problem } from '../result';
+import { type Result, fail, problem } from '../base/result';
 import { isXml, readSaft } from './audit-file';
-import type { Table, TextFormat } from './cells';
+import type { Table, TextFormat } from '../base/table';
 import { readCsv } from './csv';
 import { MOST_BYTES, megabytes } from './limits';
 import { readXlsx } from './workbook';

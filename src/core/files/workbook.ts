@@ -1,6 +1,6 @@
 import { SSF } from '@e965/xlsx';
-import { type Problem, type Result, fail, ok, problem } from '../result';
-import type { Cell, Table } from './cells';
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
+import type { Cell, Table } from '../base/table';
 import { cleaned } from './clean';
 import { saidRows } from './split';
 import {

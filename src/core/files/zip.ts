@@ -1,5 +1,5 @@
 import { Inflate } from 'fflate';
-import { type Result, fail, ok, problem } from '../result';
+import { type Result, fail, ok, problem } from '../base/result';
 import { MOST_PARTS, MOST_RATIO, MOST_UNPACKED_BYTES, UNPACKED_FREELY, megabytes } from './limits';
 
 /** A part of a packed file, as the central directory describes it. */

@@ -1,4 +1,4 @@
-import { type Problem, type Result, fail, ok, problem, quoted } from '../result';
+import { type Problem, type Result, fail, ok, problem, quoted } from '../base/result';
 import { LARGEST, type Minor, type Side, abs, minor, negate, onSide } from './minor';
 import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 import type { Ratio } from './ratio';

@@ -1,4 +1,4 @@
-import { epochDay, writeIso } from '../calendar/dates';
+import { epochDay, writeIso } from '../base/dates';
 import type { NumberStyle } from './number-style';
 import { type DatedRate, called, ratioOf } from './rate';
 import { ONE, type Ratio, compareRatios, inverse, times } from './ratio';

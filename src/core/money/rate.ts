@@ -1,4 +1,4 @@
-import { type Result, fail, ok, problem, quoted } from '../result';
+import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type NumberStyle, marksOf, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 import { type Ratio, inverse } from './ratio';
 import { divideRounded } from './rounding';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { epochDay, plainDate } from '../calendar/dates';
+import { epochDay, plainDate } from '../base/dates';
 import { allocate, type Conversion, convert, convertList, convertToTotal } from './convert';
 import { type Minor, minor, sum } from './minor';
 import { NUMBER_STYLES } from './number-style';

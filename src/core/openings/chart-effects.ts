@@ -1,8 +1,8 @@
 import { type Account, type AccountId, called } from '../chart/account';
-import { ACCOUNT_TYPES, type AccountType, classFacts, isResult, typeOf } from '../chart/classes';
+import { ACCOUNT_TYPES, type AccountType, classFacts, isResult, typeOf } from '../ledger/classes';
 import { type Minor, NIL, add } from '../money/minor';
-import { accountFault } from '../proof/openings';
-import { plural } from '../result';
+import { accountFault } from './account-fault';
+import { plural } from '../base/result';
 
 const TOTALS: Readonly<Record<AccountType, string>> = {
   asset: 'Assets',

@@ -1,5 +1,5 @@
 import type { Account, AccountId } from '../chart/account';
-import { isResult, typeOf } from '../chart/classes';
+import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, NIL, add, sum } from '../money/minor';
 
 export interface ClosingLine {

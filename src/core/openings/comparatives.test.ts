@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { accountId } from '../chart/account';
 import { anyChart } from '../chart/testing';
-import { isResult, typeOf } from '../chart/classes';
+import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, add, minor, negate, sum } from '../money/minor';
-import { plainDate } from '../calendar/dates';
+import { plainDate } from '../base/dates';
 import { LAST_YEAR, columnNamed, comparativeColumns, comparativeFaults } from './comparatives';
 
 const amount = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);

@@ -1,10 +1,10 @@
 import { elapsedPeriods } from '../calendar/cutover';
-import { type PlainDate, dayBefore } from '../calendar/dates';
+import { type PlainDate, dayBefore } from '../base/dates';
 import { type FiscalYear, type Period, periodOf } from '../calendar/year';
 import type { Account, AccountId } from '../chart/account';
-import { isResult, typeOf } from '../chart/classes';
+import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, NIL, add, subtract } from '../money/minor';
-import { folded } from '../files/cells';
+import { folded } from '../base/table';
 import { datesIn } from '../papers/dates-in';
 
 /** Column 0 holds last year's closing balances, columns from 1 the movements of this year's elapsed periods. */

@@ -5,7 +5,7 @@ import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { type Minor, NIL, type Side, abs, add, subtract, sum } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
-import { type Problem, type Result, fail, ok, problem, quoted } from '../result';
+import { type Problem, type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Part, compared } from './foreign';
 
 /** Whether an account may have amounts in foreign currencies: it is kept in one, or it is a control account, which takes several. */

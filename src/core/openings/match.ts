@@ -1,9 +1,9 @@
 import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
-import { type Classification, normalSide, typeOf } from '../chart/classes';
+import { type Classification, normalSide, typeOf } from '../ledger/classes';
 import { type Minor, type Side, sideOf } from '../money/minor';
 import { type Meant, areRelated, contentWords, meantBy, relatedConcepts } from '../words/concepts/recogniser';
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 
 /** An account that an old one may be, with how much speaks for it (0 to 1) and what. */
 export interface Candidate {

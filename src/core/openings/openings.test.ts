@@ -6,7 +6,7 @@ import type { PaperRow } from '../papers/paper-row';
 import { closeResults } from './closing';
 import { compareVersions } from './compare';
 import { type Position, type PostingLine, compared, impliedRate, postingLines, underRate } from './foreign';
-import { bubble, difference, totalsOf, withChange } from './level';
+import { bubble, difference, totalsOf, withChange } from '../ledger/level';
 import { matcher } from './match';
 import { type Decision, classGuesser, headingsFor, planTakeOver } from './takeover';
 

@@ -3,16 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { minor } from '../money/minor';
 import { NUMBER_STYLES } from '../money/number-style';
 import type { Value } from './in-currency';
-import {
-  type SheetMoney,
-  type SheetRow,
-  applyEntry,
-  copiedRow,
-  pastedCells,
-  readClipboard,
-  sheetColumns,
-  typedCell,
-} from './sheet';
+import { type SheetMoney, type SheetRow, applyEntry, copiedRow, pastedCells, sheetColumns, typedCell } from './sheet';
+import { readClipboard } from '../files/clipboard';
 
 const MONEY: SheetMoney = {
   base: { code: 'EUR', digits: 2 },

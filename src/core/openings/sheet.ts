@@ -1,10 +1,8 @@
-import { splitText } from '../files/split';
-import { MOST_CELLS, MOST_ROWS } from '../files/limits';
 import { type Entry, readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { type Minor, type Side, add, abs, sideOf } from '../money/minor';
 import { type NumberStyle, marksOf } from '../money/number-style';
-import { type Result, fail, ok, problem } from '../result';
+import { type Result, fail, ok, problem } from '../base/result';
 import {
   type DatedRate,
   type Translated,
@@ -82,12 +80,6 @@ export const typedCell = (
       problem('foreign.other', `This account is kept in ${row.currency} and takes no other currency.`, 'currency'),
     );
   return currency === '' ? ok(was) : typedForeign(was, currency, amount, row.currency, money.rateOf(currency));
-};
-
-/** The rows and cells of text copied from a spreadsheet: tab-separated, a cell with tabs, quotes or breaks in it quoted. */
-export const readClipboard = (text: string): readonly (readonly string[])[] => {
-  const { rows } = splitText(text, '\t', '"', { rows: MOST_ROWS, cells: MOST_CELLS });
-  return rows.length === 0 ? [['']] : rows;
 };
 
 /**

@@ -1,11 +1,11 @@
 import { type Account, type AccountId, LONGEST_CODE, called } from '../chart/account';
-import { type Classification, classFacts, typeOf } from '../chart/classes';
+import { type Classification, classFacts, typeOf } from '../ledger/classes';
 import { codeSource } from '../chart/codes';
 import { byCode } from '../chart/tree';
 import { type Minor, NIL, type Side, add, sideOf, sum } from '../money/minor';
 import type { PaperRow } from '../papers/paper-row';
-import { type Problem, plural, problem } from '../result';
-import { type Totals, totalsOf } from './level';
+import { type Problem, plural, problem } from '../base/result';
+import { type Totals, totalsOf } from '../ledger/level';
 import { type Match, lineMeant } from './match';
 
 /** An account that a row asks for and that is to be made for it. */

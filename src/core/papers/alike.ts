@@ -1,4 +1,4 @@
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import type { PaperRow } from './paper-row';
 import { shapeOf } from './skeleton';
 

@@ -1,5 +1,5 @@
-import { isNil, readPaperAmount } from './amount';
-import { type Table, textOf } from '../files/cells';
+import { isNil, readPaperAmount } from '../money/paper-amount';
+import { type Table, textOf } from '../base/table';
 import { AMOUNT_ROLES, headerTexts } from './header';
 import type { Reading } from './reading';
 

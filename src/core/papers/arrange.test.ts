@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Row, textOf } from '../files/cells';
+import { type Row, textOf } from '../base/table';
 import { readPaper } from '../files/read';
 import { ARRANGEMENTS, arranged } from './arrange';
 import { paperSheet } from './sheet';

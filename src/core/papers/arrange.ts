@@ -1,4 +1,4 @@
-import { type Cell, type Row, type Table, textOf } from '../files/cells';
+import { type Cell, type Row, type Table, textOf } from '../base/table';
 import { headerScore } from './header';
 import { lookOf, survey } from './survey';
 import { isAmountTitle, titleOf } from './titles';

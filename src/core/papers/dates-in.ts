@@ -1,5 +1,5 @@
-import { readDate } from '../calendar/dates';
-import { folded } from '../words/folded';
+import { readDate } from '../base/dates';
+import { folded } from '../base/folded';
 import { monthOf } from '../words/months';
 import { dayOrderOf, readFileDate } from './dates';
 

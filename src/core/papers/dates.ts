@@ -1,4 +1,4 @@
-import { readDate } from '../calendar/dates';
+import { readDate } from '../base/dates';
 
 /** How a file writes its days, when not as `YYYY-MM-DD`. */
 export type DayOrder = 'dmy' | 'mdy';

@@ -1,4 +1,4 @@
-import { type Table, textOf } from '../files/cells';
+import { type Table, textOf } from '../base/table';
 import { lookOf, sampleOf } from './survey';
 
 const DECIMALS = /[.,](\d{1,3})\)?-?\s?\p{L}{0,4}\p{Sc}?$/u;

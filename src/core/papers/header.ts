@@ -1,6 +1,6 @@
 import { isCurrency } from '../money/currency';
-import { type Row, textOf } from '../files/cells';
-import { folded } from '../words/folded';
+import { type Row, textOf } from '../base/table';
+import { folded } from '../base/folded';
 import { PRINTED } from '../words/paper-words';
 import { lookOf } from './survey';
 import { type Title, isAmountTitle, isTelling, titleOf } from './titles';

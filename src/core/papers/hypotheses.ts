@@ -1,6 +1,6 @@
-import { type Row, type Table, textOf } from '../files/cells';
+import { type Row, type Table, textOf } from '../base/table';
 import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
-import { isNil, readPaperAmount } from './amount';
+import { isNil, readPaperAmount } from '../money/paper-amount';
 import type { Arrangement } from './arrange';
 import { datesIn } from './dates-in';
 import { rolesWith } from './chosen';

@@ -1,5 +1,5 @@
 import { isCurrency } from '../money/currency';
-import { type Row, textOf } from '../files/cells';
+import { type Row, textOf } from '../base/table';
 import { type ColumnRole, type FoundHeader, headerTexts } from './header';
 import { type Column, sampleOf, survey } from './survey';
 import { type Title, isAmountTitle, titleOf } from './titles';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Row } from '../files/cells';
+import type { Row } from '../base/table';
 import { recognise } from './recognise';
 
 const read = (rows: readonly Row[], digits = 2) => recognise([{ name: 'list', rows }], { digits });

@@ -1,5 +1,5 @@
 import { codeStem } from '../chart/codes';
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import { isSectionName, usualSide } from '../words/side-words';
 import { MARK, type Marks, WHY, type Work, isFree, settle } from './mark';
 import { byCodes, byIndent } from './parents';

@@ -1,4 +1,4 @@
-import type { Classification } from '../chart/classes';
+import type { Classification } from '../ledger/classes';
 import { minor } from '../money/minor';
 import type { PaperRow } from './paper-row';
 

@@ -1,6 +1,6 @@
-import type { Classification } from '../chart/classes';
+import type { Classification } from '../ledger/classes';
 import type { Minor } from '../money/minor';
-import type { Totals } from '../openings/level';
+import type { Totals } from '../ledger/level';
 
 /** A row of a paper under a reading. `row` counts from 1 as spreadsheets do. Amounts are debit-positive minor units. */
 export interface PaperRow {

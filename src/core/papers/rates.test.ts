@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { plainDate } from '../calendar/dates';
+import { plainDate } from '../base/dates';
 import { type DatedRate, decimalOf, plainRate } from '../money/rate';
 import { rateBook } from '../money/rate-book';
 import { readCsv } from '../files/csv';

@@ -2,8 +2,8 @@ import { isCurrency } from '../money/currency';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type DatedRate, type Decimal, plainRate, readRate } from '../money/rate';
 import { type RateBook, doubtBeside, doubtOf, pairOf, rateBook } from '../money/rate-book';
-import { type Result, fail, ok, problem, quoted } from '../result';
-import { type Cell, type Table, folded, textOf } from '../files/cells';
+import { type Result, fail, ok, problem, quoted } from '../base/result';
+import { type Cell, type Table, folded, textOf } from '../base/table';
 import { type DayOrder, dayOrderOf, readFileDate } from './dates';
 import { fromText } from '../files/write';
 

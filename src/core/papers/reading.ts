@@ -1,5 +1,5 @@
 import type { NumberStyle } from '../money/number-style';
-import type { TextFormat } from '../files/cells';
+import type { TextFormat } from '../base/table';
 import type { Arrangement } from './arrange';
 import type { ColumnRole } from './header';
 import type { Scale } from './stated-scale';

@@ -1,4 +1,4 @@
-import { type Table, textOf } from '../files/cells';
+import { type Table, textOf } from '../base/table';
 import { ARRANGEMENTS, type Arrangement, arranged, tablesUnder } from './arrange';
 import { headerOf, headerTexts } from './header';
 import { type Circumstances, type Hypothesis, hypotheses, outcome } from './hypotheses';

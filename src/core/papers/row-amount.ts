@@ -1,9 +1,9 @@
 import { isCurrency, minorDigits } from '../money/currency';
 import { LARGEST, type Minor, NIL, abs, minor } from '../money/minor';
 import { divideRounded } from '../money/rounding';
-import { quoted } from '../result';
-import { readPaperAmount } from './amount';
-import { type Cell, type Row, textOf } from '../files/cells';
+import { quoted } from '../base/result';
+import { readPaperAmount } from '../money/paper-amount';
+import { type Cell, type Row, textOf } from '../base/table';
 import { COLUMN_ROLES, type ColumnRole } from './header';
 import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';

@@ -1,7 +1,7 @@
 import { type Minor, NIL, minor, onSide, subtract, sum } from '../money/minor';
-import type { Totals } from '../openings/level';
-import { type Row, type Table, textOf } from '../files/cells';
-import { plural } from '../result';
+import type { Totals } from '../ledger/level';
+import { type Row, type Table, textOf } from '../base/table';
+import { plural } from '../base/result';
 import { MARK, WHY } from './mark';
 import type { PaperRow } from './paper-row';
 import type { Reading } from './reading';

@@ -1,5 +1,5 @@
 import type { Minor } from '../money/minor';
-import { plural } from '../result';
+import { plural } from '../base/result';
 import type { Reading } from './reading';
 
 /** Another way to read a paper that is nearly as likely as the one proposed. */

@@ -1,5 +1,5 @@
-import type { Place, Table, TextFormat } from '../files/cells';
-import { textOf } from '../files/cells';
+import type { Place, Table, TextFormat } from '../base/table';
+import { textOf } from '../base/table';
 import { type AmountColumn, amountColumns } from './amount-columns';
 import type { Reading } from './reading';
 import { type Arrangement, tablesUnder } from './arrange';

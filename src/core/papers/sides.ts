@@ -1,5 +1,5 @@
 import type { Side } from '../money/minor';
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import { CREDIT, DEBIT } from '../words/paper-words';
 
 /**

@@ -1,4 +1,4 @@
-import type { Classification } from '../chart/classes';
+import type { Classification } from '../ledger/classes';
 import { lineByWord } from '../chart/type-words';
 import type { Side } from '../money/minor';
 

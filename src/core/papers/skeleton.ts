@@ -1,6 +1,6 @@
-import { type Row, indentOf, textOf } from '../files/cells';
+import { type Row, indentOf, textOf } from '../base/table';
 import { oneLine } from '../files/clean';
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import { CARRIED, PAGE } from '../words/paper-words';
 import { headerScore } from './header';
 import { codeNameSplitter } from './layout';

@@ -1,7 +1,7 @@
 import { isCurrency } from '../money/currency';
 import { currenciesOfMark } from '../money/marks';
-import { type Table, textOf } from '../files/cells';
-import { folded } from '../words/folded';
+import { type Table, textOf } from '../base/table';
+import { folded } from '../base/folded';
 import { AMOUNT_ROLES, titleRows } from './header';
 import { commonCurrency } from './layout';
 import type { Reading } from './reading';

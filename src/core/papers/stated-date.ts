@@ -1,4 +1,4 @@
-import { folded, textOf, type Table } from '../files/cells';
+import { folded, textOf, type Table } from '../base/table';
 import { AS_AT, A_DATE, PRINTED } from '../words/paper-words';
 import { datesIn, monthsIn } from './dates-in';
 import { AMOUNT_ROLES, titleRows } from './header';

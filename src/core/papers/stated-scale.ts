@@ -1,6 +1,6 @@
-import { type Row, textOf } from '../files/cells';
+import { type Row, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import { MILLIONS, THOUSANDS } from '../words/paper-words';
 import { AMOUNT_ROLES, titleRows } from './header';
 import type { Reading } from './reading';

@@ -1,8 +1,8 @@
 import { isCurrency } from '../money/currency';
 import { plainSeparators } from '../money/number-style';
-import { type Cell, type Row, textOf } from '../files/cells';
-import { folded } from '../words/folded';
-import { isNil } from './amount';
+import { type Cell, type Row, textOf } from '../base/table';
+import { folded } from '../base/folded';
+import { isNil } from '../money/paper-amount';
 import { sidesAmong } from './sides';
 
 /**

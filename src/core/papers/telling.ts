@@ -1,4 +1,4 @@
-import { type Table, folded } from '../files/cells';
+import { type Table, folded } from '../base/table';
 import { counted } from '../files/limits';
 import { saidRows } from '../files/split';
 import { minor } from '../money/minor';

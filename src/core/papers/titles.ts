@@ -1,5 +1,5 @@
 import { isCurrency } from '../money/currency';
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import {
   BALANCE,
   CLOSING,

@@ -1,4 +1,4 @@
-import { folded } from '../words/folded';
+import { folded } from '../base/folded';
 import { CARRIED, DIFFERENCE, RESULT, SMALL, TOTAL } from '../words/paper-words';
 import { isSectionName } from '../words/side-words';
 

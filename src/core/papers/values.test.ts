@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Row } from '../files/cells';
+import type { Row } from '../base/table';
 import { type Way, parserOf, valuesOf } from './values';
 
 const SINGLE: Way = { kind: 'single', at: 0 };

@@ -1,5 +1,5 @@
-import type { Row } from '../files/cells';
-import { textOf } from '../files/cells';
+import type { Row } from '../base/table';
+import { textOf } from '../base/table';
 import type { NumberStyle } from '../money/number-style';
 import { readCell } from './row-amount';
 import type { PaperMoney } from './row-amount';

@@ -1,5 +1,5 @@
-import type { Row } from '../files/cells';
-import { textOf } from '../files/cells';
+import type { Row } from '../base/table';
+import { textOf } from '../base/table';
 import { type Layout, commonCurrency } from './layout';
 import type { ColumnRole } from './header';
 import { type Title, currencyIn, titleOf } from './titles';

@@ -1,5 +1,5 @@
 import { cutoverProblems, oldRecordProblems, openingDate } from '../calendar/cutover';
-import { before, writeDate } from '../calendar/dates';
+import { before, writeDate } from '../base/dates';
 import { partitionProblems, periodOf } from '../calendar/year';
 import { returnsOf } from '../company/facts';
 import { type Check, yearOfCutover } from './check';

@@ -1,6 +1,6 @@
 import type { Account, AccountId } from '../chart/account';
 import type { OldRecords } from '../calendar/cutover';
-import type { PlainDate } from '../calendar/dates';
+import type { PlainDate } from '../base/dates';
 import type { PeriodState } from '../calendar/states';
 import { type Period, periodOf } from '../calendar/year';
 import type { CompanyFacts } from '../company/facts';
@@ -8,7 +8,7 @@ import { formatMinor } from '../money/format';
 import { type Minor, abs } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
 import type { RateBook } from '../money/rate-book';
-import type { StageId } from '../stage-ids';
+import type { StageId } from './stage-ids';
 
 /** Everything the checks look at. They look at nothing else, so the same state always gives the same findings. */
 export interface ProofState {

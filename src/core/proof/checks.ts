@@ -1,4 +1,4 @@
-import { plural } from '../result';
+import { plural } from '../base/result';
 import { CALENDAR_CHECKS } from './calendar';
 import { CHART_CHECKS } from './chart';
 import type { Check, Finding, ProofState, Severity } from './check';

@@ -1,5 +1,5 @@
 import { called } from '../chart/account';
-import { typeOf } from '../chart/classes';
+import { typeOf } from '../ledger/classes';
 import { companyChecklist } from '../company/facts';
 import { PARTS, partLabel, partOfRole } from '../company/parts';
 import { taxNumberProblems } from '../company/tax';

@@ -1,11 +1,11 @@
 import { openingDate } from '../calendar/cutover';
-import { writeDate, writeIso } from '../calendar/dates';
+import { writeDate, writeIso } from '../base/dates';
 import { called } from '../chart/account';
-import { roleFacts } from '../chart/classes';
+import { roleFacts } from '../ledger/classes';
 import { missingExchangeRoles } from '../chart/exchange';
 import { type DatedRate, called as rateCalled } from '../money/rate';
 import { doubtOf, lookUp } from '../money/rate-book';
-import { plural } from '../result';
+import { plural } from '../base/result';
 import type { Check, ProofState } from './check';
 
 const on = (state: ProofState): boolean => state.facts.parts.includes('currencies');

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { openingDate } from '../calendar/cutover';
-import { plainDate } from '../calendar/dates';
+import { plainDate } from '../base/dates';
 import { firstStates } from '../calendar/states';
 import { firstYear } from '../calendar/year';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
-import { CLASSIFICATIONS } from '../chart/classes';
+import { CLASSIFICATIONS } from '../ledger/classes';
 import { type Minor, minor, sum } from '../money/minor';
-import { nextStage, stageStates } from '../stages';
+import { nextStage, stageStates } from './stages';
 import { balanceSheet, incomeStatement, resultOf, trialBalance } from '../statements/statements';
 import { type CompanyFacts, PLAIN_FACTS } from '../company/facts';
 import { type DatedRate, decimalOf } from '../money/rate';

@@ -1,8 +1,8 @@
-import { CLASSIFICATIONS, type Classification, classFacts, isResult, typeOf } from '../chart/classes';
+import { CLASSIFICATIONS, type Classification, classFacts, isResult, typeOf } from '../ledger/classes';
 import type { Account, AccountId } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
 import { type Minor, NIL, add, minor, negate, sum } from '../money/minor';
-import { type Totals, totalsOf } from '../openings/level';
+import { type Totals, totalsOf } from '../ledger/level';
 
 export type Balances = ReadonlyMap<AccountId, Minor>;
 

@@ -1,4 +1,4 @@
-import { folded } from './folded';
+import { folded } from '../base/folded';
 
 /**
  * Terms as somebody writes them, parted by commas. A plain term is met as a whole word or phrase; `term*` as the beginning of a

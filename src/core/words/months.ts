@@ -1,4 +1,4 @@
-import { folded } from './folded';
+import { folded } from '../base/folded';
 
 /** Months as they stand in dates, folded beginnings of January to December per language; declined forms begin alike. */
 const MONTHS: readonly string[] = [

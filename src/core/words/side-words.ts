@@ -1,5 +1,5 @@
 import type { Side } from '../money/minor';
-import { folded } from './folded';
+import { folded } from '../base/folded';
 import { type Lexicon, lexicon } from './lexicon';
 
 /*

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONCEPTS, areRelated, contentWords, meantBy, relatedConcepts } from './concepts/recogniser';
-import { folded } from './folded';
+import { folded } from '../base/folded';
 import { lexicon } from './lexicon';
 import { monthOf } from './months';
 import { CREDIT, DEBIT, TOTAL } from './paper-words';

@@ -3,10 +3,10 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import type { BoardBooks } from '@/actions/board-view';
-import { BOARD_ORDERS, BOARD_STATES, type BoardWish, EVERYTHING, NOBODY, onBoard } from '@/core/board';
+import { BOARD_ORDERS, BOARD_STATES, type BoardWish, EVERYTHING, NOBODY, onBoard } from '@/core/proof/board';
 import { PURPOSES } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { ColourMark } from '../frame/colour-mark';
 import { stageHref } from '../frame/course';
 import { Stones } from '../frame/plinth';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { describePattern, extraWeekOf } from '@/core/calendar/pattern';
 import type { PeriodState } from '@/core/calendar/states';
 import { yearNotes } from '@/core/calendar/year';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { longMonthName, weekdayName, writeDate } from '@/core/calendar/dates';
+import { longMonthName, weekdayName, writeDate } from '@/core/base/dates';
 import type { Naming } from '@/core/calendar/naming';
 import { CALENDAR_MONTHS, type Pattern, WEEK_GROUPS, type WeekPattern, weeksOf } from '@/core/calendar/pattern';
 import { type YearPlan, isRegular, readEnds } from '@/core/calendar/year';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { type DateStyle, daysInclusive, readDate, writeStyled } from '@/core/calendar/dates';
+import { type DateStyle, daysInclusive, readDate, writeStyled } from '@/core/base/dates';
 import { type Draft, offerEnd, rename } from '@/core/calendar/draft';
 import type { PeriodState } from '@/core/calendar/states';
 import { DateInput } from '../parts/date-input';

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { setPeriods } from '@/actions/calendar';
 import type { PeriodView } from '@/actions/stage-views';
 import { PERIOD_STATES, type PeriodState } from '@/core/calendar/states';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 

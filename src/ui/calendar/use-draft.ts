@@ -6,12 +6,12 @@ import { toast } from 'sonner';
 import { drawCalendar } from '@/actions/calendar';
 import type { readCalendarFile } from '@/actions/calendar-file';
 import type { calendarView } from '@/actions/stage-views';
-import { plainDate, readDate } from '@/core/calendar/dates';
+import { plainDate, readDate } from '@/core/base/dates';
 import { type Draft, type DraftYear, redrawYear } from '@/core/calendar/draft';
 import { redraw } from '@/core/calendar/redraw';
 import type { PeriodState } from '@/core/calendar/states';
 import { type YearPlan, isRegular } from '@/core/calendar/year';
-import { type Problem, type Result, plural } from '@/core/result';
+import { type Problem, type Result, plural } from '@/core/base/result';
 import { send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';
 

@@ -1,4 +1,4 @@
-import { daysInclusive, plainDate } from '@/core/calendar/dates';
+import { daysInclusive, plainDate } from '@/core/base/dates';
 import type { PeriodState } from '@/core/calendar/states';
 import { type PeriodKind, quarterOf } from '@/core/calendar/year';
 import { day } from '../parts/names';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { type Draft, addAfter, addBefore, takeAway } from '@/core/calendar/draft';
-import type { Problem, Result } from '@/core/result';
+import type { Problem, Result } from '@/core/base/result';
 
 interface Props {
   readonly years: Draft;

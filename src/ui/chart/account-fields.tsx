@@ -8,7 +8,7 @@ import {
   ROLE_IDS,
   roleFacts,
   typeOf,
-} from '@/core/chart/classes';
+} from '@/core/ledger/classes';
 import { type Part, rolesWith } from '@/core/company/parts';
 
 /** The lines of the statements that an account may stand on; those of one type when its heading fixes the type. */

@@ -20,7 +20,7 @@ import { type ComposedAccount, compose } from '@/core/chart/composition/compose'
 import { fromComposed } from '@/core/chart/copy';
 import { type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import { LEGAL_FORMS, type LegalForm } from '@/core/company/legal-form';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';

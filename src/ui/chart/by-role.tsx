@@ -1,7 +1,7 @@
 import type { FrameView } from '@/actions/frame-view';
 import { called } from '@/core/chart/account';
 import type { RoleRow } from '@/core/chart/places';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { Go } from '../parts/go';
 import { ChartFrame } from './chart-frame';
 

@@ -10,7 +10,7 @@ import {
   normalSide,
   roleFacts,
   typeOf,
-} from '@/core/chart/classes';
+} from '@/core/ledger/classes';
 import type { ChartSheetColumn } from '@/core/chart/sheet';
 import { type Part, rolesWith } from '@/core/company/parts';
 

@@ -6,7 +6,7 @@ import { type ClipboardEvent, type KeyboardEvent, useCallback, useEffect, useMem
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame-view';
 import { type Account, type AccountFields, type AccountId, called, chartIndex } from '@/core/chart/account';
-import { ACCOUNT_TYPES, type AccountType, typeOf } from '@/core/chart/classes';
+import { ACCOUNT_TYPES, type AccountType, typeOf } from '@/core/ledger/classes';
 import { type ChartEdit, change } from '@/core/chart/edit';
 import { indent, moveUnder, outdent, topmost } from '@/core/chart/regroup';
 import { codeQuestions } from '@/core/chart/scheme';
@@ -23,9 +23,9 @@ import {
 } from '@/core/chart/sheet';
 import { inTreeOrder } from '@/core/chart/tree';
 import type { Minor } from '@/core/money/minor';
-import { readClipboard } from '@/core/openings/sheet';
-import { folded } from '@/core/files/cells';
-import { type Result, plural } from '@/core/result';
+import { readClipboard } from '@/core/files/clipboard';
+import { folded } from '@/core/base/table';
+import { type Result, plural } from '@/core/base/result';
 import { type Cell, cellAfter, clampedTo, rangeOf } from '../parts/cell-moves';
 import { sided } from '../parts/figures';
 import { useUndoKeys } from '../parts/undo-keys';

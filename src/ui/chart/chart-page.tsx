@@ -9,7 +9,7 @@ import type { FrameView } from '@/actions/frame-view';
 import { type AccountId, chartIndex } from '@/core/chart/account';
 import type { ChartSettings } from '@/core/chart/settings';
 import { chartEffects } from '@/core/openings/chart-effects';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';

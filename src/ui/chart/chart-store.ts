@@ -1,7 +1,7 @@
 import type { editChart } from '@/actions/chart';
 import { type Account, type AccountId, type CodeRule, accountId } from '@/core/chart/account';
 import { type ChartEdit, type Inverse, applyEdits, inverse, readdressed } from '@/core/chart/edit';
-import type { Problem, Result } from '@/core/result';
+import type { Problem, Result } from '@/core/base/result';
 
 type Save = (edits: readonly ChartEdit[]) => ReturnType<typeof editChart>;
 

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { editChart, renumberBranch, saveScheme, setCodes } from '@/actions/chart';
 import type { FrameView } from '@/actions/frame-view';
 import { type Account, accountId, called, chartIndex } from '@/core/chart/account';
-import { CLASSIFICATIONS, type Classification } from '@/core/chart/classes';
+import { CLASSIFICATIONS, type Classification } from '@/core/ledger/classes';
 import { renumber } from '@/core/chart/codes';
 import { type ChartEdit, inverse } from '@/core/chart/edit';
 import {
@@ -23,7 +23,7 @@ import {
 } from '@/core/chart/scheme';
 import type { ChartSettings } from '@/core/chart/settings';
 import { inTreeOrder } from '@/core/chart/tree';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';

@@ -10,7 +10,7 @@ import { copied } from '@/core/chart/copy';
 import { type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import type { ChartSource } from '@/core/chart/template';
 import { inTreeOrder } from '@/core/chart/tree';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';

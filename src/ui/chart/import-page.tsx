@@ -8,7 +8,7 @@ import type { Account } from '@/core/chart/account';
 import { CHART_COLUMNS, type ChartColumn, type ChartMapping, type RecognisedChart } from '@/core/chart/chart-file';
 import type { IncomingPlan, IncomingRules, RowChoice } from '@/core/chart/incoming';
 import { MOST_BYTES, MOST_ROWS } from '@/core/files/limits';
-import { type Problem, type Result, plural } from '@/core/result';
+import { type Problem, type Result, plural } from '@/core/base/result';
 import type { TypeWord } from '@/core/chart/type-words';
 import type { FromWorker, ToWorker } from '@/workers/accounts-file';
 import { TypeWords } from './type-words';

@@ -2,10 +2,10 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
-import { CLASSIFICATIONS, type Classification, classFacts } from '@/core/chart/classes';
+import { CLASSIFICATIONS, type Classification, classFacts } from '@/core/ledger/classes';
 import { FIELD_WORDS } from '@/core/chart/edit';
 import type { IncomingPlan, PlannedRow, RowChoice, RowStatus } from '@/core/chart/incoming';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 
 const SAY: Readonly<Record<RowStatus, string>> = {
   new: 'new',

@@ -1,6 +1,6 @@
 import type { FrameView } from '@/actions/frame-view';
 import type { Account } from '@/core/chart/account';
-import { classFacts, normalSide, roleFacts } from '@/core/chart/classes';
+import { classFacts, normalSide, roleFacts } from '@/core/ledger/classes';
 import type { CompanyFacts } from '@/core/company/facts';
 import type { Minor } from '@/core/money/minor';
 import { figure } from '../parts/figures';

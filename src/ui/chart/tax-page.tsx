@@ -14,7 +14,7 @@ import {
   directionFacts,
   rateOn,
 } from '@/core/chart/tax-codes';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';

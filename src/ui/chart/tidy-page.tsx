@@ -7,7 +7,7 @@ import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart-advice'
 import type { AdviceView } from '@/actions/chart-views';
 import type { FrameView } from '@/actions/frame-view';
 import { ADVICE } from '@/core/chart/advice/advise';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Go } from '../parts/go';
 import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';

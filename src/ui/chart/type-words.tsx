@@ -1,8 +1,8 @@
 'use client';
 
-import type { Classification } from '@/core/chart/classes';
+import type { Classification } from '@/core/ledger/classes';
 import type { TypeWord } from '@/core/chart/type-words';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { ClassOptions } from './account-fields';
 
 /** The words that a file has for types, each once with its rows, and the statement line it stands for. */

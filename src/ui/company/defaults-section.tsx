@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { type DateStyle, plainDate, writeDate, writeStyled } from '@/core/calendar/dates';
+import { type DateStyle, plainDate, writeDate, writeStyled } from '@/core/base/dates';
 import { PAPER_SIZES, SETTLEMENTS } from '@/core/company/facts';
 import {
   DOCUMENT_KINDS,

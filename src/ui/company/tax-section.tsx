@@ -1,6 +1,6 @@
 'use client';
 
-import { plainDate, writeDate } from '@/core/calendar/dates';
+import { plainDate, writeDate } from '@/core/base/dates';
 import { returnsOf } from '@/core/company/facts';
 import { TAX_BASES, TAX_INTERVALS, type TaxInterval } from '@/core/company/tax';
 import { Field } from '../parts/field';

@@ -7,7 +7,7 @@ import { removeLogo, type setLogo } from '@/actions/company';
 import type { Contact } from '@/core/company/facts';
 import { legalFormLabel, LEGAL_FORMS } from '@/core/company/legal-form';
 import { MOST_LOGO_BYTES } from '@/core/company/logo-limit';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/base/result';
 import type { Named } from '../parts/names';
 import { FileButton } from '../parts/file-button';
 import { Problems } from '../parts/problems';

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { switchOn } from '@/actions/currencies';
-import { roleFacts } from '@/core/chart/classes';
+import { roleFacts } from '@/core/ledger/classes';
 import { missingExchangeRoles } from '@/core/chart/exchange';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { type Named, day, moment } from '../parts/names';

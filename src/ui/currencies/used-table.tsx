@@ -10,7 +10,7 @@ import { readEntry } from '@/core/money/entry';
 import { formatMinor } from '@/core/money/format';
 import { decimalOf, shownRatio, writeRate } from '@/core/money/rate';
 import { ONE, inverse } from '@/core/money/ratio';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import type { FrameProps } from '../frame/frame';
 import { Go } from '../parts/go';
 import { day } from '../parts/names';

@@ -3,7 +3,7 @@
 import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import type { StageState } from '@/core/stages';
+import type { StageState } from '@/core/proof/stages';
 import { askForAccount } from './account-asked';
 import { stageHref } from './course';
 

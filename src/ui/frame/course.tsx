@@ -1,6 +1,6 @@
 import { Go } from '../parts/go';
-import type { StageId } from '@/core/stage-ids';
-import type { StageState } from '@/core/stages';
+import type { StageId } from '@/core/proof/stage-ids';
+import type { StageState } from '@/core/proof/stages';
 
 /** Where each stage is worked on. */
 export const stageHref = (books: number, stage: StageId): string =>

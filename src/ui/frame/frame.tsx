@@ -1,7 +1,7 @@
 import { Go } from '../parts/go';
 import type { ReactNode } from 'react';
 import type { FrameView } from '@/actions/frame-view';
-import type { StageId } from '@/core/stage-ids';
+import type { StageId } from '@/core/proof/stage-ids';
 import { day } from '../parts/names';
 import { DropAnywhere } from '../papers/drop-anywhere';
 import { ColourMark } from './colour-mark';

@@ -2,7 +2,7 @@
 
 import { Go } from '../parts/go';
 import { abs } from '@/core/money/minor';
-import { bubble, difference } from '@/core/openings/level';
+import { bubble, difference } from '@/core/ledger/level';
 import { type Money, figure } from '../parts/figures';
 import { useTotals } from './level-context';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, createContext, useContext, useMemo, useSyncExternalStore } from 'react';
-import type { Totals } from '@/core/openings/level';
+import type { Totals } from '@/core/ledger/level';
 
 interface LevelStore {
   readonly get: () => Totals;

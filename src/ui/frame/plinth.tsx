@@ -1,4 +1,4 @@
-import type { StageState } from '@/core/stages';
+import type { StageState } from '@/core/proof/stages';
 
 /** The plinth: one stone per stage from the ground up. A laid stone is solid, a begun one filled in part, a missing one only outlined. */
 export const Plinth = ({ stages }: { readonly stages: readonly StageState[] }) => {

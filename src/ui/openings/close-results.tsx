@@ -6,7 +6,7 @@ import type { OpeningRowView } from '@/actions/views';
 import { type AccountId, called } from '@/core/chart/account';
 import { NIL } from '@/core/money/minor';
 import { closeResults } from '@/core/openings/closing';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import type { Figures } from './figures';
 

@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
 import type { comparativesView } from '@/actions/comparatives-view';
 import { called } from '@/core/chart/account';
-import { isResult, typeOf } from '@/core/chart/classes';
+import { isResult, typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, sum } from '@/core/money/minor';
 import { LAST_YEAR } from '@/core/openings/comparatives';
 import { AccountHistory, useStory } from '../chart/account-history';

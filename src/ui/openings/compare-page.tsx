@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { compareView } from '@/actions/views';
-import { plural } from '@/core/result';
-import { totalsOf } from '@/core/openings/level';
+import { plural } from '@/core/base/result';
+import { totalsOf } from '@/core/ledger/level';
 import { Frame, MarginPart } from '../frame/frame';
 import { figure } from '../parts/figures';
 import { Go } from '../parts/go';

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { Saved } from '@/actions/figures';
 import { accountId } from '@/core/chart/account';
 import { type Minor, minor } from '@/core/money/minor';
-import { totalsOf } from '@/core/openings/level';
-import { type Result, fail, ok, problem } from '@/core/result';
+import { totalsOf } from '@/core/ledger/level';
+import { type Result, fail, ok, problem } from '@/core/base/result';
 import { type Entry, makeFigures } from './figures';
 
 const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));

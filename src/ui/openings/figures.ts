@@ -5,8 +5,8 @@ import { type Minor, NIL } from '@/core/money/minor';
 import type { Part } from '@/core/openings/foreign';
 import { type Value, partsUnder, sameParts } from '@/core/openings/in-currency';
 import type { SheetColumn } from '@/core/openings/sheet';
-import { type Totals, totalsOf, withChange } from '@/core/openings/level';
-import type { Result } from '@/core/result';
+import { type Totals, totalsOf, withChange } from '@/core/ledger/level';
+import type { Result } from '@/core/base/result';
 
 /** One account's figure on the sheet and how it stands with the server. */
 export interface Figure extends Value {

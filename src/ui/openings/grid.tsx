@@ -15,7 +15,7 @@ import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame-view';
 import type { OpeningRowView } from '@/actions/views';
 import type { AccountId } from '@/core/chart/account';
-import { normalSide } from '@/core/chart/classes';
+import { normalSide } from '@/core/ledger/classes';
 import type { Minor } from '@/core/money/minor';
 import { takesForeign, writtenParts } from '@/core/openings/in-currency';
 import {
@@ -25,11 +25,11 @@ import {
   columnOf,
   copiedRow,
   pastedCells,
-  readClipboard,
   takesAmounts,
   typedCell,
 } from '@/core/openings/sheet';
-import { plural } from '@/core/result';
+import { readClipboard } from '@/core/files/clipboard';
+import { plural } from '@/core/base/result';
 import { type Cell, cellAfter, clampedTo, rangeOf } from '../parts/cell-moves';
 import { figure as write } from '../parts/figures';
 import { CellEditor } from './cell-editor';

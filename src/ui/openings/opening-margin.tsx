@@ -2,12 +2,12 @@
 
 import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import type { FrameView } from '@/actions/frame-view';
 import type { BehindView, OpeningRowView } from '@/actions/views';
 import { called } from '@/core/chart/account';
-import { classFacts } from '@/core/chart/classes';
-import { accountFault } from '@/core/proof/openings';
+import { classFacts } from '@/core/ledger/classes';
+import { accountFault } from '@/core/openings/account-fault';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';

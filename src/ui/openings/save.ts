@@ -1,6 +1,6 @@
 import type { Saved } from '@/actions/figures';
 import { fromWire, toWire } from '@/core/money/wire';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 import type { Save } from './figures';
 
 /** Bytes that a browser sends on after its page is gone, less what headers take (Fetch standard, 4.6: 64 kibibytes). */

@@ -10,7 +10,7 @@ import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';
 import { DELIMITERS, type Delimiter, ENCODINGS, QUOTES } from '@/core/files/formats';
 import type { Convention } from '@/core/papers/reading';
 import { sayAlternative } from '@/core/papers/say-alternative';
-import type { Problem, Result } from '@/core/result';
+import type { Problem, Result } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';

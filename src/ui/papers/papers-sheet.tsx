@@ -1,6 +1,6 @@
 import { Go } from '../parts/go';
 import type { papersView } from '@/actions/views';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
 import { moment } from '../parts/names';
 import { DropPaper } from './drop-paper';

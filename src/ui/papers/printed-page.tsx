@@ -2,9 +2,9 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { printedPage } from '@/actions/paper-rows';
-import type { Place } from '@/core/files/cells';
+import type { Place } from '@/core/base/table';
 import type { PrintedPage } from '@/core/files/pdf-page';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Problems } from '../parts/problems';
 
 type Shown = PrintedPage & { readonly number: number; readonly pages: number };

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { takeComparatives } from '@/actions/comparatives';
 import type { PaperView } from '@/actions/paper-view';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 

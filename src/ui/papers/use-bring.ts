@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { bringPaper } from '@/actions/papers';
 import { MOST_BYTES } from '@/core/files/limits';
-import { type Problem, plural } from '@/core/result';
+import { type Problem, plural } from '@/core/base/result';
 
 type Brought = Awaited<ReturnType<typeof bringPaper>>;
 

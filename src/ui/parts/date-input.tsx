@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { type DateStyle, readStyled, writeStyled } from '@/core/calendar/dates';
+import { type DateStyle, readStyled, writeStyled } from '@/core/base/dates';
 
 interface Props {
   /** `YYYY-MM-DD`, or empty. */

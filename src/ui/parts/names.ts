@@ -1,5 +1,5 @@
-import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/calendar/dates';
-import { COUNTRY_CODES } from '@/core/country';
+import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/base/dates';
+import { COUNTRY_CODES } from '@/core/company/country';
 import { CURRENCY_CODES, whyNotForNew } from '@/core/money/currency';
 
 const countries = new Intl.DisplayNames('en-GB', { type: 'region' });

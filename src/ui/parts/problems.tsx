@@ -1,5 +1,5 @@
 import { TriangleAlert } from 'lucide-react';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/base/result';
 
 /** Problems that belong to no single field, where the eye is. */
 export const Problems = ({ problems }: { readonly problems: readonly Problem[] }) =>

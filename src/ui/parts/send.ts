@@ -1,4 +1,4 @@
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/base/result';
 
 /** Waits for an action; when the server does not answer, that is a problem like any other and nothing is lost on screen. */
 export const send = <T>(sent: Promise<Result<T>>): Promise<Result<T>> =>

@@ -3,7 +3,7 @@ import { Check, CircleHelp, type LucideIcon, OctagonX, TriangleAlert } from 'luc
 import type { proofView } from '@/actions/views';
 import type { Place, Severity } from '@/core/proof/check';
 import { type CheckResult, blockers, verdict } from '@/core/proof/checks';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { stageHref } from '../frame/course';
 import { Frame, MarginPart } from '../frame/frame';
 

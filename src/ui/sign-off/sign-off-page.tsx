@@ -1,9 +1,9 @@
 import { Go } from '../parts/go';
 import type { signOffView } from '@/actions/views';
 import { blockers, verdict } from '@/core/proof/checks';
-import { totalsOf } from '@/core/openings/level';
+import { totalsOf } from '@/core/ledger/level';
 import { STATEMENT_KINDS, STATEMENT_TITLES } from '@/core/statements/statements';
-import { plural } from '@/core/result';
+import { plural } from '@/core/base/result';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { minorDigits } from '@/core/money/currency';
 import { figure, sided } from '../parts/figures';

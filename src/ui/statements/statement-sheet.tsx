@@ -1,6 +1,6 @@
 import { Go } from '../parts/go';
 import type { statementView } from '@/actions/views';
-import type { DateStyle } from '@/core/calendar/dates';
+import type { DateStyle } from '@/core/base/dates';
 import { type Minor, abs } from '@/core/money/minor';
 import {
   type BalanceSheet,

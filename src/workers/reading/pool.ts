@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { Piscina } from 'piscina';
-import { type Result, fail, problem } from '@/core/result';
+import { type Result, fail, problem } from '@/core/base/result';
 import type { Given, Task, Tasks } from './tasks';
 
 /** How long and with how much memory one file may be read. */

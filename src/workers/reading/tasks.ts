@@ -2,7 +2,7 @@ import { type ChartMapping, readChartRows } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
-import type { Table, TextFormat } from '@/core/files/cells';
+import type { Table, TextFormat } from '@/core/base/table';
 import { isPdf } from '@/core/files/formats';
 import type { PrintedPage } from '@/core/files/pdf-page';
 import { readAnyPaper } from '@/core/files/read-any';
@@ -15,7 +15,7 @@ import type { Circumstances } from '@/core/papers/recognise';
 import { type How, paperSheet } from '@/core/papers/sheet';
 import { type Remembered, hintOf, matcher } from '@/core/openings/match';
 import { withNeighbours } from '@/core/openings/neighbours';
-import { type Result, fail, ok, problem } from '@/core/result';
+import { type Result, fail, ok, problem } from '@/core/base/result';
 import { type SentSheet, packMatches } from './sent';
 
 /** A file to be read. */

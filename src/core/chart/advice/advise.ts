@@ -1,6 +1,6 @@
-import { type Result, fail, ok, problem } from '../../result';
+import { type Result, fail, ok, problem } from '../../base/result';
 import { type Account, called, chartIndex } from '../account';
-import { typeOf } from '../classes';
+import { typeOf } from '../../ledger/classes';
 import { catchAll, misfitForm, nearDuplicates, singleAssets } from './names';
 import {
   inactiveBalances,

@@ -1,8 +1,8 @@
 import { distance } from 'fastest-levenshtein';
-import { folded } from '../../files/cells';
+import { folded } from '../../base/table';
 import { type Account, called } from '../account';
 import { isCatchAll, misfit } from '../suits';
-import { typeOf } from '../classes';
+import { typeOf } from '../../ledger/classes';
 import { drop, keeper, keyOf, merge } from './fixes';
 import type { Advice, Advise } from './types';
 

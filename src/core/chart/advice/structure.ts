@@ -1,6 +1,6 @@
-import { folded } from '../../files/cells';
+import { folded } from '../../base/table';
 import { type Account, PLAIN_ACCOUNT, accountId, called } from '../account';
-import { type AccountRole, roleFacts, typeOf } from '../classes';
+import { type AccountRole, roleFacts, typeOf } from '../../ledger/classes';
 import { codeSource } from '../codes';
 import { GROUPS, WORDING } from '../composition/catalogue';
 import { compose } from '../composition/compose';

@@ -1,7 +1,7 @@
 import type { Minor } from '../../money/minor';
 import type { LegalForm } from '../../company/legal-form';
 import type { Account, AccountId, ChartIndex } from '../account';
-import type { AccountRole } from '../classes';
+import type { AccountRole } from '../../ledger/classes';
 import type { Answers } from '../composition/answers';
 import type { ChartEdit } from '../edit';
 import type { CodeScheme } from '../scheme';

@@ -1,5 +1,5 @@
 import type { LegalForm } from '../../company/legal-form';
-import type { AccountRole, Classification } from '../classes';
+import type { AccountRole, Classification } from '../../ledger/classes';
 import type { Premises, Question, Trade, Vocabulary } from './answers';
 
 /**

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LEGAL_FORM_IDS } from '../../company/legal-form';
 import { type Account, PLAIN_ACCOUNT, accountId, accountProblems, chartIndex } from '../account';
-import { roleFacts, typeOf } from '../classes';
+import { roleFacts, typeOf } from '../../ledger/classes';
 import { isCatchAll, misfit } from '../suits';
 import {
   type Answers,

@@ -1,5 +1,5 @@
 import { type LegalForm, legalFormLabel } from '../../company/legal-form';
-import type { AccountRole, Classification } from '../classes';
+import type { AccountRole, Classification } from '../../ledger/classes';
 import { type Answers, MOST_BANK_CURRENCIES, PREMISES, QUESTIONS, TRADES } from './answers';
 import {
   type Condition,

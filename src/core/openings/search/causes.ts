@@ -1,4 +1,4 @@
-import { type Classification, isResult, typeOf } from '../../chart/classes';
+import { type Classification, isResult, typeOf } from '../../ledger/classes';
 import { type Minor, NIL, minor, subtract, sum } from '../../money/minor';
 import { type Ratio, inverse, times } from '../../money/ratio';
 import { divideRounded } from '../../money/rounding';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../../chart/account';
-import { CLASS_IDS, normalSide } from '../../chart/classes';
+import { CLASS_IDS, normalSide } from '../../ledger/classes';
 import { type Minor, minor, sideOf } from '../../money/minor';
 import { accountsAtNil, balancingAccount } from './last-resorts';
 

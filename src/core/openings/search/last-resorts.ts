@@ -1,5 +1,5 @@
 import type { Account } from '../../chart/account';
-import { normalSide } from '../../chart/classes';
+import { normalSide } from '../../ledger/classes';
 import { type Minor, sideOf } from '../../money/minor';
 import { meantBy } from '../../words/concepts/recogniser';
 

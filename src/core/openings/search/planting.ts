@@ -1,5 +1,5 @@
 import { accountId } from '../../chart/account';
-import { type Classification, isResult, normalSide, typeOf } from '../../chart/classes';
+import { type Classification, isResult, normalSide, typeOf } from '../../ledger/classes';
 import { type Minor, NIL, minor, negate, sum } from '../../money/minor';
 import { type Ratio, inverse } from '../../money/ratio';
 import { divideRounded } from '../../money/rounding';

@@ -1,5 +1,5 @@
 import { type Minor, NIL, minor, subtract, sum } from '../../money/minor';
-import { totalsOf } from '../level';
+import { totalsOf } from '../../ledger/level';
 import { type Candidate, candidates, causeOf, stepOf } from './causes';
 import { type ErrorKind, priorOf } from './kinds';
 import type { Hypothesis, SearchFigure, SearchInput } from './types';

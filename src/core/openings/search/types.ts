@@ -1,5 +1,5 @@
 import type { AccountId } from '../../chart/account';
-import type { AccountRole, Classification } from '../../chart/classes';
+import type { AccountRole, Classification } from '../../ledger/classes';
 import type { Minor, Side } from '../../money/minor';
 import type { Ratio } from '../../money/ratio';
 import type { ErrorKind } from './kinds';

@@ -1,4 +1,4 @@
-import type { Table } from '../../files/cells';
+import type { Table } from '../../base/table';
 import { paperSheet } from '../sheet';
 
 /** What would be taken over from a paper as proposed: code, name, amount in cents with debit positive. */

@@ -1,4 +1,4 @@
-import type { AccountRole, Classification } from '../../chart/classes';
+import type { AccountRole, Classification } from '../../ledger/classes';
 import type { Side } from '../../money/minor';
 
 /** Id, statement line, usual side, role (or none), and terms: languages parted by semicolons, terms by commas. */

@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein';
 import type { Side } from '../../money/minor';
-import { folded } from '../folded';
+import { folded } from '../../base/folded';
 import { ASSETS } from './assets';
 import type { Concept } from './concept';
 import { EAST } from './east';

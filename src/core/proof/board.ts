@@ -1,5 +1,5 @@
-import type { Purpose } from './company/facts';
-import { folded } from './files/cells';
+import type { Purpose } from '../company/facts';
+import { folded } from '../base/table';
 import { STAGES, type StageId } from './stage-ids';
 
 /** What the board looks at when it searches, filters and sorts. */

@@ -1,5 +1,5 @@
-import { isMark, mayMean } from '../money/marks';
-import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from '../money/number-style';
+import { isMark, mayMean } from './marks';
+import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 
 /** An amount as a paper writes it. `scale` is its number of decimals; `side` is there when the text itself names one. */
 export interface PaperAmount {

@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { type Result, fail, ok, problem, quoted } from '../result';
+import { type Result, fail, ok, problem, quoted } from './result';
 
 export type PlainDate = Temporal.PlainDate;
 

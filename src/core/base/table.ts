@@ -44,4 +44,4 @@ export const textOf = (cell: Cell | undefined): string =>
 export const indentOf = (cell: Cell | undefined): number =>
   typeof cell === 'string' ? cell.length - cell.trimStart().length : 0;
 
-export { folded } from '../words/folded';
+export { folded } from './folded';

@@ -1,4 +1,4 @@
-import { type CheckResult, blockers, verdict } from './proof/checks';
+import { type CheckResult, blockers, verdict } from './checks';
 import { type StageState, nextStage } from './stages';
 
 /** What the board says of a set of books besides the facts about the company: plain data, to be kept. */

@@ -1,4 +1,4 @@
-import type { NumberStyle } from './money/number-style';
+import type { NumberStyle } from '../money/number-style';
 
 /**
  * ISO 3166-1 alpha-2 countries with the currency in official use (ISO 4217). The name comes from Intl at the edge.

@@ -1,6 +1,6 @@
-import type { CheckResult } from './proof/checks';
-import { blockers, verdict } from './proof/checks';
-import { plural } from './result';
+import type { CheckResult } from './checks';
+import { blockers, verdict } from './checks';
+import { plural } from '../base/result';
 import { STAGES, type StageId } from './stage-ids';
 
 /** How a stage stands. `fill` is how much of its stone is laid, 0 to 100. `note` says it in words. */
