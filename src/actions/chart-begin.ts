@@ -57,7 +57,6 @@ const takeCurrencies = async ({ tx, books, actor, now }: BooksContext, wanted: r
   if (wanted.length > 0 && !books.facts.parts.includes('currencies'))
     await updateFact(
       tx,
-      actor.practice,
       books.id,
       'parts',
       PART_IDS.filter((part) => part === 'currencies' || books.facts.parts.includes(part)),
@@ -119,7 +118,7 @@ export const takeCopy = booksAction(
     clash: clash.default('keep'),
   },
   async (context, input) => {
-    const { tx, books, actor } = context;
+    const { tx, books } = context;
     const source = await findSource(context, input.from);
     if (source === undefined)
       return fail(problem('copy.gone', 'The chart to copy from is not there any more. Choose another one.'));
@@ -179,7 +178,7 @@ export const takeCopy = booksAction(
     if (input.defaults) {
       for (const fact of DEFAULT_FACTS) {
         const value = source.defaults[fact];
-        if (value !== undefined) await updateFact(tx, actor.practice, books.id, fact, value);
+        if (value !== undefined) await updateFact(tx, books.id, fact, value);
       }
       also.push('the defaults for documents');
     }

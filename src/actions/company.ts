@@ -80,7 +80,7 @@ export const changeFact = booksAction(
     const next = { ...books.facts, [field]: value };
     const wrong = [...together(field, next), ...(field === 'parts' ? await heldParts(context, next.parts) : [])];
     if (wrong.length > 0) return fail(...wrong);
-    await updateFact(tx, actor.practice, books.id, field, next[field]);
+    await updateFact(tx, books.id, field, next[field]);
     await record(
       tx,
       books.id,

@@ -47,7 +47,7 @@ interface BooksRow extends Pick<
   readonly cutover: string;
   readonly completeUntil: string | null;
   readonly trialBalance: string | null;
-  readonly inCharge: string | null;
+  readonly inCharge: string;
   readonly facts: Partial<CompanyFacts>;
   readonly chart: Partial<ChartSettings>;
 }
@@ -55,7 +55,7 @@ interface BooksRow extends Pick<
 const COLUMNS = `b.id, b.name, b.legal_form as "legalForm", b.country, b.base_currency as currency, b.number_style as style, b.purpose,
   b.cutover_date as cutover, b.facts, b.chart, b.archived_at is not null as archived, b.complete_until as "completeUntil",
   b.trial_balance_date as "trialBalance", b.calendar_revision as "calendarRevision", b.revision, b.rounding, b.rate_days as "rateDays",
-  (select p.name from person p where p.id = b.in_charge) as "inCharge"`;
+  b.in_charge_name as "inCharge"`;
 
 const books = ({ inCharge, facts, chart, cutover, completeUntil, trialBalance, ...row }: BooksRow): Books => ({
   ...row,
@@ -71,7 +71,7 @@ const books = ({ inCharge, facts, chart, cutover, completeUntil, trialBalance, .
     country: row.country,
     style: row.style,
     purpose: row.purpose,
-    inCharge: inCharge ?? '',
+    inCharge,
   },
 });
 
@@ -86,13 +86,23 @@ export const namePractice = async (
   personName: string,
 ): Promise<void> => {
   await tx.query('update practice set name = $2 where id = $1', [practice, name]);
+  await tx.query(
+    `update books b set in_charge_name = $3 from person p
+     where p.practice_id = $1 and p.id = $2 and b.practice_id = $1 and lower(b.in_charge_name) = lower(p.name)`,
+    [practice, person, personName],
+  );
   await tx.query('update person set name = $3 where practice_id = $1 and id = $2', [practice, person, personName]);
 };
 
+/** The people of a practice, and whoever else is in charge of its books. */
 export const peopleOf = async (tx: Queryable, practice: number): Promise<readonly string[]> =>
-  (await tx.query<{ name: string }>('select name from person where practice_id = $1 order by name', [practice])).map(
-    ({ name }) => name,
-  );
+  (
+    await tx.query<{ name: string }>(
+      `select name from person where practice_id = $1
+       union select in_charge_name from books where practice_id = $1 and in_charge_name <> '' order by name`,
+      [practice],
+    )
+  ).map(({ name }) => name);
 
 export const allBooks = async (tx: Queryable, practice: number): Promise<readonly Books[]> =>
   (await tx.query<BooksRow>(`select ${COLUMNS} from books b where practice_id = $1 order by name, id`, [practice])).map(
@@ -165,24 +175,23 @@ const FACT_COLUMNS: Readonly<Partial<Record<keyof CompanyFacts, string>>> = {
 
 export const updateFact = async <F extends keyof CompanyFacts>(
   tx: Queryable,
-  practice: number,
   id: number,
   fact: F,
   value: CompanyFacts[F],
 ): Promise<void> => {
   const column = FACT_COLUMNS[fact];
   if (column !== undefined) await tx.query(`update books set ${column} = $2 where id = $1`, [id, value]);
-  else if (fact === 'inCharge') {
-    if (value !== '')
-      await tx.query(
-        'insert into person (practice_id, name) values ($1, $2) on conflict (practice_id, lower(name)) do nothing',
-        [practice, value],
-      );
+  else if (fact === 'inCharge')
+    // As the name is known in the practice already, whatever its capitals.
     await tx.query(
-      'update books set in_charge = (select p.id from person p where p.practice_id = $2 and lower(p.name) = lower($3)) where id = $1',
-      [id, practice, value],
+      `update books b set in_charge_name = coalesce(
+         (select p.name from person p where p.practice_id = b.practice_id and lower(p.name) = lower($2) limit 1),
+         (select o.in_charge_name from books o
+          where o.practice_id = b.practice_id and o.id <> b.id and lower(o.in_charge_name) = lower($2) order by o.id limit 1),
+         $2) where b.id = $1`,
+      [id, value],
     );
-  } else
+  else
     await tx.query('update books set facts = facts || jsonb_build_object($2::text, $3::jsonb) where id = $1', [
       id,
       fact,

@@ -9,7 +9,7 @@ import { proofView, statementView } from '@/actions/views';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
-withDatabase();
+const database = withDatabase();
 
 const put = async (books: number, field: FactName, now: unknown, was?: unknown) =>
   changeFact({ books, field, was: was ?? (await companyView(books))?.facts[field], now });
@@ -108,13 +108,16 @@ describe('the facts of a company', () => {
     expect(refused.ok ? '' : refused.problems[0]?.message).toContain('Two kinds of document have the prefix “X-”');
   });
 
-  it('make people known, once each', async () => {
+  it('name who is in charge, known to the practice as it was first written, and make nobody who could act', async () => {
     const books = await newBooks();
+    const people = () => database.current.query('select id from person');
+    const before = (await people()).length;
     valueOf(await put(books, 'inCharge', 'Maeve Quill'));
     const second = await newBooks({ name: 'Second' });
     valueOf(await put(second, 'inCharge', 'maeve quill'));
     expect((await factsOf(second))?.inCharge).toBe('Maeve Quill');
     expect((await companyView(books))?.people.filter((name) => /maeve/i.test(name))).toHaveLength(1);
+    expect(await people()).toHaveLength(before);
     valueOf(await put(books, 'inCharge', ''));
     expect((await factsOf(books))?.inCharge).toBe('');
   });
