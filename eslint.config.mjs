@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import jsxA11y from 'eslint-plugin-jsx-a11y';
 import * as regexp from 'eslint-plugin-regexp';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
@@ -41,6 +42,24 @@ export default tseslint.config(
     rules: { ...reactHooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' },
   },
   {
+    files: ['src/**/*.tsx'],
+    ...jsxA11y.flatConfigs.strict,
+    rules: {
+      ...jsxA11y.flatConfigs.strict.rules,
+      // What scrolls has to be reached by keyboard (axe: scrollable-region-focusable).
+      'jsx-a11y/no-noninteractive-tabindex': 'off',
+      // The focus goes where a person has just opened something.
+      'jsx-a11y/no-autofocus': 'off',
+      // In a grid its cells take the focus (W3C grid pattern); keys are heard by what holds them.
+      'jsx-a11y/interactive-supports-focus': 'off',
+      'jsx-a11y/no-noninteractive-element-interactions': 'off',
+      'jsx-a11y/click-events-have-key-events': 'off',
+      'jsx-a11y/label-has-associated-control': ['error', { depth: 4 }],
+      // Files are dropped on what also has a button for them.
+      'jsx-a11y/no-static-element-interactions': 'off',
+    },
+  },
+  {
     // No pattern over somebody's text may take more than linear time, nor hide what it matches.
     files: ['src/**/*.{ts,tsx}'],
     ...regexp.configs['flat/recommended'],
@@ -76,6 +95,15 @@ export default tseslint.config(
         {
           selector: "NewExpression[callee.name='Date']",
           message: 'Dates are Temporal.PlainDate; the clock is passed in.',
+        },
+        {
+          selector:
+            'CallExpression[callee.property.name=/^(localeCompare|toLocaleString|toLocaleDateString|toLocaleUpperCase|toLocaleLowerCase)$/][arguments.length<2]:not([arguments.0.value=/^[a-z]{2}/])',
+          message: 'What the machine speaks must not matter: name the language, or compare code points.',
+        },
+        {
+          selector: 'NewExpression[callee.object.name="Intl"][arguments.length=0]',
+          message: 'What the machine speaks must not matter: name the language.',
         },
       ],
     },

@@ -71,19 +71,25 @@ interface FirstReading {
   readonly sheet: MatchedSheet;
 }
 
-/** Gathers what the first reading of a file needs; the reading itself, in the pool, is done outside the transaction. */
+/**
+ * Gathers what the first reading of a file needs; the reading itself, in the pool, is done outside the transaction. A file that takes
+ * apart but is not understood in time is a paper all the same, without a first reading.
+ */
 export const firstReading = async (
   context: BooksContext,
   name: string,
   bytes: Uint8Array,
-): Promise<() => Promise<Result<FirstReading>>> => {
+): Promise<() => Promise<Result<FirstReading | undefined>>> => {
   const chart = await chartOf(context.tx, context.books.id);
   const memory = await matchMemory(context.tx, context.books.id);
   const { key } = await besideOf(context, chart);
   const circumstances = circumstancesOf(context);
   return async () => {
     const sent = await pool().read('paper', { bytes, name, ...PROPOSED, circumstances, chart, memory });
-    return sent.ok ? ok({ key: keyed(key, PROPOSED), sheet: received(sent.value) }) : sent;
+    if (sent.ok) return ok({ key: keyed(key, PROPOSED), sheet: received(sent.value) });
+    if (!sent.problems.some(({ code }) => code === 'file.time')) return sent;
+    const taken = await pool().read('check', { bytes, name });
+    return taken.ok ? ok(undefined) : taken;
   };
 };
 

@@ -188,8 +188,10 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
       </tr>
       {problems.length > 0 && (
         <tr>
-          <td colSpan={10} className="text-sm text-brick" role="alert">
-            {problems.map((one) => one.message).join(' ')}
+          <td colSpan={10}>
+            <p role="alert" className="text-sm text-brick">
+              {problems.map((one) => one.message).join(' ')}
+            </p>
           </td>
         </tr>
       )}
