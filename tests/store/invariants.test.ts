@@ -1,3 +1,4 @@
+import { ACCOUNT_ROLES } from '@/core/ledger/classes';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { CURRENCY_CODES } from '@/core/money/currency';
 import { newBooks, refused, withDatabase } from './support';
@@ -321,5 +322,16 @@ describe('the database itself refuses', () => {
       [other],
     );
     expect(kept?.rate).toBe('0.0870');
+  });
+});
+
+describe('roles that may stand once', () => {
+  const database = withDatabase();
+  it('are the same in the database and in core', async () => {
+    const [index] = await database.current.query<{ definition: string }>(
+      "select pg_get_indexdef('account_single_role'::regclass) as definition",
+    );
+    const inDatabase = [...(index?.definition ?? '').matchAll(/'([a-z-]+)'/g)].map(([, role]) => role).sort();
+    expect(inDatabase).toEqual(ACCOUNT_ROLES.flatMap(({ id, single }) => (single ? [id] : [])).sort());
   });
 });
