@@ -21,6 +21,8 @@ export default defineConfig({
     env: { LOG_LEVEL: 'fatal' },
     testTimeout: 180_000,
     hookTimeout: 180_000,
+    // Files are independent, and each mostly waits for itself.
+    maxWorkers: '100%',
     projects: [
       {
         extends: true,
