@@ -26,6 +26,21 @@ export const withChange = (totals: Totals, from: Minor, to: Minor): Totals => {
 /** Positive when debits are heavier. */
 export const difference = (totals: Totals): Minor => subtract(totals.debits, totals.credits);
 
+/**
+ * The only column that misses the total which a paper states for it, and by how much: positive when it is short. Undefined where
+ * both reach their totals, or both miss them.
+ *
+ * @example columnOff({ debits: 900n, credits: 900n }, { debits: 900n, credits: 870n }) // { column: 'credits', by: 30n }
+ */
+export const columnOff = (
+  stated: Totals,
+  own: Totals,
+): { readonly column: 'debits' | 'credits'; readonly by: Minor } | undefined => {
+  const [debits, credits] = [subtract(stated.debits, own.debits), subtract(stated.credits, own.credits)];
+  if ((debits === 0n) === (credits === 0n)) return undefined;
+  return debits === 0n ? { column: 'credits', by: credits } : { column: 'debits', by: debits };
+};
+
 const MOST_MAGNITUDE = 13;
 
 /**

@@ -6,7 +6,7 @@ import { addAccount } from '@/actions/chart';
 import type { WhyAccount, whyView } from '@/actions/why-view';
 import { called } from '@/core/chart/account';
 import { type Minor, NIL, abs, add, minor, sum } from '@/core/money/minor';
-import { difference, totalsOf } from '@/core/ledger/level';
+import { columnOff, difference, totalsOf } from '@/core/ledger/level';
 import { labelOf } from '@/core/openings/search/kinds';
 import type { Hypothesis, SearchInput } from '@/core/openings/search/types';
 import { type Problem, plural } from '@/core/base/result';
@@ -27,9 +27,10 @@ type View = NonNullable<Awaited<ReturnType<typeof whyView>>>;
 
 const KEYS = [
   ['1 to 9', 'try the explanation with that number'],
-  ['b', 'let the account named in the margin take the difference, as balancing figure'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo what was tried'],
 ] as const;
+
+const BALANCING = ['b', 'let the account named in the margin take the difference, as balancing figure'] as const;
 
 /** Below this share an explanation is shown only when asked for, unless it is among the first. */
 const WORTH_SHOWING = 0.03;
@@ -139,7 +140,7 @@ export const WhyPage = ({
           ? 'debits and credits are equal'
           : `${figure(abs(net), frame)} more on the ${net > 0n ? 'debit' : 'credit'} side, over ${plural(asked.figures.filter(({ amount }) => amount !== 0n).length, 'figure')}`
       }
-      keys={KEYS}
+      keys={takes === undefined ? KEYS : [...KEYS, BALANCING]}
       actions={
         <Go href={`/books/${String(frame.id)}/openings`} className="btn btn-sm">
           Opening balances
@@ -157,7 +158,7 @@ export const WhyPage = ({
                 The paper itself totals {figure(stated.debits, frame)} in debits and {figure(stated.credits, frame)} in
                 credits.{' '}
                 {input.totals !== null
-                  ? `Explanations that reach both totals come first. ${shortOf(stated, asked, (amount) => figure(amount, frame))}`
+                  ? `Explanations that reach both totals come first. ${saysShort(stated, asked, (amount) => figure(amount, frame))}`
                   : stated.debits - stated.credits === net
                     ? 'They differ by the same amount, so the mistake is in the paper already: the old system’s figures, or the hand that typed them.'
                     : 'They differ in the paper already.'}
@@ -302,19 +303,16 @@ export const WhyPage = ({
   );
 };
 
-/** Which column misses its total in the paper by all of the difference. */
-const shortOf = (
+/** Says which column misses its total in the paper by all of the difference. */
+const saysShort = (
   stated: NonNullable<View['stated']>,
   { figures }: SearchInput,
   said: (amount: Minor) => string,
 ): string => {
-  const { debits, credits } = totalsOf(figures.map(({ amount }) => amount));
-  const [debit, credit] = [stated.debits - debits, stated.credits - credits];
-  const column = debit === 0n ? 'credits' : credit === 0n ? 'debits' : undefined;
-  const by = minor(debit === 0n ? credit : debit);
-  return column === undefined || by === 0n
-    ? ''
-    : `The ${column} are ${by > 0n ? 'short' : 'over'} by all of it, ${said(abs(by))}; the ${column === 'debits' ? 'credits' : 'debits'} are what the paper says.`;
+  const found = columnOff(stated, totalsOf(figures.map(({ amount }) => amount)));
+  if (found === undefined) return '';
+  const { column, by } = found;
+  return `The ${column} are ${by > 0n ? 'short' : 'over'} by all of it, ${said(abs(by))}; the ${column === 'debits' ? 'credits' : 'debits'} are what the paper says.`;
 };
 
 /** Keeps the Level on the figures as they stand on this page. */

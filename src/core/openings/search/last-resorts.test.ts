@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../../chart/account';
 import { CLASS_IDS, normalSide } from '../../ledger/classes';
+import { columnOff } from '../../ledger/level';
 import { type Minor, minor, sideOf } from '../../money/minor';
 import { accountsAtNil, balancingAccount } from './last-resorts';
 
@@ -57,5 +58,15 @@ describe('the balancing figure', () => {
         }
       }),
     );
+  });
+});
+
+describe('the column that misses its total', () => {
+  it('is said where one does and the other reaches it', () => {
+    const totals = (debits: bigint, credits: bigint) => ({ debits: minor(debits), credits: minor(credits) });
+    expect(columnOff(totals(900n, 900n), totals(900n, 870n))).toEqual({ column: 'credits', by: 30n });
+    expect(columnOff(totals(900n, 900n), totals(910n, 900n))).toEqual({ column: 'debits', by: -10n });
+    expect(columnOff(totals(900n, 900n), totals(900n, 900n))).toBeUndefined();
+    expect(columnOff(totals(900n, 900n), totals(910n, 870n))).toBeUndefined();
   });
 });
