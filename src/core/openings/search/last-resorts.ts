@@ -29,11 +29,15 @@ export const balancingAccount = (
     const at = TAKES_THE_REST.indexOf(account.role === 'retained-earnings' ? account.role : (meant?.concept.id ?? ''));
     return at < 0 ? TAKES_THE_REST.length : at;
   };
-  return chart
-    .filter((account) => account.classification === 'equity' && couldHold(account, missing, stands))
-    .filter((account) => account.role !== 'current-year-result')
-    .map((account) => ({ account, rank: rank(account) }))
-    .sort((a, b) => a.rank - b.rank)[0]?.account;
+  return (
+    chart
+      .filter((account) => account.classification === 'equity' && couldHold(account, missing, stands))
+      .filter((account) => account.role !== 'current-year-result')
+      .map((account) => ({ account, rank: rank(account) }))
+      // A reserve or a restricted fund is never what is left over.
+      .filter((one) => one.rank < TAKES_THE_REST.length)
+      .sort((a, b) => a.rank - b.rank)[0]?.account
+  );
 };
 
 /** Accounts at nil on whose usual side the missing amount would be: where a row that is missing altogether would go. */
