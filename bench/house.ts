@@ -79,9 +79,10 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
           [large, set, second.id, at + 1],
         );
         await tx.query(
-          `insert into opening_change (books_id, set_id, account_id, batch, to_amount, source, by_person, at)
-           values ($1, $2, $3, gen_random_uuid(), $4, 'typed', 1, now())`,
-          [large, set, second.id, at + 1],
+          `with own as (insert into batch (id, books_id, action, by_person, at) values (gen_random_uuid(), $1, 'saveFigures', 1, now()) returning id)
+           insert into change (books_id, batch, subject, subject_id, field, is_now)
+           select $1, own.id, 'figure', $2, $3, jsonb_build_object('amount', $4::text, 'source', 'typed') from own`,
+          [large, second.id, String(set), String(at + 1)],
         );
       }),
     ),

@@ -93,9 +93,10 @@ const straightIn = async (books: number, rows: readonly (readonly [code: string,
       [books, set, ids],
     );
     await tx.query(
-      `insert into opening_change (books_id, set_id, account_id, batch, to_amount, source, by_person, at)
-       select $1, $2, id, gen_random_uuid(), 1000, 'typed', 1, now() from unnest($3::int[]) as t (id)`,
-      [books, set, ids],
+      `with own as (insert into batch (id, books_id, action, by_person, at) values (gen_random_uuid(), $1, 'takeOver', 1, now()) returning id)
+       insert into change (books_id, batch, subject, subject_id, field, is_now)
+       select $1, own.id, 'figure', t.id, $2, '{"amount": "1000", "source": "typed"}' from own, unnest($3::int[]) as t (id)`,
+      [books, String(set), ids],
     );
   });
 

@@ -8,6 +8,7 @@ import { type Books, findBooks, raiseRevision } from '@/store/books';
 import { type Queryable, Unavailable } from '@/store/database';
 import { type Actor, actor, database, log, newId, now } from './context';
 import { chartAfter } from './held-chart';
+import { type Recorder, recorder } from './recorder';
 
 export interface Context {
   readonly tx: Queryable;
@@ -21,6 +22,11 @@ export interface Context {
 
 export interface BooksContext extends Context {
   readonly books: Books;
+}
+
+/** Inside an action: also what it changes, which is written to the record as one batch when it is done. */
+export interface WritingContext extends BooksContext {
+  readonly changes: Recorder;
 }
 
 /** Carries problems out of a transaction so that it is rolled back: an action that reports a problem has stored nothing. */
@@ -159,12 +165,24 @@ const booksIn = (input: unknown): number | undefined =>
 
 const unknownBooks = fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
 
+/** Runs what changes a set of books, with a batch of the record for it. */
+export const recorded = async <T>(
+  name: string,
+  context: BooksContext,
+  run: (context: WritingContext) => Promise<Result<T>>,
+): Promise<Result<T>> => {
+  const changes = recorder(context, name);
+  const done = await run({ ...context, changes });
+  if (done.ok) await changes.write();
+  return done;
+};
+
 /** A use case inside one set of books: authorised for the actor's practice, the books locked so that two writers queue. */
 export const booksAction = <Shape extends z.ZodRawShape, T>(
   name: string,
   may: Deed,
   shape: Shape,
-  run: (context: BooksContext, input: z.output<z.ZodObject<Shape>>) => Promise<Result<T>>,
+  run: (context: WritingContext, input: z.output<z.ZodObject<Shape>>) => Promise<Result<T>>,
 ) => {
   const inner = z.object(shape);
   const outer = action(name, may, z.looseObject({ books: id }), async (context, { books: number, ...rest }) => {
@@ -172,7 +190,7 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
     if (books === undefined) return unknownBooks;
     const parsed = inner.safeParse(rest);
     if (!parsed.success) return fromZod(parsed.error);
-    const done = await run({ ...context, books }, parsed.data);
+    const done = await recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
     if (done.ok) {
       await raiseRevision(context.tx, number);
       context.onCommit(chartAfter({ ...context, books }));
@@ -196,7 +214,7 @@ export const fileAction = <Shape extends z.ZodRawShape, Read, T>(
     context: BooksContext,
     input: z.output<z.ZodObject<Shape>>,
   ) => Promise<() => Promise<Result<Read>>> | (() => Promise<Result<Read>>),
-  run: (context: BooksContext, input: z.output<z.ZodObject<Shape>>, read: Read) => Promise<Result<T>>,
+  run: (context: WritingContext, input: z.output<z.ZodObject<Shape>>, read: Read) => Promise<Result<T>>,
 ) => {
   const looked = booksAction(name, may, shape, async (context, input) => ok({ reading: await look(context, input) }));
   return async (input: Parameters<typeof looked>[0]): Promise<Result<T>> => {

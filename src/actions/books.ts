@@ -20,7 +20,7 @@ import { insertYear } from '@/store/calendar';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { insertSet } from '@/store/openings';
-import { action, booksAction } from './action';
+import { action, booksAction, recorded } from './action';
 import { beginFrom } from './chart-beginnings';
 import { companyName, country, legalForm, numberStyle } from './company-schemas';
 import { text } from './inputs';
@@ -110,7 +110,8 @@ export const createBooks = action(
     if (answers.value !== undefined) {
       const books = await findBooks(tx, actor.practice, id);
       if (books === undefined) throw new Error('the books just made');
-      const begun = await beginFrom({ ...context, books }, answers.value);
+      const given = answers.value;
+      const begun = await recorded('createBooks', { ...context, books }, (writing) => beginFrom(writing, given));
       if (!begun.ok) return begun;
     }
     return ok({ id });

@@ -8,14 +8,14 @@ import type { ChartEdit } from '@/core/chart/edit';
 import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { deleteDismissals, putDismissals } from '@/store/chart-library';
 import { record } from '@/store/history';
-import { type BooksContext, booksAction } from './action';
+import { type WritingContext, booksAction } from './action';
 import { carryOut } from './chart-edits';
 import { mergeInto } from './chart-merge';
 import { tidyStateOf } from './chart-views';
 
 const keys = z.array(z.string().min(1).max(4000)).min(1, 'Choose at least one piece of advice.').max(2000);
 
-const adviceOf = async (context: BooksContext): Promise<ReadonlyMap<string, Advice>> =>
+const adviceOf = async (context: WritingContext): Promise<ReadonlyMap<string, Advice>> =>
   new Map(tidy(await tidyStateOf(context)).map((advice) => [advice.key, advice]));
 
 /** The edits of several pieces as one batch: the account that each of them adds gets an id of its own. */
@@ -25,7 +25,7 @@ const together = (pieces: readonly Advice[]): readonly ChartEdit[] =>
   );
 
 /** Carries out one piece; what it was about may be gone or changed by a piece before it, so it is looked at anew. */
-const takeOne = async (context: BooksContext, key: string): Promise<readonly Problem[]> => {
+const takeOne = async (context: WritingContext, key: string): Promise<readonly Problem[]> => {
   const advice = (await adviceOf(context)).get(key);
   if (advice === undefined) return [];
   const { edits, merges } = advice.fix;

@@ -16,7 +16,7 @@ import { deleteTemplate, putTemplate } from '@/store/chart-library';
 import { currenciesOf, insertCurrency } from '@/store/currencies';
 import { record } from '@/store/history';
 import { insertTaxCode, taxCodesOf } from '@/store/tax-codes';
-import { type BooksContext, action, booksAction } from './action';
+import { type WritingContext, action, booksAction } from './action';
 import { draw, standing } from './calendar-draw';
 import { beginFrom, takeIncoming } from './chart-beginnings';
 import { answers, choices, clash } from './chart-schemas';
@@ -51,7 +51,10 @@ export const takeLines = booksAction(
 );
 
 /** Switches on the currencies of a source that are not on, and with them the part. */
-const takeCurrencies = async ({ tx, books, actor, now }: BooksContext, wanted: readonly string[]): Promise<number> => {
+const takeCurrencies = async (
+  { tx, books, actor, now }: WritingContext,
+  wanted: readonly string[],
+): Promise<number> => {
   const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
   const fresh = wanted.filter((currency) => currency !== books.currency && !on.includes(currency));
   if (wanted.length > 0 && !books.facts.parts.includes('currencies'))
@@ -67,7 +70,7 @@ const takeCurrencies = async ({ tx, books, actor, now }: BooksContext, wanted: r
 
 /** Tax codes of a source whose code is free here, with their accounts found by code. */
 const takeTaxCodes = async (
-  { tx, books }: BooksContext,
+  { tx, books }: WritingContext,
   wanted: readonly TaxCodeFields[],
   codeOf: (id: number) => string | undefined,
 ): Promise<number> => {
@@ -93,7 +96,7 @@ const takeTaxCodes = async (
 
 /** The first year divided as the source divides its own; a pattern that is a list of dates fits no other year. */
 const takePattern = async (
-  context: BooksContext,
+  context: WritingContext,
   plan: NonNullable<Parameters<typeof redrawYear>[2]['plan']>,
 ): Promise<Result<unknown>> => {
   const years = await standing(context);
@@ -128,7 +131,7 @@ export const takeCopy = booksAction(
       const taken = await takeCurrencies(context, source.currencies);
       if (taken > 0) also.push(plural(taken, 'currency', 'currencies'));
     }
-    const fresh: BooksContext = input.currencies
+    const fresh: WritingContext = input.currencies
       ? {
           ...context,
           books: {

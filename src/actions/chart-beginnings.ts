@@ -12,7 +12,7 @@ import { COMPOSED_SCHEME } from '@/core/chart/scheme';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
 import { chartOf } from '@/store/chart';
-import type { BooksContext } from './action';
+import type { WritingContext } from './action';
 import { carryOut, incomingRules } from './chart-edits';
 
 export interface Taken {
@@ -21,7 +21,7 @@ export interface Taken {
 
 /** Carries out what a plan for incoming accounts shows, in the transaction of an action. */
 export const takeIncoming = async (
-  context: BooksContext,
+  context: WritingContext,
   rows: readonly Incoming[],
   choices: ReadonlyMap<number, RowChoice>,
   how: Pick<IncomingRules, 'update' | 'clash'>,
@@ -48,7 +48,7 @@ export const takeIncoming = async (
 
 /** Begins or extends a chart from answers, and keeps the answers. A chart that was empty also gets the scheme of codes. */
 export const beginFrom = async (
-  context: BooksContext,
+  context: WritingContext,
   answers: Answers,
   choices: ReadonlyMap<number, RowChoice> = new Map(),
   how: Pick<IncomingRules, 'update' | 'clash'> = { update: false, clash: 'keep' },

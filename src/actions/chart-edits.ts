@@ -1,15 +1,15 @@
-import { type Account, type AccountFields, type AccountId, called } from '@/core/chart/account';
+import { type Account, type AccountId, listed } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
-import { classFacts } from '@/core/ledger/classes';
-import { type ChartEdit, type Edited, FIELD_WORDS, applyEdits, sayField } from '@/core/chart/edit';
+import { type ChartEdit, type Edited, applyEdits } from '@/core/chart/edit';
+import { accountChanges } from '@/core/chart/recorded';
 import type { IncomingRules } from '@/core/chart/incoming';
 import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
 import { saveChart, usesOf } from '@/store/chart';
 import { currenciesOf } from '@/store/currencies';
-import { record, recordEach } from '@/store/history';
+import { record } from '@/store/history';
 import { taxCodesOf } from '@/store/tax-codes';
-import type { BooksContext } from './action';
+import type { BooksContext, WritingContext } from './action';
 import { chartChanged, standingChart } from './held-chart';
 
 export const MOST_ACCOUNTS = 50_000;
@@ -17,32 +17,6 @@ export const MOST_ACCOUNTS = 50_000;
 /** Foreign currencies that accounts of these books can be kept in. */
 export const currenciesOn = async ({ tx, books }: BooksContext): Promise<readonly string[]> =>
   books.facts.parts.includes('currencies') ? ((await currenciesOf(tx, [books.id])).get(books.id) ?? []) : [];
-
-/** What happened to an account, for its history. */
-const said = (was: Account, is: Account, chart: ReadonlyMap<AccountId, Account>): string =>
-  (Object.keys(FIELD_WORDS) as (keyof AccountFields)[])
-    .filter((field) => was[field] !== is[field] && field !== 'origin')
-    .map((field) => {
-      switch (field) {
-        case 'code':
-          return `code ${was.code} → ${is.code}`;
-        case 'name':
-          return `name “${was.name}” → “${is.name}”`;
-        case 'classification':
-          return `${classFacts(was.classification).one} → ${classFacts(is.classification).one}`;
-        case 'parent': {
-          const parent = is.parent === null ? undefined : chart.get(is.parent);
-          return `moved ${parent === undefined ? 'to the top' : `under ${called(parent)}`}`;
-        }
-        case 'active':
-          return is.active ? 'reactivated' : 'deactivated';
-        case 'note':
-          return 'note changed';
-        default:
-          return `${FIELD_WORDS[field]}: ${sayField(field, is[field])}`;
-      }
-    })
-    .join('; ');
 
 /** Currencies and tax codes that accounts name have to be there; the database refuses them otherwise, but without a sentence. */
 const referenceProblems = async (context: BooksContext, edited: Edited): Promise<readonly Problem[]> => {
@@ -82,7 +56,7 @@ export interface CarriedOut {
 
 /** Carries edits of a chart out in the transaction of an action: all of them, or a problem for each that cannot be. */
 export const carryOut = async (
-  context: BooksContext,
+  context: WritingContext,
   edits: readonly ChartEdit[],
   brought?: { readonly what: string; readonly banks?: ReadonlyMap<AccountId, BankDetails> },
 ): Promise<Result<CarriedOut>> => {
@@ -103,35 +77,19 @@ export const carryOut = async (
   const edited = done.value;
   const wrong = await referenceProblems(context, edited);
   if (wrong.length > 0) return fail(...wrong);
+  // The details of accounts that go are gone with them; the record keeps them.
+  context.changes.add(await putBankDetails(tx, books.id, new Map(edited.removed.map(({ id }) => [id, undefined]))));
   const ids = await saveChart(tx, books.id, edited);
   chartChanged(context, edited, ids);
   if (brought?.banks !== undefined)
-    await putBankDetails(tx, books.id, new Map([...brought.banks].map(([id, bank]) => [ids.get(id) ?? id, bank])));
-  await recordEach(
-    tx,
-    books.id,
-    'account',
-    [
-      ...edited.added.map((account) => ({
-        id: ids.get(account.id) ?? account.id,
-        what: `added as ${called(account)}, ${classFacts(account.classification).one}${account.origin === '' ? '' : ` (${account.origin})`}`,
-      })),
-      ...edited.changed.flatMap(({ was, is }) => {
-        const what = said(was, is, edited.byId);
-        return what === '' ? [] : [{ id: is.id, what }];
-      }),
-    ],
-    actor.person,
-    now,
-  );
-  const gone = edited.removed.map(called);
+    context.changes.add(
+      await putBankDetails(tx, books.id, new Map([...brought.banks].map(([id, bank]) => [ids.get(id) ?? id, bank]))),
+    );
+  context.changes.add(accountChanges(edited, ids).map((change) => ({ subject: 'account', ...change })));
+  const gone = edited.removed;
   const sum = [
     ...(brought === undefined ? [] : [brought.what]),
-    ...(gone.length === 0
-      ? []
-      : [
-          `account${gone.length === 1 ? '' : 's'} ${gone.slice(0, 5).join(', ')}${gone.length > 5 ? ` and ${gone.length - 5} more` : ''} deleted`,
-        ]),
+    ...(gone.length === 0 ? [] : [`account${gone.length === 1 ? '' : 's'} ${listed(gone)} deleted`]),
   ];
   if (sum.length > 0) await record(tx, books.id, 'books', [books.id], sum.join('; '), actor.person, now);
   return ok({ ids, edited });

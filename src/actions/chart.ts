@@ -132,7 +132,7 @@ export const saveBank = booksAction('saveBank', 'chart.change', { account, bank 
   const holder = twin === undefined ? undefined : (await chartOf(tx, books.id)).find(({ id }) => id === twin[0]);
   if (holder !== undefined)
     return fail(problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, 'iban'));
-  await putBankDetails(tx, books.id, new Map([[found.id, details]]));
+  context.changes.add(await putBankDetails(tx, books.id, new Map([[found.id, details]])));
   await record(tx, books.id, 'account', [found.id], 'bank details changed', actor.person, now);
   return ok({});
 });

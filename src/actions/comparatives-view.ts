@@ -1,7 +1,8 @@
 import { inTreeOrder } from '@/core/chart/tree';
 import { NIL } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
-import { comparativesOf, lastComparativePaper } from '@/store/comparatives';
+import { lastBatch, nameIn } from '@/store/changes';
+import { comparativesOf } from '@/store/comparatives';
 import { papersOf } from '@/store/papers';
 import { page } from './frame-view';
 
@@ -9,10 +10,11 @@ import { page } from './frame-view';
 export const comparativesView = (id: number) =>
   page('books.see', id, async ({ tx, books }, state) => {
     const entered = await comparativesOf(tx, books.id);
+    const last = await lastBatch(tx, books.id, 'takeComparatives');
     return {
       columns: comparativeColumns(state.years, books.cutover),
       /** The last taking over from a paper, which can be undone. */
-      last: await lastComparativePaper(tx, books.id),
+      last: last === undefined ? null : { batch: last.id, paper: nameIn(last.about) },
       papers: (await papersOf(tx, books.id)).map(({ id: paper, name }) => ({ id: paper, name })),
       rows: inTreeOrder(state.accounts).flatMap(({ account }) => {
         if (account.heading || (!account.active && !entered.has(account.id))) return [];

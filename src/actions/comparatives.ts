@@ -4,16 +4,10 @@ import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
-import { type Result, fail, ok, plural, problem } from '@/core/base/result';
+import { fail, ok, plural, problem } from '@/core/base/result';
 import { yearsOf } from '@/store/calendar';
 import { accountsOf, chartOf } from '@/store/chart';
-import {
-  type ComparativeWriting,
-  comparativeBatch,
-  comparativesOf,
-  markUndone,
-  writeComparatives,
-} from '@/store/comparatives';
+import { type ComparativeWriting, comparativesOf, writeComparatives } from '@/store/comparatives';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
 import { findPaper } from '@/store/papers';
@@ -61,7 +55,7 @@ export const saveComparatives = booksAction(
       .superRefine(distinct('An amount', (entry) => `${String(entry.account)} ${String(entry.column)}`)),
   },
   async (context, { entries }) => {
-    const { tx, books, actor, now, newId } = context;
+    const { tx, books, actor, now } = context;
     const named = new Map(
       (
         await accountsOf(
@@ -87,7 +81,7 @@ export const saveComparatives = booksAction(
           ),
         );
     }
-    await writeComparatives(tx, books.id, entries, { batch: newId(), paper: null, person: actor.person, at: now });
+    context.changes.add(await writeComparatives(tx, books.id, entries, actor.person, now));
     if (entries.length > 1) await recorded(context, `${plural(entries.length, 'comparative')} entered`);
     return ok({ saved: entries.length });
   },
@@ -131,7 +125,7 @@ export const takeComparatives = fileAction(
     );
   },
   async (context, { paper: number, takes }, rows) => {
-    const { tx, books, actor, now, newId } = context;
+    const { tx, books, actor, now } = context;
     const paper = await findPaper(tx, books.id, number);
     if (paper === undefined) return unknownPaper;
     if (new Set(takes.map((take) => take.column)).size < takes.length)
@@ -150,34 +144,12 @@ export const takeComparatives = fileAction(
       divided = read.value.divided;
       writings.push(...replacing(stands, take.column, read.value.amounts));
     }
-    const batch = newId();
-    await writeComparatives(tx, books.id, writings, { batch, paper: paper.id, person: actor.person, at: now });
+    context.changes.about({ paper: paper.id, name: paper.name });
+    context.changes.add(await writeComparatives(tx, books.id, writings, actor.person, now));
     await recorded(
       context,
       `${takes.map((take) => columns.get(take.column) ?? '').join(', ')} taken from ${paper.name} as comparatives`,
     );
     return ok({ amounts: writings.length, divided });
-  },
-);
-
-/** Takes a taking over of comparatives back, where nobody changed the amounts since. */
-export const undoComparatives = booksAction(
-  'undoComparatives',
-  'openings.change',
-  { batch: z.uuid() },
-  async (context, { batch }): Promise<Result<{ readonly undone: number; readonly kept: number }>> => {
-    const { tx, books, actor, now, newId } = context;
-    const changes = await comparativeBatch(tx, books.id, batch);
-    const stands = await comparativesOf(tx, books.id);
-    const back = changes.filter((one) => (stands.get(one.account)?.get(one.column) ?? null) === one.to);
-    await writeComparatives(
-      tx,
-      books.id,
-      back.map(({ account, column: own, from, to }) => ({ account, column: own, from: to, to: from })),
-      { batch: newId(), paper: null, person: actor.person, at: now },
-    );
-    await markUndone(tx, books.id, batch);
-    await recorded(context, `taking over of comparatives undone: ${plural(back.length, 'amount')}`);
-    return ok({ undone: back.length, kept: changes.length - back.length });
   },
 );

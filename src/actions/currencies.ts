@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { writeDate } from '@/core/base/dates';
-import { accountId, called, chartIndex } from '@/core/chart/account';
+import { accountId, called, chartIndex, listed } from '@/core/chart/account';
 import { roleFacts } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
@@ -69,7 +69,7 @@ export const switchOff = booksAction('switchOff', 'currencies.change', { currenc
     return fail(
       problem(
         'currency.used',
-        `${input.currency} cannot be switched off: ${used.slice(0, 3).map(called).join(', ')}${used.length > 3 ? ` and ${used.length - 3} more` : ''} ${used.length === 1 ? 'is' : 'are'} kept in it.`,
+        `${input.currency} cannot be switched off: ${listed(used, 3)} ${used.length === 1 ? 'is' : 'are'} kept in it.`,
         'currency',
       ),
     );

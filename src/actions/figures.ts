@@ -6,7 +6,7 @@ import type { Part } from '@/core/openings/foreign';
 import { partsProblem, sameParts } from '@/core/openings/in-currency';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { accountsOf } from '@/store/chart';
-import { type Writing, currentSet, lockLines, partsInHistory, sourcesOf, writeLines } from '@/store/openings';
+import { type Writing, currentSet, figuresOnce, lockLines, writeLines } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
 import { currenciesOn } from './chart-edits';
 import { distinct, id, int4, text, units } from './inputs';
@@ -78,7 +78,7 @@ export const saveFigures = booksAction(
       .superRefine(distinct('An account', (entry) => entry.account)),
   },
   async (context, input) => {
-    const { tx, books, actor, now, newId } = context;
+    const { tx, books, actor, now } = context;
     const draft = await draftOf(context);
     if (!draft.ok) return draft;
     if (draft.value.id !== input.set)
@@ -103,10 +103,12 @@ export const saveFigures = booksAction(
     const on = input.entries.some(({ parts }) => parts !== undefined && parts.length > 0)
       ? await currenciesOn(context)
       : [];
-    const givenBack = input.entries.flatMap(({ account, restores, parts }) =>
-      restores && (parts?.length ?? 0) > 0 ? [account] : [],
+    const once = await figuresOnce(
+      tx,
+      books.id,
+      draft.value.id,
+      input.entries.flatMap(({ account, restores }) => (restores ? [account] : [])),
     );
-    const once = await partsInHistory(tx, books.id, draft.value.id, givenBack);
     const wrong = input.entries.flatMap((entry): Problem[] => {
       const account = chart.get(entry.account);
       if (account === undefined)
@@ -126,7 +128,7 @@ export const saveFigures = booksAction(
       const parts = entry.parts ?? [];
       const parted =
         !sameParts(parts, stored.get(entry.account)?.parts ?? []) &&
-        !(entry.restores && (once.get(entry.account) ?? []).some((known) => sameParts(known, parts)));
+        !(entry.restores && (once.get(entry.account) ?? []).some((known) => sameParts(known.parts, parts)));
       const wrongParts =
         entry.parts === undefined || !parted
           ? undefined
@@ -153,18 +155,14 @@ export const saveFigures = booksAction(
       ];
     });
     if (clashes.length > 0) return ok<Saved>({ saved: false, clashes });
-    const sources = await sourcesOf(
-      tx,
-      books.id,
-      draft.value.id,
-      input.entries.filter((entry) => entry.restores),
-    );
     const writings = input.entries.flatMap((entry): Writing[] => {
       const line = stored.get(entry.account);
       const from = line?.amount ?? null;
       const parts = entry.parts ?? stored.get(entry.account)?.parts ?? [];
       const parted = !sameParts(parts, stored.get(entry.account)?.parts ?? []);
       if (from === entry.amount && !parted) return [];
+      const known = (once.get(entry.account) ?? []).find((figure) => figure.amount === entry.amount);
+      const givenBack = known && { source: known.source, paper: known.paper, why: known.why };
       // A base amount that stays where it was still comes from where it came from.
       const origin =
         line !== undefined && from === entry.amount
@@ -178,14 +176,13 @@ export const saveFigures = booksAction(
         {
           account: entry.account,
           amount: entry.amount,
-          from,
-          ...origin,
           ...(entry.parts === undefined ? {} : { parts }),
-          ...sources.get(entry.account),
+          ...(givenBack ?? origin),
         },
       ];
     });
-    const revisions = await writeLines(tx, books.id, draft.value.id, writings, newId(), actor.person, now, stored);
+    const { revisions, changes } = await writeLines(tx, books.id, draft.value.id, writings, actor.person, now, stored);
+    context.changes.add(changes);
     return ok<Saved>({
       saved: true,
       revisions: input.entries.map((entry) => ({

@@ -17,7 +17,8 @@ import {
 } from '@/core/statements/statements';
 import { happenings } from '@/store/history';
 import { hasPosted, journalsOf, ledgerBalances, ledgerPositions } from '@/store/journals';
-import { type Source, currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
+import type { Source } from '@/core/openings/figure';
+import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
 import { papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from './action';
 import { page } from './frame-view';

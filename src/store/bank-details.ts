@@ -1,5 +1,8 @@
 import type { AccountId } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
+import type { Kept } from '@/core/base/kept';
+import { amountFrom } from '@/core/money/wire';
+import type { Change } from './changes';
 import type { Queryable } from './database';
 
 export const bankDetailsOf = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, BankDetails>> =>
@@ -13,14 +16,38 @@ export const bankDetailsOf = async (tx: Queryable, booksId: number): Promise<Rea
     ).map(({ account, ...details }) => [account, details]),
   );
 
-/** Puts the details of some accounts in the place of what stands. */
+/** As the record of changes keeps details; `bankFrom` reads them again. */
+export const keptBank = (details: BankDetails | undefined): Kept =>
+  details === undefined
+    ? null
+    : {
+        number: details.number,
+        iban: details.iban,
+        bic: details.bic,
+        alertBelow: details.alertBelow === null ? null : String(details.alertBelow),
+        reconciled: details.reconciled,
+        statementDay: details.statementDay,
+      };
+
+export const bankFrom = (kept: Kept): BankDetails | undefined => {
+  if (kept === null) return undefined;
+  const details = kept as unknown as Omit<BankDetails, 'alertBelow'> & { readonly alertBelow: Kept };
+  return { ...details, alertBelow: amountFrom(details.alertBelow) };
+};
+
+/** Puts the details of some accounts in the place of what stands; undefined takes them away. Gives what changed, for the record. */
 export const putBankDetails = async (
   tx: Queryable,
   booksId: number,
-  details: ReadonlyMap<AccountId, BankDetails>,
-): Promise<void> => {
-  const list = [...details];
-  if (list.length === 0) return;
+  details: ReadonlyMap<AccountId, BankDetails | undefined>,
+): Promise<readonly Change[]> => {
+  if (details.size === 0) return [];
+  const stand = await bankDetailsOf(tx, booksId);
+  const list = [...details].flatMap(([id, one]) => (one === undefined ? [] : [[id, one] as const]));
+  await tx.query('delete from bank_detail where books_id = $1 and account_id = any($2::int[])', [
+    booksId,
+    [...details].flatMap(([id, one]) => (one === undefined ? [id] : [])),
+  ]);
   await tx.query(
     `insert into bank_detail (books_id, account_id, number, iban, bic, alert_below, reconciled, statement_day)
      select $1, t.* from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::int8[], $7::bool[], $8::int[]) as t
@@ -37,4 +64,11 @@ export const putBankDetails = async (
       list.map(([, one]) => one.statementDay),
     ],
   );
+  return [...details].map(([id, one]) => ({
+    subject: 'bank',
+    id,
+    field: '*',
+    from: keptBank(stand.get(id)),
+    to: keptBank(one),
+  }));
 };

@@ -131,8 +131,8 @@ export const usesOf = async (
      from (
        select account_id as account, count(*) as figures, 0 as changes, 0 as paper_rows, 0 as journal_lines, 0 as tax_codes
          from opening_line where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select account_id, 0, count(*), 0, 0, 0 from opening_change
-         where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
+       union all select subject_id, 0, count(*), 0, 0, 0 from standing_change
+         where books_id = $1 and subject = 'figure' and ($2::int[] is null or subject_id = any($2)) group by subject_id
        union all select account_id, 0, 0, sum(cardinality(row_nos)), 0, 0 from taken_rows
          where books_id = $1 and account_id is not null and ($2::int[] is null or account_id = any($2)) group by account_id
        union all select account_id, 0, 0, 0, count(*), 0 from journal_line

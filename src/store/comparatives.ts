@@ -1,6 +1,8 @@
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Comparatives } from '@/core/openings/comparatives';
+import { amountFrom, keptAmount } from '@/core/money/wire';
+import type { Change } from './changes';
 import type { Queryable } from './database';
 
 export const comparativesOf = async (tx: Queryable, booksId: number): Promise<Comparatives> => {
@@ -25,18 +27,19 @@ export interface ComparativeWriting {
   readonly to: Minor | null;
 }
 
-/** Writes comparatives and what happened to them; `paper` is the one they come from. */
+/** Writes comparatives; gives what changed, for the record. */
 export const writeComparatives = async (
   tx: Queryable,
   booksId: number,
   writings: readonly ComparativeWriting[],
-  how: { readonly batch: string; readonly paper: number | null; readonly person: number; readonly at: string },
-): Promise<void> => {
-  if (writings.length === 0) return;
+  person: number,
+  at: string,
+): Promise<readonly Change[]> => {
+  if (writings.length === 0) return [];
   const values = [
     booksId,
-    how.person,
-    how.at,
+    person,
+    at,
     writings.map((one) => one.account),
     writings.map((one) => one.column),
     writings.map((one) => (one.to === null ? null : String(one.to))),
@@ -53,16 +56,16 @@ export const writeComparatives = async (
      on conflict (books_id, account_id, column_no) do update set amount = excluded.amount, set_by = excluded.set_by, set_at = excluded.set_at`,
     values,
   );
-  await tx.query(
-    `insert into comparative_change (books_id, by_person, at, account_id, column_no, to_amount, from_amount, batch, paper_id)
-     select $1, $2, $3::timestamptz, account, column_no, to_amount, from_amount, $8, $9
-     from unnest($4::int[], $5::int[], $6::int8[], $7::int8[]) as t (account, column_no, to_amount, from_amount)`,
-    [...values, writings.map((one) => (one.from === null ? null : String(one.from))), how.batch, how.paper],
-  );
+  return writings.map(({ account, column, from, to }) => ({
+    subject: 'comparative',
+    id: account,
+    field: String(column),
+    from: keptAmount(from),
+    to: keptAmount(to),
+  }));
 };
 
 export interface ComparativeChange {
-  readonly account: AccountId;
   readonly column: number;
   readonly from: Minor | null;
   readonly to: Minor | null;
@@ -71,9 +74,6 @@ export interface ComparativeChange {
   readonly at: string;
 }
 
-const CHANGE = `select c.account_id as account, c.column_no as "column", c.from_amount as "from", c.to_amount as "to", f.name as paper,
-  p.name as by, c.at from comparative_change c join person p on p.id = c.by_person left join paper f on f.id = c.paper_id`;
-
 /** What happened to an account's comparatives, newest first. */
 export const comparativeChanges = async (
   tx: Queryable,
@@ -81,48 +81,11 @@ export const comparativeChanges = async (
   account: number,
   most = 50,
 ): Promise<readonly ComparativeChange[]> =>
-  tx.query<ComparativeChange>(`${CHANGE} where c.books_id = $1 and c.account_id = $2 order by c.id desc limit $3`, [
-    booksId,
-    account,
-    most,
-  ]);
-
-export const comparativeBatch = async (
-  tx: Queryable,
-  booksId: number,
-  batch: string,
-): Promise<readonly ComparativeChange[]> =>
-  tx.query<ComparativeChange>(`${CHANGE} where c.books_id = $1 and c.batch = $2`, [booksId, batch]);
-
-/** The last taking over of comparatives from a paper that was not taken back. */
-export const lastComparativePaper = async (
-  tx: Queryable,
-  booksId: number,
-): Promise<{ readonly batch: string; readonly paper: string } | null> =>
   (
-    await tx.query<{ batch: string; paper: string }>(
-      `select c.batch, f.name as paper from comparative_change c join paper f on f.id = c.paper_id
-       where c.books_id = $1 and not c.undone order by c.id desc limit 1`,
-      [booksId],
+    await tx.query<Omit<ComparativeChange, 'from' | 'to'> & Pick<Change, 'from' | 'to'>>(
+      `select c.field::int as "column", c.was as "from", c.is_now as "to", b.about ->> 'name' as paper, p.name as by, b.at
+       from change c join batch b on b.id = c.batch join person p on p.id = b.by_person
+       where c.books_id = $1 and c.subject = 'comparative' and c.subject_id = $2 order by c.seq desc limit $3`,
+      [booksId, account, most],
     )
-  )[0] ?? null;
-
-export const markUndone = async (tx: Queryable, booksId: number, batch: string): Promise<void> => {
-  await tx.query('update comparative_change set undone = true where books_id = $1 and batch = $2', [booksId, batch]);
-};
-
-/** When one account is merged into another, its comparatives are added to the other's. */
-export const mergeComparatives = async (
-  tx: Queryable,
-  booksId: number,
-  from: AccountId,
-  into: AccountId,
-): Promise<void> => {
-  await tx.query(
-    `insert into comparative (books_id, account_id, column_no, amount, set_by, set_at)
-     select books_id, $3, column_no, amount, set_by, set_at from comparative where books_id = $1 and account_id = $2
-     on conflict (books_id, account_id, column_no) do update set amount = comparative.amount + excluded.amount`,
-    [booksId, from, into],
-  );
-  await tx.query('delete from comparative where books_id = $1 and account_id = $2', [booksId, from]);
-};
+  ).map(({ from, to, ...rest }) => ({ ...rest, from: amountFrom(from), to: amountFrom(to) }));

@@ -1,10 +1,10 @@
 import type { AccountId } from '@/core/chart/account';
 import { type Minor, minor } from '@/core/money/minor';
+import { type Figure, type Origin, type Source, figureFrom, keptFigure } from '@/core/openings/figure';
 import type { Part } from '@/core/openings/foreign';
 import { partsUnder, sameParts } from '@/core/openings/in-currency';
+import type { Change } from './changes';
 import { type Queryable, one } from './database';
-
-export type Source = 'typed' | 'paper' | 'carried' | 'calculated';
 
 export interface OpeningSet {
   readonly id: number;
@@ -146,15 +146,13 @@ const writeParts = async (
   await tx.grown('opening_part', rows.length);
 };
 
-/** Parts as JSON text for the history, null for none: JSON has no exact integers of any size, so amounts are text. */
-const partsText = (parts: readonly Part[]): string | null =>
-  parts.length === 0
-    ? null
-    : JSON.stringify(
-        parts.map(({ currency, amount, base }) => ({ currency, amount: String(amount), base: String(base) })),
-      );
+interface StoredPart {
+  readonly currency: string;
+  readonly amount: string;
+  readonly base: string;
+}
 
-const partsFrom = (stored: readonly { currency: string; amount: string; base: string }[] | null): readonly Part[] =>
+const partsFrom = (stored: readonly StoredPart[] | null): readonly Part[] =>
   (stored ?? []).map(({ currency, amount, base }) => ({
     currency,
     amount: minor(BigInt(amount)),
@@ -211,7 +209,7 @@ export const lockLines = async (
   setId: number,
   accounts: readonly number[],
 ): Promise<ReadonlyMap<AccountId, HeldLine>> => {
-  const rows = await tx.query<Omit<HeldLine, 'parts'> & { parts: Parameters<typeof partsFrom>[0] }>(
+  const rows = await tx.query<Omit<HeldLine, 'parts'> & { parts: readonly StoredPart[] | null }>(
     `select l.account_id as account, l.amount, l.source, l.paper_id as paper, l.why, l.revision, p.name as by, l.set_at as at,
        a.currency as own,
        (select json_agg(json_build_object('currency', o.currency, 'amount', o.amount::text, 'base', o.base::text) order by o.currency)
@@ -223,36 +221,35 @@ export const lockLines = async (
   return new Map(rows.map((row) => [row.account, { ...row, parts: partsFrom(row.parts) }]));
 };
 
-export interface Writing {
+export interface Writing extends Partial<Origin> {
   readonly account: AccountId;
   /** Null takes the figure away. */
   readonly amount: Minor | null;
-  readonly from: Minor | null;
   readonly source: Source;
-  readonly paper: number | null;
-  /** For a calculated figure: by what. */
-  readonly why?: string | null;
   /** What of it is in foreign currencies; where not said, as `partsUnder` the amount. */
   readonly parts?: readonly Part[];
 }
 
-/**
- * Writes figures and what happened to them; returns the new revision per account that still has a figure. `seen` are their
- * parts as they stand, where the caller has read them in this transaction.
- */
+export interface Written {
+  /** The new revision per account that still has a figure. */
+  readonly revisions: ReadonlyMap<AccountId, number>;
+  /** What changed, for the record. */
+  readonly changes: readonly Change[];
+}
+
+/** Writes figures. `seen` are those that stand, where the caller has read them in this transaction. */
 export const writeLines = async (
   tx: Queryable,
   booksId: number,
   setId: number,
   writings: readonly Writing[],
-  batch: string,
   person: number,
   at: string,
-  seen?: ReadonlyMap<AccountId, Pick<HeldLine, 'parts' | 'own'>>,
-): Promise<ReadonlyMap<AccountId, number>> => {
-  const before =
+  seen?: ReadonlyMap<AccountId, HeldLine>,
+): Promise<Written> => {
+  const stand =
     seen ??
-    (await partsOfLines(
+    (await lockLines(
       tx,
       booksId,
       setId,
@@ -282,121 +279,92 @@ export const writeLines = async (
             kept.map((one) => one.account),
             kept.map((one) => String(one.amount)),
             kept.map((one) => one.source),
-            kept.map((one) => one.paper),
+            kept.map((one) => one.paper ?? null),
             kept.map((one) => one.why ?? null),
             person,
             at,
           ],
         );
   await tx.grown('opening_line', kept.length);
-  const parted = writings.map((one) => {
-    const { parts: was, own } = before.get(one.account) ?? { parts: [], own: null };
-    const parts = one.amount === null ? [] : (one.parts ?? partsUnder(was, one.amount, own));
-    return { ...one, was, parts };
+  const changed = writings.map(({ account, amount, source, paper = null, why = null, parts }) => {
+    const was = stand.get(account);
+    const is: Figure | null =
+      amount === null
+        ? null
+        : { amount, source, paper, why, parts: parts ?? partsUnder(was?.parts ?? [], amount, was?.own ?? null) };
+    return { account, was: was ?? null, is };
   });
   await writeParts(
     tx,
     booksId,
     setId,
-    parted.filter(({ was, parts }) => !sameParts(was, parts)),
+    changed.flatMap(({ account, was, is }) =>
+      sameParts(was?.parts ?? [], is?.parts ?? []) ? [] : [{ account, parts: is?.parts ?? [] }],
+    ),
   );
-  if (writings.length > 0)
-    await tx.query(
-      `insert into opening_change (books_id, set_id, account_id, batch, from_amount, to_amount, source, paper_id, why, from_parts, to_parts, by_person, at)
-       select $1, $2, account, $3, from_amount, to_amount, source, paper, why, from_parts::jsonb, to_parts::jsonb, $12, $13
-       from unnest($4::int[], $5::int8[], $6::int8[], $7::text[], $8::int[], $9::text[], $10::text[], $11::text[])
-         as t (account, from_amount, to_amount, source, paper, why, from_parts, to_parts)`,
-      [
-        booksId,
-        setId,
-        batch,
-        parted.map((one) => one.account),
-        parted.map((one) => (one.from === null ? null : String(one.from))),
-        parted.map((one) => (one.amount === null ? null : String(one.amount))),
-        parted.map((one) => one.source),
-        parted.map((one) => one.paper),
-        parted.map((one) => one.why ?? null),
-        parted.map((one) => partsText(one.was)),
-        parted.map((one) => partsText(one.parts)),
-        person,
-        at,
-      ],
-    );
-  return new Map(rows.map((row) => [row.account, row.revision]));
+  return {
+    revisions: new Map(rows.map((row) => [row.account, row.revision])),
+    changes: changed.map(({ account, was, is }) => ({
+      subject: 'figure',
+      id: account,
+      field: String(setId),
+      from: keptFigure(was),
+      to: keptFigure(is),
+    })),
+  };
 };
 
-export interface Change {
-  readonly from: Minor | null;
-  readonly to: Minor | null;
-  readonly fromParts: readonly Part[];
-  readonly toParts: readonly Part[];
-  readonly source: Source;
+/** A change of a figure, told. */
+export interface FigureChange {
+  readonly from: Figure | null;
+  readonly to: Figure | null;
+  /** The name of the paper that it came from. */
   readonly paper: string | null;
-  readonly why: string | null;
-  readonly version: number;
+  /** Null for a correction that was discarded. */
+  readonly version: number | null;
   readonly by: string;
   readonly at: string;
 }
 
 /** Everything that happened to an account's figure, newest first. */
-export const changesOf = async (
+export const figureChanges = async (
   tx: Queryable,
   booksId: number,
   account: number,
   most = 50,
-): Promise<readonly Change[]> =>
+): Promise<readonly FigureChange[]> =>
   (
-    await tx.query<Omit<Change, keyof StoredParts> & StoredParts>(
-      `select c.from_amount as "from", c.to_amount as "to", c.from_parts as "fromParts", c.to_parts as "toParts", c.source, f.name as paper,
-         c.why, s.version, p.name as by, c.at
-       from opening_change c join opening_set s on s.id = c.set_id join person p on p.id = c.by_person left join paper f on f.id = c.paper_id
-       where c.books_id = $1 and c.account_id = $2 order by c.id desc limit $3`,
+    await tx.query<Omit<FigureChange, 'from' | 'to'> & Pick<Change, 'from' | 'to'>>(
+      `select c.was as "from", c.is_now as "to", f.name as paper, s.version, p.name as by, b.at
+       from change c join batch b on b.id = c.batch join person p on p.id = b.by_person
+         left join opening_set s on s.books_id = c.books_id and s.id = c.field::int
+         left join paper f on f.books_id = c.books_id and f.id = (c.is_now ->> 'paper')::int
+       where c.books_id = $1 and c.subject = 'figure' and c.subject_id = $2 order by c.seq desc limit $3`,
       [booksId, account, most],
     )
-  ).map(withPartsFrom);
+  ).map(({ from, to, ...rest }) => ({ ...rest, from: figureFrom(from), to: figureFrom(to) }));
 
-interface StoredParts {
-  readonly fromParts: Parameters<typeof partsFrom>[0];
-  readonly toParts: Parameters<typeof partsFrom>[0];
-}
-
-const withPartsFrom = <Row extends StoredParts>(row: Row) => ({
-  ...row,
-  fromParts: partsFrom(row.fromParts),
-  toParts: partsFrom(row.toParts),
-});
-
-/** The changes of one batch, for undoing it. */
-export const batchChanges = async (
-  tx: Queryable,
-  booksId: number,
-  batch: string,
-): Promise<readonly (Pick<Change, 'from' | 'to' | 'fromParts' | 'toParts'> & { readonly account: AccountId })[]> =>
-  (
-    await tx.query<StoredParts & { account: AccountId; from: Minor | null; to: Minor | null }>(
-      `select account_id as account, from_amount as "from", to_amount as "to", from_parts as "fromParts", to_parts as "toParts"
-       from opening_change where books_id = $1 and batch = $2`,
-      [booksId, batch],
-    )
-  ).map(withPartsFrom);
-
-/** The parts in currency that a figure of this set had at some time, for accounts whose figures are given back. */
-export const partsInHistory = async (
+/** The figures that accounts had at some time in this version, newest first: what an undo or redo may give back. */
+export const figuresOnce = async (
   tx: Queryable,
   booksId: number,
   setId: number,
   accounts: readonly AccountId[],
-): Promise<ReadonlyMap<AccountId, readonly (readonly Part[])[]>> => {
+): Promise<ReadonlyMap<AccountId, readonly Figure[]>> => {
   if (accounts.length === 0) return new Map();
-  const rows = await tx.query<StoredParts & { account: AccountId }>(
-    `select account_id as account, from_parts as "fromParts", to_parts as "toParts" from opening_change
-     where books_id = $1 and set_id = $2 and account_id = any($3::int[])`,
-    [booksId, setId, accounts],
+  const rows = await tx.query<Pick<Change, 'from' | 'to'> & { account: AccountId }>(
+    `select subject_id as account, was as "from", is_now as "to" from change
+     where books_id = $1 and subject = 'figure' and subject_id = any($3::int[]) and field = $2 order by seq desc`,
+    [booksId, String(setId), accounts],
   );
-  const found = new Map<AccountId, (readonly Part[])[]>();
-  for (const { account, ...stored } of rows) {
-    const { fromParts, toParts } = withPartsFrom(stored);
-    found.set(account, [...(found.get(account) ?? []), fromParts, toParts]);
+  const found = new Map<AccountId, Figure[]>();
+  for (const { account, from, to } of rows) {
+    const own = found.get(account) ?? [];
+    found.set(account, own);
+    for (const kept of [to, from]) {
+      const figure = figureFrom(kept);
+      if (figure !== null) own.push(figure);
+    }
   }
   return found;
 };
@@ -418,26 +386,6 @@ export const currenciesInUse = async (
   return found;
 };
 
-/** Where figures came from when they last stood at the given amounts: an undo gives them back their origin with their amount. */
-export const sourcesOf = async (
-  tx: Queryable,
-  booksId: number,
-  setId: number,
-  wanted: readonly { readonly account: AccountId; readonly amount: Minor | null }[],
-): Promise<
-  ReadonlyMap<AccountId, { readonly source: Source; readonly paper: number | null; readonly why: string | null }>
-> => {
-  const figures = wanted.filter((one) => one.amount !== null);
-  if (figures.length === 0) return new Map();
-  const rows = await tx.query<{ account: AccountId; source: Source; paper: number | null; why: string | null }>(
-    `select distinct on (c.account_id) c.account_id as account, c.source, c.paper_id as paper, c.why
-     from opening_change c join unnest($3::int[], $4::int8[]) as t (account, amount) on t.account = c.account_id and t.amount = c.to_amount
-     where c.books_id = $1 and c.set_id = $2 order by c.account_id, c.id desc`,
-    [booksId, setId, figures.map((one) => one.account), figures.map((one) => String(one.amount))],
-  );
-  return new Map(rows.map(({ account, ...rest }) => [account, rest]));
-};
-
 /** The draft becomes the posted set, the posted one before it is superseded. False when the draft was posted meanwhile. */
 export const markPosted = async (tx: Queryable, booksId: number, setId: number): Promise<boolean> => {
   await tx.query(`update opening_set set state = 'superseded' where books_id = $1 and state = 'posted'`, [booksId]);
@@ -454,9 +402,4 @@ export const markPosted = async (tx: Queryable, booksId: number, setId: number):
 /** Takes back a draft that was opened as a correction. */
 export const deleteDraft = async (tx: Queryable, booksId: number, setId: number): Promise<void> => {
   await tx.query(`delete from opening_set where books_id = $1 and id = $2 and state = 'draft'`, [booksId, setId]);
-};
-
-/** Forgets what happened to the figures of accounts that are about to go, as if they had never been there. */
-export const forgetChanges = async (tx: Queryable, booksId: number, accounts: readonly AccountId[]): Promise<void> => {
-  await tx.query('delete from opening_change where books_id = $1 and account_id = any($2::int[])', [booksId, accounts]);
 };

@@ -2,6 +2,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Remembered } from '@/core/openings/match';
 import type { Decision } from '@/core/openings/takeover';
+import type { TakenRow } from '@/core/openings/taking';
 import type { Reading } from '@/core/papers/reading';
 import { type Queryable, arrayText, one } from './database';
 import { decisionsOf } from './paper-decisions';
@@ -80,15 +81,6 @@ export const saveReading = async (tx: Queryable, booksId: number, id: number, re
   ]);
 };
 
-export interface TakenRow {
-  readonly row: number;
-  readonly text: string;
-  /** Of a divided row, the part that went to this account. */
-  readonly amount: Minor;
-  readonly account: AccountId | null;
-  readonly reason: string | null;
-}
-
 /** One taking over of a paper: the batch of its changes, the version of the opening balances it went into, and what it did. */
 export interface TakeOver {
   readonly paper: number;
@@ -163,27 +155,27 @@ export const writeTakeOver = async (
 };
 
 /**
- * The accounts that a take-over made, each with whether anything but it and its undoing (the batches given) uses it: figures and
- * their history, other papers, journals, tax codes, comparatives, a role that somebody gave it.
+ * The accounts that a take-over made, each with whether anything but it uses it: figures and what changed them since (its own
+ * changes are taken back already), other papers, journals, tax codes, comparatives, a role that somebody gave it.
  */
 export const madeByTakeOver = async (
   tx: Queryable,
   booksId: number,
-  batches: readonly [own: string, undoing: string],
+  batch: string,
 ): Promise<readonly { readonly account: AccountId; readonly used: boolean }[]> =>
   tx.query<{ account: AccountId; used: boolean }>(
     `select a.id as account,
        a.role is not null and a.role <> 'bank'
        or exists (select from opening_line l where l.books_id = $1 and l.account_id = a.id)
-       or exists (select from opening_change c where c.books_id = $1 and c.account_id = a.id and c.batch <> all ($2::uuid[]))
+       or exists (select from standing_change c where c.books_id = $1 and c.subject = 'figure' and c.subject_id = a.id)
        or exists (select from taken_rows r where r.books_id = $1 and r.account_id = a.id and r.take_over_id <> t.id)
        or exists (select from journal_line j where j.books_id = $1 and j.account_id = a.id)
        or exists (select from tax_code x where x.books_id = $1 and a.id in (x.charged_account, x.recoverable_account))
        or exists (select from comparative v where v.books_id = $1 and v.account_id = a.id)
        or exists (select from account_paper k where k.books_id = $1 and k.account_id = a.id) as used
      from take_over t join take_over_account m on m.take_over_id = t.id join account a on a.books_id = $1 and a.id = m.account_id
-     where t.books_id = $1 and t.batch = ($2::uuid[])[1] order by a.id`,
-    [booksId, batches],
+     where t.books_id = $1 and t.batch = $2 order by a.id`,
+    [booksId, batch],
   );
 
 /** Forgets a take-over that was undone, with its rows; an earlier one of the paper counts again. */
@@ -195,8 +187,8 @@ export const deleteTakeOver = async (tx: Queryable, booksId: number, batch: stri
 export const deletePaper = async (tx: Queryable, booksId: number, id: number): Promise<boolean> =>
   (
     await tx.query(
-      `delete from paper where books_id = $1 and id = $2 and not exists (select from opening_change where books_id = $1 and paper_id = $2)
-         and not exists (select from comparative_change where books_id = $1 and paper_id = $2) returning id`,
+      `delete from paper where books_id = $1 and id = $2
+         and not exists (select from batch where books_id = $1 and about -> 'paper' = to_jsonb($2::int)) returning id`,
       [booksId, id],
     )
   ).length === 1;

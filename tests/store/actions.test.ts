@@ -107,7 +107,7 @@ describe('making books', () => {
     expect(codesOf(await removeBooks({ books, typedName: 'gone' }))).toEqual(['books.name-differs']);
     valueOf(await removeBooks({ books, typedName: 'Gone Ltd' }));
     expect(await companyView(books)).toBeUndefined();
-    expect(await database.current.query('select 1 from opening_change where books_id = $1', [books])).toEqual([]);
+    expect(await database.current.query('select 1 from change where books_id = $1', [books])).toEqual([]);
   });
   it('refuses books of another practice everywhere', async () => {
     const books = await newBooks();

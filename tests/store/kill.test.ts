@@ -70,7 +70,9 @@ describe('a process killed without warning', () => {
     // The one under way when the blow came may or may not have been stored.
     expect([BigInt(amount), BigInt(amount) + 1n]).toContain(stored[0]?.amount);
     const changes = await reopened(directory, (database) =>
-      database.query<{ n: bigint }>('select count(*) as n from opening_change where books_id = $1', [books]),
+      database.query<{ n: bigint }>(`select count(*) as n from change where books_id = $1 and subject = 'figure'`, [
+        books,
+      ]),
     );
     expect(changes[0]?.n).toBe(stored[0]?.amount);
   });

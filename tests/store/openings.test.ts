@@ -5,7 +5,7 @@ import { addAccount, changeAccount, removeAccount } from '@/actions/chart';
 import { accountStory } from '@/actions/account-story';
 import { chartView } from '@/actions/chart-views';
 import { changeFact } from '@/actions/company';
-import { saveComparatives, takeComparatives, undoComparatives } from '@/actions/comparatives';
+import { saveComparatives, takeComparatives } from '@/actions/comparatives';
 import { comparativesView } from '@/actions/comparatives-view';
 import { saveRate, switchOff, switchOn } from '@/actions/currencies';
 import { exportAuditFile, exportComparison, exportMatching } from '@/actions/export';
@@ -14,6 +14,7 @@ import { discardCorrection, openCorrection, postOpenings } from '@/actions/openi
 import { createUndecided, decideRows } from '@/actions/paper-decisions';
 import { bringPaper, readAs, readFrom, readRows, removePaper } from '@/actions/papers';
 import { takeOver, undoTakeOver } from '@/actions/take-over';
+import { undo } from '@/actions/undo';
 import { companyView } from '@/actions/stage-views';
 import { paperView } from '@/actions/paper-view';
 import { compareView, openingsView, proofView } from '@/actions/views';
@@ -606,10 +607,10 @@ describe('comparatives', () => {
         }),
       ),
     ).toEqual(['comparatives.twice']);
-    expect(valueOf(await undoComparatives({ books, batch }))).toEqual({ undone: 2, kept: 0 });
+    expect(valueOf(await undo({ books, leaveNewer: true, batch }))).toEqual({ undone: 2, kept: 0 });
     expect(await entered()).toEqual(taken);
     const first = (await comparativesView(books))?.last?.batch ?? '';
-    expect(valueOf(await undoComparatives({ books, batch: first }))).toEqual({ undone: 5, kept: 0 });
+    expect(valueOf(await undo({ books, leaveNewer: true, batch: first }))).toEqual({ undone: 5, kept: 0 });
     expect(Object.values(await entered()).every((one) => Object.keys(one).length === 0)).toBe(true);
     expect((await comparativesView(books))?.last).toBeNull();
     expect(codesOf(await removePaper({ books, paper }))).toEqual(['paper.taken']);

@@ -19,6 +19,8 @@ export const DEEDS = [
   'openings.change',
   'openings.post',
   'openings.correct',
+  /** What was changed, wherever; besides, one has to be one who may change that. */
+  'changes.undo',
 ] as const;
 export type Deed = (typeof DEEDS)[number];
 
@@ -38,4 +40,5 @@ export const deedWords: Readonly<Record<Deed, string>> = {
   'openings.change': 'change opening balances',
   'openings.post': 'post opening balances',
   'openings.correct': 'open or discard a correction',
+  'changes.undo': 'take changes back',
 };

@@ -20,6 +20,7 @@ const MAY: Readonly<Record<Role, ReadonlySet<Deed>>> = {
     'chart.change',
     'papers.change',
     'openings.change',
+    'changes.undo',
   ]),
   reviewer: new Set<Deed>(['practice.see', 'books.see', 'openings.post', 'openings.correct']),
   client: new Set<Deed>(['books.see']),

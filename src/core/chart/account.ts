@@ -46,6 +46,14 @@ export const PLAIN_ACCOUNT = {
 /** "2210 VAT payable": how an account is named in every sentence. */
 export const called = (account: Pick<Account, 'code' | 'name'>): string => `${account.code} ${account.name}`.trim();
 
+/**
+ * Accounts in a sentence: the first few, and how many more there are.
+ *
+ * @example listed(accounts, 2) // 'Cash 1000, Bank 1010 and 3 more'
+ */
+export const listed = (accounts: readonly Pick<Account, 'code' | 'name'>[], most = 5): string =>
+  `${accounts.slice(0, most).map(called).join(', ')}${accounts.length > most ? ` and ${String(accounts.length - most)} more` : ''}`;
+
 export const LONGEST_CODE = 20;
 export const LONGEST_NAME = 120;
 export const LONGEST_NOTE = 2000;

@@ -1,3 +1,6 @@
+import type { Kept } from '../base/kept';
+import { type Minor, minor } from './minor';
+
 /**
  * JSON between browser and server for values that hold exact amounts. JSON's numbers are floats to its readers, so each
  * `bigint` crosses as `{"units":"-1250"}`: decimal text of minor units.
@@ -21,3 +24,8 @@ export const toWire = (value: unknown): string =>
 /** What was written; nobody has checked its shape yet. Throws a `SyntaxError` where the text is no JSON. */
 export const fromWire = (text: string): unknown =>
   JSON.parse(text, (_key, part: unknown) => (isUnits(part) ? BigInt(part.units) : part));
+
+/** An amount as the record of changes keeps it: text of its minor units, null for none. */
+export const keptAmount = (amount: Minor | null): Kept => (amount === null ? null : String(amount));
+
+export const amountFrom = (kept: Kept): Minor | null => (typeof kept === 'string' ? minor(BigInt(kept)) : null);

@@ -4,8 +4,9 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRouter } from 'next/navigation';
 import { type ClipboardEvent, type KeyboardEvent, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { saveComparatives, undoComparatives } from '@/actions/comparatives';
+import { saveComparatives } from '@/actions/comparatives';
 import type { comparativesView } from '@/actions/comparatives-view';
+import { undo as takeBack } from '@/actions/undo';
 import type { AccountId } from '@/core/chart/account';
 import { readEntry } from '@/core/money/entry';
 import { type Minor, NIL } from '@/core/money/minor';
@@ -200,7 +201,7 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers }: View) =
               className="btn btn-sm"
               title={`What was taken from ${last.paper} goes back to what it was, where nobody changed it since`}
               onClick={() =>
-                void send(undoComparatives({ books: frame.id, batch: last.batch })).then((done) => {
+                void send(takeBack({ books: frame.id, batch: last.batch, leaveNewer: true })).then((done) => {
                   setProblems(done.ok ? [] : done.problems);
                   if (!done.ok) return;
                   toast(

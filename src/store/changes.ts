@@ -1,0 +1,126 @@
+import { type Kept, canonical } from '@/core/base/kept';
+import { type Queryable, arrayText } from './database';
+
+/**
+ * What changes: an account's opening figure (the field is its version), its comparatives (the field is their column), the account
+ * itself (field by field) or its bank details (as one).
+ */
+export type Subject = 'figure' | 'comparative' | 'account' | 'bank';
+
+/** One value that became another; null for nothing. */
+export interface Change {
+  readonly subject: Subject;
+  readonly id: number;
+  readonly field: string;
+  readonly from: Kept;
+  readonly to: Kept;
+}
+
+/** What one action changed, together. */
+export interface Batch {
+  readonly id: string;
+  readonly action: string;
+  /** What else of it a sentence needs. */
+  readonly about: Readonly<Record<string, Kept>>;
+  /** The batch that it takes back. */
+  readonly reverts: string | null;
+}
+
+const textOf = (value: Kept): string | null => (value === null ? null : canonical(value));
+
+export const openBatch = async (
+  tx: Queryable,
+  booksId: number,
+  { id, action, about, reverts }: Batch,
+  person: number,
+  at: string,
+): Promise<void> => {
+  await tx.query(
+    'insert into batch (id, books_id, action, about, reverts, by_person, at) values ($1, $2, $3, $4::jsonb, $5, $6, $7)',
+    [id, booksId, action, JSON.stringify(about), reverts, person, at],
+  );
+};
+
+/** Adds changes of a batch to the record, those that change something; `open` opens the batch, where there are any. */
+export const writeChanges = async (
+  tx: Queryable,
+  booksId: number,
+  batch: string,
+  changes: readonly Change[],
+  open?: () => Promise<void>,
+): Promise<void> => {
+  const rows = changes
+    .map(({ subject, id, field, from, to }) => ({ subject, id, field, was: textOf(from), now: textOf(to) }))
+    .filter(({ was, now }) => was !== now);
+  if (rows.length === 0) return;
+  await open?.();
+  await tx.query(
+    `insert into change (books_id, batch, subject, subject_id, field, was, is_now)
+     select $1, $2, subject, id, field, was::jsonb, is_now::jsonb
+     from unnest($3::text::text[], $4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[]) as t (subject, id, field, was, is_now)`,
+    [
+      booksId,
+      batch,
+      arrayText(rows.map(({ subject }) => subject)),
+      arrayText(rows.map(({ id }) => id)),
+      arrayText(rows.map(({ field }) => field)),
+      arrayText(rows.map(({ was }) => was)),
+      arrayText(rows.map(({ now }) => now)),
+    ],
+  );
+};
+
+/** The changes of a batch, in the order in which they were made. */
+export const changesIn = async (tx: Queryable, booksId: number, batch: string): Promise<readonly Change[]> =>
+  tx.query<Change>(
+    `select subject, subject_id as id, field, was as "from", is_now as "to" from change
+     where books_id = $1 and batch = $2 order by seq`,
+    [booksId, batch],
+  );
+
+/** A batch as it stands in the record. */
+export interface Recorded extends Batch {
+  readonly by: string;
+  readonly at: string;
+  readonly taken: boolean;
+}
+
+const RECORDED = `b.id, b.action, b.about, b.reverts, p.name as by, b.at,
+  exists (select from batch r where r.books_id = b.books_id and r.reverts = b.id) as taken`;
+
+export const batchOf = async (tx: Queryable, booksId: number, batch: string): Promise<Recorded | undefined> =>
+  (
+    await tx.query<Recorded>(
+      `select ${RECORDED} from batch b join person p on p.id = b.by_person where b.books_id = $1 and b.id = $2`,
+      [booksId, batch],
+    )
+  )[0];
+
+/** The last batch of an action that was not taken back. */
+export const lastBatch = async (tx: Queryable, booksId: number, action: string): Promise<Recorded | undefined> =>
+  (
+    await tx.query<Recorded>(
+      `select ${RECORDED} from batch b join person p on p.id = b.by_person
+       where b.books_id = $1 and b.action = $2 and not exists (select from batch r where r.books_id = $1 and r.reverts = b.id)
+       order by b.seq desc limit 1`,
+      [booksId, action],
+    )
+  )[0];
+
+/** What happened to one thing, newest first; changes of one batch stand together. */
+export const changesOf = async (
+  tx: Queryable,
+  booksId: number,
+  subject: Subject,
+  id: number,
+  most: number,
+): Promise<readonly (Change & { readonly batch: string; readonly by: string; readonly at: string })[]> =>
+  tx.query(
+    `select c.batch, c.subject, c.subject_id as id, c.field, c.was as "from", c.is_now as "to", p.name as by, b.at
+     from change c join batch b on b.id = c.batch join person p on p.id = b.by_person
+     where c.books_id = $1 and c.subject = $2 and c.subject_id = $3 order by c.seq desc limit $4`,
+    [booksId, subject, id, most],
+  );
+
+/** The name of the paper that a batch is about. */
+export const nameIn = ({ name }: Batch['about']): string => (typeof name === 'string' ? name : '');
