@@ -7,6 +7,7 @@ const ON_BOTH = [
   'access',
   'actions',
   'calendar',
+  'changes',
   'chart',
   'company',
   'currencies',

@@ -169,7 +169,7 @@ export const saveRate = booksAction(
     const made = { date, unit: input.unit, quote: input.quote, rate: rate.value, source: 'typed' };
     const doubt = doubtOf(rateBook(await neighboursOf(tx, books.id, [made.unit, made.quote], date)), made, books.style);
     if (doubt !== undefined && !input.evenIfDoubtful) return fail(problem(doubt.code, doubt.message, 'rate'));
-    await putRates(tx, books.id, [made], actor.person, now);
+    context.changes.add(await putRates(tx, books.id, [made], actor.person, now));
     await note(
       context,
       `${rateCalled(made, books.style)} on ${writeDate(input.date)}, typed${doubt === undefined ? '' : ', kept although it was questioned'}`,
@@ -184,8 +184,9 @@ export const removeRate = booksAction(
   { date: isoDate, unit: currency, quote: currency },
   async (context, input) => {
     const { tx, books } = context;
-    if (!(await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString())))
-      return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
+    const gone = await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString());
+    context.changes.add(gone);
+    if (gone.length === 0) return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
     await note(context, `Rate of ${input.unit}/${input.quote} on ${writeDate(input.date)} taken away`);
     return ok({ left: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0) });
   },

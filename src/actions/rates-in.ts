@@ -9,7 +9,7 @@ import { DIRECTIONS, type Direction, type RatePreviewRow, previewRates } from '@
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { allRates, currenciesOf, putRates } from '@/store/currencies';
 import { record } from '@/store/history';
-import { type BooksContext, booksAction, booksView, fileAction } from './action';
+import { type WritingContext, booksAction, booksView, fileAction } from './action';
 import { boundedBytes } from './bounded';
 import { log, reading } from './context';
 import { withoutFigures } from './database-errors';
@@ -39,7 +39,7 @@ interface Incoming {
 }
 
 const settle = async (
-  { tx, books, actor, now }: BooksContext,
+  { tx, books, actor, now, changes }: WritingContext,
   incoming: Incoming,
   from: string,
   take: boolean,
@@ -49,7 +49,8 @@ const settle = async (
   for (const row of rows) counts[row.status] += 1;
   const changing = rows.filter((row) => row.status !== 'same');
   if (take && changing.length > 0) {
-    await putRates(tx, books.id, changing, actor.person, now);
+    changes.about({ name: from });
+    changes.add(await putRates(tx, books.id, changing, actor.person, now));
     await record(
       tx,
       books.id,

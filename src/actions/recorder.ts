@@ -1,5 +1,6 @@
 import type { Kept } from '@/core/base/kept';
-import { type Batch, type Change, openBatch, writeChanges } from '@/store/changes';
+import type { Batch, Change } from '@/core/base/change';
+import { openBatch, writeChanges } from '@/store/changes';
 import type { BooksContext } from './action';
 
 type About = Readonly<Record<string, Kept>>;

@@ -1,8 +1,8 @@
 'use server';
 
 import { z } from 'zod';
-import { type AccountId, called, chartIndex } from '@/core/chart/account';
-import { type TaxCode, sayRates, starterTaxCodes, taxCodeProblems } from '@/core/chart/tax-codes';
+import { type AccountId, chartIndex } from '@/core/chart/account';
+import { removalProblems, sayRates, starterTaxCodes, taxCodeProblems } from '@/core/chart/tax-codes';
 import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
@@ -36,13 +36,17 @@ export const saveTaxCode = booksAction(
     const made = { ...input.code, rates };
     const wrong = taxCodeProblems(made, all, byId, input.id ?? undefined);
     if (wrong.length > 0) return fail(...wrong);
-    const id = input.id ?? (await insertTaxCode(tx, books.id, made));
-    if (input.id !== null) await updateTaxCode(tx, books.id, { ...made, id: input.id } satisfies TaxCode);
+    const was = all.find(({ id }) => id === input.id);
+    const stored =
+      was === undefined
+        ? await insertTaxCode(tx, books.id, made)
+        : { id: was.id, change: await updateTaxCode(tx, books.id, was, made) };
+    context.changes.add([stored.change]);
     await note(
       context,
       `tax code ${made.code} ${input.id === null ? 'added' : 'changed'}: ${made.name}, ${sayRates(rates)}`,
     );
-    return ok({ id });
+    return ok({ id: stored.id });
   },
 );
 
@@ -51,16 +55,9 @@ export const removeTaxCode = booksAction('removeTaxCode', 'chart.change', { id }
   const { tx, books } = context;
   const code = (await taxCodesOf(tx, books.id)).find(({ id }) => id === input.id);
   if (code === undefined) return fail(problem('tax.gone', 'This tax code is not here any more. Load the page again.'));
-  const users = (await chartOf(tx, books.id)).filter((account) => account.taxCode === code.code);
-  const [first] = users;
-  if (first !== undefined)
-    return fail(
-      problem(
-        'tax.used',
-        `${code.code} cannot be deleted: it is the default of ${called(first)}${users.length > 1 ? ` and ${users.length - 1} more` : ''}. Give them another one, or make the code inactive.`,
-      ),
-    );
-  await deleteTaxCode(tx, books.id, code.id);
+  const wrong = removalProblems(code, await chartOf(tx, books.id));
+  if (wrong.length > 0) return fail(...wrong);
+  context.changes.add([await deleteTaxCode(tx, books.id, code)]);
   await note(context, `tax code ${code.code} deleted`);
   return ok({});
 });
@@ -83,7 +80,7 @@ export const addStarterTaxCodes = booksAction(
     );
     const wrong = fresh.flatMap((code) => taxCodeProblems(code, all, byId)).slice(0, 1);
     if (wrong.length > 0) return fail(...wrong);
-    for (const code of fresh) await insertTaxCode(tx, books.id, code);
+    for (const code of fresh) context.changes.add([(await insertTaxCode(tx, books.id, code)).change]);
     await note(context, `${plural(fresh.length, 'tax code')} of the starter set added`);
     return ok({ added: fresh.length });
   },

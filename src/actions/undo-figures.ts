@@ -2,7 +2,7 @@ import { accountId } from '@/core/chart/account';
 import { amountFrom } from '@/core/money/wire';
 import { figureFrom, sameFigure } from '@/core/openings/figure';
 import { type Result, fail, ok, problem } from '@/core/base/result';
-import type { Change } from '@/store/changes';
+import type { Change } from '@/core/base/change';
 import { comparativesOf, writeComparatives } from '@/store/comparatives';
 import { type Writing, currentSet, lockLines, writeLines } from '@/store/openings';
 import type { WritingContext } from './action';

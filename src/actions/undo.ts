@@ -1,46 +1,49 @@
 'use server';
 
 import { z } from 'zod';
-import type { Deed } from '@/core/access/deeds';
-import { deedWords } from '@/core/access/deeds';
+import { type Deed, deedWords } from '@/core/access/deeds';
 import { may } from '@/core/access/roles';
-import { sameKept } from '@/core/base/kept';
+import type { Change, Subject } from '@/core/base/change';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { accountId, chartIndex, listed } from '@/core/chart/account';
-import { editsBack } from '@/core/chart/recorded';
-import { bankDetailsOf, bankFrom, keptBank, putBankDetails } from '@/store/bank-details';
-import { type Change, type Subject, batchOf, changesIn } from '@/store/changes';
+import { batchOf, changesIn } from '@/store/changes';
 import { type WritingContext, booksAction } from './action';
-import { carryOut } from './chart-edits';
+import { factsBack } from './facts';
 import { standingChart } from './held-chart';
 import { takeOverBack } from './take-over-back';
-import { comparativesBack, figuresBack } from './undo-figures';
+import { type TakenBack, comparativesBack, figuresBack } from './undo-figures';
+import { accountsBack, banksBack, ratesBack, taxCodesBack } from './undo-settings';
 
+/** What one has to be allowed to change besides. */
 const DEED: Readonly<Record<Subject, Deed>> = {
   figure: 'openings.change',
   comparative: 'openings.change',
   account: 'chart.change',
   bank: 'chart.change',
+  'tax-code': 'chart.change',
+  company: 'company.change',
+  rate: 'currencies.change',
 };
 
-/** Accounts go back field by field; one that meets something newer, or that is used by now, is refused by the rules of the chart. */
-const chartBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
-  const { tx, books } = context;
-  const accounts = changes.filter(({ subject }) => subject === 'account');
-  if (accounts.length > 0) {
-    const done = await carryOut(context, editsBack(accounts));
-    if (!done.ok) return done.problems;
-  }
-  const banks = changes.filter(({ subject }) => subject === 'bank');
-  const stand = await bankDetailsOf(tx, books.id);
-  const there = new Set((await standingChart(context)).map(({ id }) => id));
-  const own = banks.filter(({ id }) => there.has(accountId(id)));
-  if (own.some(({ id, from, to }) => !sameKept(keptBank(stand.get(accountId(id))), to) && from !== null))
-    return [problem('undo.newer', 'Bank details were changed since, so nothing was taken back.')];
-  context.changes.add(
-    await putBankDetails(tx, books.id, new Map(own.map(({ id, from }) => [accountId(id), bankFrom(from)]))),
+/** What is not a figure goes back as a whole or not at all. Bank details follow the accounts that come back. */
+const SETTINGS = [
+  ['account', accountsBack],
+  ['bank', banksBack],
+  ['tax-code', taxCodesBack],
+  ['company', factsBack],
+  ['rate', ratesBack],
+] as const satisfies readonly (readonly [
+  Subject,
+  (context: WritingContext, changes: readonly Change[]) => Promise<readonly Problem[]>,
+])[];
+
+const newerProblem = async (context: WritingContext, newer: readonly number[]): Promise<Problem> => {
+  const { byId } = chartIndex(await standingChart(context));
+  const accounts = newer.map((id) => byId.get(accountId(id)) ?? { code: '', name: 'an account that is gone' });
+  return problem(
+    'undo.newer',
+    `Nothing was taken back: ${listed(accounts)} ${newer.length === 1 ? 'was' : 'were'} changed since. Take back what is newer first, or take back only the others.`,
   );
-  return [];
 };
 
 /**
@@ -52,47 +55,33 @@ export const undo = booksAction(
   'changes.undo',
   { batch: z.uuid(), leaveNewer: z.boolean().default(false) },
   async (context, input) => {
-    const { tx, books, actor } = context;
+    const { tx, books, actor, changes: own } = context;
     const batch = await batchOf(tx, books.id, input.batch);
     if (batch === undefined)
       return fail(problem('undo.unknown', 'This change is not in the record of these books. Load the page again.'));
     if (batch.taken) return fail(problem('undo.already', 'This was taken back already. Load the page again.'));
     if (typeof batch.about.stays === 'string') return fail(problem('undo.stays', batch.about.stays));
+    const changes = await changesIn(tx, books.id, input.batch);
+    const denied = [...new Set(changes.map(({ subject }) => DEED[subject]))].filter((deed) => !may(actor, deed));
+    if (denied.length > 0)
+      return fail(...denied.map((deed) => problem('access.denied', `You may not ${deedWords[deed]}.`)));
     if (batch.action === 'takeOver') {
       const back = await takeOverBack(context, Number(batch.about.paper), batch.id);
       return back.ok ? ok({ undone: back.value.undone + back.value.removed, kept: back.value.kept }) : back;
     }
-    const changes = await changesIn(tx, books.id, input.batch);
-    const denied = [...new Set(changes.map(({ subject }) => DEED[subject]))].filter(
-      (deed) => !may(actor, deed, { practice: actor.practice }),
-    );
-    if (denied.length > 0)
-      return fail(...denied.map((deed) => problem('access.denied', `You may not ${deedWords[deed]}.`)));
-    await context.changes.reverts(batch.id);
-    const figures = await figuresBack(
-      context,
-      changes.filter(({ subject }) => subject === 'figure'),
-      input.leaveNewer,
-    );
+
+    await own.reverts(batch.id);
+    const of = (subject: Subject): readonly Change[] => changes.filter((change) => change.subject === subject);
+    const figures = await figuresBack(context, of('figure'), input.leaveNewer);
     if (!figures.ok) return figures;
-    const comparatives = await comparativesBack(
-      context,
-      changes.filter(({ subject }) => subject === 'comparative'),
-      input.leaveNewer,
-    );
-    const newer = new Set([...figures.value.newer, ...comparatives.newer]);
-    if (newer.size > 0 && !input.leaveNewer) {
-      const { byId } = chartIndex(await standingChart(context));
-      const accounts = [...newer].map((id) => byId.get(accountId(id)) ?? { code: '', name: 'an account that is gone' });
-      return fail(
-        problem(
-          'undo.newer',
-          `Nothing was taken back: ${listed(accounts)} ${newer.size === 1 ? 'was' : 'were'} changed since. Take back what is newer first, or take back only the others.`,
-        ),
-      );
+    const comparatives: TakenBack = await comparativesBack(context, of('comparative'), input.leaveNewer);
+    const newer = [...new Set([...figures.value.newer, ...comparatives.newer])];
+    if (newer.length > 0 && !input.leaveNewer) return fail(await newerProblem(context, newer));
+    for (const [subject, back] of SETTINGS) {
+      const wrong = await back(context, of(subject));
+      if (wrong.length > 0) return fail(...wrong);
     }
-    const wrong = await chartBack(context, changes);
-    if (wrong.length > 0) return fail(...wrong);
-    return ok({ undone: changes.length - newer.size, kept: newer.size });
+    const kept = figures.value.newer.length + comparatives.newer.length;
+    return ok({ undone: changes.length - kept, kept });
   },
 );

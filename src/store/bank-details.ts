@@ -2,7 +2,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
 import type { Kept } from '@/core/base/kept';
 import { amountFrom } from '@/core/money/wire';
-import type { Change } from './changes';
+import { type Change, WHOLE } from '@/core/base/change';
 import type { Queryable } from './database';
 
 export const bankDetailsOf = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, BankDetails>> =>
@@ -67,7 +67,7 @@ export const putBankDetails = async (
   return [...details].map(([id, one]) => ({
     subject: 'bank',
     id,
-    field: '*',
+    field: WHOLE,
     from: keptBank(stand.get(id)),
     to: keptBank(one),
   }));

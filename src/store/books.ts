@@ -178,25 +178,28 @@ export const updateFact = async <F extends keyof CompanyFacts>(
   id: number,
   fact: F,
   value: CompanyFacts[F],
-): Promise<void> => {
+): Promise<unknown> => {
   const column = FACT_COLUMNS[fact];
   if (column !== undefined) await tx.query(`update books set ${column} = $2 where id = $1`, [id, value]);
   else if (fact === 'inCharge')
     // As the name is known in the practice already, whatever its capitals.
-    await tx.query(
-      `update books b set in_charge_name = coalesce(
+    return one(
+      await tx.query<{ readonly name: string }>(
+        `update books b set in_charge_name = coalesce(
          (select p.name from person p where p.practice_id = b.practice_id and lower(p.name) = lower($2) limit 1),
          (select o.in_charge_name from books o
           where o.practice_id = b.practice_id and o.id <> b.id and lower(o.in_charge_name) = lower($2) order by o.id limit 1),
-         $2) where b.id = $1`,
-      [id, value],
-    );
+         $2) where b.id = $1 returning b.in_charge_name as name`,
+        [id, value],
+      ),
+    ).name;
   else
     await tx.query('update books set facts = facts || jsonb_build_object($2::text, $3::jsonb) where id = $1', [
       id,
       fact,
       JSON.stringify(value),
     ]);
+  return value;
 };
 
 /** Changes what is kept about the chart as a whole; what is not given stays. */

@@ -1,30 +1,6 @@
+import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Kept, canonical } from '@/core/base/kept';
 import { type Queryable, arrayText } from './database';
-
-/**
- * What changes: an account's opening figure (the field is its version), its comparatives (the field is their column), the account
- * itself (field by field) or its bank details (as one).
- */
-export type Subject = 'figure' | 'comparative' | 'account' | 'bank';
-
-/** One value that became another; null for nothing. */
-export interface Change {
-  readonly subject: Subject;
-  readonly id: number;
-  readonly field: string;
-  readonly from: Kept;
-  readonly to: Kept;
-}
-
-/** What one action changed, together. */
-export interface Batch {
-  readonly id: string;
-  readonly action: string;
-  /** What else of it a sentence needs. */
-  readonly about: Readonly<Record<string, Kept>>;
-  /** The batch that it takes back. */
-  readonly reverts: string | null;
-}
 
 const textOf = (value: Kept): string | null => (value === null ? null : canonical(value));
 
@@ -124,3 +100,48 @@ export const changesOf = async (
 
 /** The name of the paper that a batch is about. */
 export const nameIn = ({ name }: Batch['about']): string => (typeof name === 'string' ? name : '');
+
+/** A batch in a list of them, with how many things of each kind it changed. */
+export interface Listed extends Recorded {
+  readonly seq: bigint;
+  readonly counts: Readonly<Partial<Record<Subject, number>>>;
+}
+
+/** The latest batches, newest first; `before` goes on from one. */
+export const latestBatches = async (
+  tx: Queryable,
+  booksId: number,
+  before: bigint | null,
+  most: number,
+): Promise<readonly Listed[]> =>
+  tx.query<Listed>(
+    `select b.seq, ${RECORDED},
+       coalesce((select json_object_agg(subject, things) from (
+         select subject, count(distinct case when subject in ('figure', 'comparative') then subject_id || ' ' || field else subject_id::text end)::int as things
+         from change c where c.books_id = $1 and c.batch = b.id group by subject) u), '{}') as counts
+     from batch b join person p on p.id = b.by_person
+     where b.books_id = $1 and ($2::int8 is null or b.seq < $2) order by b.seq desc limit $3`,
+    [booksId, before === null ? null : String(before), most],
+  );
+
+/** The first changes of each of some batches. */
+export const firstChanges = async (
+  tx: Queryable,
+  booksId: number,
+  batches: readonly string[],
+  most: number,
+): Promise<ReadonlyMap<string, readonly Change[]>> => {
+  const rows = await tx.query<Change & { readonly batch: string }>(
+    `select own.* from unnest($2::uuid[]) as b (id), lateral (
+       select c.batch, c.subject, c.subject_id as id, c.field, c.was as "from", c.is_now as "to"
+       from change c where c.books_id = $1 and c.batch = b.id order by c.seq limit $3) own`,
+    [booksId, batches, most],
+  );
+  const found = new Map<string, Change[]>();
+  for (const { batch, ...change } of rows) {
+    const known = found.get(batch);
+    if (known === undefined) found.set(batch, [change]);
+    else known.push(change);
+  }
+  return found;
+};

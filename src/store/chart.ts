@@ -71,7 +71,7 @@ const columns = (accounts: readonly Account[]): readonly (readonly unknown[])[] 
 
 /**
  * Writes what edits made of a chart, a few statements whatever their number; returns the ids that new accounts got, by the
- * ids below zero that they had in the edits. Codes and roles that change hands are let go first, since they are unique.
+ * ids below zero that they had in the edits; one that comes back has its own. Codes and roles that change hands are let go first, since they are unique.
  */
 export const saveChart = async (
   tx: Queryable,
@@ -79,13 +79,14 @@ export const saveChart = async (
   { added, changed, removed }: Edited,
 ): Promise<ReadonlyMap<AccountId, AccountId>> => {
   const ids = new Map<AccountId, AccountId>();
-  if (added.length > 0) {
+  const unnumbered = added.filter(({ id }) => id < 0);
+  if (unnumbered.length > 0) {
     const fresh = await tx.query<{ id: number }>(
       `with sequence as (select pg_get_serial_sequence('account', 'id')::regclass as name)
        select nextval(name)::int as id from sequence, generate_series(1, $1::int)`,
-      [added.length],
+      [unnumbered.length],
     );
-    added.forEach((account, at) => ids.set(account.id, accountId(fresh[at]?.id ?? 0)));
+    unnumbered.forEach((account, at) => ids.set(account.id, accountId(fresh[at]?.id ?? 0)));
   }
   const real = (account: Account): Account => ({
     ...account,

@@ -2,7 +2,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Comparatives } from '@/core/openings/comparatives';
 import { amountFrom, keptAmount } from '@/core/money/wire';
-import type { Change } from './changes';
+import type { Change } from '@/core/base/change';
 import type { Queryable } from './database';
 
 export const comparativesOf = async (tx: Queryable, booksId: number): Promise<Comparatives> => {

@@ -1,4 +1,6 @@
 import { type DatedRate, decimalOf, plainRate } from '@/core/money/rate';
+import type { Change } from '@/core/base/change';
+import { type Kept, sameKept } from '@/core/base/kept';
 import type { Queryable } from './database';
 
 /** The foreign currencies switched on, per set of books. */
@@ -140,15 +142,55 @@ export const pairRates = async (
   ).map(dated);
 };
 
-/** Writes rates in one statement; a rate of the same pair and day is replaced, whichever way round it stood. */
+/** Which rate it is: the pair in the order of its codes, and the day. */
+const rateKey = ({ unit, quote, date }: Pick<DatedRate, 'unit' | 'quote' | 'date'>): string =>
+  `${[unit, quote].sort().join('/')} ${date}`;
+
+const keptRate = (rate: DatedRate | undefined): Kept =>
+  rate === undefined
+    ? null
+    : { unit: rate.unit, quote: rate.quote, date: rate.date, rate: plainRate(rate.rate), source: rate.source };
+
+export const rateFrom = (kept: Kept): DatedRate | undefined =>
+  kept === null ? undefined : dated(kept as unknown as RateRow);
+
+const rateChange = (booksId: number, from: DatedRate | undefined, to: DatedRate | undefined): readonly Change[] => {
+  const either = to ?? from;
+  return either === undefined
+    ? []
+    : [{ subject: 'rate', id: booksId, field: rateKey(either), from: keptRate(from), to: keptRate(to) }];
+};
+
+/** The rates that stand for some pairs and days, by what the record calls them. */
+const ratesAt = async (
+  tx: Queryable,
+  booksId: number,
+  keys: readonly Pick<DatedRate, 'unit' | 'quote' | 'date'>[],
+): Promise<ReadonlyMap<string, DatedRate>> => {
+  const pairs = keys.map(({ unit, quote }) => [unit, quote].sort());
+  const rows = await tx.query<RateRow>(
+    `select r.books_id as books, r.date, r.unit, r.quote, r.rate::text as rate, r.source
+     from rate r join (select distinct * from unnest($2::text[], $3::text[], $4::date[]) as k (low, high, date)) k
+       on r.low = k.low and r.high = k.high and r.date = k.date
+     where r.books_id = $1`,
+    [booksId, pairs.map(([low]) => low), pairs.map(([, high]) => high), keys.map(({ date }) => date)],
+  );
+  return new Map(rows.map((row) => [rateKey(row), dated(row)]));
+};
+
+/**
+ * Writes rates in one statement; a rate of the same pair and day is replaced, whichever way round it stood. Gives what changed, for
+ * the record.
+ */
 export const putRates = async (
   tx: Queryable,
   booksId: number,
   rates: readonly DatedRate[],
   person: number,
   at: string,
-): Promise<void> => {
-  if (rates.length === 0) return;
+): Promise<readonly Change[]> => {
+  if (rates.length === 0) return [];
+  const stand = await ratesAt(tx, booksId, rates);
   await tx.query(
     `insert into rate (books_id, date, unit, quote, rate, source, set_by, set_at)
      select $1, date, unit, quote, rate, source, $7, $8
@@ -167,21 +209,31 @@ export const putRates = async (
       at,
     ],
   );
+  return rates.flatMap((rate) => rateChange(booksId, stand.get(rateKey(rate)), rate));
 };
 
+/** Takes the rate of a pair and day away; gives what changed, nothing where there was none. */
 export const deleteRate = async (
   tx: Queryable,
   booksId: number,
   pair: readonly [string, string],
   date: string,
-): Promise<boolean> => {
+): Promise<readonly Change[]> => {
   const [low, high] = [...pair].sort();
-  return (
-    (
-      await tx.query<{ id: number }>(
-        'delete from rate where books_id = $1 and low = $2 and high = $3 and date = $4 returning id',
-        [booksId, low, high, date],
-      )
-    ).length > 0
+  const gone = await tx.query<RateRow>(
+    `delete from rate where books_id = $1 and low = $2 and high = $3 and date = $4 returning ${COLUMNS}`,
+    [booksId, low, high, date],
   );
+  return gone.flatMap((row) => rateChange(booksId, dated(row), undefined));
+};
+
+/** Whether a rate still is what a change made of it. */
+export const rateStands = async (
+  tx: Queryable,
+  booksId: number,
+  changes: readonly Change[],
+): Promise<readonly boolean[]> => {
+  const keys = changes.flatMap(({ from, to }) => rateFrom(to) ?? rateFrom(from) ?? []);
+  const stand = await ratesAt(tx, booksId, keys);
+  return changes.map(({ field, to }) => sameKept(keptRate(stand.get(field)), to));
 };

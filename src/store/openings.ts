@@ -3,7 +3,7 @@ import { type Minor, minor } from '@/core/money/minor';
 import { type Figure, type Origin, type Source, figureFrom, keptFigure } from '@/core/openings/figure';
 import type { Part } from '@/core/openings/foreign';
 import { partsUnder, sameParts } from '@/core/openings/in-currency';
-import type { Change } from './changes';
+import type { Change } from '@/core/base/change';
 import { type Queryable, one } from './database';
 
 export interface OpeningSet {
@@ -90,28 +90,6 @@ export const partsOfSet = async (
     const known = found.get(account);
     if (known === undefined) found.set(account, [part]);
     else known.push(part);
-  }
-  return found;
-};
-
-/** The parts of some figures, with the foreign currency in which their account is kept, if it is. */
-export const partsOfLines = async (
-  tx: Queryable,
-  booksId: number,
-  setId: number,
-  accounts: readonly number[],
-): Promise<ReadonlyMap<AccountId, Pick<HeldLine, 'parts' | 'own'>>> => {
-  const rows = await tx.query<Part & { account: AccountId; own: string | null }>(
-    `select p.account_id as account, p.currency, p.amount, p.base, a.currency as own
-     from opening_part p join account a on a.id = p.account_id
-     where p.books_id = $1 and p.set_id = $2 and p.account_id = any($3::int[]) order by p.account_id, p.currency`,
-    [booksId, setId, accounts],
-  );
-  const found = new Map<AccountId, { parts: Part[]; own: string | null }>();
-  for (const { account, own, ...part } of rows) {
-    const known = found.get(account);
-    if (known === undefined) found.set(account, { parts: [part], own });
-    else known.parts.push(part);
   }
   return found;
 };

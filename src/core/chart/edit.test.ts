@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { type Account, DEEPEST, PLAIN_ACCOUNT, accountId, accountProblems, chartIndex } from './account';
 import { codeSource, renumber, renumberEdits } from './codes';
 import { type ChartEdit, type EditRules, applyEdits, change, inverse } from './edit';
+import { accountChanges, editsBack, sayAccountChange } from './recorded';
 import { indent, moveUnder, outdent, topmost } from './regroup';
 import { anyChart } from './testing';
 import { inTreeOrder } from './tree';
@@ -223,5 +224,50 @@ describe('codes', () => {
       classification: 'equity',
     }));
     expect(renumber(chart, null, '90', 5)).toMatchObject({ ok: false, problems: [{ code: 'renumber.room' }] });
+  });
+});
+
+describe('the record of a chart', () => {
+  const edited = fc.record({
+    pick: fc.nat(),
+    kind: fc.constantFrom('name', 'note', 'active', 'remove', 'add', 'code'),
+    text: fc.string({ minLength: 1, maxLength: 8 }),
+  });
+
+  it('takes any edits back to the chart that was, with the same ids, and tells each of them', () => {
+    fc.assert(
+      fc.property(anyChart(), fc.array(edited, { maxLength: 12 }), (start, picks) => {
+        const edits = picks.flatMap(({ pick, kind, text }, at): readonly ChartEdit[] => {
+          const account = start[pick % start.length];
+          if (account === undefined) return [];
+          if (kind === 'remove') return [{ kind: 'remove', id: account.id }];
+          if (kind === 'add') {
+            const { id: _, ...fields } = account;
+            return [
+              { kind: 'add', id: accountId(-1 - at), account: { ...fields, code: `n${String(at)}`, role: null } },
+            ];
+          }
+          const value = kind === 'active' ? !account.active : kind === 'code' ? `c${String(at)}` : `n ${text}`;
+          return [{ kind: 'change', id: account.id, was: {}, is: { [kind]: value } }];
+        });
+        const done = applyEdits(start, edits, RULES);
+        if (!done.ok) return;
+        const ids = new Map(done.value.added.map(({ id }) => [id, accountId(1_000_000 - id)]));
+        const stored = done.value.chart.map((account) => ({ ...account, id: ids.get(account.id) ?? account.id }));
+        const changes = accountChanges(done.value, ids);
+        for (const one of changes)
+          if (one.field !== 'origin') expect(sayAccountChange(one, done.value.byId)).toMatch(/\S/);
+        expect(sorted(value(stored, editsBack(changes)))).toEqual(sorted(start));
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('refuses to take back what somebody changed since', () => {
+    const account = { ...PLAIN_ACCOUNT, id: accountId(1), code: '1', name: 'A', classification: 'equity' as const };
+    const renamed = applyEdits([account], [change(account, { name: 'B' })], RULES);
+    if (!renamed.ok) throw new Error('renamed');
+    const back = editsBack(accountChanges(renamed.value, new Map()));
+    expect(codesOf(applyEdits([{ ...account, name: 'C' }], back, RULES))).toEqual(['account.clash']);
   });
 });

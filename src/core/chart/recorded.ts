@@ -1,3 +1,4 @@
+import { WHOLE } from '../base/change';
 import type { Kept } from '../base/kept';
 import { classFacts } from '../ledger/classes';
 import { type Account, type AccountFields, type AccountId, accountId, called } from './account';
@@ -11,7 +12,6 @@ export interface AccountChange {
   readonly to: Kept;
 }
 
-const WHOLE = '*';
 const FIELDS = Object.keys(FIELD_WORDS) as (keyof AccountFields)[];
 
 const kept = (account: Account): Kept => Object.fromEntries(FIELDS.map((field) => [field, account[field]]));

@@ -1,5 +1,5 @@
 import { type Problem, plural, problem, quoted } from '../base/result';
-import { type Account, type AccountId, called } from './account';
+import { type Account, type AccountId, called, listed } from './account';
 
 /** What a tax code does to an amount. */
 export const TAX_DIRECTIONS = [
@@ -202,3 +202,16 @@ export const starterTaxCodes = (
 /** "23 % from 2026-02-01, then 21 % …" in short: how the rates are said in history. */
 export const sayRates = (rates: readonly TaxRate[]): string =>
   rates.length === 0 ? 'no rate' : rates.length === 1 ? `${rates[0]?.rate ?? ''} %` : plural(rates.length, 'rate');
+
+/** Why a tax code cannot be deleted: it is the default of accounts. */
+export const removalProblems = (code: TaxCode, chart: readonly Account[]): readonly Problem[] => {
+  const users = chart.filter((account) => account.taxCode === code.code);
+  return users.length === 0
+    ? []
+    : [
+        problem(
+          'tax.used',
+          `${code.code} cannot be deleted: it is the default of ${listed(users, 1)}. Give them another one, or make the code inactive.`,
+        ),
+      ];
+};

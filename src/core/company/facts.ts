@@ -124,6 +124,45 @@ const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
   dates: (style) => writeStyled('2026-07-31', style),
 };
 
+/** How facts are called in history and in sentences. */
+export const FACT_LABELS: Readonly<Record<FactName, string>> = {
+  name: 'Company name',
+  tradingName: 'Trading name',
+  legalForm: 'Legal form',
+  country: 'Country',
+  registrationNumber: 'Registration number',
+  industry: 'Industry',
+  yearNote: 'Note on the financial year',
+  registeredAddress: 'Registered address',
+  postalAddress: 'Postal address',
+  phone: 'Phone',
+  email: 'E-mail',
+  web: 'Web',
+  contacts: 'Contacts',
+  purpose: 'Purpose of the books',
+  colour: 'Colour',
+  remark: 'Remark',
+  inCharge: 'In charge',
+  taxRegistered: 'Registered for sales taxes',
+  taxNumber: 'Tax number',
+  taxFrom: 'Registered from',
+  taxBasis: 'Tax basis',
+  taxInterval: 'Tax returns',
+  taxFirstEnd: 'First return’s end',
+  parts: 'Parts in use',
+  customerTerms: 'Customers’ payment terms',
+  supplierTerms: 'Suppliers’ payment terms',
+  settlement: 'Receipts and payments',
+  numbering: 'Document numbers',
+  priceLevels: 'Price levels',
+  paperSize: 'Paper size',
+  preprinted: 'Pre-printed letterhead',
+  style: 'Numbers written',
+  dates: 'Dates written',
+};
+
+export const FACT_NAMES = Object.keys(FACT_LABELS) as [FactName, ...FactName[]];
+
 /** A fact in words, short enough for a line of history. */
 export const sayFact = <F extends FactName>(field: F, value: CompanyFacts[F]): string => {
   const said = (SAY[field]?.(value) ?? (typeof value === 'string' ? value : '')).replaceAll('\n', ', ');

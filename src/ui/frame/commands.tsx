@@ -113,6 +113,7 @@ export const Commands = ({
               <Item key={stage.id} go={() => go(stageHref(books, stage.id))} name={stage.label} />
             ))}
             <Item go={() => go(`/books/${String(books)}/papers`)} name="Papers" />
+            <Item go={() => go(`/books/${String(books)}/changes`)} name="Changes" />
             {STATEMENTS.map(([kind, label]) => (
               <Item key={kind} go={() => go(`/books/${String(books)}/statements/${kind}`)} name={label} />
             ))}

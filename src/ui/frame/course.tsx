@@ -14,7 +14,7 @@ export const Course = ({
 }: {
   readonly books: number;
   readonly stages: readonly StageState[];
-  readonly current: StageId;
+  readonly current: StageId | undefined;
 }) => (
   <nav aria-label="Stages" className="no-print min-w-0 overflow-x-auto">
     <ol className="flex h-full items-end gap-1 pt-2">

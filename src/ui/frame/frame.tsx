@@ -13,7 +13,8 @@ import { ReloadOnReturn } from './reload-on-return';
 
 export interface FrameProps {
   readonly frame: FrameView;
-  readonly stage: StageId;
+  /** Undefined for a page that belongs to all of them. */
+  readonly stage: StageId | undefined;
   readonly title: string;
   readonly about?: ReactNode;
   readonly actions?: ReactNode;

@@ -1,0 +1,31 @@
+import type { Kept } from './kept';
+
+/**
+ * What changes, and what its id and field are: an account's opening figure (the field is its version), its comparatives (the field is
+ * their column), the account itself (field by field), its bank details (as one); a tax code (as one); of the books, facts of the company
+ * (by their name) and rates (by pair and day).
+ */
+export const SUBJECTS = ['figure', 'comparative', 'account', 'bank', 'tax-code', 'company', 'rate'] as const;
+export type Subject = (typeof SUBJECTS)[number];
+
+/** The field of a thing that is kept as one. */
+export const WHOLE = '*';
+
+/** One value that became another; null for nothing. */
+export interface Change {
+  readonly subject: Subject;
+  readonly id: number;
+  readonly field: string;
+  readonly from: Kept;
+  readonly to: Kept;
+}
+
+/** What one action changed, together. */
+export interface Batch {
+  readonly id: string;
+  readonly action: string;
+  /** What else of it a sentence needs. */
+  readonly about: Readonly<Record<string, Kept>>;
+  /** The batch that it takes back. */
+  readonly reverts: string | null;
+}

@@ -1,0 +1,116 @@
+import type { Batch, Change, Subject } from '../base/change';
+import type { Kept } from '../base/kept';
+import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '../company/facts';
+import { plural } from '../base/result';
+import { type Account, type AccountId, accountId, called } from '../chart/account';
+import { sayAccountChange } from '../chart/recorded';
+import { minorDigits } from '../money/currency';
+import { formatMinor } from '../money/format';
+import { type Minor, abs } from '../money/minor';
+import type { NumberStyle } from '../money/number-style';
+import { amountFrom } from '../money/wire';
+import { type Figure, figureFrom } from './figure';
+import { sameParts, writtenParts } from './in-currency';
+
+/** In what a change is told. */
+export interface Telling {
+  readonly chart: ReadonlyMap<AccountId, Account>;
+  readonly currency: string;
+  readonly style: NumberStyle;
+  /** What comparatives are called, by their column. */
+  readonly columns: ReadonlyMap<number, string>;
+}
+
+const said = (amount: Minor | null, { currency, style }: Telling): string =>
+  amount === null
+    ? 'empty'
+    : `${formatMinor(abs(amount), minorDigits(currency), style)}${amount === 0n ? '' : amount < 0n ? ' Cr' : ' Dr'}`;
+
+const figureSaid = (figure: Figure | null, parted: boolean, telling: Telling): string =>
+  `${said(figure?.amount ?? null, telling)}${parted && figure !== null ? ` (${writtenParts(figure, telling.style) || 'nothing in currency'})` : ''}`;
+
+/** A text in a value that is kept as an object. */
+const textIn = (kept: Kept, name: string): string => {
+  const found = kept !== null && typeof kept === 'object' && name in kept ? (kept as Record<string, Kept>)[name] : null;
+  return typeof found === 'string' ? found : '';
+};
+const codeOf = (kept: Kept): string => textIn(kept, 'code');
+const rateOf = (kept: Kept): string =>
+  kept === null ? 'none' : `1 ${textIn(kept, 'unit')} = ${textIn(kept, 'rate')} ${textIn(kept, 'quote')}`;
+const sayKeptFact = (name: FactName, kept: Kept): string =>
+  kept === null ? 'empty' : sayFact(name, kept as unknown as CompanyFacts[FactName]);
+
+/** A change in one sentence, without by whom; undefined where it is not worth one. */
+export const sayChange = (change: Change, telling: Telling): string | undefined => {
+  const { subject, id, field, from, to } = change;
+  const account = telling.chart.get(accountId(id));
+  const own = account === undefined ? 'An account that is gone' : called(account);
+  switch (subject) {
+    case 'figure': {
+      const [was, is] = [figureFrom(from), figureFrom(to)];
+      const parted = !sameParts(was?.parts ?? [], is?.parts ?? []);
+      return `${own}: ${figureSaid(was, parted, telling)} → ${figureSaid(is, parted, telling)}`;
+    }
+    case 'comparative':
+      return `${own}, ${telling.columns.get(Number(field)) ?? `column ${field}`}: ${said(amountFrom(from), telling)} → ${said(amountFrom(to), telling)}`;
+    case 'account': {
+      const what = sayAccountChange(change, telling.chart);
+      return what === undefined ? undefined : `${own}: ${what}`;
+    }
+    case 'tax-code':
+      return `Tax code ${codeOf(to ?? from)} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
+    case 'company': {
+      const name = FACT_NAMES.find((one) => one === field);
+      return name === undefined
+        ? undefined
+        : `${FACT_LABELS[name]}: ${sayKeptFact(name, from)} → ${sayKeptFact(name, to)}`;
+    }
+    case 'rate':
+      return `Rate of ${field}: ${rateOf(from)} → ${rateOf(to)}`;
+    case 'bank':
+      return `${own}: bank details ${from === null ? 'given' : to === null ? 'gone with it' : 'changed'}`;
+  }
+};
+
+const COUNTED: Readonly<Record<Subject, readonly [one: string, more: string]>> = {
+  figure: ['opening figure', 'opening figures'],
+  comparative: ['comparative', 'comparatives'],
+  account: ['account', 'accounts'],
+  bank: ['account’s bank details', 'accounts’ bank details'],
+  'tax-code': ['tax code', 'tax codes'],
+  company: ['fact of the company', 'facts of the company'],
+  rate: ['rate', 'rates'],
+};
+
+/**
+ * A batch in one sentence: what it was, and how many of what it changed.
+ *
+ * @example sayBatch({ action: 'takeOver', about: { name: 'tb.csv' }, reverts: null }, { figure: 12, account: 1 })
+ * // 'tb.csv taken over: 12 opening figures, 1 account'
+ */
+export const sayBatch = (
+  { action, about, reverts }: Pick<Batch, 'action' | 'about' | 'reverts'>,
+  counts: Readonly<Partial<Record<Subject, number>>>,
+): string => {
+  const name = typeof about.name === 'string' ? about.name : '';
+  const what = (Object.keys(COUNTED) as Subject[])
+    .flatMap((subject) => {
+      const count = counts[subject] ?? 0;
+      return count === 0 ? [] : [plural(count, ...COUNTED[subject])];
+    })
+    .join(', ');
+  const head =
+    reverts !== null
+      ? 'Taken back'
+      : action === 'takeOver'
+        ? `${name} taken over`
+        : action === 'takeComparatives'
+          ? `Comparatives taken from ${name}`
+          : action === 'createBooks'
+            ? 'Chart begun'
+            : action === 'mergeAccounts'
+              ? 'Accounts merged'
+              : undefined;
+  if (head === undefined) return `${what.charAt(0).toUpperCase()}${what.slice(1)} changed`;
+  return `${head}: ${what === '' ? 'nothing was left to change' : what}`;
+};

@@ -1,0 +1,138 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { ToldBatch, changesView } from '@/actions/changes-view';
+import { undo } from '@/actions/undo';
+import { type Problem, plural } from '@/core/base/result';
+import { Frame } from '../frame/frame';
+import { Go } from '../parts/go';
+import { moment } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+
+type View = NonNullable<Awaited<ReturnType<typeof changesView>>>;
+
+/** The record of changes: what was changed when and by whom, and each taken back as one. */
+export const ChangesPage = ({ frame, batches, later, before }: View) => {
+  const router = useRouter();
+  const [busy, setBusy] = useState<string>();
+  const [refused, setRefused] = useState<{ readonly batch: string; readonly problems: readonly Problem[] }>();
+  const here = `/books/${String(frame.id)}/changes`;
+  const takeBack = async (batch: string, leaveNewer: boolean): Promise<void> => {
+    setBusy(batch);
+    const done = await send(undo({ books: frame.id, batch, leaveNewer }));
+    setBusy(undefined);
+    setRefused(done.ok ? undefined : { batch, problems: done.problems });
+    if (!done.ok) return;
+    toast(
+      `${plural(done.value.undone, 'change')} taken back${done.value.kept > 0 ? `; ${String(done.value.kept)} changed since and stayed` : ''}`,
+    );
+    router.refresh();
+  };
+  return (
+    <Frame
+      frame={frame}
+      stage={undefined}
+      title="Changes"
+      about={later ? 'earlier ones' : 'newest first; each can be taken back as one'}
+    >
+      <div className="max-w-4xl px-4 pb-6">
+        {batches.length === 0 && (
+          <p className="note">
+            Nothing was changed yet. Figures, comparatives, accounts and bank details that change stand here from then
+            on.
+          </p>
+        )}
+        <ol>
+          {batches.map((batch) => (
+            <Entry
+              key={batch.id}
+              batch={batch}
+              busy={busy !== undefined}
+              problems={refused?.batch === batch.id ? refused.problems : []}
+              takeBack={(leaveNewer) => void takeBack(batch.id, leaveNewer)}
+            />
+          ))}
+        </ol>
+        <p className="no-print mt-3 flex gap-4">
+          {later && (
+            <Go className="link" href={here}>
+              The newest
+            </Go>
+          )}
+          {before !== null && (
+            <Go className="link" href={`${here}?before=${before}`}>
+              What came before
+            </Go>
+          )}
+        </p>
+      </div>
+    </Frame>
+  );
+};
+
+const Entry = ({
+  batch,
+  busy,
+  problems,
+  takeBack,
+}: {
+  readonly batch: ToldBatch;
+  readonly busy: boolean;
+  readonly problems: readonly Problem[];
+  readonly takeBack: (leaveNewer: boolean) => void;
+}) => {
+  const [only] = batch.changes;
+  const one = batch.changes.length === 1 && !batch.more ? only : undefined;
+  return (
+    <li className={`border-b border-rule py-2 ${batch.state === 'taken back' ? 'text-ink-2' : ''}`}>
+      <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+        <div className="min-w-0 flex-1 basis-72">
+          {one !== undefined && batch.what.endsWith('changed') ? (
+            <p>{one}</p>
+          ) : batch.changes.length === 0 ? (
+            <p>{batch.what}</p>
+          ) : (
+            <details>
+              <summary className="cursor-pointer">{batch.what}</summary>
+              <ul className="mt-1 mb-1 ml-4 list-disc text-sm">
+                {batch.changes.map((what, at) => (
+                  <li key={at}>{what}</li>
+                ))}
+                {batch.more && <li className="note list-none">… and more</li>}
+              </ul>
+            </details>
+          )}
+          <p className="text-xs text-ink-2">
+            {batch.by}, {moment(batch.at)}
+            {batch.state === 'taken back' && ' · taken back'}
+            {batch.state === 'stands' && batch.stays !== null && ` · ${batch.stays}`}
+          </p>
+        </div>
+        {batch.state === 'stands' && batch.stays === null && (
+          <button
+            type="button"
+            className="btn btn-sm no-print"
+            disabled={busy}
+            aria-label={`Take back: ${one ?? batch.what}`}
+            onClick={() => takeBack(false)}
+          >
+            Take back
+          </button>
+        )}
+      </div>
+      {problems.length > 0 && (
+        <div className="mt-1">
+          <Problems problems={problems} />
+          {problems.some(({ code }) => code === 'undo.newer') && batch.changes.length > 1 && (
+            <button type="button" className="btn btn-sm mt-1" disabled={busy} onClick={() => takeBack(true)}>
+              Take back only the others
+            </button>
+          )}
+        </div>
+      )}
+    </li>
+  );
+};

@@ -1,0 +1,334 @@
+import { randomUUID } from 'node:crypto';
+import fc from 'fast-check';
+import { afterEach, describe, expect, it } from 'vitest';
+import { accountStory } from '@/actions/account-story';
+import { removeBooks } from '@/actions/books';
+import { changesView } from '@/actions/changes-view';
+import { addAccount, changeAccount, mergeAccounts, removeAccount, saveBank } from '@/actions/chart';
+import { chartView } from '@/actions/chart-views';
+import { changeFact } from '@/actions/company';
+import { saveComparatives } from '@/actions/comparatives';
+import { comparativesView } from '@/actions/comparatives-view';
+import { actAs } from '@/actions/context';
+import { removeRate, saveRate, switchOn } from '@/actions/currencies';
+import { saveFigures } from '@/actions/figures';
+import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
+import { createUndecided } from '@/actions/paper-decisions';
+import { bringPaper } from '@/actions/papers';
+import { takeOver } from '@/actions/take-over';
+import { removeTaxCode, saveTaxCode } from '@/actions/tax-codes';
+import { undo } from '@/actions/undo';
+import { openingsView } from '@/actions/views';
+import { minor } from '@/core/money/minor';
+import { findBooks } from '@/store/books';
+import { bankDetailsOf } from '@/store/bank-details';
+import { chartOf } from '@/store/chart';
+import { comparativesOf } from '@/store/comparatives';
+import { allRates } from '@/store/currencies';
+import { currentSet, linesOf, partsOfSet } from '@/store/openings';
+import { taxCodesOf } from '@/store/tax-codes';
+import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
+
+const database = withDatabase();
+afterEach(() => actAs(undefined));
+
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+const idOf = async (books: number, code: string): Promise<number> =>
+  (await chartView(books))?.rows.find(({ account }) => account.code === code)?.account.id ?? 0;
+const setOf = async (books: number): Promise<number> => (await openingsView(books))?.set?.id ?? 0;
+const rowsOf = async (books: number) => (await openingsView(books))?.rows ?? [];
+const batchesOf = async (books: number) => (await changesView(books, undefined))?.batches ?? [];
+const latest = async (books: number): Promise<string> => (await batchesOf(books))[0]?.id ?? '';
+const type = async (books: number, code: string, amount: bigint | null): Promise<void> => {
+  const row = (await rowsOf(books)).find((one) => one.code === code);
+  valueOf(
+    await saveFigures({
+      books,
+      set: await setOf(books),
+      entries: [{ account: row?.id ?? 0, amount, revision: row?.revision ?? 0, restores: false }],
+    }),
+  );
+};
+
+/** All that a batch of the record can change, as it stands; revisions and instants apart. */
+const everything = async (books: number) => {
+  const tx = database.current;
+  const found = await findBooks(tx, 1, books);
+  const set = await currentSet(tx, books);
+  const lines = set === undefined ? [] : await linesOf(tx, books, set.id);
+  return {
+    chart: await chartOf(tx, books),
+    figures: lines.map(({ account, amount, source, paper, why }) => ({ account, amount, source, paper, why })),
+    parts: set === undefined ? [] : [...(await partsOfSet(tx, books, set.id))],
+    comparatives: [...(await comparativesOf(tx, books))].map(([account, amounts]) => [account, [...amounts]]),
+    banks: [...(await bankDetailsOf(tx, books))].sort(([one], [other]) => one - other),
+    taxCodes: await taxCodesOf(tx, books),
+    facts: found?.facts,
+    rates: await allRates(tx, books),
+  };
+};
+
+const BANK = { number: '', iban: '', bic: '', alertBelow: 500n, reconciled: true, statementDay: null };
+
+const step = fc.record({
+  kind: fc.constantFrom(
+    'figure',
+    'clear',
+    'comparative',
+    'rename',
+    'inactive',
+    'add',
+    'remove',
+    'bank',
+    'remark',
+    'rate',
+    'unrate',
+    'tax',
+    'untax',
+  ),
+  at: fc.nat(40),
+  amount: fc.bigInt({ min: -900n, max: 900n }),
+});
+type Step = typeof step extends fc.Arbitrary<infer T> ? T : never;
+
+/** Whether it was done. */
+const carryOut = async (books: number, { kind, at, amount }: Step): Promise<boolean> => {
+  const rows = await rowsOf(books);
+  const row = rows[at % Math.max(1, rows.length)];
+  if (row === undefined) return false;
+  const day = `2026-07-${String(1 + (at % 28)).padStart(2, '0')}`;
+  switch (kind) {
+    case 'figure':
+    case 'clear': {
+      const entry = { account: row.id, amount: kind === 'clear' ? null : amount, revision: row.revision };
+      return (await saveFigures({ books, set: await setOf(books), entries: [{ ...entry, restores: false }] })).ok;
+    }
+    case 'comparative': {
+      const shown = (await comparativesView(books))?.rows.find(({ id }) => id === row.id);
+      const from = shown?.entered[0] ?? null;
+      return (await saveComparatives({ books, entries: [{ account: row.id, column: 0, from, to: amount }] })).ok;
+    }
+    case 'rename':
+      return (await changeAccount({ books, id: row.id, change: { name: `Named ${String(amount)}` } })).ok;
+    case 'inactive':
+      return (await changeAccount({ books, id: row.id, change: { active: amount > 0n } })).ok;
+    case 'add':
+      return (
+        await addAccount({
+          books,
+          code: `N${String(amount)}`,
+          name: 'New',
+          classification: 'current-asset',
+          parent: null,
+          role: null,
+          heading: false,
+        })
+      ).ok;
+    case 'remove':
+      return (await removeAccount({ books, id: row.id })).ok;
+    case 'bank':
+      return (
+        await saveBank({ books, account: row.id, bank: { ...BANK, number: String(amount), alertBelow: minor(amount) } })
+      ).ok;
+    case 'remark': {
+      const was = (await findBooks(database.current, 1, books))?.facts.remark ?? '';
+      return (await changeFact({ books, field: 'remark', was, now: String(amount) })).ok;
+    }
+    case 'rate': {
+      const typed = `0.${String(80 + (at % 19))}0`;
+      return (await saveRate({ books, date: day, unit: 'NOK', quote: 'EUR', typed, evenIfDoubtful: true })).ok;
+    }
+    case 'unrate':
+      return (await removeRate({ books, date: day, unit: 'NOK', quote: 'EUR' })).ok;
+    case 'tax': {
+      const all = await taxCodesOf(database.current, books);
+      const known = all[at % Math.max(1, all.length)];
+      const code = {
+        code: known !== undefined && amount > 0n ? known.code : `T${String(at)}`,
+        name: `Tax ${String(amount)}`,
+        direction: 'outside' as const,
+        rates: [],
+        charged: null,
+        recoverable: null,
+        active: true,
+      };
+      return (await saveTaxCode({ books, id: code.code === known?.code ? known.id : null, code })).ok;
+    }
+    case 'untax': {
+      const all = await taxCodesOf(database.current, books);
+      return (await removeTaxCode({ books, id: all[at % Math.max(1, all.length)]?.id ?? 1 })).ok;
+    }
+  }
+};
+
+const fullBooks = async (): Promise<number> => {
+  const books = await newBooks({ foreign: true, starter: 'services' });
+  valueOf(await switchOn({ books, currency: 'NOK' }));
+  const parts = (await findBooks(database.current, 1, books))?.facts.parts ?? [];
+  if (!parts.includes('sales-tax'))
+    valueOf(await changeFact({ books, field: 'parts', was: parts, now: [...parts, 'sales-tax'] }));
+  return books;
+};
+
+describe('taking back', () => {
+  it('leads back to what was, step by step, whatever was done; and taking that back leads to what came of it', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 10 }), async (steps) => {
+        const books = await fullBooks();
+        const stood = [await everything(books)];
+        const batches: string[] = [];
+        for (const one of steps) {
+          const before = await latest(books);
+          await carryOut(books, one);
+          const batch = await latest(books);
+          // What is refused, or changes nothing, leaves no trace in the record.
+          const now = await everything(books);
+          if (batch === before) expect(now).toEqual(stood.at(-1));
+          else {
+            batches.push(batch);
+            stood.push(now);
+          }
+        }
+        for (const [at, batch] of [...batches.entries()].reverse()) {
+          valueOf(await undo({ books, batch }));
+          expect(await everything(books)).toEqual(stood[at]);
+        }
+        const [first] = batches;
+        if (first === undefined) return;
+        // The last taking back is that of the first change.
+        valueOf(await undo({ books, batch: await latest(books) }));
+        expect(await everything(books)).toEqual(stood[1]);
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  it('is refused where something newer stands in the way, and says what; the others can go back all the same', async () => {
+    const books = await newBooks();
+    const [first, second] = [await idOf(books, '1010'), await idOf(books, '3010')];
+    valueOf(
+      await saveFigures({
+        books,
+        set: await setOf(books),
+        entries: [
+          { account: first, amount: 100n, revision: 0, restores: false },
+          { account: second, amount: -100n, revision: 0, restores: false },
+        ],
+      }),
+    );
+    const both = await latest(books);
+    await type(books, '3010', -250n);
+    const tried = await undo({ books, batch: both });
+    expect(codesOf(tried)).toEqual(['undo.newer']);
+    expect(tried.ok ? '' : tried.problems[0]?.message).toContain('3010');
+    expect(await batchesOf(books)).toHaveLength(3);
+    expect(valueOf(await undo({ books, batch: both, leaveNewer: true }))).toEqual({ undone: 1, kept: 1 });
+    const amounts = new Map((await rowsOf(books)).map(({ code, amount }) => [code, amount]));
+    expect([amounts.get('1010'), amounts.get('3010')]).toEqual([null, -250n]);
+    expect(codesOf(await undo({ books, batch: both }))).toEqual(['undo.already']);
+    expect(codesOf(await undo({ books, batch: randomUUID() }))).toEqual(['undo.unknown']);
+    const elsewhere = await newBooks();
+    expect(codesOf(await undo({ books: elsewhere, batch: both }))).toEqual(['undo.unknown']);
+  });
+
+  it('of a take-over takes its accounts back too, whatever it had made', async () => {
+    const books = await newBooks();
+    const before = await everything(books);
+    const content = bytes('Code;Account;Balance\n1010;Bank;50.00\n9911;Driftwood lamps;-50.00\n');
+    const { paper } = valueOf(await bringPaper({ books, name: 'tb.csv', content }));
+    valueOf(await createUndecided({ books, paper }));
+    const taken = valueOf(await takeOver({ books, paper, key: randomUUID() }));
+    const [batch] = await batchesOf(books);
+    expect(batch).toMatchObject({ id: taken.batch, state: 'stands', stays: null });
+    expect(batch?.what).toContain('tb.csv taken over: 2 opening figures, ');
+    valueOf(await undo({ books, batch: taken.batch }));
+    expect(await everything(books)).toEqual(before);
+    expect((await batchesOf(books)).map(({ state }) => state).slice(0, 2)).toEqual(['stands', 'taken back']);
+    expect(codesOf(await undo({ books, batch: await latest(books) }))).toEqual(['undo.stays']);
+  });
+
+  it('is not for what is posted, nor for a merge, and says so', async () => {
+    const books = await newBooks();
+    await type(books, '1010', 100n);
+    const typed = await latest(books);
+    await type(books, '3010', -100n);
+    valueOf(await postOpenings({ books, set: await setOf(books) }));
+    expect(codesOf(await undo({ books, batch: typed }))).toEqual(['undo.other-version']);
+    valueOf(await openCorrection({ books, reason: 'to try' }));
+    expect(codesOf(await undo({ books, batch: typed }))).toEqual(['undo.other-version']);
+    valueOf(await mergeAccounts({ books, from: await idOf(books, '6520'), into: await idOf(books, '6500') }));
+    expect(codesOf(await undo({ books, batch: await latest(books) }))).toEqual(['undo.stays']);
+  });
+
+  it('needs one who may change what is taken back', async () => {
+    const books = await newBooks();
+    await type(books, '1010', 100n);
+    actAs({ person: 1, practice: 1, role: 'reviewer' });
+    expect(codesOf(await undo({ books, batch: await latest(books) }))).toEqual(['access.denied']);
+    actAs({ person: 1, practice: 1, role: 'preparer' });
+    expect(valueOf(await undo({ books, batch: await latest(books) }))).toEqual({ undone: 1, kept: 0 });
+  });
+});
+
+describe('the record of changes', () => {
+  it('is only ever added to, and goes with its books alone', async () => {
+    const books = await newBooks({ name: 'Recorded Ltd' });
+    await type(books, '1010', 100n);
+    const { current } = database;
+    for (const table of ['batch', 'change', 'history']) {
+      await refused(current.query(`delete from ${table} where books_id = $1`, [books]), /only ever added to/);
+      await refused(current.query(`update ${table} set books_id = books_id where books_id = $1`, [books]), /only ever/);
+      await refused(current.query(`truncate ${table} cascade`), /only ever/);
+    }
+    valueOf(await removeBooks({ books, typedName: 'Recorded Ltd' }));
+    for (const table of ['batch', 'change', 'history'])
+      expect(await current.query(`select 1 from ${table} where books_id = $1`, [books])).toEqual([]);
+  });
+
+  it('stays when a correction is discarded or an account goes, and leaves no paper half taken', async () => {
+    const books = await newBooks();
+    await type(books, '1010', 100n);
+    await type(books, '3010', -100n);
+    valueOf(await postOpenings({ books, set: await setOf(books) }));
+    valueOf(await openCorrection({ books, reason: 'a second paper' }));
+    const content = bytes('Code;Account;Balance\n1010;Bank;70.00\n3010;Capital;-70.00\n');
+    const { paper } = valueOf(await bringPaper({ books, name: 'second.csv', content }));
+    const { batch } = valueOf(await takeOver({ books, paper, key: randomUUID() }));
+    valueOf(await discardCorrection({ books, set: await setOf(books) }));
+    const told = (await accountStory(books, await idOf(books, '1010')))?.changes;
+    expect(told?.map(({ to, paper: from, version }) => [to, from, version])).toEqual([
+      [7000n, 'second.csv', null],
+      [100n, null, 1],
+    ]);
+    expect(codesOf(await undo({ books, batch }))).toEqual(['openings.posted']);
+    valueOf(await openCorrection({ books, reason: 'once more' }));
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
+
+    const gone = valueOf(
+      await addAccount({
+        books,
+        code: '7777',
+        name: 'Passing <script>',
+        classification: 'operating-expense',
+        parent: null,
+        role: null,
+        heading: false,
+      }),
+    ).id;
+    valueOf(await removeAccount({ books, id: gone }));
+    const changes = (await batchesOf(books)).flatMap((one) => one.changes);
+    expect(changes.filter((what) => what.includes('Passing <script>'))).toHaveLength(2);
+  });
+
+  it('is read page by page', async () => {
+    const books = await newBooks();
+    for (let at = 1; at <= 53; at += 1) await type(books, '1010', BigInt(at));
+    const first = await changesView(books, undefined);
+    expect(first?.batches).toHaveLength(50);
+    expect(first?.batches[0]?.changes).toEqual(['1010 Current account at bank: 0.52 Dr → 0.53 Dr']);
+    const second = await changesView(books, first?.before ?? '');
+    expect(second?.batches).toHaveLength(4);
+    expect(second?.before).toBeNull();
+    expect((await changesView(books, "1' or true"))?.batches).toHaveLength(50);
+  });
+});
