@@ -1,5 +1,6 @@
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
+import { sameKept } from '@/core/base/kept';
 import type { TextFormat } from '@/core/base/table';
 import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
@@ -166,7 +167,11 @@ const asDecided = async (
   if (!proposed.ok) return { read: proposed, likePaper: null };
   const like = await shapeReading(context.tx, context.actor.practice, proposed.value.shape);
   if (like === undefined) return { read: proposed, likePaper: null };
-  const { reading } = proposed.value.recognition;
+  const { reading, doubts, alternatives } = proposed.value.recognition;
+  // What is proposed without a doubt, and was chosen before, is not read a second time.
+  const { columns, style, convention } = reading;
+  if (doubts.length + alternatives.length === 0 && sameKept({ columns, style, convention }, like.reading))
+    return { read: proposed, likePaper: like.from };
   const again = { ...reading, ...like.reading, sheet: reading.sheet, header: reading.header, asAccount: {} };
   return {
     read: await sheetOf(context, paper, beside, { format: {}, how: { kind: 'as', reading: again, infer: false } }),

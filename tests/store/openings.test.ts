@@ -550,7 +550,7 @@ describe('comparatives', () => {
     expect(view?.columns).toHaveLength(7);
     expect(view?.rows.find(({ id }) => id === bank)).toMatchObject({ figure: minor(0n), entered: { 0: 500n } });
     expect(view?.rows.find(({ id }) => id === capital)?.entered).toEqual({ 0: -500n });
-    expect((await accountStory(books, bank))?.events.map(({ what }) => what).slice(-3)).toEqual([
+    expect((await accountStory(books, bank))?.events.map(({ what }) => what).slice(0, 3)).toEqual([
       'Jul 2026: 0.20 Dr → empty',
       'Jul 2026: empty → 0.20 Dr',
       'Last year’s close: empty → 5.00 Dr',

@@ -1,4 +1,4 @@
-import type { Batch, Change, Subject } from '../base/change';
+import { type Batch, type Change, type Subject, WHOLE } from '../base/change';
 import type { Kept } from '../base/kept';
 import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '../company/facts';
 import { plural } from '../base/result';
@@ -55,7 +55,8 @@ export const sayChange = (change: Change, telling: Telling): string | undefined 
       return `${own}, ${telling.columns.get(Number(field)) ?? `column ${field}`}: ${said(amountFrom(from), telling)} → ${said(amountFrom(to), telling)}`;
     case 'account': {
       const what = sayAccountChange(change, telling.chart);
-      return what === undefined ? undefined : `${own}: ${what}`;
+      if (what === undefined || field !== WHOLE) return what === undefined ? undefined : `${own}: ${what}`;
+      return `${what.charAt(0).toUpperCase()}${what.slice(1)}`;
     }
     case 'tax-code':
       return `Tax code ${codeOf(to ?? from)} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;

@@ -86,17 +86,33 @@ const Entry = ({
 }) => {
   const [only] = batch.changes;
   const one = batch.changes.length === 1 && !batch.more ? only : undefined;
+  const told = (
+    <span className="block text-xs text-ink-2">
+      {batch.by}, {moment(batch.at)}
+      {batch.state === 'taken back' && ' · taken back'}
+      {batch.state === 'stands' && batch.stays !== null && ` · ${batch.stays}`}
+    </span>
+  );
   return (
     <li className={`border-b border-rule py-2 ${batch.state === 'taken back' ? 'text-ink-2' : ''}`}>
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
         <div className="min-w-0 flex-1 basis-72">
           {one !== undefined && batch.what.endsWith('changed') ? (
-            <p>{one}</p>
+            <p>
+              {one}
+              {told}
+            </p>
           ) : batch.changes.length === 0 ? (
-            <p>{batch.what}</p>
+            <p>
+              {batch.what}
+              {told}
+            </p>
           ) : (
             <details>
-              <summary className="cursor-pointer">{batch.what}</summary>
+              <summary className="cursor-pointer">
+                {batch.what}
+                {told}
+              </summary>
               <ul className="mt-1 mb-1 ml-4 list-disc text-sm">
                 {batch.changes.map((what, at) => (
                   <li key={at}>{what}</li>
@@ -105,11 +121,6 @@ const Entry = ({
               </ul>
             </details>
           )}
-          <p className="text-xs text-ink-2">
-            {batch.by}, {moment(batch.at)}
-            {batch.state === 'taken back' && ' · taken back'}
-            {batch.state === 'stands' && batch.stays !== null && ` · ${batch.stays}`}
-          </p>
         </div>
         {batch.state === 'stands' && batch.stays === null && (
           <button

@@ -84,6 +84,9 @@ export const Frame = ({
             <p className="note min-w-0 flex-1 basis-48 truncate">{about}</p>
             <div className="no-print ml-auto flex flex-wrap items-center gap-2">
               {actions}
+              <Go href={`/books/${String(frame.id)}/changes`} className="btn btn-ghost btn-xs">
+                changes
+              </Go>
               <Commands books={frame.id} keys={keys} stages={frame.stages} />
             </div>
           </div>

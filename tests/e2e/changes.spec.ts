@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test';
+import { cell, stage } from './support';
+
+test('what was typed is taken back from the record after a reload, by keyboard; what is newer stands in the way and is named', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page.getByLabel('Company name').fill('Limpet Chandlery Ltd');
+  await page.getByLabel('Fiscal year starts').fill('2026-02-01');
+  await page.getByLabel('Cutover date').fill('2026-08-01');
+  await page.getByRole('button', { name: 'Make these books' }).click();
+  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await stage(page, 'Opening balances').click();
+  for (const [account, column, amount] of [
+    ['1010', 2, '100'],
+    ['1010', 2, '250'],
+  ] as const) {
+    await cell(page, account, column).click();
+    await page.keyboard.type(amount);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('all saved')).toBeVisible();
+  }
+  await page.reload();
+  await page.getByRole('link', { name: 'changes' }).click();
+  const entries = page.getByRole('main').getByRole('listitem');
+  await expect(entries.first()).toContainText(/1010 .*: 100\.00 Dr → 250\.00 Dr/);
+
+  const older = entries.filter({ hasText: /1010 .*: empty → 100\.00 Dr/ });
+  await older.getByRole('button', { name: /^Take back/ }).click();
+  await expect(older.getByRole('alert')).toContainText(/1010 .* was changed since/);
+
+  await entries
+    .filter({ hasText: '→ 250.00 Dr' })
+    .getByRole('button', { name: /^Take back/ })
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(entries.first()).toContainText('Taken back');
+  await expect(entries.filter({ hasText: '→ 250.00 Dr' }).last()).toContainText('taken back');
+  await stage(page, 'Opening balances').click();
+  await expect(cell(page, '1010', 2)).toHaveText('100.00');
+
+  // Taking back is a change like any other.
+  await page.goBack();
+  await page
+    .getByRole('main')
+    .getByRole('listitem')
+    .first()
+    .getByRole('button', { name: /^Take back/ })
+    .click();
+  await expect(page.getByRole('main').getByRole('listitem').nth(1)).toContainText('· taken back');
+  await stage(page, 'Opening balances').click();
+  await expect(cell(page, '1010', 2)).toHaveText('250.00');
+});
