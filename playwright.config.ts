@@ -1,13 +1,17 @@
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { e2ePorts } from './tests/e2e/ports';
 
 // The runner of the tests finds a free port and a browser; by hand, these defaults do.
-const port = process.env.E2E_PORT ?? '4317';
+const ports = e2ePorts();
+const data = process.env.E2E_DATA ?? '.cache/e2e-data';
 
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results',
   fullyParallel: false,
-  workers: 1,
+  // Files of tests are spread over so many servers, each with data of its own; `npx playwright test` alone starts one.
+  workers: ports.length,
   // A shared machine has stood still for minutes; what fails for that alone is tried once more, and reported as flaky.
   timeout: 480_000,
   expect: { timeout: 60_000 },
@@ -16,7 +20,6 @@ export default defineConfig({
   use: {
     actionTimeout: 60_000,
     navigationTimeout: 90_000,
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     launchOptions: {
@@ -32,11 +35,11 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
+  webServer: ports.map((port) => ({
     command: 'node scripts/demo.mjs',
     url: `http://127.0.0.1:${port}/new`,
     timeout: 240_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-    env: { PORT: port, BATHRON_DATA: process.env.E2E_DATA ?? '.cache/e2e-data', LOG_LEVEL: 'warn' },
-  },
+    env: { PORT: port, BATHRON_DATA: join(data, port), LOG_LEVEL: 'warn' },
+  })),
 });

@@ -61,7 +61,8 @@ report(
   'playwright',
   ['test'],
   ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
-  { env: { CHROMIUM: chromium, E2E_PORT: String(await freePort()), E2E_DATA: data } },
+  // Two files of tests at a time, each with a server and data of its own.
+  { env: { CHROMIUM: chromium, E2E_PORTS: [await freePort(), await freePort()].join(), E2E_DATA: data } },
 );
 
 console.log(`${passed} passed, ${failed} failed`);

@@ -3,7 +3,7 @@ import { type Deed, deedWords } from '@/core/access/deeds';
 import { may as mayDo } from '@/core/access/roles';
 import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { refusedByDatabase, withoutFigures } from './database-errors';
-import { id } from './inputs';
+import { id, issueProblem } from './inputs';
 import { type Books, findBooks, raiseRevision } from '@/store/books';
 import { type Queryable, Unavailable } from '@/store/database';
 import { type Actor, actor, database, log, newId, now } from './context';
@@ -60,8 +60,7 @@ const withAsides = async <T>(run: () => Promise<T>): Promise<T> => {
     }
 };
 
-const fromZod = (error: z.ZodError): Result<never> =>
-  fail(...error.issues.map((issue) => problem(`input.${issue.code}`, issue.message, issue.path.join('.'))));
+const fromZod = (error: z.ZodError): Result<never> => fail(...error.issues.map((issue) => issueProblem(issue)));
 
 const denied = (may: Deed): Result<never> =>
   fail(problem('access.denied', `You may not ${deedWords[may]}. Ask somebody of the practice who may.`));

@@ -5,7 +5,7 @@ import { cutoverProblems, oldRecordProblems } from '@/core/calendar/cutover';
 import { before, writeDate } from '@/core/base/dates';
 import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
 import { isRegular, periodOf } from '@/core/calendar/year';
-import { fail, ok, problem } from '@/core/base/result';
+import { clash, fail, ok, problem } from '@/core/base/result';
 import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
 import { record } from '@/store/history';
@@ -103,11 +103,7 @@ export const moveCutover = booksAction(
     const { tx, books, actor, now } = context;
     if (!input.was.equals(books.cutover))
       return fail(
-        problem(
-          'cutover.changed',
-          `Somebody moved the cutover date to ${writeDate(books.cutover)} meanwhile. Load the page again.`,
-          'cutover',
-        ),
+        clash('cutover.changed', 'The cutover date', writeDate(books.cutover), writeDate(input.cutover), 'cutover'),
       );
     const years = await standing(context);
     const moves = !input.cutover.equals(books.cutover);

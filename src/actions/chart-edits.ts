@@ -33,17 +33,14 @@ const referenceProblems = async (context: BooksContext, edited: Edited): Promise
         problem(
           'account.currency-off',
           `${currency ?? ''} is not switched on in these books. Switch it on on the Currencies page first.`,
-          `${String(id)}/currency`,
+          id,
+          'currency',
         ),
       ),
     ...taxed
       .filter(({ taxCode }) => taxCode !== null && !codes.includes(taxCode))
       .map(({ id, taxCode }) =>
-        problem(
-          'account.tax-code-unknown',
-          `There is no tax code ${taxCode ?? ''} in these books.`,
-          `${String(id)}/taxCode`,
-        ),
+        problem('account.tax-code-unknown', `There is no tax code ${taxCode ?? ''} in these books.`, id, 'taxCode'),
       ),
   ];
 };

@@ -7,7 +7,7 @@ import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
 import { placedUnder } from '@/core/chart/regroup';
 import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
-import { type Problem, type Result, fail, ok, plural, problem } from '@/core/base/result';
+import { type Problem, type Result, fail, inside, ok, plural, problem, under } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
 import { chartOf, keepPaper } from '@/store/chart';
@@ -27,13 +27,7 @@ export const editChart = booksAction('editChart', 'chart.change', { edits }, asy
 });
 
 /** Problems of a single account, with the field alone. */
-const ofOne = (done: Result<unknown>): readonly Problem[] =>
-  done.ok
-    ? []
-    : done.problems.map(({ field, ...rest }) => {
-        const own = field?.replace(/^-?\d+\//, '') ?? '';
-        return own === '' ? rest : { ...rest, field: own };
-      });
+const ofOne = (done: Result<unknown>): readonly Problem[] => (done.ok ? [] : done.problems.map(inside));
 
 const PLAIN = fields.partial({
   currency: true,
@@ -172,9 +166,7 @@ export const addMoneyAccounts = booksAction(
         reconciled: one.kind !== 'cash',
         statementDay: null,
       };
-      problems.push(
-        ...bankProblems(details).map((wrong) => ({ ...wrong, field: `${String(id)}/${wrong.field ?? ''}` })),
-      );
+      problems.push(...bankProblems(details).map((wrong) => under(wrong, id)));
       const parent = one.parent === null ? undefined : chart.byId.get(one.parent);
       const classification = parent?.classification ?? MONEY_ROLES[one.kind];
       const edit: ChartEdit = {

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { sameKept } from '@/core/base/kept';
 import { FACT_LABELS, FACT_NAMES, sayFact } from '@/core/company/facts';
-import { fail, ok, problem } from '@/core/base/result';
+import { clash, fail, ok, problem } from '@/core/base/result';
 import { putLogo, setArchived } from '@/store/books';
 import { record } from '@/store/history';
 import { booksAction, fileAction } from './action';
@@ -32,13 +32,7 @@ export const changeFact = booksAction(
     const value = parsed.data;
     if (sameKept(value, standing)) return ok({ value });
     if (!sameKept(input.was, standing))
-      return fail(
-        problem(
-          'company.clash',
-          `Somebody changed ${FACT_LABELS[field].toLowerCase()} meanwhile. It is now: ${sayFact(field, standing)}. Yours is still here; change it again to put it in its place.`,
-          field,
-        ),
-      );
+      return fail(clash('company.clash', FACT_LABELS[field], sayFact(field, standing), sayFact(field, value), field));
     const wrong = await putFact(context, field, value);
     if (wrong.length > 0) return fail(...wrong);
     return ok({ value });

@@ -4,7 +4,8 @@ import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
-import { fail, ok, plural, problem } from '@/core/base/result';
+import { said } from '@/core/openings/say-changes';
+import { clash, fail, ok, plural, problem } from '@/core/base/result';
 import { yearsOf } from '@/store/calendar';
 import { accountsOf, chartOf } from '@/store/chart';
 import { type ComparativeWriting, comparativesOf, writeComparatives } from '@/store/comparatives';
@@ -67,17 +68,22 @@ export const saveComparatives = booksAction(
     );
     const columns = await columnsOf(context);
     const stands = await comparativesOf(tx, books.id);
-    for (const { account, column: own, from } of entries) {
+    for (const { account, column: own, from, to } of entries) {
       const found = named.get(account);
       if (found === undefined)
         return fail(problem('account.unknown', 'This account is not in the chart any more. Load the page again.'));
       if (found.heading) return fail(problem('account.heading', `${called(found)} is a heading and takes no amounts.`));
       if (!columns.has(own)) return noPeriod;
-      if ((stands.get(account)?.get(own) ?? null) !== from)
+      const there = stands.get(account)?.get(own) ?? null;
+      if (there !== from)
         return fail(
-          problem(
+          clash(
             'comparatives.changed',
-            `Somebody changed ${columns.get(own) ?? ''} of ${called(found)} meanwhile, so nothing was saved. Load the page again to see it.`,
+            `${columns.get(own) ?? ''} of ${called(found)}`,
+            said(there, books),
+            said(to, books),
+            account,
+            own,
           ),
         );
     }

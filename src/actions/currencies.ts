@@ -226,7 +226,7 @@ export const chooseExchangeAccount = booksAction(
       ...losing.map((account) => change(account, { role: null })),
       ...(wanted === undefined || wanted.role === input.role ? [] : [change(wanted, { role: input.role })]),
     ]);
-    if (!done.ok) return fail(...done.problems.map((one) => ({ ...one, field: input.role })));
+    if (!done.ok) return fail(...done.problems.map(({ code, message }) => problem(code, message, input.role)));
     return ok({});
   },
 );

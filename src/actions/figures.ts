@@ -4,7 +4,7 @@ import { isCurrency } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import type { Part } from '@/core/openings/foreign';
 import { partsProblem, sameParts } from '@/core/openings/in-currency';
-import { type Problem, fail, ok, problem } from '@/core/base/result';
+import { type Problem, fail, ok, problem, under } from '@/core/base/result';
 import { accountsOf } from '@/store/chart';
 import { type Writing, currentSet, figuresOnce, lockLines, writeLines } from '@/store/openings';
 import { type BooksContext, booksAction } from './action';
@@ -137,7 +137,7 @@ export const saveFigures = booksAction(
               { amount: entry.amount, parts: entry.parts },
               on,
             );
-      return wrongParts === undefined ? [] : [{ ...wrongParts, field: String(entry.account) }];
+      return wrongParts === undefined ? [] : [under(wrongParts, entry.account)];
     });
     if (wrong.length > 0) return fail(...wrong);
     const clashes = input.entries.flatMap((entry): Clash[] => {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cleaned, oneLine } from '@/core/files/clean';
 import { MOST_BYTES, MOST_NAME_CHARACTERS, megabytes } from '@/core/files/limits';
 import { LARGEST, minor } from '@/core/money/minor';
+import { type Problem, problem } from '@/core/base/result';
 
 /**
  * What inputs are made of. Bounds fit the columns that the values go to, so that nothing reaches the database that it would
@@ -56,3 +57,7 @@ export const fileContent = z.custom<Uint8Array>(
   (value) => value instanceof Uint8Array && value.length <= MOST_BYTES,
   `The file is larger than ${megabytes(MOST_BYTES)}, which is the most that is taken.`,
 );
+
+/** What is wrong with an input, at the same path. */
+export const issueProblem = ({ code, message, path }: z.core.$ZodIssue): Problem =>
+  problem(`input.${code}`, message, ...path.map((step) => (typeof step === 'symbol' ? undefined : step)));

@@ -13,7 +13,7 @@ import { type WritingContext, booksAction, booksView, fileAction } from './actio
 import { boundedBytes } from './bounded';
 import { log, reading } from './context';
 import { withoutFigures } from './database-errors';
-import { fileContent, fileName, id as booksId } from './inputs';
+import { fileContent, fileName, id as booksId, issueProblem } from './inputs';
 
 /** What taking rates over would do or did; of long lists the first rows, the counts of all. */
 export interface RatesPreview {
@@ -226,10 +226,7 @@ export const serviceWish = z.object({
 /** Fetches rates of the currencies switched on and previews them, or with `take` stores them. No transaction waits for the service. */
 export const fetchServiceRates = async (input: z.input<typeof serviceWish>): Promise<Result<RatesPreview>> => {
   const parsed = serviceWish.safeParse(input);
-  if (!parsed.success)
-    return fail(
-      ...parsed.error.issues.map((issue) => problem(`input.${issue.code}`, issue.message, issue.path.join('.'))),
-    );
+  if (!parsed.success) return fail(...parsed.error.issues.map((issue) => issueProblem(issue)));
   const { books: id, from, to, mood, take } = parsed.data;
   if (from > to)
     return fail(problem('service.days', `${writeDate(plainDate(from))} is after ${writeDate(plainDate(to))}.`, 'to'));

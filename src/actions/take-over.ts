@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { chartIndex, listed } from '@/core/chart/account';
-import { fail, ok, plural, problem } from '@/core/base/result';
+import { fail, ok, plural, problem, under } from '@/core/base/result';
 import { nothingIn } from '@/core/openings/takeover';
 import { amountsTaken, making, partsTaken, rememberedBy, rowsTaken } from '@/core/openings/taking';
 import { chartOf } from '@/store/chart';
@@ -44,7 +44,7 @@ const planOf = async (context: WritingContext, number: number, set: OpeningSet |
     ...plan.create.flatMap(({ row, decision: made }) => {
       const wrong = newAccountProblems(made, index, codes);
       codes.add(made.code.toLowerCase());
-      return wrong.map((one) => ({ ...one, field: `row-${row}` }));
+      return wrong.map((one) => under(one, 'rows', row));
     }),
   ];
   return problems.length > 0 ? fail(...problems) : ok({ paper: paper.value, set, chart, plan, sheet });

@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './support';
 
 const axe = createRequire(import.meta.url).resolve('axe-core');
 

@@ -1,5 +1,5 @@
-import { type Locator, type Page, expect, test } from '@playwright/test';
-import { stage } from './support';
+import type { Locator, Page } from '@playwright/test';
+import { expect, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 

@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { cell, stage } from './support';
+import { cell, expect, stage, test } from './support';
 
 test('what was typed is taken back from the record after a reload, by keyboard; what is newer stands in the way and is named', async ({
   page,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { type Locator, type Page, expect, test } from '@playwright/test';
-import { client, stage } from './support';
+import type { Locator, Page } from '@playwright/test';
+import { client, expect, stage, test } from './support';
 
 const made = async (
   page: Page,

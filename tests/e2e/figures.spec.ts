@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './support';
 
 /** Figures as a page sends them, and as nobody's page does. */
 test('what is sent to be saved is taken as amounts, or gets a sentence', async ({ request, baseURL }) => {

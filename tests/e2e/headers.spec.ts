@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { request as rawRequest } from 'node:http';
 import { join, relative } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './support';
 
 /** Every address of the application, from its files, with numbers of the demo's main client put in. */
 const addresses = (): readonly { readonly path: string; readonly page: boolean }[] => {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import * as XLSX from '@e965/xlsx';
-import { type Page, expect, test } from '@playwright/test';
-import { cell, client, stage } from './support';
+import type { Page } from '@playwright/test';
+import { cell, client, expect, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 

@@ -1,5 +1,5 @@
-import { type Page, expect, test } from '@playwright/test';
-import { cell, client, stage } from './support';
+import type { Page } from '@playwright/test';
+import { cell, client, expect, stage, test } from './support';
 
 const open = async (page: Page, name: string): Promise<void> => {
   await client(page, name);

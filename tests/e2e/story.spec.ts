@@ -1,5 +1,5 @@
-import { type Page, expect, test } from '@playwright/test';
-import { cell, stage } from './support';
+import type { Page } from '@playwright/test';
+import { cell, expect, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 

@@ -1,4 +1,16 @@
-import { type Locator, type Page, expect } from '@playwright/test';
+import { type Locator, type Page, test as base, expect } from '@playwright/test';
+import { e2ePorts } from './ports';
+
+export { expect };
+
+/** A test in a worker of Playwright's, against that worker's own server. */
+export const test = base.extend({
+  // eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern, also where nothing is used
+  baseURL: async ({}, use, { parallelIndex }) => {
+    const ports = e2ePorts();
+    await use(`http://127.0.0.1:${ports[parallelIndex % ports.length] ?? ''}`);
+  },
+});
 
 /** Opens a client's books from the board. */
 export const client = async (page: Page, name: string): Promise<void> => {

@@ -1,8 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
 import { CORPUS, control } from '../hostile/corpus';
 import { mutated } from '../hostile/mutate';
+import { expect, test } from './support';
 
 /** Hostile and mutated files through the real route of the production build. */
 test.describe('through the real route', () => {

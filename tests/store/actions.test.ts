@@ -65,9 +65,9 @@ describe('making books', () => {
       starter: 'trading',
       evenIfSameName: true,
     } as const;
-    const fieldOf = async (more: object): Promise<string | undefined> => {
+    const fieldOf = async (more: object): Promise<unknown> => {
       const result = await createBooks({ ...wrong, ...more });
-      return result.ok ? 'made' : result.problems[0]?.field;
+      return result.ok ? 'made' : result.problems[0]?.path?.join('.');
     };
     expect(await fieldOf({ cutover: '2026-08-15' })).toBe('cutover');
     expect(await fieldOf({ cutover: '2027-02-01' })).toBe('cutover');

@@ -102,7 +102,7 @@ describe('edits of the sheet', () => {
     const bank = await named(books, '1010');
     valueOf(await editChart({ books, edits: [change(bank, { name: 'Theirs' })] as never }));
     const late = await editChart({ books, edits: [change(bank, { name: 'Mine' })] as never });
-    expect(late).toMatchObject({ ok: false, problems: [{ code: 'account.clash', field: `${String(bank.id)}/name` }] });
+    expect(late).toMatchObject({ ok: false, problems: [{ code: 'account.clash', path: [bank.id, 'name'] }] });
     expect(late.ok ? '' : late.problems[0]?.message).toContain('“Theirs”');
   });
   it('make headings and what stands under them together', async () => {
@@ -437,7 +437,7 @@ describe('money accounts and tax codes', () => {
       books,
       accounts: [{ ...row, code: '1020', name: 'Savings', iban: 'IE29AIBK93115212345679' }],
     });
-    expect(wrong).toMatchObject({ ok: false, problems: [{ code: 'bank.iban', field: '-1/iban' }] });
+    expect(wrong).toMatchObject({ ok: false, problems: [{ code: 'bank.iban', path: [-1, 'iban'] }] });
     valueOf(
       await addMoneyAccounts({
         books,

@@ -92,7 +92,7 @@ describe('the facts of a company', () => {
     const result = await put(books, field, now);
     if (result.ok) throw new Error('taken');
     expect(result.problems).toHaveLength(1);
-    expect(result.problems[0]?.field).toBe(field);
+    expect(result.problems[0]?.path).toEqual([field]);
     expect(result.problems[0]?.message.length).toBeGreaterThan(10);
     expect(await factsOf(books)).toEqual(before);
   });

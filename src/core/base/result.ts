@@ -1,12 +1,18 @@
 /**
+ * Where in what was given a problem is: names of fields, places in lists, numbers of accounts and rows, from the outside in, as the
+ * paths of zod's issues are.
+ */
+export type Path = readonly (string | number)[];
+
+/**
  * Something a person has to know or decide, as data: bad input is a result, never an exception.
- * `code` is stable (tests and callers branch on it); `message` is the sentence shown at `field`, or at the
- * top of the sheet when there is no field. A message names the thing, the reason and the way out.
+ * `code` is stable (tests and callers branch on it); `message` is the sentence shown at what `path` leads to, or at the
+ * top of the sheet when there is no path. A message names the thing, the reason and the way out.
  */
 export interface Problem {
   readonly code: string;
   readonly message: string;
-  readonly field?: string;
+  readonly path?: Path;
 }
 
 export type Result<T> =
@@ -16,8 +22,39 @@ export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 
 export const fail = (...problems: readonly Problem[]): Result<never> => ({ ok: false, problems });
 
-export const problem = (code: string, message: string, field?: string): Problem =>
-  field === undefined ? { code, message } : { code, message, field };
+/** An undefined step of the path is none. */
+export const problem = (code: string, message: string, ...path: readonly (Path[number] | undefined)[]): Problem =>
+  under({ code, message }, ...path);
+
+/** A problem of a part, told of the whole: its path goes on from the given one. */
+export const under = ({ path = [], ...rest }: Problem, ...outer: readonly (Path[number] | undefined)[]): Problem => {
+  const whole = [...outer.filter((step) => step !== undefined), ...path];
+  return whole.length === 0 ? rest : { ...rest, path: whole };
+};
+
+/** A problem of the whole, told of the part that its path begins with. */
+export const inside = ({ path = [], ...rest }: Problem): Problem =>
+  path.length < 2 ? rest : { ...rest, path: path.slice(1) };
+
+/** Whether a problem is at exactly this path. */
+export const isAt = ({ path = [] }: Problem, ...steps: Path): boolean =>
+  path.length === steps.length && isWithin({ path }, ...steps);
+
+/** Whether a problem's path begins with these steps. */
+export const isWithin = ({ path = [] }: Pick<Problem, 'path'>, ...steps: Path): boolean =>
+  path.length >= steps.length && steps.every((step, at) => String(path[at]) === String(step));
+
+/**
+ * Two people in one value: what stands by now and what was to be put there, in one sentence everywhere.
+ *
+ * @example clash('account.clash', 'The name of 1010 Bank', '“Main bank”', '“House bank”', 1010, 'name')
+ */
+export const clash = (code: string, what: string, stands: string, yours: string, ...path: Path): Problem =>
+  problem(
+    code,
+    `${what} was changed by somebody else meanwhile: it is now ${stands}, and yours is ${yours}. Nothing was overwritten; look at it, then change it again to put yours in its place.`,
+    ...path,
+  );
 
 /** Quotes what somebody typed inside a sentence, cut so that a pasted novel does not become the message. */
 export const quoted = (text: string): string => {

@@ -1,4 +1,4 @@
-import { type Problem, type Result, fail, ok, problem } from '../base/result';
+import { type Problem, type Result, clash, fail, ok, problem, under } from '../base/result';
 import {
   type Account,
   type AccountFields,
@@ -42,14 +42,16 @@ export interface EditRules {
   readonly uses: ReadonlyMap<AccountId, AccountUse>;
 }
 
-/** A problem of one account among many: its `field` is "id/field". */
-const of = (id: AccountId, found: Problem): Problem =>
-  problem(found.code, found.message, `${String(id)}/${found.field ?? ''}`);
+/** A problem of one account among many. */
+const of = (id: AccountId, found: Problem): Problem => under(found, id);
 
-const clash = (account: Account, field: keyof AccountFields): Problem =>
-  problem(
+const fieldClash = <F extends keyof AccountFields>(account: Account, field: F, yours: AccountFields[F]): Problem =>
+  clash(
     'account.clash',
-    `${called(account)} was changed by somebody else meanwhile: its ${FIELD_WORDS[field]} is now ${sayField(field, account[field])}. Look at it, then change it again.`,
+    `The ${FIELD_WORDS[field]} of ${called(account)}`,
+    sayField(field, account[field]),
+    sayField(field, yours),
+    account.id,
     field,
   );
 
@@ -125,7 +127,8 @@ export const applyEdits = (
     const differs = (Object.keys(edit.was) as (keyof AccountFields)[]).find(
       (field) => stands[field] !== edit.was[field] && stands[field] !== edit.is[field],
     );
-    if (differs !== undefined) problems.push(of(edit.id, clash(stands, differs)));
+    if (differs !== undefined)
+      problems.push(fieldClash(stands, differs, edit.is[differs] ?? edit.was[differs] ?? stands[differs]));
     if (!added.has(edit.id) && !before.has(edit.id)) before.set(edit.id, stands);
     accounts.set(edit.id, { ...stands, ...edit.is });
   }

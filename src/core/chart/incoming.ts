@@ -167,7 +167,7 @@ export const planIncoming = (
 
 /** A problem of a field is gone once the field was put right by hand. */
 const isFixed = (found: Problem, choice: RowChoice | undefined): boolean =>
-  choice?.fix !== undefined && found.field !== undefined && found.field in choice.fix;
+  choice?.fix !== undefined && found.path?.[0] !== undefined && found.path[0] in choice.fix;
 
 const sole = <T>(list: readonly T[] | undefined): T | undefined => (list?.length === 1 ? list[0] : undefined);
 

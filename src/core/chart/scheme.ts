@@ -94,7 +94,9 @@ export const schemeProblems = (scheme: CodeScheme): readonly Problem[] => {
           problem(
             'scheme.range-shape',
             `${quoted(range[end])} in the range of ${ofWhat(range)} is not ${sayShape(scheme)}.`,
-            `ranges.${at}.${end}`,
+            'ranges',
+            at,
+            end,
           ),
         );
     if (collator.compare(range.from, range.to) > 0)
@@ -102,7 +104,9 @@ export const schemeProblems = (scheme: CodeScheme): readonly Problem[] => {
         problem(
           'scheme.range-upside-down',
           `The range ${sayRange(range)} of ${ofWhat(range)} ends before it begins.`,
-          `ranges.${at}.to`,
+          'ranges',
+          at,
+          'to',
         ),
       );
     // A heading's range lies inside its line's, so only ranges of one kind are held against each other.
@@ -118,7 +122,9 @@ export const schemeProblems = (scheme: CodeScheme): readonly Problem[] => {
         problem(
           'scheme.overlap',
           `${sayRange(range)} of ${ofWhat(range)} overlaps ${sayRange(twin)} of ${ofWhat(twin)}; a code would say two things.`,
-          `ranges.${at}.from`,
+          'ranges',
+          at,
+          'from',
         ),
       );
   });

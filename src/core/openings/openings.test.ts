@@ -243,8 +243,11 @@ describe('the plan of a take-over', () => {
       plan([
         [3, { kind: 'account', account: accountId(1) }],
         [5, { kind: 'account', account: accountId(5) }],
-      ]).problems.map((one) => one.field),
-    ).toEqual(['row-3', 'row-5']);
+      ]).problems.map((one) => one.path),
+    ).toEqual([
+      ['rows', 3],
+      ['rows', 5],
+    ]);
   });
   it('divides a row among accounts, and refuses parts that do not come to its amount', () => {
     const split = (amount: bigint): readonly (readonly [number, Decision])[] => [

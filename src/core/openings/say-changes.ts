@@ -21,7 +21,8 @@ export interface Telling {
   readonly columns: ReadonlyMap<number, string>;
 }
 
-const said = (amount: Minor | null, { currency, style }: Telling): string =>
+/** An amount with its side, or that there is none. */
+export const said = (amount: Minor | null, { currency, style }: Pick<Telling, 'currency' | 'style'>): string =>
   amount === null
     ? 'empty'
     : `${formatMinor(abs(amount), minorDigits(currency), style)}${amount === 0n ? '' : amount < 0n ? ' Cr' : ' Dr'}`;

@@ -135,7 +135,8 @@ export const planTakeOver = (
         problem(
           'paper.split-differs',
           `The parts of row ${row.row} do not come to its amount any more. Divide it again.`,
-          `row-${row.row}`,
+          'rows',
+          row.row,
         ),
       );
     for (const part of parts) {
@@ -145,7 +146,8 @@ export const planTakeOver = (
           problem(
             'paper.account-unusable',
             `Row ${row.row} goes to ${account === undefined ? 'an account that is gone' : `${called(account)}, which is ${account.heading ? 'a heading' : 'inactive'}`}. Choose another account.`,
-            `row-${row.row}`,
+            'rows',
+            row.row,
           ),
         );
       else if (part.amount !== 0n) {
@@ -161,7 +163,8 @@ export const planTakeOver = (
       problem(
         'paper.row-unreadable',
         `Row ${row.row} (${row.text.slice(0, 60)}): ${row.note ?? 'unreadable'}.`,
-        `row-${row.row}`,
+        'rows',
+        row.row,
       ),
     );
   if (problems.length > MOST_TOLD)

@@ -15,7 +15,7 @@ import type { LegalForm } from '@/core/company/legal-form';
 import { similarNames } from '@/core/company/names';
 import { currencyOf, numberStyleOf } from '@/core/company/country';
 import type { NumberStyle } from '@/core/money/number-style';
-import { type Problem, plural } from '@/core/base/result';
+import { type Problem, plural, isAt } from '@/core/base/result';
 import { YearBand } from '../calendar/year-band';
 import { Field } from '../parts/field';
 import type { Named } from '../parts/names';
@@ -78,7 +78,7 @@ export const NewBooks = ({
   const [said, setSaid] = useState<readonly Problem[]>([]);
   // What the server said stands until something is changed; what can be told here is told while typing.
   const problems = [...liveProblems(answers), ...said];
-  const at = (field: keyof Answers): string | undefined => problems.find((one) => one.field === field)?.message;
+  const at = (field: keyof Answers): string | undefined => problems.find((one) => isAt(one, field))?.message;
   const twin = said.some((one) => one.code === 'books.same-name');
   const twins = similarNames(answers.name, others).slice(0, 3);
 
@@ -89,7 +89,7 @@ export const NewBooks = ({
       return;
     }
     setSaid(made.problems);
-    const first = made.problems.find((one) => one.field !== undefined)?.field;
+    const first = made.problems.find((one) => one.path !== undefined)?.path?.[0];
     if (first !== undefined && first in given) setFocus(first as keyof Answers);
   });
 
@@ -112,7 +112,7 @@ export const NewBooks = ({
           onChange={() => setSaid([])}
           className="flex flex-col gap-2.5"
         >
-          <Problems problems={problems.filter((one) => one.field === undefined)} />
+          <Problems problems={problems.filter((one) => one.path === undefined)} />
           <Field label="Company name" problem={at('name')} hint="as it stands on its papers">
             {(ids) => (
               <input

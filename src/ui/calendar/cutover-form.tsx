@@ -8,7 +8,7 @@ import { cutoverEffects, oldRecordProblems, openingDate } from '@/core/calendar/
 import { type DateStyle, plainDate, readDate, writeDate } from '@/core/base/dates';
 import type { Draft } from '@/core/calendar/draft';
 import { isRegular } from '@/core/calendar/year';
-import type { Problem } from '@/core/base/result';
+import { type Problem, isAt } from '@/core/base/result';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
@@ -54,7 +54,7 @@ export const CutoverForm = ({
     completeUntil: asked(wish.completeUntil),
     trialBalance: asked(wish.trialBalance),
   });
-  const at = (field: string): string | undefined => [...problems, ...odd].find((one) => one.field === field)?.message;
+  const at = (field: string): string | undefined => [...problems, ...odd].find((one) => isAt(one, field))?.message;
   const changed =
     wish.cutover !== cutover || wish.completeUntil !== completeUntil || wish.trialBalance !== trialBalance;
   const put = (next: Partial<typeof wish>): void => {
@@ -143,7 +143,7 @@ export const CutoverForm = ({
           )}
         </Field>
       </div>
-      <Problems problems={problems.filter((one) => one.field === undefined)} />
+      <Problems problems={problems.filter((one) => one.path === undefined)} />
       {changed && (
         <div className="flex gap-2">
           <button className="btn btn-primary btn-sm">

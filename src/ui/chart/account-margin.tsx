@@ -10,7 +10,7 @@ import { change } from '@/core/chart/edit';
 import { placedUnder } from '@/core/chart/regroup';
 import type { ChartSettings } from '@/core/chart/settings';
 import { codeQuestions } from '@/core/chart/scheme';
-import type { Problem } from '@/core/base/result';
+import { type Problem, isAt, isWithin } from '@/core/base/result';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
@@ -33,9 +33,8 @@ interface Props {
 /** One account in the margin: every field is saved when it is left, and undone with the sheet. */
 export const AccountMargin = ({ frame, currencies, account, store, index, settings, taxCodes, papers }: Props) => {
   const { problems, version } = useSyncExternalStore(store.subscribe, store.get, store.get);
-  const own = problems.filter((one) => one.field?.startsWith(`${String(account.id)}/`) ?? false);
-  const at = (field: string): string | undefined =>
-    own.find((one) => one.field === `${String(account.id)}/${field}`)?.message;
+  const own = problems.filter((one) => isWithin(one, account.id));
+  const at = (field: string): string | undefined => own.find((one) => isAt(one, account.id, field))?.message;
   const set = (is: Partial<AccountFields>): void => void store.edit([change(account, is)]);
   /** Text that is saved when it is left and put back by Esc. */
   const text = (field: 'code' | 'name') => ({

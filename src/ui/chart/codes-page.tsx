@@ -23,7 +23,7 @@ import {
 } from '@/core/chart/scheme';
 import type { ChartSettings } from '@/core/chart/settings';
 import { inTreeOrder } from '@/core/chart/tree';
-import { type Problem, plural } from '@/core/base/result';
+import { type Problem, plural, isAt, isWithin } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
@@ -269,7 +269,7 @@ const SchemeForm = ({
               onChange={(change) => setRange(at, change)}
               onOf={(key) => setRange(at, { of: of(key) })}
               onDrop={() => setDraft({ ...draft, ranges: draft.ranges.filter((_, other) => other !== at) })}
-              wrong={wrong.find((one) => one.field?.startsWith(`ranges.${String(at)}.`) ?? false)?.message}
+              wrong={wrong.find((one) => isWithin(one, 'ranges', at))?.message}
             />
           ))}
         </div>
@@ -297,7 +297,7 @@ const SchemeForm = ({
           Another range
         </button>
       </fieldset>
-      <Problems problems={wrong.filter((one) => one.field === 'segments')} />
+      <Problems problems={wrong.filter((one) => isAt(one, 'segments'))} />
       <div className="flex flex-wrap gap-2">
         <button type="submit" className="btn btn-primary btn-sm" disabled={wrong.length > 0}>
           Save the scheme

@@ -5,7 +5,7 @@ import { useRef, useState } from 'react';
 import { CLASSIFICATIONS, type Classification, classFacts } from '@/core/ledger/classes';
 import { FIELD_WORDS } from '@/core/chart/edit';
 import type { IncomingPlan, PlannedRow, RowChoice, RowStatus } from '@/core/chart/incoming';
-import { plural } from '@/core/base/result';
+import { plural, isAt } from '@/core/base/result';
 
 const SAY: Readonly<Record<RowStatus, string>> = {
   new: 'new',
@@ -179,7 +179,7 @@ const PreviewRow = ({
           )}
         </span>
         <span role="cell" className="min-w-0 truncate">
-          {fixable && row.problems.some(({ field }) => field === 'parent') ? (
+          {fixable && row.problems.some((one) => isAt(one, 'parent')) ? (
             <input
               aria-label={`Heading of row ${String(row.row)}`}
               defaultValue={choice.fix?.parent ?? ''}

@@ -14,7 +14,7 @@ import { minorDigits } from '@/core/money/currency';
 import { readEntry } from '@/core/money/entry';
 import { formatMinor } from '@/core/money/format';
 import { type Minor, minor } from '@/core/money/minor';
-import { type Problem, plural } from '@/core/base/result';
+import { type Problem, plural, isAt } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
@@ -103,7 +103,7 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
       <input
         key={shows}
         aria-label={`${label} of ${called(account)}`}
-        aria-invalid={problems.some((one) => one.field === field)}
+        aria-invalid={problems.some((one) => isAt(one, field))}
         defaultValue={shows}
         onBlur={(event) => {
           const typed = event.target.value.trim();

@@ -14,7 +14,7 @@ import {
   directionFacts,
   rateOn,
 } from '@/core/chart/tax-codes';
-import { type Problem, plural } from '@/core/base/result';
+import { type Problem, plural, isAt } from '@/core/base/result';
 import { MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
@@ -234,7 +234,7 @@ const TaxForm = ({
     },
   );
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const at = (field: string): string | undefined => problems.find((one) => one.field === field)?.message;
+  const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
   const facts = directionFacts(draft.direction);
   const sides: readonly string[] = facts.sides;
   const turn = (direction: TaxDirection): void => {
@@ -276,7 +276,7 @@ const TaxForm = ({
       }}
     >
       <h2 className="title text-lg leading-tight">{code === undefined ? 'New tax code' : code.code}</h2>
-      <Problems problems={problems.filter((one) => one.field === undefined)} />
+      <Problems problems={problems.filter((one) => one.path === undefined)} />
       <Field label="Code" problem={at('code')}>
         {(ids) => (
           <input

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { type ReactNode, createContext, useContext, useState, useSyncExternalStore } from 'react';
+import { type ReactNode, createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { changeFact } from '@/actions/company';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { send } from '../parts/send';
@@ -90,12 +90,25 @@ export const FactsProvider = ({
     setStanding(facts);
   }
 
-  const put = async (field: FactName, was: unknown, now: unknown): Promise<boolean> => {
+  // Changes are saved one after the other, each against what the one before it left.
+  const queue = useRef(Promise.resolve());
+  const left = useRef(facts);
+  useEffect(() => {
+    left.current = facts;
+  }, [facts]);
+  const put = async (field: FactName, now: unknown): Promise<boolean> => {
     setSaving((count) => count + 1);
     setWished((before) => ({ ...before, [field]: now }));
-    const done = await send(changeFact({ books, field, was, now }));
+    const saved = queue.current.then(() => send(changeFact({ books, field, was: left.current[field], now })));
+    queue.current = saved.then(() => undefined);
+    const done = await saved;
+    if (done.ok) left.current = { ...left.current, [field]: done.value.value };
     setSaving((count) => count - 1);
-    setWished(({ [field]: _, ...others }) => others);
+    // What was wished for since is still on its way.
+    setWished((before) => {
+      const { [field]: wish, ...others } = before;
+      return wish === now ? others : before;
+    });
     setProblems((before) => {
       const { [field]: _, ...others } = before;
       return done.ok ? others : { ...others, [field]: done.problems[0]?.message ?? 'This was not saved.' };
@@ -113,7 +126,7 @@ export const FactsProvider = ({
   const last = changes.at(-1);
   const undo = (): void => {
     if (last === undefined) return;
-    void put(last.field, standing[last.field], last.was).then((kept) => {
+    void put(last.field, last.was).then((kept) => {
       if (!kept) return;
       setChanges((before) => before.slice(0, -1));
       setUndone((before) => [...before, last]);
@@ -122,7 +135,7 @@ export const FactsProvider = ({
   const redo = (): void => {
     const next = undone.at(-1);
     if (next === undefined) return;
-    void put(next.field, standing[next.field], next.now).then((kept) => {
+    void put(next.field, next.now).then((kept) => {
       if (!kept) return;
       setUndone((before) => before.slice(0, -1));
       setChanges((before) => [...before, next]);
@@ -135,13 +148,13 @@ export const FactsProvider = ({
     facts: { ...standing, ...wished },
     type: (field, value) => drafts.set(field, value),
     change: async (field, now) => {
-      const was = standing[field];
+      const was = wished[field] ?? standing[field];
       if (JSON.stringify(was) === JSON.stringify(now)) {
         setProblems(({ [field]: _, ...others }) => others);
         drafts.set(field, undefined);
         return true;
       }
-      const kept = await put(field, was, now);
+      const kept = await put(field, now);
       if (kept) {
         setChanges((before) => [...before, { field, was, now }]);
         setUndone([]);

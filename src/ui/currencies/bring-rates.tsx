@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { askRateService } from '@/actions/rate-service';
 import type { RatesPreview } from '@/actions/rates-in';
 import type { DateStyle } from '@/core/base/dates';
-import { type Problem, type Result, plural } from '@/core/base/result';
+import { type Problem, type Result, plural, isAt } from '@/core/base/result';
 import { DateInput } from '../parts/date-input';
 import { FileButton } from '../parts/file-button';
 import { Field } from '../parts/field';
@@ -99,7 +99,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
             <DateInput {...ids} value={span.from} dates={dates} onDate={(from) => setSpan({ ...span, from })} />
           )}
         </Field>
-        <Field label="to" problem={problems.find((one) => one.field === 'to' || one.field === 'from')?.message}>
+        <Field label="to" problem={problems.find((one) => isAt(one, 'to') || isAt(one, 'from'))?.message}>
           {(ids) => <DateInput {...ids} value={span.to} dates={dates} onDate={(to) => setSpan({ ...span, to })} />}
         </Field>
         <Field label="The simulated service" hint="its rates are invented, 2024 to 2027">
@@ -131,7 +131,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
       <p role="status" className="note empty:hidden">
         {busy}
       </p>
-      <Problems problems={problems.filter((one) => one.field !== 'to' && one.field !== 'from')} />
+      <Problems problems={problems.filter((one) => !isAt(one, 'to') && !isAt(one, 'from'))} />
       {shown !== undefined && (
         <Preview
           shown={shown}

@@ -9,7 +9,7 @@ import { roleFacts, typeOf } from '@/core/ledger/classes';
 import { type ExchangeRole, REALISED_APART, REALISED_TOGETHER } from '@/core/chart/exchange';
 import { proposeCode } from '@/core/chart/codes';
 import { ROUNDINGS, type Rounding } from '@/core/money/rounding';
-import type { Problem } from '@/core/base/result';
+import { type Problem, isAt } from '@/core/base/result';
 import { Field } from '../parts/field';
 import type { Named } from '../parts/names';
 import { send } from '../parts/send';
@@ -27,7 +27,7 @@ interface RulesProps {
 export const MoneyRules = ({ books, rounding, rateDays, base, posted, names }: RulesProps) => {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const at = (field: string): string | undefined => problems.find((one) => one.field === field)?.message;
+  const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
   const settle = async (sent: Parameters<typeof send>[0]): Promise<void> => {
     const done = await send(sent);
     setProblems(done.ok ? [] : done.problems);
@@ -163,7 +163,7 @@ export const ExchangeAccounts = ({
           <Field
             key={role}
             label={roleFacts(role).label}
-            problem={problems.find((one) => one.field === role || one.field === 'code')?.message}
+            problem={problems.find((one) => isAt(one, role) || isAt(one, 'code'))?.message}
           >
             {(ids) => (
               <div className="flex gap-1.5">

@@ -6,7 +6,7 @@ import type { Part } from '@/core/openings/foreign';
 import { type Value, partsUnder, sameParts } from '@/core/openings/in-currency';
 import type { SheetColumn } from '@/core/openings/sheet';
 import { type Totals, totalsOf, withChange } from '@/core/ledger/level';
-import type { Result } from '@/core/base/result';
+import { type Result, isWithin } from '@/core/base/result';
 
 /** One account's figure on the sheet and how it stands with the server. */
 export interface Figure extends Value {
@@ -159,7 +159,7 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
         }
       } else {
         for (const entry of sent) {
-          const own = answer.problems.find((one) => one.field === String(entry.account)) ?? answer.problems[0];
+          const own = answer.problems.find((one) => isWithin(one, entry.account)) ?? answer.problems[0];
           set(entry.account, { ...plain(get(entry.account)), state: 'failed', says: own?.message ?? 'Not saved.' });
         }
       }

@@ -49,8 +49,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
   });
   const [reason, setReason] = useState(own?.kind === 'leave-out' ? own.reason : '');
   const [together, setTogether] = useState(false);
-  const at = (field: string): string | undefined =>
-    problems.find((one) => one.field === field || one.field?.endsWith(`.${field}`))?.message;
+  const at = (field: string): string | undefined => problems.find((one) => one.path?.at(-1) === field)?.message;
   const fields = ['code', 'name', 'parent', 'classification', 'reason', 'account', 'parts'];
 
   const decide = async (decision: Decision | null): Promise<void> => {
@@ -69,7 +68,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
       setProblems([
         {
           code: 'account.none',
-          field: 'account',
+          path: ['account'],
           message: `No active account is called ${quoted(wanted)}. Choose one from the list, or create it below.`,
         },
       ]);
@@ -113,13 +112,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
         </>
       ) : (
         <>
-          <Problems
-            problems={problems.filter(
-              (one) =>
-                one.field === undefined ||
-                !fields.some((field) => one.field === field || one.field?.endsWith(`.${field}`)),
-            )}
-          />
+          <Problems problems={problems.filter((one) => !fields.some((field) => one.path?.at(-1) === field))} />
           {alike.name > 1 && (
             <label className="mb-2 flex items-center gap-2">
               <input
