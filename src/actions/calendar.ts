@@ -1,10 +1,10 @@
 'use server';
 
 import { z } from 'zod';
-import { cutoverProblems, oldRecordProblems } from '@/core/calendar/cutover';
-import { before, writeDate } from '@/core/base/dates';
+import { moveProblems, oldRecordProblems } from '@/core/calendar/cutover';
+import { writeDate } from '@/core/base/dates';
 import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
-import { isRegular, periodOf } from '@/core/calendar/year';
+import { isRegular } from '@/core/calendar/year';
 import { clash, fail, ok, problem } from '@/core/base/result';
 import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
@@ -92,8 +92,7 @@ export const drawCalendar = booksAction(
 );
 
 /**
- * Moves the cutover date and keeps the old system's dates. Refused while the opening balances stand posted; with a
- * correction open, it may move on but not back behind what is posted.
+ * Moves the cutover date, where it may move, and keeps the old system's dates.
  */
 export const moveCutover = booksAction(
   'moveCutover',
@@ -108,37 +107,15 @@ export const moveCutover = booksAction(
     const years = await standing(context);
     const moves = !input.cutover.equals(books.cutover);
     if (moves) {
-      const year = periodOf(years, input.cutover);
-      const wrong =
-        year === undefined
-          ? [
-              problem(
-                'cutover.outside-year',
-                `${writeDate(input.cutover)} lies in no fiscal year of these books. Add that year first.`,
-                'cutover',
-              ),
-            ]
-          : cutoverProblems({ ...year, periods: year.periods.filter(isRegular) }, input.cutover);
+      const posted = await hasPosted(tx, books.id);
+      const open = (await currentSet(tx, books.id))?.state === 'draft';
+      const wrong = moveProblems(
+        years.map((year) => ({ ...year, periods: year.periods.filter(isRegular) })),
+        books.cutover,
+        input.cutover,
+        !posted ? 'draft' : open ? 'correction' : 'posted',
+      );
       if (wrong.length > 0) return fail(...wrong);
-      if (await hasPosted(tx, books.id)) {
-        const set = await currentSet(tx, books.id);
-        if (set?.state !== 'draft')
-          return fail(
-            problem(
-              'cutover.posted',
-              'The opening balances are posted, so their date stays. Open a correction on the Sign-off page first; what moves is then posted as a difference.',
-              'cutover',
-            ),
-          );
-        if (before(input.cutover, books.cutover))
-          return fail(
-            problem(
-              'cutover.behind-posted',
-              `Opening balances were posted for ${writeDate(books.cutover)}; the books cannot take over earlier than what is posted.`,
-              'cutover',
-            ),
-          );
-      }
     }
     await updateCutover(tx, books.id, input);
     if (moves) {

@@ -5,6 +5,7 @@ import type { Advice, TidyState } from '@/core/chart/advice/types';
 import { NO_BANK_DETAILS } from '@/core/chart/bank';
 import { chartRows } from '@/core/chart/chart-file';
 import { type Answers, answersFrom } from '@/core/chart/composition/answers';
+import { holdsMoney } from '@/core/chart/money';
 import { neededRoles } from '@/core/chart/composition/compose';
 import { asRoles, asStatements } from '@/core/chart/places';
 import { writeSaft } from '@/core/chart/saft';
@@ -56,8 +57,6 @@ export const chartRolesView = (id: number) =>
     ),
   }));
 
-const MONEY: readonly Account['role'][] = ['bank', 'cash', 'card'];
-
 export const moneyView = (id: number) =>
   page('books.see', id, async ({ tx, books }, state) => {
     const details = await bankDetailsOf(tx, books.id);
@@ -66,7 +65,7 @@ export const moneyView = (id: number) =>
       scheme: books.chart.scheme,
       accounts: state.accounts,
       money: inTreeOrder(state.accounts)
-        .filter(({ account }) => MONEY.includes(account.role))
+        .filter(({ account }) => holdsMoney(account))
         .map(({ account }) => ({
           account,
           amount: state.amounts.get(account.id) ?? null,

@@ -3,6 +3,7 @@
 import { z } from 'zod';
 import { type AccountFields, PLAIN_ACCOUNT, accountId, called, chartIndex } from '@/core/chart/account';
 import { bankProblems, plainIban } from '@/core/chart/bank';
+import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
 import { placedUnder } from '@/core/chart/regroup';
@@ -131,8 +132,6 @@ export const saveBank = booksAction('saveBank', 'chart.change', { account, bank 
   return ok({});
 });
 
-const MONEY_ROLES = { bank: 'current-asset', cash: 'current-asset', card: 'current-liability' } as const;
-
 /** Several bank, cash or card accounts in one go, each with its details. */
 export const addMoneyAccounts = booksAction(
   'addMoneyAccounts',
@@ -143,7 +142,7 @@ export const addMoneyAccounts = booksAction(
         z.object({
           code: fields.shape.code,
           name: fields.shape.name,
-          kind: z.enum(['bank', 'cash', 'card']),
+          kind: z.enum(MONEY_KINDS),
           parent: account.nullable(),
           currency: fields.shape.currency,
           iban: z.string().max(60),
@@ -167,21 +166,8 @@ export const addMoneyAccounts = booksAction(
         statementDay: null,
       };
       problems.push(...bankProblems(details).map((wrong) => under(wrong, id)));
-      const parent = one.parent === null ? undefined : chart.byId.get(one.parent);
-      const classification = parent?.classification ?? MONEY_ROLES[one.kind];
-      const edit: ChartEdit = {
-        kind: 'add',
-        id,
-        account: {
-          ...PLAIN_ACCOUNT,
-          code: one.code,
-          name: one.name,
-          classification,
-          parent: one.parent,
-          role: one.kind,
-          currency: one.currency,
-        },
-      };
+      const heading = one.parent === null ? undefined : chart.byId.get(one.parent);
+      const edit: ChartEdit = { kind: 'add', id, account: moneyAccount(one, heading) };
       return { edit, id, details };
     });
     if (problems.length > 0) return fail(...problems);

@@ -2,7 +2,8 @@
 
 import { z } from 'zod';
 import { writeDate } from '@/core/base/dates';
-import { accountId, called, chartIndex, listed } from '@/core/chart/account';
+import { accountId, called, chartIndex } from '@/core/chart/account';
+import { changeBaseProblems, switchOffProblems } from '@/core/chart/currency-use';
 import { roleFacts } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
@@ -61,29 +62,15 @@ export const switchOn = booksAction('switchOn', 'currencies.change', { currency 
   return ok({});
 });
 
-/** Switches a currency off that nothing uses: no account is kept in it. Its rates stay; they harm nobody. */
+/** Switches a currency off that nothing uses. */
 export const switchOff = booksAction('switchOff', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
-  const used = (await chartOf(tx, books.id)).filter((account) => account.currency === input.currency);
-  if (used.length > 0)
-    return fail(
-      problem(
-        'currency.used',
-        `${input.currency} cannot be switched off: ${listed(used, 3)} ${used.length === 1 ? 'is' : 'are'} kept in it.`,
-        'currency',
-      ),
-    );
-  const figures = (await currenciesInUse(tx, [books.id])).get(books.id)?.get(input.currency) ?? 0;
-  if (figures > 0 || (await isPostedIn(tx, books.id, input.currency)))
-    return fail(
-      problem(
-        'currency.used',
-        figures > 0
-          ? `${input.currency} cannot be switched off: ${plural(figures, 'opening figure has an amount', 'opening figures have amounts')} in it. Take these out first.`
-          : `${input.currency} cannot be switched off: amounts are posted in it, and they stay.`,
-        'currency',
-      ),
-    );
+  const wrong = switchOffProblems(input.currency, {
+    accounts: await chartOf(tx, books.id),
+    figures: (await currenciesInUse(tx, [books.id])).get(books.id)?.get(input.currency) ?? 0,
+    posted: await isPostedIn(tx, books.id, input.currency),
+  });
+  if (wrong.length > 0) return fail(...wrong);
   await deleteCurrency(tx, books.id, input.currency);
   await note(context, `${input.currency} switched off`);
   return ok({});
@@ -117,32 +104,12 @@ export const changeMoneyRules = booksAction(
 export const changeBase = booksAction('changeBase', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
   if (input.currency === books.currency) return ok({});
-  if (await hasPosted(tx, books.id))
-    return fail(
-      problem(
-        'base.posted',
-        `These books have posted journals stated in ${books.currency}, so it stays their base currency. Another base currency needs another set of books.`,
-        'currency',
-      ),
-    );
-  const amounts = (await currentAmounts(tx, [books.id])).get(books.id)?.amounts.size ?? 0;
-  if (amounts > 0)
-    return fail(
-      problem(
-        'base.figures',
-        `${plural(amounts, 'opening figure')} ${amounts === 1 ? 'is' : 'are'} stated in ${books.currency}. Clear them on the sheet first, or keep ${books.currency}.`,
-        'currency',
-      ),
-    );
-  const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
-  if (on.includes(input.currency))
-    return fail(
-      problem(
-        'base.foreign',
-        `${input.currency} is switched on as a foreign currency. Switch it off first; then it can become the base currency.`,
-        'currency',
-      ),
-    );
+  const wrong = changeBaseProblems(books.currency, input.currency, {
+    posted: await hasPosted(tx, books.id),
+    figures: (await currentAmounts(tx, [books.id])).get(books.id)?.amounts.size ?? 0,
+    foreign: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
+  });
+  if (wrong.length > 0) return fail(...wrong);
   await updateMoneyRules(tx, books.id, { ...books, currency: input.currency });
   await note(context, `Base currency ${books.currency} → ${input.currency}`);
   return ok({});

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { before, daysInclusive, plainDate, readDate } from '../base/dates';
+import { type PlainDate, before, daysInclusive, plainDate, readDate } from '../base/dates';
 import { changeStates, firstStates } from './states';
-import { cutoverProblems, openingDate } from './cutover';
+import { type OpeningsState, cutoverProblems, moveProblems, openingDate } from './cutover';
 import { firstYear, periodOf } from './year';
 
 const dates = fc
@@ -53,6 +53,18 @@ describe('a year of twelve months', () => {
 });
 
 describe('the cutover date', () => {
+  it('moves anywhere in the calendar while nothing is posted, on only with a correction open, and not while posted', () => {
+    const years = [firstYear(plainDate('2026-02-01'))];
+    const [from, later, earlier] = ['2026-08-01', '2026-09-01', '2026-07-01'].map(plainDate);
+    if (from === undefined || later === undefined || earlier === undefined) throw new Error('three dates');
+    const codes = (to: PlainDate, state: OpeningsState): readonly string[] =>
+      moveProblems(years, from, to, state).map(({ code }) => code);
+    expect([codes(later, 'draft'), codes(earlier, 'draft')]).toEqual([[], []]);
+    expect([codes(later, 'posted'), codes(earlier, 'posted')]).toEqual([['cutover.posted'], ['cutover.posted']]);
+    expect([codes(later, 'correction'), codes(earlier, 'correction')]).toEqual([[], ['cutover.behind-posted']]);
+    expect(codes(plainDate('2031-01-01'), 'draft')).toEqual(['cutover.outside-year']);
+    expect(codes(plainDate('2026-08-15'), 'draft')).toEqual(['cutover.inside-period']);
+  });
   const year = firstYear(plainDate('2026-02-01'));
   it('is accepted exactly on the first days of periods', () => {
     fc.assert(

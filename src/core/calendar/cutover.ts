@@ -35,6 +35,50 @@ export const cutoverProblems = (year: Year, cutover: PlainDate, field = 'cutover
   return [];
 };
 
+/** How far the opening balances of books have come: nothing posted, posted, or posted with a correction open. */
+export type OpeningsState = 'draft' | 'posted' | 'correction';
+
+/**
+ * Why the cutover date cannot move in a calendar: it would lie in no fiscal year or inside a period, or opening balances stand posted
+ * for the one that is. With a correction open it may move on, but not back behind what is posted.
+ */
+export const moveProblems = (
+  years: readonly Year[],
+  from: PlainDate,
+  to: PlainDate,
+  openings: OpeningsState,
+): readonly Problem[] => {
+  const year = periodOf(years, to);
+  const wrong =
+    year === undefined
+      ? [
+          problem(
+            'cutover.outside-year',
+            `${writeDate(to)} lies in no fiscal year of these books. Add that year first.`,
+            'cutover',
+          ),
+        ]
+      : cutoverProblems(year, to);
+  if (wrong.length > 0) return wrong;
+  if (openings === 'posted')
+    return [
+      problem(
+        'cutover.posted',
+        'The opening balances are posted, so their date stays. Open a correction on the Sign-off page first; what moves is then posted as a difference.',
+        'cutover',
+      ),
+    ];
+  return openings === 'correction' && before(to, from)
+    ? [
+        problem(
+          'cutover.behind-posted',
+          `Opening balances were posted for ${writeDate(from)}; the books cannot take over earlier than what is posted.`,
+          'cutover',
+        ),
+      ]
+    : [];
+};
+
 /** What the old system has to offer beside the cutover date: up to when its records are whole, and its trial balance's date. */
 export interface OldRecords {
   readonly completeUntil: PlainDate | undefined;

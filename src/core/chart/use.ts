@@ -1,5 +1,6 @@
 import { type Problem, plural, problem } from '../base/result';
 import { type Account, called } from './account';
+import { holdsMoney } from './money';
 import { typeOf } from '../ledger/classes';
 
 /** By what an account is used. */
@@ -58,8 +59,7 @@ export const changeProblems = (was: Account, is: Account, use: AccountUse, base:
     );
   if (was.heading !== is.heading)
     problems.push(problem('account.heading-used', `${because}, so it cannot become a heading.`, 'heading'));
-  const money = (role: Account['role']): boolean => role === 'bank' || role === 'cash' || role === 'card';
-  if (was.role !== is.role && money(was.role))
+  if (was.role !== is.role && holdsMoney(was))
     problems.push(problem('account.kind-used', `${because}, so it stays a ${was.role ?? ''} account.`, 'role'));
   return problems;
 };
