@@ -155,6 +155,9 @@ const asDecided = async (
   beside: Beside,
 ): Promise<{ readonly read: Result<MatchedSheet>; readonly likePaper: string | null }> => {
   const own = paper.reading;
+  // What stands as it was proposed is not read a second time for rows having been decided about.
+  const held = holdOf(context.books.id, paper.id).sheets.get(keyed(beside.key, PROPOSED));
+  if (held?.ok === true && sameKept(held.value.recognition.reading, own)) return { read: held, likePaper: null };
   if (own !== null)
     return {
       read: await sheetOf(context, paper, beside, {

@@ -1,8 +1,8 @@
 import type { Batch, Change, Subject } from '@/core/base/change';
-import { type Kept, canonical } from '@/core/base/kept';
+import { type Kept, sameKept } from '@/core/base/kept';
 import { type Queryable, arrayText } from './database';
 
-const textOf = (value: Kept): string | null => (value === null ? null : canonical(value));
+const textOf = (value: Kept): string | null => (value === null ? null : JSON.stringify(value));
 
 export const openBatch = async (
   tx: Queryable,
@@ -26,8 +26,8 @@ export const writeChanges = async (
   open?: () => Promise<void>,
 ): Promise<void> => {
   const rows = changes
-    .map(({ subject, id, field, from, to }) => ({ subject, id, field, was: textOf(from), now: textOf(to) }))
-    .filter(({ was, now }) => was !== now);
+    .filter(({ from, to }) => !sameKept(from, to))
+    .map(({ subject, id, field, from, to }) => ({ subject, id, field, was: textOf(from), now: textOf(to) }));
   if (rows.length === 0) return;
   await open?.();
   await tx.query(

@@ -82,8 +82,8 @@ export const saveChart = async (
   const unnumbered = added.filter(({ id }) => id < 0);
   if (unnumbered.length > 0) {
     const fresh = await tx.query<{ id: number }>(
-      `with sequence as (select pg_get_serial_sequence('account', 'id')::regclass as name)
-       select nextval(name)::int as id from sequence, generate_series(1, $1::int)`,
+      // The name of the sequence is looked up once, not for every number.
+      `select nextval((select pg_get_serial_sequence('account', 'id')::regclass))::int as id from generate_series(1, $1::int)`,
       [unnumbered.length],
     );
     unnumbered.forEach((account, at) => ids.set(account.id, accountId(fresh[at]?.id ?? 0)));

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, useTransition } from 'react';
 import { editChart } from '@/actions/chart';
 import type { ChartRowView } from '@/actions/chart-views';
+import { type Columns, rowsIn } from '@/core/money/columns';
 import type { FrameView } from '@/actions/frame-view';
 import { type AccountId, chartIndex } from '@/core/chart/account';
 import type { ChartSettings } from '@/core/chart/settings';
@@ -34,14 +35,14 @@ const KEYS = [
 /** The chart as a sheet: a tree that is edited in place, with the margin of the account that is chosen. */
 export const ChartPage = ({
   frame,
-  rows,
+  rows: columns,
   currencies,
   settings,
   taxCodes,
   papers,
 }: {
   readonly frame: FrameView;
-  readonly rows: readonly ChartRowView[];
+  readonly rows: Columns<ChartRowView>;
   readonly currencies: readonly string[];
   readonly settings: ChartSettings;
   readonly taxCodes: readonly { readonly code: string; readonly name: string }[];
@@ -49,6 +50,7 @@ export const ChartPage = ({
 }) => {
   const router = useRouter();
   const [, transit] = useTransition();
+  const rows = useMemo(() => rowsIn(columns), [columns]);
   const accounts = useMemo(() => rows.map(({ account }) => account), [rows]);
   const amounts = useMemo(() => new Map(rows.map(({ account, amount }) => [account.id, amount])), [rows]);
   // Opening figures do not change on this page, so those it began with serve for what a change does to them.

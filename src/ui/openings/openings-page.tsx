@@ -4,6 +4,7 @@ import { Go } from '../parts/go';
 import { useEffect, useMemo, useState } from 'react';
 import type { openingsView } from '@/actions/views';
 import { type AccountId, accountId } from '@/core/chart/account';
+import { type Columns, rowsIn } from '@/core/money/columns';
 import type { SheetMoney } from '@/core/openings/sheet';
 import { Frame } from '../frame/frame';
 import { day } from '../parts/names';
@@ -32,13 +33,14 @@ export const OpeningsPage = ({
   set,
   papers,
   behind,
-  rows,
+  rows: columns,
   before,
   rates,
   rounding,
   exchange,
   account,
-}: View & { readonly account: number | undefined }) => {
+}: Omit<View, 'rows'> & { readonly rows: Columns<View['rows'][number]>; readonly account: number | undefined }) => {
+  const rows = useMemo(() => rowsIn(columns), [columns]);
   const [bringing, setBringing] = useState(false);
   const [selected, setSelected] = useState<AccountId | undefined>(
     () => (rows.find((row) => row.id === account) ?? rows.find((row) => !row.heading))?.id,

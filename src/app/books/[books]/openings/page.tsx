@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { openingsView } from '@/actions/views';
+import { columnsOf } from '@/core/money/columns';
 import { idFrom } from '@/app/parameters';
 import { OpeningsPage } from '@/ui/openings/openings-page';
 
@@ -14,6 +15,10 @@ export default async function Page({ params, searchParams }: Props) {
   return view === undefined ? (
     notFound()
   ) : (
-    <OpeningsPage {...view} account={typeof account === 'string' ? idFrom(account) : undefined} />
+    <OpeningsPage
+      {...view}
+      rows={columnsOf(view.rows)}
+      account={typeof account === 'string' ? idFrom(account) : undefined}
+    />
   );
 }
