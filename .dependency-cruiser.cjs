@@ -43,7 +43,19 @@ module.exports = {
     },
     only('core', [], 'core is pure: it knows nothing of the rest'),
     only('store', ['core'], 'store is SQL and core types'),
-    only('actions', ['core', 'store', 'workers'], 'use cases join core and store, and have files read by the pool'),
+    only(
+      'actions',
+      ['core', 'store', 'workers', 'print'],
+      'use cases join core and store, have files read by the pool, and have documents printed',
+    ),
+    only('print', ['core'], 'a document becomes a PDF; what is in it was decided before'),
+    {
+      name: 'kernel-below-subjects',
+      comment: 'what every use case is made with knows no subject but what is held of books',
+      severity: 'error',
+      from: { path: '^src/actions/kernel/' },
+      to: { path: '^src/actions/(?!kernel/|frame/held-chart)' },
+    },
     only('workers', ['core'], 'a worker is a thin shell around core'),
     only(
       'ui',

@@ -1,9 +1,9 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { Page } from '@playwright/test';
 import Papa from 'papaparse';
-import { createBooks } from '@/actions/books';
-import { takeAccounts } from '@/actions/chart-import';
-import { editChart } from '@/actions/chart';
+import { createBooks } from '@/actions/books/commands';
+import { takeAccounts } from '@/actions/chart/import';
+import { editChart } from '@/actions/chart/commands';
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { tidy } from '@/core/chart/advice/advise';
 import { readPaper } from '@/core/files/read';

@@ -1,10 +1,10 @@
 // What every page and every change costs: the board of a practice, one change among 20,000 accounts, the sheet and the proof of them.
 import { gzipSync } from 'node:zlib';
-import { boardView } from '@/actions/board-view';
-import { changeAccount } from '@/actions/chart';
-import { database } from '@/actions/context';
-import { saveFigures } from '@/actions/figures';
-import { openingsView, proofView } from '@/actions/views';
+import { boardView } from '@/actions/books/views';
+import { changeAccount } from '@/actions/chart/commands';
+import { database } from '@/actions/kernel/context';
+import { saveFigures } from '@/actions/openings/figures';
+import { openingsView, proofView } from '@/actions/openings/views';
 import type { Result } from '@/core/base/result';
 
 type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;

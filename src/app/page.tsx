@@ -1,4 +1,4 @@
-import { boardView } from '@/actions/board-view';
+import { boardView } from '@/actions/books/views';
 import { Board } from '@/ui/board/board';
 
 export const dynamic = 'force-dynamic';

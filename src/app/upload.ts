@@ -1,4 +1,4 @@
-import { boundedBytes } from '@/actions/bounded';
+import { boundedBytes } from '@/actions/kernel/bounded';
 import { megabytes } from '@/core/files/limits';
 import { fromWire } from '@/core/money/wire';
 

@@ -224,7 +224,7 @@ export const rowsLeftOut = async (
     [booksId],
   );
 
-/** Rows taken over follow when one account is merged into another. */
+/** Rows taken over, and papers kept with it, follow when one account is merged into another. */
 export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query('update taken_rows set account_id = $3 where books_id = $1 and account_id = $2', [
     booksId,
@@ -236,6 +236,12 @@ export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, 
     from,
     into,
   ]);
+  await tx.query(
+    `insert into account_paper (books_id, account_id, paper_id)
+     select books_id, $3, paper_id from account_paper where books_id = $1 and account_id = $2 on conflict do nothing`,
+    [booksId, from, into],
+  );
+  await tx.query('delete from account_paper where books_id = $1 and account_id = $2', [booksId, from]);
 };
 
 /** What was decided about old accounts before, in these books. */

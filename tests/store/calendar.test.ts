@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar';
-import { exportCalendar, readCalendarFile } from '@/actions/calendar-file';
-import { saveFigures } from '@/actions/figures';
-import { openCorrection, postOpenings } from '@/actions/openings';
-import { calendarView } from '@/actions/stage-views';
-import { openingsView, proofView } from '@/actions/views';
+import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar/commands';
+import { exportCalendar, readCalendarFile } from '@/actions/calendar/file';
+import { saveFigures } from '@/actions/openings/figures';
+import { openCorrection, postOpenings } from '@/actions/openings/posting';
+import { calendarView } from '@/actions/calendar/views';
+import { openingsView, proofView } from '@/actions/openings/views';
 import { plainDate } from '@/core/base/dates';
 import { type Draft, addAfter, addBefore, offerEnd, redrawYear } from '@/core/calendar/draft';
 import type { Pattern } from '@/core/calendar/pattern';

@@ -9,10 +9,10 @@ import {
   saveBank,
   saveScheme,
   setCodes,
-} from '@/actions/chart';
-import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart-advice';
-import { saveTemplate, takeAnswers, takeCopy, takeLines } from '@/actions/chart-begin';
-import { rememberedMapping, takeAccounts } from '@/actions/chart-import';
+} from '@/actions/chart/commands';
+import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart/advice';
+import { saveTemplate, takeAnswers, takeCopy, takeLines } from '@/actions/chart/begin';
+import { rememberedMapping, takeAccounts } from '@/actions/chart/import';
 import {
   beginView,
   chartRolesView,
@@ -23,14 +23,16 @@ import {
   moneyView,
   taxView,
   tidyView,
-} from '@/actions/chart-views';
-import { accountStory } from '@/actions/account-story';
-import { switchOn } from '@/actions/currencies';
-import { saveFigures } from '@/actions/figures';
-import { bringPaper } from '@/actions/papers';
-import { calendarView, companyView, currenciesView } from '@/actions/stage-views';
-import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/tax-codes';
-import { openingsView } from '@/actions/views';
+} from '@/actions/chart/views';
+import { accountStory } from '@/actions/chart/account-story';
+import { switchOn } from '@/actions/currencies/commands';
+import { saveFigures } from '@/actions/openings/figures';
+import { bringPaper } from '@/actions/papers/commands';
+import { calendarView } from '@/actions/calendar/views';
+import { companyView } from '@/actions/company/views';
+import { currenciesView } from '@/actions/currencies/views';
+import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
+import { openingsView } from '@/actions/openings/views';
 import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
@@ -286,7 +288,7 @@ describe('beginning a chart', () => {
         note: 'fjord branch',
       }),
     );
-    const { changeFact } = await import('@/actions/company');
+    const { changeFact } = await import('@/actions/company/commands');
     valueOf(await changeFact({ books: first, field: 'taxRegistered', was: 'unknown', now: 'yes' }));
     valueOf(
       await addStarterTaxCodes({

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { createBooks, removeBooks } from '@/actions/books';
-import { addAccount } from '@/actions/chart';
-import { archiveBooks, changeFact, removeLogo, setLogo } from '@/actions/company';
-import { logoFile } from '@/actions/company-files';
-import { boardView } from '@/actions/board-view';
-import { companyView } from '@/actions/stage-views';
-import { proofView, statementView } from '@/actions/views';
+import { createBooks, removeBooks } from '@/actions/books/commands';
+import { addAccount } from '@/actions/chart/commands';
+import { archiveBooks, changeFact, removeLogo, setLogo } from '@/actions/company/commands';
+import { logoFile } from '@/actions/company/files';
+import { boardView } from '@/actions/books/views';
+import { companyView } from '@/actions/company/views';
+import { proofView, statementView } from '@/actions/openings/views';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
@@ -42,7 +42,7 @@ describe('the facts of a company', () => {
     valueOf(await put(books, 'remark', 'first', ''));
     const second = await changeFact({ books, field: 'remark', was: '', now: 'second' });
     expect(codesOf(second)).toEqual(['company.clash']);
-    expect(second.ok ? '' : second.problems[0]?.message).toContain('It is now: first');
+    expect(second.ok ? '' : second.problems[0]?.message).toContain('it is now first, and yours is second');
     expect((await factsOf(books))?.remark).toBe('first');
     valueOf(await changeFact({ books, field: 'remark', was: 'first', now: 'second' }));
     // The same value twice is no clash: both wanted it.
@@ -205,7 +205,7 @@ describe('the board', () => {
 
   it('deletes books with currencies and foreign accounts whole', async () => {
     const books = await newBooks({ name: 'Going Ltd', foreign: true });
-    const { switchOn } = await import('@/actions/currencies');
+    const { switchOn } = await import('@/actions/currencies/commands');
     valueOf(await switchOn({ books, currency: 'NOK' }));
     valueOf(
       await addAccount({

@@ -2,7 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, describe, expect, it } from 'vitest';
 import { GET as simulated } from '@/app/simulated/rates/route';
-import { addAccount, changeAccount } from '@/actions/chart';
+import { addAccount, changeAccount } from '@/actions/chart/commands';
 import {
   changeBase,
   changeMoneyRules,
@@ -11,12 +11,12 @@ import {
   saveRate,
   switchOff,
   switchOn,
-} from '@/actions/currencies';
-import { saveFigures } from '@/actions/figures';
-import { bringRates, exportRates, fetchServiceRates } from '@/actions/rates-in';
-import { currenciesView } from '@/actions/stage-views';
-import { chartView } from '@/actions/chart-views';
-import { openingsView, proofView } from '@/actions/views';
+} from '@/actions/currencies/commands';
+import { saveFigures } from '@/actions/openings/figures';
+import { bringRates, exportRates, fetchServiceRates } from '@/actions/currencies/rates-in';
+import { currenciesView } from '@/actions/currencies/views';
+import { chartView } from '@/actions/chart/views';
+import { openingsView, proofView } from '@/actions/openings/views';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
 withDatabase();

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { bringPaper } from '@/actions/papers';
-import { paperView } from '@/actions/paper-view';
-import { papersView } from '@/actions/views';
+import { bringPaper } from '@/actions/papers/commands';
+import { paperView } from '@/actions/papers/views';
+import { papersView } from '@/actions/openings/views';
 import { CORPUS, control } from '../hostile/corpus';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 

@@ -335,3 +335,21 @@ describe('roles that may stand once', () => {
     expect(inDatabase).toEqual(ACCOUNT_ROLES.flatMap(({ id, single }) => (single ? [id] : [])).sort());
   });
 });
+
+describe('references', () => {
+  const database = withDatabase();
+  it('that are deleted through have an index that leads to them', async () => {
+    // People, practices and the list of currencies are never deleted; of the others, books alone is no way to a row.
+    const found = await database.current.query<{ name: string }>(
+      `select c.conname as name from pg_constraint c
+       where c.contype = 'f' and c.confrelid not in ('person'::regclass, 'practice'::regclass, 'books'::regclass, 'iso_currency'::regclass)
+         and not exists (
+           select from pg_index i
+           cross join lateral (select attname from pg_attribute a where a.attrelid = i.indrelid and a.attnum = i.indkey[0]) first
+           where i.indrelid = c.conrelid and i.indkey[0] = any (c.conkey)
+             and (first.attname <> 'books_id' or i.indkey[1] = any (c.conkey)))
+       order by name`,
+    );
+    expect(found.map(({ name }) => name)).toEqual([]);
+  });
+});

@@ -3,10 +3,10 @@
  * Usage: process.ts DIRECTORY MODE, where MODE is `save` (saves figures, printing each acknowledged one), `migrate`
  * (applies a long migration) or `hold` (opens and waits).
  */
-import { createBooks } from '@/actions/books';
-import { useDatabase } from '@/actions/context';
-import { saveFigures } from '@/actions/figures';
-import { openingsView } from '@/actions/views';
+import { createBooks } from '@/actions/books/commands';
+import { useDatabase } from '@/actions/kernel/context';
+import { saveFigures } from '@/actions/openings/figures';
+import { openingsView } from '@/actions/openings/views';
 import { readMigrations } from '@/store/migrate';
 import { openDirectory } from '@/store/open';
 

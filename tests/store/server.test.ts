@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createBooks } from '@/actions/books';
-import { saveTemplate } from '@/actions/chart-begin';
-import { chartView, copyView } from '@/actions/chart-views';
-import { closeDatabase, useDatabase } from '@/actions/context';
+import { createBooks } from '@/actions/books/commands';
+import { saveTemplate } from '@/actions/chart/begin';
+import { chartView, copyView } from '@/actions/chart/views';
+import { closeDatabase, useDatabase } from '@/actions/kernel/context';
 import { type Database, Unavailable } from '@/store/database';
 import { migrate, readMigrations } from '@/store/migrate';
 import { openServer } from '@/store/drivers/server';

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject } from 'vitest';
 import './on-server';
-import { closeDatabase, useDatabase } from '@/actions/context';
-import { createBooks } from '@/actions/books';
+import { closeDatabase, useDatabase } from '@/actions/kernel/context';
+import { createBooks } from '@/actions/books/commands';
 import type { Result } from '@/core/base/result';
 import type { Database } from '@/store/database';
 import { migrate } from '@/store/migrate';

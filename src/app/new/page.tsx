@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { namesView } from '@/actions/stage-views';
+import { namesView } from '@/actions/books/names';
 import { NewBooks } from '@/ui/books/new-books';
 import { countryNames, currencyNames } from '@/ui/parts/names';
 

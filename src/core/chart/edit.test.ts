@@ -7,6 +7,7 @@ import { accountChanges, editsBack, sayAccountChange } from './recorded';
 import { indent, moveUnder, outdent, topmost } from './regroup';
 import { anyChart } from './testing';
 import { inTreeOrder } from './tree';
+import { UNUSED } from './use';
 
 const RULES: EditRules = { codes: 'required', base: 'EUR', uses: new Map() };
 const value = (chart: readonly Account[], edits: readonly ChartEdit[]): readonly Account[] => {
@@ -154,7 +155,7 @@ describe('a batch of edits', () => {
     };
     const used: EditRules = {
       ...RULES,
-      uses: new Map([[bank.id, { figures: 1, changes: 1, paperRows: 0, journalLines: 2, taxCodes: 0 }]]),
+      uses: new Map([[bank.id, { ...UNUSED, figures: 1, changes: 1, journalLines: 2 }]]),
     };
     const refused = (is: Partial<Account>) => applyEdits([bank], [change(bank, is)], used);
     expect(codesOf(refused({ classification: 'equity', role: null }))).toEqual([

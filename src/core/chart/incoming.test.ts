@@ -14,6 +14,7 @@ import { readLines } from './lines';
 import { writeSaft } from './saft';
 import { anyChart } from './testing';
 import { inTreeOrder } from './tree';
+import { UNUSED } from './use';
 
 const RULES: IncomingRules = {
   codes: 'required',
@@ -208,7 +209,7 @@ describe('a list of accounts', () => {
     expect(status('keep', new Map([[2, { clash: 'change' }]]))).toEqual(['changes 100', 'new 101']);
     const used = {
       ...RULES,
-      uses: new Map([[here.id, { figures: 1, changes: 0, paperRows: 0, journalLines: 0, taxCodes: 0 }]]),
+      uses: new Map([[here.id, { ...UNUSED, figures: 1 }]]),
     };
     expect(planIncoming([here], rows, NONE, used).rows[0]).toMatchObject({
       status: 'problem',

@@ -10,15 +10,28 @@ export interface AccountUse {
   readonly paperRows: number;
   readonly journalLines: number;
   readonly taxCodes: number;
+  readonly comparatives: number;
+  /** Papers that somebody keeps with it. */
+  readonly papers: number;
 }
 
-export const UNUSED: AccountUse = { figures: 0, changes: 0, paperRows: 0, journalLines: 0, taxCodes: 0 };
+export const UNUSED: AccountUse = {
+  figures: 0,
+  changes: 0,
+  paperRows: 0,
+  journalLines: 0,
+  taxCodes: 0,
+  comparatives: 0,
+  papers: 0,
+};
 
 const uses = (use: AccountUse): readonly string[] => [
   ...(use.figures > 0 ? ['an opening balance'] : []),
   ...(use.journalLines > 0 ? [plural(use.journalLines, 'journal line')] : []),
   ...(use.paperRows > 0 ? [plural(use.paperRows, 'row of a paper', 'rows of papers')] : []),
   ...(use.taxCodes > 0 ? [plural(use.taxCodes, 'tax code')] : []),
+  ...(use.comparatives > 0 ? [plural(use.comparatives, 'comparative')] : []),
+  ...(use.papers > 0 ? [plural(use.papers, 'paper kept with it', 'papers kept with it')] : []),
   ...(use.changes > 0 && use.figures === 0 ? ['the history of an earlier opening balance'] : []),
 ];
 
@@ -41,7 +54,7 @@ export const removalProblems = (
 
 /** What may not change any more because the account is in use: its type, its currency, its kind of money account, heading or not. */
 export const changeProblems = (was: Account, is: Account, use: AccountUse, base: string): readonly Problem[] => {
-  const by = uses({ ...use, taxCodes: 0 });
+  const by = uses({ ...use, taxCodes: 0, comparatives: 0, papers: 0 });
   if (by.length === 0) return [];
   const because = `${called(was)} is in use (${by.join(', ')})`;
   const problems: Problem[] = [];

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import type { BoardView } from '@/actions/board-view';
+import type { BoardView } from '@/actions/books/views';
 import { ThemeSwitch } from '../frame/theme-switch';
 import { Go } from '../parts/go';
 import { countryName } from '../parts/names';

@@ -2,7 +2,7 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import type { BoardBooks } from '@/actions/board-view';
+import type { BoardBooks } from '@/actions/books/views';
 import { BOARD_ORDERS, BOARD_STATES, type BoardWish, EVERYTHING, NOBODY, onBoard } from '@/core/proof/board';
 import { PURPOSES } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';

@@ -4,7 +4,7 @@ import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
-import { createBooks } from '@/actions/books';
+import { createBooks } from '@/actions/books/commands';
 import { readDate, writeDate } from '@/core/base/dates';
 import { cutoverProblems, openingDate, opensAtYearStart } from '@/core/calendar/cutover';
 import { firstStates } from '@/core/calendar/states';

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { moveCutover } from '@/actions/calendar';
+import { moveCutover } from '@/actions/calendar/commands';
 import { cutoverEffects, oldRecordProblems, openingDate } from '@/core/calendar/cutover';
 import { type DateStyle, plainDate, readDate, writeDate } from '@/core/base/dates';
 import type { Draft } from '@/core/calendar/draft';

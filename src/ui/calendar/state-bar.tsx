@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { setPeriods } from '@/actions/calendar';
-import type { PeriodView } from '@/actions/stage-views';
+import { setPeriods } from '@/actions/calendar/commands';
+import type { PeriodView } from '@/actions/calendar/views';
 import { PERIOD_STATES, type PeriodState } from '@/core/calendar/states';
 import { type Problem, plural } from '@/core/base/result';
 import { Problems } from '../parts/problems';

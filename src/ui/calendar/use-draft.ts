@@ -3,9 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { drawCalendar } from '@/actions/calendar';
-import type { readCalendarFile } from '@/actions/calendar-file';
-import type { calendarView } from '@/actions/stage-views';
+import { drawCalendar } from '@/actions/calendar/commands';
+import type { readCalendarFile } from '@/actions/calendar/file';
+import type { calendarView } from '@/actions/calendar/views';
 import { plainDate, readDate } from '@/core/base/dates';
 import { type Draft, type DraftYear, redrawYear } from '@/core/calendar/draft';
 import { redraw } from '@/core/calendar/redraw';

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { ToldBatch, changesView } from '@/actions/changes-view';
-import { undo } from '@/actions/undo';
+import type { ToldBatch, changesView } from '@/actions/changes/views';
+import { undo } from '@/actions/changes/commands';
 import { type Problem, plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
 import { Go } from '../parts/go';

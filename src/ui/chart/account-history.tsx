@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { accountStory } from '@/actions/account-story';
+import type { accountStory } from '@/actions/chart/account-story';
 import type { Minor } from '@/core/money/minor';
 import { fromWire } from '@/core/money/wire';
 import { Happenings } from '../frame/frame';

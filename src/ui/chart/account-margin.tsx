@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useSyncExternalStore } from 'react';
-import { attachPaper, mergeAccounts } from '@/actions/chart';
-import type { FrameView } from '@/actions/frame-view';
+import { attachPaper, mergeAccounts } from '@/actions/chart/commands';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, type AccountFields, type ChartIndex, accountId, called } from '@/core/chart/account';
 import { type AccountRole, type Classification, classFacts, normalSide, typeOf } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';

@@ -2,8 +2,8 @@
 
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { takeLines } from '@/actions/chart-begin';
-import type { FrameView } from '@/actions/frame-view';
+import { takeLines } from '@/actions/chart/begin';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, called } from '@/core/chart/account';
 import { planIncoming } from '@/core/chart/incoming';
 import { classFacts } from '@/core/ledger/classes';

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { takeAnswers } from '@/actions/chart-begin';
-import type { FrameView } from '@/actions/frame-view';
+import { takeAnswers } from '@/actions/chart/begin';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, called } from '@/core/chart/account';
 import {
   type Answers,

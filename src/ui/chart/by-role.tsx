@@ -1,4 +1,4 @@
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import { called } from '@/core/chart/account';
 import type { RoleRow } from '@/core/chart/places';
 import { plural } from '@/core/base/result';

@@ -4,7 +4,7 @@ import { DndContext, type DragEndEvent, PointerSensor, pointerWithin, useSensor,
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { type ClipboardEvent, type KeyboardEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, type AccountFields, type AccountId, called, chartIndex } from '@/core/chart/account';
 import { ACCOUNT_TYPES, type AccountType, typeOf } from '@/core/ledger/classes';
 import { type ChartEdit, change } from '@/core/chart/edit';

@@ -3,10 +3,10 @@
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, useTransition } from 'react';
-import { editChart } from '@/actions/chart';
-import type { ChartRowView } from '@/actions/chart-views';
+import { editChart } from '@/actions/chart/commands';
+import type { ChartRowView } from '@/actions/chart/views';
 import { type Columns, rowsIn } from '@/core/money/columns';
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import { type AccountId, chartIndex } from '@/core/chart/account';
 import type { ChartSettings } from '@/core/chart/settings';
 import { chartEffects } from '@/core/openings/chart-effects';

@@ -2,7 +2,7 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, memo, useEffect, useRef } from 'react';
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import type { Account, AccountId } from '@/core/chart/account';
 import { type ChartSheetColumn, cellText } from '@/core/chart/sheet';
 import type { Minor } from '@/core/money/minor';

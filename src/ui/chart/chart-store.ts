@@ -1,4 +1,4 @@
-import type { editChart } from '@/actions/chart';
+import type { editChart } from '@/actions/chart/commands';
 import { type Account, type AccountId, type CodeRule, accountId } from '@/core/chart/account';
 import { type ChartEdit, type Inverse, applyEdits, inverse, readdressed } from '@/core/chart/edit';
 import type { Problem, Result } from '@/core/base/result';

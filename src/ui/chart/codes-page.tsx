@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { editChart, renumberBranch, saveScheme, setCodes } from '@/actions/chart';
-import type { FrameView } from '@/actions/frame-view';
+import { editChart, renumberBranch, saveScheme, setCodes } from '@/actions/chart/commands';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, accountId, called, chartIndex } from '@/core/chart/account';
 import { CLASSIFICATIONS, type Classification } from '@/core/ledger/classes';
 import { renumber } from '@/core/chart/codes';

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { removeTemplate, saveTemplate, takeCopy } from '@/actions/chart-begin';
-import type { FrameView } from '@/actions/frame-view';
+import { removeTemplate, saveTemplate, takeCopy } from '@/actions/chart/begin';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, called } from '@/core/chart/account';
 import { copied } from '@/core/chart/copy';
 import { type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import type { Account } from '@/core/chart/account';
 import { CHART_COLUMNS, type ChartColumn, type ChartMapping, type RecognisedChart } from '@/core/chart/chart-file';
 import type { IncomingPlan, IncomingRules, RowChoice } from '@/core/chart/incoming';

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { addMoneyAccounts, saveBank } from '@/actions/chart';
-import type { FrameView } from '@/actions/frame-view';
+import { addMoneyAccounts, saveBank } from '@/actions/chart/commands';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type BankDetails, bicProblem, ibanProblem, plainIban, printIban } from '@/core/chart/bank';
 import { typeOf } from '@/core/ledger/classes';

@@ -1,4 +1,4 @@
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import type { Account } from '@/core/chart/account';
 import { classFacts, normalSide, roleFacts } from '@/core/ledger/classes';
 import type { CompanyFacts } from '@/core/company/facts';

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { FrameView } from '@/actions/frame-view';
-import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/tax-codes';
+import type { FrameView } from '@/actions/frame/views';
+import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
 import { type Account, type AccountId, accountId, called } from '@/core/chart/account';
 import {
   TAX_DIRECTIONS,

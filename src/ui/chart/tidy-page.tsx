@@ -3,9 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart-advice';
-import type { AdviceView } from '@/actions/chart-views';
-import type { FrameView } from '@/actions/frame-view';
+import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart/advice';
+import type { AdviceView } from '@/actions/chart/views';
+import type { FrameView } from '@/actions/frame/views';
 import { ADVICE } from '@/core/chart/advice/advise';
 import { type Problem, plural } from '@/core/base/result';
 import { Go } from '../parts/go';

@@ -1,5 +1,5 @@
 import { Check } from 'lucide-react';
-import type { companyView } from '@/actions/stage-views';
+import type { companyView } from '@/actions/company/views';
 import type { ChecklistItem } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
 import { stageHref } from '../frame/course';

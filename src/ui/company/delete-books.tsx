@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { removeBooks } from '@/actions/books';
+import { removeBooks } from '@/actions/books/commands';
 import type { Problem } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { send } from '../parts/send';

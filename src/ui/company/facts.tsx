@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { type ReactNode, createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { changeFact } from '@/actions/company';
+import { changeFact } from '@/actions/company/commands';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';

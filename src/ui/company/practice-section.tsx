@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { archiveBooks } from '@/actions/company';
+import { archiveBooks } from '@/actions/company/commands';
 import { COLOURS, PURPOSES } from '@/core/company/facts';
 import { ColourMark } from '../frame/colour-mark';
 import { send } from '../parts/send';

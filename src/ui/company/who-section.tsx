@@ -3,7 +3,7 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { useRouter } from 'next/navigation';
-import { removeLogo, type setLogo } from '@/actions/company';
+import { removeLogo, type setLogo } from '@/actions/company/commands';
 import type { Contact } from '@/core/company/facts';
 import { legalFormLabel, LEGAL_FORMS } from '@/core/company/legal-form';
 import { MOST_LOGO_BYTES } from '@/core/company/logo-limit';

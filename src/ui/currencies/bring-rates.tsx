@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { askRateService } from '@/actions/rate-service';
-import type { RatesPreview } from '@/actions/rates-in';
+import { askRateService } from '@/actions/currencies/rate-service';
+import type { RatesPreview } from '@/actions/currencies/rates-in';
 import type { DateStyle } from '@/core/base/dates';
 import { type Problem, type Result, plural, isAt } from '@/core/base/result';
 import { DateInput } from '../parts/date-input';

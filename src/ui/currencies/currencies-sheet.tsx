@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import { switchOn } from '@/actions/currencies';
+import { switchOn } from '@/actions/currencies/commands';
 import { roleFacts } from '@/core/ledger/classes';
 import { missingExchangeRoles } from '@/core/chart/exchange';
 import { Frame, Happenings, MarginPart } from '../frame/frame';

@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { addAccount } from '@/actions/chart';
-import { changeBase, changeMoneyRules, chooseExchangeAccount } from '@/actions/currencies';
+import { addAccount } from '@/actions/chart/commands';
+import { changeBase, changeMoneyRules, chooseExchangeAccount } from '@/actions/currencies/commands';
 import { type Account, called } from '@/core/chart/account';
 import { roleFacts, typeOf } from '@/core/ledger/classes';
 import { type ExchangeRole, REALISED_APART, REALISED_TOGETHER } from '@/core/chart/exchange';

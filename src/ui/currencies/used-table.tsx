@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { switchOff } from '@/actions/currencies';
-import type { UsedRate } from '@/actions/stage-views';
+import { switchOff } from '@/actions/currencies/commands';
+import type { UsedRate } from '@/actions/currencies/views';
 import { convert } from '@/core/money/convert';
 import { minorDigits } from '@/core/money/currency';
 import { readEntry } from '@/core/money/entry';

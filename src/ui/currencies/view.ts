@@ -1,3 +1,3 @@
-import type { currenciesView } from '@/actions/stage-views';
+import type { currenciesView } from '@/actions/currencies/views';
 
 export type CurrenciesView = NonNullable<Awaited<ReturnType<typeof currenciesView>>>;

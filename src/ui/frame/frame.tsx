@@ -1,6 +1,6 @@
 import { Go } from '../parts/go';
 import type { ReactNode } from 'react';
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import type { StageId } from '@/core/proof/stage-ids';
 import { day } from '../parts/names';
 import { DropAnywhere } from '../papers/drop-anywhere';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState, useSyncExternalStore } from 'react';
-import type { FrameView } from '@/actions/frame-view';
-import type { OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame/views';
+import type { OpeningRowView } from '@/actions/openings/views';
 import { type AccountId, called } from '@/core/chart/account';
 import { NIL } from '@/core/money/minor';
 import { closeResults } from '@/core/openings/closing';

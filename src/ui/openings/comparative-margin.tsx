@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import type { comparativesView } from '@/actions/comparatives-view';
+import type { comparativesView } from '@/actions/openings/comparatives-view';
 import { called } from '@/core/chart/account';
 import { isResult, typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, sum } from '@/core/money/minor';

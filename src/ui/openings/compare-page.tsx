@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { compareView } from '@/actions/views';
+import type { compareView } from '@/actions/openings/views';
 import { plural } from '@/core/base/result';
 import { totalsOf } from '@/core/ledger/level';
 import { Frame, MarginPart } from '../frame/frame';

@@ -1,7 +1,7 @@
 'use client';
 
-import type { FrameView } from '@/actions/frame-view';
-import type { WhyAccount } from '@/actions/why-view';
+import type { FrameView } from '@/actions/frame/views';
+import type { WhyAccount } from '@/actions/openings/why-view';
 import type { AccountId } from '@/core/chart/account';
 import { called } from '@/core/chart/account';
 import { abs } from '@/core/money/minor';

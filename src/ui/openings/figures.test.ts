@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Saved } from '@/actions/figures';
+import type { Saved } from '@/actions/openings/figures';
 import { accountId } from '@/core/chart/account';
 import { type Minor, minor } from '@/core/money/minor';
 import { totalsOf } from '@/core/ledger/level';

@@ -1,5 +1,5 @@
-import type { Clash, Saved } from '@/actions/figures';
-import type { OpeningRowView } from '@/actions/views';
+import type { Clash, Saved } from '@/actions/openings/figures';
+import type { OpeningRowView } from '@/actions/openings/views';
 import type { AccountId } from '@/core/chart/account';
 import { type Minor, NIL } from '@/core/money/minor';
 import type { Part } from '@/core/openings/foreign';

@@ -1,6 +1,6 @@
 import { memo, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
-import type { FrameView } from '@/actions/frame-view';
-import type { OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame/views';
+import type { OpeningRowView } from '@/actions/openings/views';
 import type { AccountId } from '@/core/chart/account';
 import { type Minor, NIL } from '@/core/money/minor';
 import { writtenParts } from '@/core/openings/in-currency';

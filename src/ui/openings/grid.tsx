@@ -12,8 +12,8 @@ import {
   useState,
 } from 'react';
 import { toast } from 'sonner';
-import type { FrameView } from '@/actions/frame-view';
-import type { OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame/views';
+import type { OpeningRowView } from '@/actions/openings/views';
 import type { AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/ledger/classes';
 import type { Minor } from '@/core/money/minor';

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { FrameView } from '@/actions/frame-view';
-import type { OpeningRate, OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame/views';
+import type { OpeningRate, OpeningRowView } from '@/actions/openings/views';
 import { type AccountId, accountId, called } from '@/core/chart/account';
 import { normalSide } from '@/core/ledger/classes';
 import { readEntry } from '@/core/money/entry';

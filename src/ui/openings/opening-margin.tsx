@@ -3,8 +3,8 @@
 import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
 import { plural } from '@/core/base/result';
-import type { FrameView } from '@/actions/frame-view';
-import type { BehindView, OpeningRowView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame/views';
+import type { BehindView, OpeningRowView } from '@/actions/openings/views';
 import { called } from '@/core/chart/account';
 import { classFacts } from '@/core/ledger/classes';
 import { accountFault } from '@/core/openings/account-fault';

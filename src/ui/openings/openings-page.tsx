@@ -2,7 +2,7 @@
 
 import { Go } from '../parts/go';
 import { useEffect, useMemo, useState } from 'react';
-import type { openingsView } from '@/actions/views';
+import type { openingsView } from '@/actions/openings/views';
 import { type AccountId, accountId } from '@/core/chart/account';
 import { type Columns, rowsIn } from '@/core/money/columns';
 import type { SheetMoney } from '@/core/openings/sheet';

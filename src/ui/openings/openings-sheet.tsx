@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import type { FrameView } from '@/actions/frame-view';
-import type { BehindView, OpeningRowView, openingsView } from '@/actions/views';
+import type { FrameView } from '@/actions/frame/views';
+import type { BehindView, OpeningRowView, openingsView } from '@/actions/openings/views';
 import { type AccountId, accountId, called } from '@/core/chart/account';
 import { type Minor, NIL, sum } from '@/core/money/minor';
 import { filledTwice } from '@/core/openings/filled-twice';

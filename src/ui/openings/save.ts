@@ -1,4 +1,4 @@
-import type { Saved } from '@/actions/figures';
+import type { Saved } from '@/actions/openings/figures';
 import { fromWire, toWire } from '@/core/money/wire';
 import type { Result } from '@/core/base/result';
 import type { Save } from './figures';

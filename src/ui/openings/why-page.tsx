@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { addAccount } from '@/actions/chart';
-import type { WhyAccount, whyView } from '@/actions/why-view';
+import { addAccount } from '@/actions/chart/commands';
+import type { WhyAccount, whyView } from '@/actions/openings/why-view';
 import { called } from '@/core/chart/account';
 import { type Minor, NIL, abs, add, minor, sum } from '@/core/money/minor';
 import { columnOff, difference, totalsOf } from '@/core/ledger/level';

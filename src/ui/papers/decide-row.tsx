@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { changeAccount } from '@/actions/chart';
-import { decideRows } from '@/actions/paper-decisions';
-import type { FrameView } from '@/actions/frame-view';
-import type { RowView } from '@/actions/paper-view';
+import { changeAccount } from '@/actions/chart/commands';
+import { decideRows } from '@/actions/papers/decisions';
+import type { FrameView } from '@/actions/frame/views';
+import type { RowView } from '@/actions/papers/views';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type Classification, typeOf } from '@/core/ledger/classes';
 import type { Decision } from '@/core/openings/takeover';

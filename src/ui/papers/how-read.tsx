@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { readAs, readFrom } from '@/actions/papers';
-import type { FrameView } from '@/actions/frame-view';
-import type { PaperView } from '@/actions/paper-view';
+import { readAs, readFrom } from '@/actions/papers/commands';
+import type { FrameView } from '@/actions/frame/views';
+import type { PaperView } from '@/actions/papers/views';
 import { NUMBER_STYLES, type NumberStyle } from '@/core/money/number-style';
 import { ARRANGEMENTS, type Arrangement } from '@/core/papers/arrange';
 import { COLUMN_ROLES, type ColumnRole } from '@/core/papers/header';

@@ -2,8 +2,8 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type CSSProperties, type KeyboardEvent, useEffect, useMemo, useRef } from 'react';
-import type { FrameView } from '@/actions/frame-view';
-import type { RowView } from '@/actions/paper-view';
+import type { FrameView } from '@/actions/frame/views';
+import type { RowView } from '@/actions/papers/views';
 import { type Account, called } from '@/core/chart/account';
 import type { Match } from '@/core/openings/match';
 import { ROW_FILTERS } from '@/core/openings/paper-list';

@@ -1,5 +1,5 @@
 import { Go } from '../parts/go';
-import type { papersView } from '@/actions/views';
+import type { papersView } from '@/actions/openings/views';
 import { plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
 import { moment } from '../parts/names';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { printedPage } from '@/actions/paper-rows';
+import { printedPage } from '@/actions/papers/rows';
 import type { Place } from '@/core/base/table';
 import type { PrintedPage } from '@/core/files/pdf-page';
 import { type Problem, plural } from '@/core/base/result';

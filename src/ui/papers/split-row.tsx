@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { FrameView } from '@/actions/frame-view';
+import type { FrameView } from '@/actions/frame/views';
 import { type Account, called } from '@/core/chart/account';
 import { readEntry } from '@/core/money/entry';
 import { type Minor, NIL, subtract, sum } from '@/core/money/minor';

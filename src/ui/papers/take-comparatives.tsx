@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { takeComparatives } from '@/actions/comparatives';
-import type { PaperView } from '@/actions/paper-view';
+import { takeComparatives } from '@/actions/openings/comparatives';
+import type { PaperView } from '@/actions/papers/views';
 import { type Problem, plural } from '@/core/base/result';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { bringPaper } from '@/actions/papers';
+import type { bringPaper } from '@/actions/papers/commands';
 import { MOST_BYTES } from '@/core/files/limits';
 import { type Problem, plural } from '@/core/base/result';
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { paperRows } from '@/actions/paper-rows';
-import type { PaperView, RowPage, RowView } from '@/actions/paper-view';
+import { paperRows } from '@/actions/papers/rows';
+import type { PaperView, RowPage, RowView } from '@/actions/papers/views';
 import { PAGE_ROWS, type RowFilter } from '@/core/openings/paper-list';
 
 export interface Rows {

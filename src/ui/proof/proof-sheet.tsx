@@ -1,6 +1,6 @@
 import { Go } from '../parts/go';
 import { Check, CircleHelp, type LucideIcon, OctagonX, TriangleAlert } from 'lucide-react';
-import type { proofView } from '@/actions/views';
+import type { proofView } from '@/actions/openings/views';
 import type { Place, Severity } from '@/core/proof/check';
 import { type CheckResult, blockers, verdict } from '@/core/proof/checks';
 import { plural } from '@/core/base/result';

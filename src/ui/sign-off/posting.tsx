@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings';
+import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings/posting';
 import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';

@@ -1,5 +1,5 @@
 import { Go } from '../parts/go';
-import type { signOffView } from '@/actions/views';
+import type { signOffView } from '@/actions/openings/views';
 import { blockers, verdict } from '@/core/proof/checks';
 import { totalsOf } from '@/core/ledger/level';
 import { STATEMENT_KINDS, STATEMENT_TITLES } from '@/core/statements/statements';

@@ -1,4 +1,4 @@
-import type { LetterheadView } from '@/actions/stage-views';
+import type { LetterheadView } from '@/actions/company/views';
 
 /** The heading that every report carries: logo, name, address, numbers. With pre-printed paper it leaves its room blank in print. */
 export const Letterhead = ({ books, head }: { readonly books: number; readonly head: LetterheadView }) => {

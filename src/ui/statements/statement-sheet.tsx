@@ -1,5 +1,5 @@
 import { Go } from '../parts/go';
-import type { statementView } from '@/actions/views';
+import type { statementView } from '@/actions/openings/views';
 import type { DateStyle } from '@/core/base/dates';
 import { type Minor, abs } from '@/core/money/minor';
 import {

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { companyView } from '@/actions/stage-views';
+import { companyView } from '@/actions/company/views';
 import { CompanySheet } from '@/ui/company/company-sheet';
 import { idFrom } from '@/app/parameters';
 

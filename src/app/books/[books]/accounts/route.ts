@@ -1,4 +1,4 @@
-import { commandsView } from '@/actions/views';
+import { commandsView } from '@/actions/openings/views';
 import { idFrom } from '@/app/parameters';
 
 /** Posting accounts by code and name, for the command list. */

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { calendarView } from '@/actions/stage-views';
+import { calendarView } from '@/actions/calendar/views';
 import { idFrom } from '@/app/parameters';
 import { CalendarSheet } from '@/ui/calendar/calendar-sheet';
 

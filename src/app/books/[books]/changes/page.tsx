@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { changesView } from '@/actions/changes-view';
+import { changesView } from '@/actions/changes/views';
 import { idFrom } from '@/app/parameters';
 import { ChangesPage } from '@/ui/changes/changes-page';
 

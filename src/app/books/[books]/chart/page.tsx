@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { chartView } from '@/actions/chart-views';
+import { chartView } from '@/actions/chart/views';
 import { columnsOf } from '@/core/money/columns';
 import { idFrom } from '@/app/parameters';
 import { ChartPage } from '@/ui/chart/chart-page';

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { currenciesView } from '@/actions/stage-views';
+import { currenciesView } from '@/actions/currencies/views';
 import { idFrom } from '@/app/parameters';
 import { CurrenciesSheet } from '@/ui/currencies/currencies-sheet';
 import { currencyNames } from '@/ui/parts/names';

@@ -1,5 +1,5 @@
-import { setLogo } from '@/actions/company';
-import { logoFile } from '@/actions/company-files';
+import { setLogo } from '@/actions/company/commands';
+import { logoFile } from '@/actions/company/files';
 import { bounded, namedUpload } from '@/app/upload';
 import { idFrom } from '@/app/parameters';
 

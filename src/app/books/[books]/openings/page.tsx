@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { openingsView } from '@/actions/views';
+import { openingsView } from '@/actions/openings/views';
 import { columnsOf } from '@/core/money/columns';
 import { idFrom } from '@/app/parameters';
 import { OpeningsPage } from '@/ui/openings/openings-page';

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { papersView } from '@/actions/views';
+import { papersView } from '@/actions/openings/views';
 import { idFrom } from '@/app/parameters';
 import { PapersSheet } from '@/ui/papers/papers-sheet';
 

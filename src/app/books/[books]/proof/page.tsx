@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { proofView } from '@/actions/views';
+import { proofView } from '@/actions/openings/views';
 import { idFrom } from '@/app/parameters';
 import { ProofSheet } from '@/ui/proof/proof-sheet';
 

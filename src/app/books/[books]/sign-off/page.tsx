@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { signOffView } from '@/actions/views';
+import { signOffView } from '@/actions/openings/views';
 import { idFrom } from '@/app/parameters';
 import { SignOffPage } from '@/ui/sign-off/sign-off-page';
 

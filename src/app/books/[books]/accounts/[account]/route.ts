@@ -1,4 +1,4 @@
-import { accountStory } from '@/actions/account-story';
+import { accountStory } from '@/actions/chart/account-story';
 import { idFrom } from '@/app/parameters';
 import { toWire } from '@/core/money/wire';
 

@@ -1,4 +1,4 @@
-import { exportCalendar, readCalendarFile } from '@/actions/calendar-file';
+import { exportCalendar, readCalendarFile } from '@/actions/calendar/file';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 import { bounded, namedUpload } from '@/app/upload';

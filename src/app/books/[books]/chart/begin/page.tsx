@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { beginView } from '@/actions/chart-views';
+import { beginView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { BeginPage } from '@/ui/chart/begin-page';
 

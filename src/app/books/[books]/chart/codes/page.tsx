@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { codesView } from '@/actions/chart-views';
+import { codesView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { CodesPage } from '@/ui/chart/codes-page';
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { copyView } from '@/actions/chart-views';
+import { copyView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { CopyPage } from '@/ui/chart/copy-page';
 

@@ -1,4 +1,4 @@
-import { exportChart, isChartFormat } from '@/actions/chart-views';
+import { exportChart, isChartFormat } from '@/actions/chart/views';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { moneyView } from '@/actions/chart-views';
+import { moneyView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { MoneyPage } from '@/ui/chart/money-page';
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { chartPrintView } from '@/actions/chart-views';
+import { chartPrintView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { PrintedChart } from '@/ui/chart/printed-chart';
 

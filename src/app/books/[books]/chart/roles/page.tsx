@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { chartRolesView } from '@/actions/chart-views';
+import { chartRolesView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { ByRole } from '@/ui/chart/by-role';
 

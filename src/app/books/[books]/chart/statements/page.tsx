@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { chartStatementsView } from '@/actions/chart-views';
+import { chartStatementsView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { AsStatements } from '@/ui/chart/as-statements';
 

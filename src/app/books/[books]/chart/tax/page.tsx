@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { taxView } from '@/actions/chart-views';
+import { taxView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { TaxPage } from '@/ui/chart/tax-page';
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { tidyView } from '@/actions/chart-views';
+import { tidyView } from '@/actions/chart/views';
 import { idFrom } from '@/app/parameters';
 import { TidyPage } from '@/ui/chart/tidy-page';
 

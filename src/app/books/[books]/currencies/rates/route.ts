@@ -1,4 +1,4 @@
-import { bringRates, exportRates, ratesLimit } from '@/actions/rates-in';
+import { bringRates, exportRates, ratesLimit } from '@/actions/currencies/rates-in';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 import { guarded } from '@/app/guard';

@@ -1,4 +1,4 @@
-import { exportAuditFile } from '@/actions/export';
+import { exportAuditFile } from '@/actions/statements/export';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { comparativesView } from '@/actions/comparatives-view';
+import { comparativesView } from '@/actions/openings/comparatives-view';
 import { idFrom } from '@/app/parameters';
 import { ComparativesPage } from '@/ui/openings/comparatives-page';
 

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { compareView } from '@/actions/views';
+import { compareView } from '@/actions/openings/views';
 import { idFrom } from '@/app/parameters';
 import { ComparePage } from '@/ui/openings/compare-page';
 

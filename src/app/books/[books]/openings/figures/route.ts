@@ -1,4 +1,4 @@
-import { saveFigures } from '@/actions/figures';
+import { saveFigures } from '@/actions/openings/figures';
 import { guarded } from '@/app/guard';
 import { idFrom } from '@/app/parameters';
 import { sentValue } from '@/app/upload';

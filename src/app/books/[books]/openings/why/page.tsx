@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { whyView } from '@/actions/why-view';
+import { whyView } from '@/actions/openings/why-view';
 import { idFrom } from '@/app/parameters';
 import { WhyPage } from '@/ui/openings/why-page';
 

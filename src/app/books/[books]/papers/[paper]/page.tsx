@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { paperView } from '@/actions/paper-view';
+import { paperView } from '@/actions/papers/views';
 import { idFrom } from '@/app/parameters';
 import { PaperPage } from '@/ui/papers/paper-page';
 

@@ -1,4 +1,4 @@
-import { bringPaper, paperLimit } from '@/actions/bring';
+import { bringPaper, paperLimit } from '@/actions/papers/bring';
 import { idFrom } from '@/app/parameters';
 import { guarded } from '@/app/guard';
 import { bounded, namedUpload } from '@/app/upload';

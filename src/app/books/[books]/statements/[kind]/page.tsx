@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
-import { isStatementKind } from '@/actions/export';
-import { statementView } from '@/actions/views';
+import { isStatementKind } from '@/actions/statements/export';
+import { statementView } from '@/actions/openings/views';
 import { idFrom } from '@/app/parameters';
 import { StatementSheet } from '@/ui/statements/statement-sheet';
 

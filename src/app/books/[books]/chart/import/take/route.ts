@@ -1,4 +1,4 @@
-import { accountsLimit, rememberedMapping, takeAccounts } from '@/actions/chart-import';
+import { accountsLimit, rememberedMapping, takeAccounts } from '@/actions/chart/import';
 import { idFrom } from '@/app/parameters';
 import { guarded } from '@/app/guard';
 import { bounded, namedUpload } from '@/app/upload';

@@ -1,4 +1,4 @@
-import { exportComparison, isFileFormat } from '@/actions/export';
+import { exportComparison, isFileFormat } from '@/actions/statements/export';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

@@ -1,4 +1,4 @@
-import { paperFile } from '@/actions/paper-view';
+import { paperFile } from '@/actions/papers/views';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

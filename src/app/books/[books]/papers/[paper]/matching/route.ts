@@ -1,4 +1,4 @@
-import { exportMatching, isFileFormat } from '@/actions/export';
+import { exportMatching, isFileFormat } from '@/actions/statements/export';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

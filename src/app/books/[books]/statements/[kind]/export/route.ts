@@ -1,4 +1,4 @@
-import { exportStatement, isFileFormat, isStatementKind } from '@/actions/export';
+import { exportStatement, isFileFormat, isStatementKind } from '@/actions/statements/export';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 

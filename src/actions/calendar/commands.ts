@@ -1,0 +1,147 @@
+'use server';
+
+import { z } from 'zod';
+import { moveProblems, oldRecordProblems } from '@/core/calendar/cutover';
+import { writeDate } from '@/core/base/dates';
+import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
+import { isRegular } from '@/core/calendar/year';
+import { clash, fail, ok, problem } from '@/core/base/result';
+import { updateCutover } from '@/store/books';
+import { setPeriodStates } from '@/store/calendar';
+import { record } from '@/store/history';
+import { hasPosted } from '@/store/journals';
+import { currentSet } from '@/store/openings';
+import { booksAction } from '../kernel/action';
+import { draw, standing } from './draw';
+import { isoDate, maybeDate, yearSchema } from './schemas';
+import { id, int4, text } from '../kernel/inputs';
+
+/**
+ * Puts a range of periods into a state: all of those that may change, or none. Closing says what is unfinished and wants a
+ * second press; unlocking wants a reason.
+ */
+export const setPeriods = booksAction(
+  'setPeriods',
+  'calendar.change',
+  {
+    periods: z.array(id).min(1, 'Choose at least one period.').max(5000),
+    state: z.enum(PERIOD_STATES),
+    why: text(200).trim().default(''),
+    evenIfUnfinished: z.boolean().default(false),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const all = (await standing(context)).flatMap((year) => year.periods);
+    const wanted = new Set(input.periods);
+    const chosen = all.filter((period) => wanted.has(period.id));
+    if (chosen.length !== wanted.size)
+      return fail(
+        problem('period.unknown', 'One of these periods is not in these books any more. Load the page again.'),
+      );
+    const changed = changeStates(chosen, input.state, books.cutover, input.why);
+    if (!changed.ok) return changed;
+    if ((input.state === 'closed' || input.state === 'locked') && !input.evenIfUnfinished) {
+      const set = await currentSet(tx, books.id);
+      const openingsPosted = await hasPosted(tx, books.id);
+      const unfinished = unfinishedIn(changed.value, {
+        cutover: books.cutover,
+        openingsPosted,
+        correctionOpen: openingsPosted && set?.state === 'draft',
+      });
+      if (unfinished.length > 0) return fail(...unfinished.map((message) => problem('period.unfinished', message)));
+    }
+    await setPeriodStates(
+      tx,
+      books.id,
+      changed.value.map(({ id }) => ({ id, state: input.state })),
+    );
+    await record(
+      tx,
+      books.id,
+      'period',
+      changed.value.map(({ id }) => id),
+      `${input.state}${input.why === '' ? '' : `: ${input.why}`}`,
+      actor.person,
+      now,
+    );
+    return ok({ changed: changed.value.length });
+  },
+);
+
+/**
+ * Puts a whole calendar in the place of the one that stands, once it keeps every law of `redraw`. `revision` is the one that
+ * was shown; if the calendar changed meanwhile, nothing is overwritten.
+ */
+export const drawCalendar = booksAction(
+  'drawCalendar',
+  'calendar.change',
+  {
+    revision: int4,
+    years: z.array(yearSchema).min(1, 'The books need a fiscal year.').max(150, 'A calendar has at most 150 years.'),
+  },
+  async (context, input) => {
+    if (input.revision !== context.books.calendarRevision)
+      return fail(
+        problem(
+          'calendar.changed',
+          'Somebody changed the calendar meanwhile. Load the page again; nothing of yours was stored.',
+        ),
+      );
+    return draw(context, input.years);
+  },
+);
+
+/**
+ * Moves the cutover date, where it may move, and keeps the old system's dates.
+ */
+export const moveCutover = booksAction(
+  'moveCutover',
+  'calendar.change',
+  { cutover: isoDate, completeUntil: maybeDate, trialBalance: maybeDate, was: isoDate },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    if (!input.was.equals(books.cutover))
+      return fail(
+        clash('cutover.changed', 'The cutover date', writeDate(books.cutover), writeDate(input.cutover), 'cutover'),
+      );
+    const years = await standing(context);
+    const moves = !input.cutover.equals(books.cutover);
+    if (moves) {
+      const posted = await hasPosted(tx, books.id);
+      const open = (await currentSet(tx, books.id))?.state === 'draft';
+      const wrong = moveProblems(
+        years.map((year) => ({ ...year, periods: year.periods.filter(isRegular) })),
+        books.cutover,
+        input.cutover,
+        !posted ? 'draft' : open ? 'correction' : 'posted',
+      );
+      if (wrong.length > 0) return fail(...wrong);
+    }
+    await updateCutover(tx, books.id, input);
+    if (moves) {
+      const periods = years.flatMap((year) => year.periods);
+      const states = statesAfterMove(periods, books.cutover, input.cutover);
+      const changed = periods.flatMap(({ id, state }, at) => {
+        const next = states[at] ?? state;
+        return next === state ? [] : [{ id, state: next }];
+      });
+      await setPeriodStates(tx, books.id, changed);
+      await record(
+        tx,
+        books.id,
+        'calendar',
+        [books.id],
+        `Cutover date ${writeDate(books.cutover)} → ${writeDate(input.cutover)}`,
+        actor.person,
+        now,
+      );
+    }
+    const old = [
+      ...(input.completeUntil === undefined ? [] : [`old records complete until ${writeDate(input.completeUntil)}`]),
+      ...(input.trialBalance === undefined ? [] : [`trial balance of ${writeDate(input.trialBalance)}`]),
+    ];
+    if (old.length > 0 && !moves)
+      await record(tx, books.id, 'calendar', [books.id], `Old system: ${old.join(', ')}`, actor.person, now);
+    return ok({ notes: oldRecordProblems(input.cutover, input).map((one) => one.message) });
+  },
+);

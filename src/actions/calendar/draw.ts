@@ -1,0 +1,51 @@
+import { type WantedYear, redraw } from '@/core/calendar/redraw';
+import { isRegular } from '@/core/calendar/year';
+import { type Result, ok, plural } from '@/core/base/result';
+import {
+  type StoredYear,
+  bumpCalendar,
+  deleteYears,
+  insertYear,
+  postedPeriods,
+  renameYear,
+  yearsOf,
+} from '@/store/calendar';
+import { record } from '@/store/history';
+import type { BooksContext } from '../kernel/action';
+
+export const standing = async ({ tx, books }: BooksContext): Promise<readonly StoredYear[]> =>
+  (await yearsOf(tx, [books.id])).get(books.id) ?? [];
+
+/** Puts a whole calendar in the place of the one that stands, in the transaction of an action. */
+export const draw = async (
+  context: BooksContext,
+  years: readonly WantedYear[],
+): Promise<Result<{ readonly years: number }>> => {
+  const { tx, books, actor, now } = context;
+  const old = await standing(context);
+  const drawn = redraw(old, years, { cutover: books.cutover, posted: await postedPeriods(tx, books.id) });
+  if (!drawn.ok) return drawn;
+  const { remove, rename, insert } = drawn.value;
+  await deleteYears(tx, books.id, remove);
+  for (const { id, year, regular } of rename) await renameYear(tx, books.id, id, year, regular);
+  for (const year of insert) await insertYear(tx, books.id, year);
+  await bumpCalendar(tx, books.id);
+  const gone = old.filter((year) => !years.some((one) => one.id === year.id)).map((year) => year.name);
+  const made = insert.map((year) => `${year.name} in ${plural(year.periods.filter(isRegular).length, 'period')}`);
+  await record(
+    tx,
+    books.id,
+    'calendar',
+    [books.id],
+    [
+      ...(made.length > 0
+        ? [`Drawn: ${made.slice(0, 5).join(', ')}${made.length > 5 ? ` and ${made.length - 5} more` : ''}`]
+        : []),
+      ...(gone.length > 0 ? [`Taken away: ${gone.join(', ')}`] : []),
+      ...(made.length + gone.length === 0 ? ['Names, codes or adjustment periods changed'] : []),
+    ].join('. '),
+    actor.person,
+    now,
+  );
+  return ok({ years: years.length });
+};

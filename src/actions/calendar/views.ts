@@ -1,0 +1,53 @@
+import type { PeriodState } from '@/core/calendar/states';
+import type { PeriodKind, YearPlan } from '@/core/calendar/year';
+import { isResult, typeOf } from '@/core/ledger/classes';
+import { postedPeriods } from '@/store/calendar';
+import { happenings } from '@/store/history';
+import { page } from '../frame/views';
+
+export interface PeriodView {
+  readonly id: number;
+  readonly kind: PeriodKind;
+  readonly code: string;
+  readonly name: string;
+  readonly start: string;
+  readonly end: string;
+  readonly state: PeriodState;
+}
+
+export interface YearView {
+  readonly id: number;
+  readonly name: string;
+  readonly start: string;
+  readonly end: string;
+  readonly plan: YearPlan;
+  readonly periods: readonly PeriodView[];
+}
+
+export const calendarView = (id: number) =>
+  page('books.see', id, async ({ tx, books, now }, state) => ({
+    years: state.years.map((year): YearView => ({
+      ...year,
+      start: year.start.toString(),
+      end: year.end.toString(),
+      periods: year.periods.map((period): PeriodView => ({
+        ...period,
+        start: period.start.toString(),
+        end: period.end.toString(),
+      })),
+    })),
+    revision: books.calendarRevision,
+    postedPeriods: [...(await postedPeriods(tx, books.id))],
+    today: now.slice(0, 10),
+    completeUntil: books.completeUntil?.toString() ?? '',
+    trialBalance: books.trialBalance?.toString() ?? '',
+    posted: state.posted,
+    correcting: state.posted && state.drafting,
+    currencies: state.currencies,
+    figures: state.amounts.size > 0,
+    results: state.accounts.some(
+      (account) => isResult(typeOf(account.classification)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
+    ),
+    history: await happenings(tx, books.id, 'calendar'),
+    periodHistory: await happenings(tx, books.id, 'period', undefined, 200),
+  }));

@@ -1,0 +1,87 @@
+'use server';
+
+import { z } from 'zod';
+import { type Deed, deedWords } from '@/core/access/deeds';
+import { may } from '@/core/access/roles';
+import type { Change, Subject } from '@/core/base/change';
+import { type Problem, fail, ok, problem } from '@/core/base/result';
+import { accountId, chartIndex, listed } from '@/core/chart/account';
+import { batchOf, changesIn } from '@/store/changes';
+import { type WritingContext, booksAction } from '../kernel/action';
+import { factsBack } from '../company/facts';
+import { standingChart } from '../frame/held-chart';
+import { takeOverBack } from '../papers/take-over-back';
+import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
+import { accountsBack, banksBack, ratesBack, taxCodesBack } from './settings-back';
+
+/** What one has to be allowed to change besides. */
+const DEED: Readonly<Record<Subject, Deed>> = {
+  figure: 'openings.change',
+  comparative: 'openings.change',
+  account: 'chart.change',
+  bank: 'chart.change',
+  'tax-code': 'chart.change',
+  company: 'company.change',
+  rate: 'currencies.change',
+};
+
+/** What is not a figure goes back as a whole or not at all. Bank details follow the accounts that come back. */
+const SETTINGS = [
+  ['account', accountsBack],
+  ['bank', banksBack],
+  ['tax-code', taxCodesBack],
+  ['company', factsBack],
+  ['rate', ratesBack],
+] as const satisfies readonly (readonly [
+  Subject,
+  (context: WritingContext, changes: readonly Change[]) => Promise<readonly Problem[]>,
+])[];
+
+const newerProblem = async (context: WritingContext, newer: readonly number[]): Promise<Problem> => {
+  const { byId } = chartIndex(await standingChart(context));
+  const accounts = newer.map((id) => byId.get(accountId(id)) ?? { code: '', name: 'an account that is gone' });
+  return problem(
+    'undo.newer',
+    `Nothing was taken back: ${listed(accounts)} ${newer.length === 1 ? 'was' : 'were'} changed since. Take back what is newer first, or take back only the others.`,
+  );
+};
+
+/**
+ * Takes a batch of the record back with a batch of its own. Where something newer stands in the way, nothing is taken back and it is
+ * said what; `leaveNewer` takes the other figures back. What was taken back can be taken back in turn.
+ */
+export const undo = booksAction(
+  'undo',
+  'changes.undo',
+  { batch: z.uuid(), leaveNewer: z.boolean().default(false) },
+  async (context, input) => {
+    const { tx, books, actor, changes: own } = context;
+    const batch = await batchOf(tx, books.id, input.batch);
+    if (batch === undefined)
+      return fail(problem('undo.unknown', 'This change is not in the record of these books. Load the page again.'));
+    if (batch.taken) return fail(problem('undo.already', 'This was taken back already. Load the page again.'));
+    if (typeof batch.about.stays === 'string') return fail(problem('undo.stays', batch.about.stays));
+    const changes = await changesIn(tx, books.id, input.batch);
+    const denied = [...new Set(changes.map(({ subject }) => DEED[subject]))].filter((deed) => !may(actor, deed));
+    if (denied.length > 0)
+      return fail(...denied.map((deed) => problem('access.denied', `You may not ${deedWords[deed]}.`)));
+    if (batch.action === 'takeOver') {
+      const back = await takeOverBack(context, Number(batch.about.paper), batch.id);
+      return back.ok ? ok({ undone: back.value.undone + back.value.removed, kept: back.value.kept }) : back;
+    }
+
+    await own.reverts(batch.id);
+    const of = (subject: Subject): readonly Change[] => changes.filter((change) => change.subject === subject);
+    const figures = await figuresBack(context, of('figure'), input.leaveNewer);
+    if (!figures.ok) return figures;
+    const comparatives: TakenBack = await comparativesBack(context, of('comparative'), input.leaveNewer);
+    const newer = [...new Set([...figures.value.newer, ...comparatives.newer])];
+    if (newer.length > 0 && !input.leaveNewer) return fail(await newerProblem(context, newer));
+    for (const [subject, back] of SETTINGS) {
+      const wrong = await back(context, of(subject));
+      if (wrong.length > 0) return fail(...wrong);
+    }
+    const kept = figures.value.newer.length + comparatives.newer.length;
+    return ok({ undone: changes.length - kept, kept });
+  },
+);

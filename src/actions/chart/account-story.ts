@@ -1,0 +1,68 @@
+import { type Account, type AccountId, chartIndex } from '@/core/chart/account';
+import { sayAccountChange } from '@/core/chart/recorded';
+import { minorDigits } from '@/core/money/currency';
+import { formatMinor } from '@/core/money/format';
+import { type Minor, abs } from '@/core/money/minor';
+import { comparativeColumns } from '@/core/openings/comparatives';
+import { sameParts, writtenParts } from '@/core/openings/in-currency';
+import { yearsOf } from '@/store/calendar';
+import { changesOf } from '@/store/changes';
+import { chartOf, keptPapers } from '@/store/chart';
+import { comparativeChanges } from '@/store/comparatives';
+import { happenings } from '@/store/history';
+import { figureChanges } from '@/store/openings';
+import { booksView } from '../kernel/action';
+
+const MOST_TOLD = 100;
+
+/** What one action changed about an account is one sentence. */
+const told = (
+  changes: Awaited<ReturnType<typeof changesOf>>,
+  chart: ReadonlyMap<AccountId, Account>,
+): readonly { readonly what: string; readonly by: string; readonly at: string }[] => {
+  const batches = new Map<string, { what: string[]; readonly by: string; readonly at: string }>();
+  for (const change of changes.toReversed()) {
+    const what = sayAccountChange(change, chart);
+    if (what === undefined) continue;
+    const known = batches.get(change.batch);
+    if (known === undefined) batches.set(change.batch, { what: [what], by: change.by, at: change.at });
+    else known.what.push(what);
+  }
+  return [...batches.values()].reverse().map(({ what, by, at }) => ({ what: what.join('; '), by, at }));
+};
+
+/** The margin for one account: what happened to it, to its figure and its comparatives, and the papers kept with it. */
+export const accountStory = (id: number, account: number) =>
+  booksView('books.see', id, async ({ tx, books }) => {
+    const years = (await yearsOf(tx, [books.id])).get(books.id) ?? [];
+    const columns = new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label]));
+    const chart = chartIndex(await chartOf(tx, books.id)).byId;
+    const say = (amount: Minor | null): string =>
+      amount === null
+        ? 'empty'
+        : `${formatMinor(abs(amount), minorDigits(books.currency), books.style)} ${amount < 0n ? 'Cr' : 'Dr'}`;
+    return {
+      changes: (await figureChanges(tx, books.id, account)).map(({ from, to, ...change }) => ({
+        ...change,
+        from: from?.amount ?? null,
+        to: to?.amount ?? null,
+        source: to?.source ?? ('typed' as const),
+        why: to?.why ?? null,
+        /** What of the figure is in foreign currencies after it, where that changed. */
+        inCurrency: sameParts(from?.parts ?? [], to?.parts ?? [])
+          ? null
+          : writtenParts({ amount: to?.amount ?? null, parts: to?.parts ?? [] }, books.style) ||
+            'no longer in a foreign currency',
+      })),
+      events: [
+        ...(await happenings(tx, books.id, 'account', account)),
+        ...told(await changesOf(tx, books.id, 'account', account, MOST_TOLD), chart),
+        ...(await comparativeChanges(tx, books.id, account)).map(({ column, from, to, paper, by, at }) => ({
+          what: `${columns.get(column) ?? `column ${String(column)}`}: ${say(from)} → ${say(to)}${paper === null ? '' : `, from ${paper}`}`,
+          by,
+          at,
+        })),
+      ].sort((one, other) => (one.at < other.at ? 1 : one.at > other.at ? -1 : 0)),
+      papers: await keptPapers(tx, books.id, account),
+    };
+  });

@@ -1,0 +1,62 @@
+import { type Answers } from '@/core/chart/composition/answers';
+import { compose } from '@/core/chart/composition/compose';
+import { fromComposed } from '@/core/chart/copy';
+import {
+  type Incoming,
+  type IncomingPlan,
+  type IncomingRules,
+  type RowChoice,
+  planIncoming,
+} from '@/core/chart/incoming';
+import { COMPOSED_SCHEME } from '@/core/chart/scheme';
+import { type Result, fail, ok, plural, problem } from '@/core/base/result';
+import { updateChartSettings } from '@/store/books';
+import { chartOf } from '@/store/chart';
+import type { WritingContext } from '../kernel/action';
+import { carryOut, incomingRules } from './edits';
+
+export interface Taken {
+  readonly counts: IncomingPlan['counts'];
+}
+
+/** Carries out what a plan for incoming accounts shows, in the transaction of an action. */
+export const takeIncoming = async (
+  context: WritingContext,
+  rows: readonly Incoming[],
+  choices: ReadonlyMap<number, RowChoice>,
+  how: Pick<IncomingRules, 'update' | 'clash'>,
+  from: string,
+): Promise<Result<Taken>> => {
+  const chart = await chartOf(context.tx, context.books.id);
+  const plan = planIncoming(chart, rows, choices, await incomingRules(context, how));
+  if (plan.edits.length === 0 && plan.banks.size === 0)
+    return fail(
+      problem(
+        'incoming.nothing',
+        plan.counts.problem > 0
+          ? `Nothing can be taken over: ${plural(plan.counts.problem, 'row')} ${plan.counts.problem === 1 ? 'has' : 'have'} a problem.`
+          : 'Nothing is to be taken over: everything is here already.',
+      ),
+    );
+  const { counts } = plan;
+  const done = await carryOut(context, plan.edits, {
+    what: `chart from ${from}: ${counts.new} new, ${counts.changes} changed`,
+    banks: plan.banks,
+  });
+  return done.ok ? ok({ counts }) : done;
+};
+
+/** Begins or extends a chart from answers, and keeps the answers. A chart that was empty also gets the scheme of codes. */
+export const beginFrom = async (
+  context: WritingContext,
+  answers: Answers,
+  choices: ReadonlyMap<number, RowChoice> = new Map(),
+  how: Pick<IncomingRules, 'update' | 'clash'> = { update: false, clash: 'keep' },
+): Promise<Result<Taken>> => {
+  const { tx, books } = context;
+  const empty = (await chartOf(tx, books.id)).length === 0;
+  const taken = await takeIncoming(context, fromComposed(compose(answers)), choices, how, 'answers');
+  if (!taken.ok && taken.problems[0]?.code !== 'incoming.nothing') return taken;
+  await updateChartSettings(tx, books.id, { answers, ...(empty ? { scheme: COMPOSED_SCHEME } : {}) });
+  return taken.ok ? taken : ok({ counts: { new: 0, changes: 0, same: 0, problem: 0, kept: 0, skipped: 0 } });
+};

@@ -1,0 +1,246 @@
+'use server';
+
+import { z } from 'zod';
+import { type AccountFields, PLAIN_ACCOUNT, accountId, called, chartIndex } from '@/core/chart/account';
+import { bankProblems, plainIban } from '@/core/chart/bank';
+import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
+import { renumber, renumberEdits } from '@/core/chart/codes';
+import { type ChartEdit, change } from '@/core/chart/edit';
+import { placedUnder } from '@/core/chart/regroup';
+import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
+import { type Problem, type Result, fail, inside, ok, plural, problem, under } from '@/core/base/result';
+import { updateChartSettings } from '@/store/books';
+import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
+import { chartOf, keepPaper } from '@/store/chart';
+import { record } from '@/store/history';
+import { findPaper } from '@/store/papers';
+import { type BooksContext, booksAction } from '../kernel/action';
+import { standingChart } from '../frame/held-chart';
+import { carryOut } from './edits';
+import { account, bank, edits, fields, scheme } from './schemas';
+import { mergeInto } from './merge';
+import { id } from '../kernel/inputs';
+
+/** Carries edits of the sheet out: all, or none with a problem for each that cannot be. */
+export const editChart = booksAction('editChart', 'chart.change', { edits }, async (context, input) => {
+  const done = await carryOut(context, input.edits);
+  return done.ok ? ok({ ids: [...done.value.ids] }) : done;
+});
+
+/** Problems of a single account, with the field alone. */
+const ofOne = (done: Result<unknown>): readonly Problem[] => (done.ok ? [] : done.problems.map(inside));
+
+const PLAIN = fields.partial({
+  currency: true,
+  contra: true,
+  active: true,
+  note: true,
+  taxCode: true,
+  origin: true,
+}).shape;
+
+export const addAccount = booksAction('addAccount', 'chart.change', PLAIN, async (context, input) => {
+  const given = Object.fromEntries(Object.entries(input).filter(([, value]) => value !== undefined));
+  const id = accountId(-1);
+  const done = await carryOut(context, [{ kind: 'add', id, account: { ...PLAIN_ACCOUNT, ...given } as AccountFields }]);
+  return done.ok ? ok({ id: done.value.ids.get(id) ?? id }) : fail(...ofOne(done));
+});
+
+const unknownAccount = fail(
+  problem('account.unknown', 'This account is not in the chart any more. Load the page again.'),
+);
+
+/** Changes any of an account's fields; what is not given stays. Under another heading it stands on that heading's statement line. */
+export const changeAccount = booksAction(
+  'changeAccount',
+  'chart.change',
+  { id: account, change: fields.partial() },
+  async (context, input) => {
+    const chart = await standingChart(context);
+    const was = chart.find(({ id }) => id === input.id);
+    if (was === undefined) return unknownAccount;
+    const given = Object.fromEntries(
+      Object.entries(input.change).filter(([, value]) => value !== undefined),
+    ) as Partial<AccountFields>;
+    const moved =
+      given.parent == null
+        ? {}
+        : placedUnder(
+            was,
+            chart.find(({ id }) => id === given.parent),
+          );
+    const done = await carryOut(context, [change(was, { ...moved, ...given })]);
+    return done.ok ? ok({}) : fail(...ofOne(done));
+  },
+);
+
+/** Deletes an account that nothing uses; otherwise says by what it is used. */
+export const removeAccount = booksAction('removeAccount', 'chart.change', { id: account }, async (context, input) => {
+  const done = await carryOut(context, [{ kind: 'remove', id: input.id }]);
+  return done.ok ? ok({}) : fail(...ofOne(done));
+});
+
+/** Merges one account into another: unposted figures move; a posted one stays on the old account, which is then inactive. */
+export const mergeAccounts = booksAction(
+  'mergeAccounts',
+  'chart.change',
+  { from: account, into: account },
+  async (context, { from, into }) => mergeInto(context, from, into),
+);
+
+/** Keeps a paper with an account in its margin, or no longer. */
+export const attachPaper = booksAction(
+  'attachPaper',
+  'chart.change',
+  { account, paper: id, keep: z.boolean() },
+  async ({ tx, books, actor, now }, input) => {
+    const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
+    const paper = await findPaper(tx, books.id, input.paper);
+    if (found === undefined || paper === undefined)
+      return fail(problem('account.unknown', 'The account or the paper is not in these books any more.'));
+    await keepPaper(tx, books.id, input.account, input.paper, input.keep);
+    await record(
+      tx,
+      books.id,
+      'account',
+      [input.account],
+      input.keep ? `paper ${paper.name} kept with it` : `paper ${paper.name} no longer kept with it`,
+      actor.person,
+      now,
+    );
+    return ok({});
+  },
+);
+
+/** Bank details of an account that holds money. */
+export const saveBank = booksAction('saveBank', 'chart.change', { account, bank }, async (context, input) => {
+  const { tx, books, actor, now } = context;
+  const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
+  if (found === undefined) return unknownAccount;
+  const details = { ...input.bank, iban: plainIban(input.bank.iban), bic: input.bank.bic.toUpperCase() };
+  const wrong = bankProblems(details);
+  if (wrong.length > 0) return fail(...wrong);
+  const twin =
+    details.iban === ''
+      ? undefined
+      : [...(await bankDetailsOf(tx, books.id))].find(([id, other]) => id !== found.id && other.iban === details.iban);
+  const holder = twin === undefined ? undefined : (await chartOf(tx, books.id)).find(({ id }) => id === twin[0]);
+  if (holder !== undefined)
+    return fail(problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, 'iban'));
+  context.changes.add(await putBankDetails(tx, books.id, new Map([[found.id, details]])));
+  await record(tx, books.id, 'account', [found.id], 'bank details changed', actor.person, now);
+  return ok({});
+});
+
+/** Several bank, cash or card accounts in one go, each with its details. */
+export const addMoneyAccounts = booksAction(
+  'addMoneyAccounts',
+  'chart.change',
+  {
+    accounts: z
+      .array(
+        z.object({
+          code: fields.shape.code,
+          name: fields.shape.name,
+          kind: z.enum(MONEY_KINDS),
+          parent: account.nullable(),
+          currency: fields.shape.currency,
+          iban: z.string().max(60),
+          number: z.string().max(100),
+        }),
+      )
+      .min(1, 'Name at least one account.')
+      .max(100),
+  },
+  async (context, input) => {
+    const problems: Problem[] = [];
+    const chart = chartIndex(await chartOf(context.tx, context.books.id));
+    const added = input.accounts.map((one, at) => {
+      const id = accountId(-1 - at);
+      const details = {
+        number: one.number.trim(),
+        iban: plainIban(one.iban),
+        bic: '',
+        alertBelow: null,
+        reconciled: one.kind !== 'cash',
+        statementDay: null,
+      };
+      problems.push(...bankProblems(details).map((wrong) => under(wrong, id)));
+      const heading = one.parent === null ? undefined : chart.byId.get(one.parent);
+      const edit: ChartEdit = { kind: 'add', id, account: moneyAccount(one, heading) };
+      return { edit, id, details };
+    });
+    if (problems.length > 0) return fail(...problems);
+    const done = await carryOut(
+      context,
+      added.map(({ edit }) => edit),
+      {
+        what: plural(added.length, 'money account') + ' added',
+        banks: new Map(added.map(({ id, details }) => [id, details])),
+      },
+    );
+    return done.ok ? ok({ added: added.length }) : done;
+  },
+);
+
+const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
+  record(tx, books.id, 'books', [books.id], what, actor.person, now);
+
+/** How codes are built, or null when they are not to be questioned. */
+export const saveScheme = booksAction(
+  'saveScheme',
+  'chart.change',
+  { scheme: scheme.nullable() },
+  async (context, input) => {
+    const given: CodeScheme | null = input.scheme;
+    const wrong = given === null ? [] : schemeProblems(given);
+    if (wrong.length > 0) return fail(...wrong);
+    await updateChartSettings(context.tx, context.books.id, { scheme: given });
+    await note(context, given === null ? 'account codes as they come' : 'the scheme of account codes changed');
+    return ok({});
+  },
+);
+
+/** Whether accounts need codes and whether they are shown. */
+export const setCodes = booksAction(
+  'setCodes',
+  'chart.change',
+  { codes: z.enum(['required', 'optional']).optional(), shown: z.boolean().optional() },
+  async (context, input) => {
+    if (input.codes === 'required') {
+      const bare = (await chartOf(context.tx, context.books.id)).filter(({ code }) => code === '');
+      const [first] = bare;
+      if (first !== undefined)
+        return fail(
+          problem(
+            'codes.missing',
+            `${plural(bare.length, 'account')} without a code stand${bare.length === 1 ? 's' : ''} in this chart, ${called(first)} among them. Give them codes first; renumbering does it at once.`,
+            'codes',
+          ),
+        );
+    }
+    await updateChartSettings(context.tx, context.books.id, {
+      ...(input.codes === undefined ? {} : { codes: input.codes }),
+      ...(input.shown === undefined ? {} : { codesShown: input.shown }),
+    });
+    if (input.codes !== undefined) await note(context, `account codes are ${input.codes}`);
+    return ok({});
+  },
+);
+
+/** New codes for a branch, as `renumber` in core lays them out; the preview is that same function. */
+export const renumberBranch = booksAction(
+  'renumberBranch',
+  'chart.change',
+  { branch: account.nullable(), start: z.string().max(20), step: z.int().min(1).max(100_000) },
+  async (context, input) => {
+    const chart = await chartOf(context.tx, context.books.id);
+    const laid = renumber(chart, input.branch, input.start, input.step);
+    if (!laid.ok) return laid;
+    const steps = renumberEdits(chart, laid.value);
+    const done = await carryOut(context, steps, {
+      what: `${plural(steps.length, 'account')} renumbered from ${input.start}`,
+    });
+    return done.ok ? ok({ changed: steps.length, steps }) : done;
+  },
+);

@@ -1,0 +1,86 @@
+import { type Kept, sameKept } from '@/core/base/kept';
+import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '@/core/company/facts';
+import { partHolds } from '@/core/chart/parts-in-use';
+import type { Part } from '@/core/company/parts';
+import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
+import type { Change } from '@/core/base/change';
+import { type Problem, problem } from '@/core/base/result';
+import { updateFact } from '@/store/books';
+import { chartOf } from '@/store/chart';
+import { currenciesOf, pairsOf } from '@/store/currencies';
+import { record } from '@/store/history';
+import type { BooksContext, WritingContext } from '../kernel/action';
+import { FACT_SCHEMAS } from './schemas';
+
+/** Rules that look at several facts at once, for the one that is about to change. */
+const together = (field: FactName, next: CompanyFacts): readonly Problem[] => {
+  switch (field) {
+    case 'taxNumber':
+      return next.taxNumber === '' ? [] : taxNumberProblems(next.taxNumber, next.country, field);
+    case 'taxFrom':
+    case 'taxFirstEnd':
+      return firstReturnProblems(next.taxFrom, next.taxFirstEnd, field);
+    default:
+      return [];
+  }
+};
+
+/** Why parts that are about to be turned off have to stay on. */
+const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Promise<readonly Problem[]> => {
+  const off = books.facts.parts.filter((part) => !next.includes(part));
+  if (off.length === 0) return [];
+  const data = {
+    accounts: await chartOf(tx, books.id),
+    taxRegistered: books.facts.taxRegistered === 'yes',
+    currencies: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
+    rates: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0),
+  };
+  return off.flatMap((part) => partHolds(part, data) ?? []);
+};
+
+/** Puts a fact in the place of the one that stands, or says why not. */
+export const putFact = async <F extends FactName>(
+  context: WritingContext,
+  field: F,
+  value: CompanyFacts[F],
+): Promise<readonly Problem[]> => {
+  const { tx, books, actor, now, changes } = context;
+  const standing = books.facts[field];
+  const next = { ...books.facts, [field]: value };
+  const wrong = [...together(field, next), ...(field === 'parts' ? await heldParts(context, next.parts) : [])];
+  if (wrong.length > 0) return wrong;
+  const stored = await updateFact(tx, books.id, field, next[field]);
+  changes.add([{ subject: 'company', id: books.id, field, from: standing as Kept, to: stored as Kept }]);
+  await record(
+    tx,
+    books.id,
+    'books',
+    [books.id],
+    `${FACT_LABELS[field]}: ${sayFact(field, standing)} → ${sayFact(field, value)}`,
+    actor.person,
+    now,
+  );
+  return [];
+};
+
+/** Facts go back to what they were; one that is another by now stands in the way. */
+export const factsBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
+  for (const { field: name, from, to } of changes) {
+    const field = FACT_NAMES.find((one) => one === name);
+    if (field === undefined) continue;
+    const standing = context.books.facts[field];
+    if (!sameKept(standing, to))
+      return [
+        problem(
+          'undo.newer',
+          `${FACT_LABELS[field]} was changed since and is now: ${sayFact(field, standing)}. Nothing was taken back.`,
+        ),
+      ];
+    const value = FACT_SCHEMAS[field].safeParse(from);
+    const wrong = value.success
+      ? await putFact(context, field, value.data)
+      : [problem('undo.fact', `${FACT_LABELS[field]} as it was is not taken any more. Change it by hand.`)];
+    if (wrong.length > 0) return wrong;
+  }
+  return [];
+};

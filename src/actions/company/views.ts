@@ -1,0 +1,36 @@
+import { companyChecklist, letterhead } from '@/core/company/facts';
+import { nextStage } from '@/core/proof/stages';
+import { type Books, logoSetAt, peopleOf } from '@/store/books';
+import type { Queryable } from '@/store/database';
+import { happenings } from '@/store/history';
+import { hasPosted } from '@/store/journals';
+import { page } from '../frame/views';
+
+export const companyView = (id: number) =>
+  page('books.see', id, async ({ tx, books, actor }, state) => {
+    const logo = await logoSetAt(tx, books.id);
+    return {
+      facts: books.facts,
+      people: await peopleOf(tx, actor.practice),
+      logo,
+      checklist: companyChecklist(books.facts, logo !== null),
+      posted: await hasPosted(tx, books.id),
+      years: state.years.map((year) => ({ name: year.name, start: year.start.toString(), end: year.end.toString() })),
+      next: nextStage(state.stages) ?? null,
+      history: await happenings(tx, books.id, 'books'),
+    };
+  });
+
+export interface LetterheadView {
+  readonly lines: readonly string[];
+  /** When the logo was set, or null. */
+  readonly logo: string | null;
+  readonly preprinted: boolean;
+}
+
+/** What reports are headed with. */
+export const letterheadOf = async (tx: Queryable, books: Books): Promise<LetterheadView> => ({
+  lines: letterhead(books.facts),
+  logo: await logoSetAt(tx, books.id),
+  preprinted: books.facts.preprinted,
+});

@@ -1,0 +1,199 @@
+'use server';
+
+import { z } from 'zod';
+import { writeDate } from '@/core/base/dates';
+import { accountId, called, chartIndex } from '@/core/chart/account';
+import { changeBaseProblems, switchOffProblems } from '@/core/chart/currency-use';
+import { roleFacts } from '@/core/ledger/classes';
+import { change } from '@/core/chart/edit';
+import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
+import { isCurrency, whyNotForNew } from '@/core/money/currency';
+import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
+import { doubtOf, rateBook } from '@/core/money/rate-book';
+import { ROUNDING_IDS } from '@/core/money/rounding';
+import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
+import { updateMoneyRules } from '@/store/books';
+import { chartOf } from '@/store/chart';
+import {
+  currenciesOf,
+  deleteCurrency,
+  isPostedIn,
+  deleteRate,
+  insertCurrency,
+  neighboursOf,
+  pairsOf,
+  putRates,
+} from '@/store/currencies';
+import { record } from '@/store/history';
+import { hasPosted } from '@/store/journals';
+import { currenciesInUse, currentAmounts } from '@/store/openings';
+import { type BooksContext, booksAction } from '../kernel/action';
+import { carryOut } from '../chart/edits';
+import { isoDate } from '../calendar/schemas';
+import { id, text } from '../kernel/inputs';
+
+const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
+
+const partOff = (books: BooksContext['books']): readonly Problem[] =>
+  books.facts.parts.includes('currencies')
+    ? []
+    : [
+        problem(
+          'currencies.off',
+          'Foreign currencies are not among the parts in use. Turn them on on the Company page.',
+        ),
+      ];
+
+const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
+  record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
+
+export const switchOn = booksAction('switchOn', 'currencies.change', { currency }, async (context, input) => {
+  const { tx, books, actor, now } = context;
+  const off = partOff(books);
+  if (off.length > 0) return fail(...off);
+  const retired = whyNotForNew(input.currency, 'foreign');
+  if (retired !== undefined) return fail(problem('currency.retired', retired, 'currency'));
+  if (input.currency === books.currency)
+    return fail(problem('currency.base', `${input.currency} is the base currency of these books.`, 'currency'));
+  if ((await currenciesOf(tx, [books.id])).get(books.id)?.includes(input.currency) === true)
+    return fail(problem('currency.on', `${input.currency} is switched on already.`, 'currency'));
+  await insertCurrency(tx, books.id, input.currency, actor.person, now);
+  await note(context, `${input.currency} switched on`);
+  return ok({});
+});
+
+/** Switches a currency off that nothing uses. */
+export const switchOff = booksAction('switchOff', 'currencies.change', { currency }, async (context, input) => {
+  const { tx, books } = context;
+  const wrong = switchOffProblems(input.currency, {
+    accounts: await chartOf(tx, books.id),
+    figures: (await currenciesInUse(tx, [books.id])).get(books.id)?.get(input.currency) ?? 0,
+    posted: await isPostedIn(tx, books.id, input.currency),
+  });
+  if (wrong.length > 0) return fail(...wrong);
+  await deleteCurrency(tx, books.id, input.currency);
+  await note(context, `${input.currency} switched off`);
+  return ok({});
+});
+
+/** Rounding rule and how old a rate may be; what is not given stays as it is. */
+export const changeMoneyRules = booksAction(
+  'changeMoneyRules',
+  'currencies.change',
+  {
+    rounding: z.enum(ROUNDING_IDS).optional(),
+    rateDays: z
+      .int('The number of days is a whole number.')
+      .min(0, 'A rate cannot be younger than the day itself; 0 means the day’s own rate only.')
+      .max(366, 'A rate of more than a year ago is no rate of that day; 366 days are the most.')
+      .optional(),
+  },
+  async (context, input) => {
+    const { tx, books } = context;
+    const rules = { rounding: input.rounding ?? books.rounding, rateDays: input.rateDays ?? books.rateDays };
+    await updateMoneyRules(tx, books.id, { ...rules, currency: books.currency });
+    await note(
+      context,
+      `Rounding ${rules.rounding.replaceAll('-', ' ')}; a rate may be ${plural(rules.rateDays, 'day')} old`,
+    );
+    return ok({});
+  },
+);
+
+/** Changes the base currency, as long as nothing is stated in it. */
+export const changeBase = booksAction('changeBase', 'currencies.change', { currency }, async (context, input) => {
+  const { tx, books } = context;
+  if (input.currency === books.currency) return ok({});
+  const wrong = changeBaseProblems(books.currency, input.currency, {
+    posted: await hasPosted(tx, books.id),
+    figures: (await currentAmounts(tx, [books.id])).get(books.id)?.amounts.size ?? 0,
+    foreign: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
+  });
+  if (wrong.length > 0) return fail(...wrong);
+  await updateMoneyRules(tx, books.id, { ...books, currency: input.currency });
+  await note(context, `Base currency ${books.currency} → ${input.currency}`);
+  return ok({});
+});
+
+/** A rate as it was typed, in either direction. A doubtful one is questioned once and wants a second press. */
+export const saveRate = booksAction(
+  'saveRate',
+  'currencies.change',
+  { date: isoDate, unit: currency, quote: currency, typed: text(60), evenIfDoubtful: z.boolean() },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const off = partOff(books);
+    const rate = readRate(input.typed, books.style, 'rate');
+    if (off.length > 0 || !rate.ok) return fail(...off, ...(rate.ok ? [] : rate.problems));
+    if (input.unit === input.quote)
+      return fail(
+        problem('rate.same', `A rate of ${input.unit} against itself says nothing. Choose two currencies.`, 'quote'),
+      );
+    const on = new Set([books.currency, ...((await currenciesOf(tx, [books.id])).get(books.id) ?? [])]);
+    if (!on.has(input.unit) && !on.has(input.quote))
+      return fail(problem('rate.unused', `Neither ${input.unit} nor ${input.quote} is in use here.`, 'unit'));
+    const date = input.date.toString();
+    const made = { date, unit: input.unit, quote: input.quote, rate: rate.value, source: 'typed' };
+    const doubt = doubtOf(rateBook(await neighboursOf(tx, books.id, [made.unit, made.quote], date)), made, books.style);
+    if (doubt !== undefined && !input.evenIfDoubtful) return fail(problem(doubt.code, doubt.message, 'rate'));
+    context.changes.add(await putRates(tx, books.id, [made], actor.person, now));
+    await note(
+      context,
+      `${rateCalled(made, books.style)} on ${writeDate(input.date)}, typed${doubt === undefined ? '' : ', kept although it was questioned'}`,
+    );
+    return ok({ rate: plainRate(rate.value) });
+  },
+);
+
+export const removeRate = booksAction(
+  'removeRate',
+  'currencies.change',
+  { date: isoDate, unit: currency, quote: currency },
+  async (context, input) => {
+    const { tx, books } = context;
+    const gone = await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString());
+    context.changes.add(gone);
+    if (gone.length === 0) return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
+    await note(context, `Rate of ${input.unit}/${input.quote} on ${writeDate(input.date)} taken away`);
+    return ok({ left: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0) });
+  },
+);
+
+/**
+ * Gives a role for exchange differences to an account, taking it from the one that has it; or takes it away. Realised
+ * differences in one account end the two for gains and losses, and the other way round.
+ */
+export const chooseExchangeAccount = booksAction(
+  'chooseExchangeAccount',
+  'currencies.change',
+  { role: z.enum(EXCHANGE_ROLES), account: id.transform(accountId).nullable() },
+  async (context, input) => {
+    const chart = await chartOf(context.tx, context.books.id);
+    const wanted = input.account === null ? undefined : chartIndex(chart).byId.get(input.account);
+    if (input.account !== null && wanted === undefined)
+      return fail(
+        problem('account.unknown', 'This account is not in the chart any more. Load the page again.', input.role),
+      );
+    if (wanted !== undefined && wanted.role !== null && wanted.role !== input.role)
+      return fail(
+        problem(
+          'account.role-other',
+          `${called(wanted)} already has the role ${roleFacts(wanted.role).label}. Choose another account.`,
+          input.role,
+        ),
+      );
+    const ended: readonly string[] = wanted === undefined ? [] : replacedBy(input.role);
+    const losing = chart.filter(
+      (account) =>
+        account.id !== wanted?.id &&
+        account.role !== null &&
+        (account.role === input.role || ended.includes(account.role)),
+    );
+    const done = await carryOut(context, [
+      ...losing.map((account) => change(account, { role: null })),
+      ...(wanted === undefined || wanted.role === input.role ? [] : [change(wanted, { role: input.role })]),
+    ]);
+    if (!done.ok) return fail(...done.problems.map(({ code, message }) => problem(code, message, input.role)));
+    return ok({});
+  },
+);

@@ -1,0 +1,71 @@
+import type { Deed } from '@/core/access/deeds';
+import { openingDate } from '@/core/calendar/cutover';
+import type { DateStyle } from '@/core/base/dates';
+import type { Colour, Purpose } from '@/core/company/facts';
+import type { LegalForm } from '@/core/company/legal-form';
+import type { Part } from '@/core/company/parts';
+import type { NumberStyle } from '@/core/money/number-style';
+import { type Totals, totalsOf } from '@/core/ledger/level';
+import type { StageState } from '@/core/proof/stages';
+import { type BooksContext, booksView } from '../kernel/action';
+import { viewState } from './held-state';
+import type { BooksState } from './state';
+
+/** What every page of a set of books shows around its sheet. Dates are ISO text, since they cross to the browser. */
+export interface FrameView {
+  readonly id: number;
+  readonly name: string;
+  readonly legalForm: LegalForm;
+  readonly country: string;
+  readonly currency: string;
+  readonly digits: number;
+  readonly style: NumberStyle;
+  readonly dates: DateStyle;
+  readonly purpose: Purpose;
+  readonly colour: Colour;
+  readonly remark: string;
+  readonly archived: boolean;
+  readonly parts: readonly Part[];
+  readonly cutover: string;
+  readonly openingDate: string;
+  readonly atYearStart: boolean;
+  readonly stages: readonly StageState[];
+  readonly totals: Totals;
+  readonly hasChart: boolean;
+}
+
+export const frameOf = (state: BooksState): FrameView => {
+  const { id, name, legalForm, country, currency, style, purpose, cutover, archived, facts } = state.books;
+  return {
+    id,
+    name,
+    legalForm,
+    country,
+    currency,
+    digits: state.digits,
+    style,
+    dates: facts.dates,
+    purpose,
+    colour: facts.colour,
+    remark: facts.remark,
+    archived,
+    parts: facts.parts,
+    cutover: cutover.toString(),
+    openingDate: openingDate(cutover).toString(),
+    atYearStart: state.atYearStart,
+    stages: state.stages,
+    totals: totalsOf(state.amounts.values()),
+    hasChart: state.accounts.length > 0,
+  };
+};
+
+/** A page inside a set of books: its frame, and what `run` adds. */
+export const page = <T extends object>(
+  may: Deed,
+  id: number,
+  run: (context: BooksContext, state: BooksState) => Promise<T> | T,
+): Promise<({ readonly frame: FrameView } & T) | undefined> =>
+  booksView(may, id, async (context) => {
+    const state = await viewState(context.tx, context.books);
+    return { frame: frameOf(state), ...(await run(context, state)) };
+  });

@@ -1,0 +1,263 @@
+import { z } from 'zod';
+import { type Deed, deedWords } from '@/core/access/deeds';
+import { may as mayDo } from '@/core/access/roles';
+import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
+import { refusedByDatabase, withoutFigures } from './database-errors';
+import { id, issueProblem } from './inputs';
+import { type Books, findBooks, raiseRevision } from '@/store/books';
+import { type Queryable, Unavailable } from '@/store/database';
+import { type Actor, actor, database, log, newId, now } from './context';
+import { chartAfter } from '../frame/held-chart';
+import { type Recorder, recorder } from './recorder';
+
+export interface Context {
+  readonly tx: Queryable;
+  readonly actor: Actor;
+  /** The one instant of this action. */
+  readonly now: string;
+  readonly newId: () => string;
+  /** Has something done once this is committed, and not where it is rolled back or run anew. */
+  readonly onCommit: (work: () => void) => void;
+}
+
+export interface BooksContext extends Context {
+  readonly books: Books;
+}
+
+/** Inside an action: also what it changes, which is written to the record as one batch when it is done. */
+export interface WritingContext extends BooksContext {
+  readonly changes: Recorder;
+}
+
+/** Carries problems out of a transaction so that it is rolled back: an action that reports a problem has stored nothing. */
+class Refused extends Error {
+  constructor(readonly problems: readonly Problem[]) {
+    super('refused');
+  }
+}
+
+/**
+ * Carries work out of a transaction that must not wait for it, such as the reading of a file: the transaction is rolled
+ * back, the work is done, and the whole is run anew, which then finds its result.
+ */
+export class Aside extends Error {
+  constructor(readonly work: () => Promise<void>) {
+    super('aside');
+  }
+}
+
+/** So often one request may leave its transaction for work: more means that what it made is gone again before it is used. */
+const MOST_ASIDE = 5;
+
+/** Runs a transaction, and anew after each piece of work that it put aside. */
+const withAsides = async <T>(run: () => Promise<T>): Promise<T> => {
+  for (let left = MOST_ASIDE; ; left -= 1)
+    try {
+      return await run();
+    } catch (error) {
+      if (!(error instanceof Aside) || left === 0) throw error;
+      await error.work();
+    }
+};
+
+const fromZod = (error: z.ZodError): Result<never> => fail(...error.issues.map((issue) => issueProblem(issue)));
+
+const denied = (may: Deed): Result<never> =>
+  fail(problem('access.denied', `You may not ${deedWords[may]}. Ask somebody of the practice who may.`));
+
+/** What is told where an action was thrown out of its transaction; nothing of it stands in the database, but for the last. */
+const thrown = (error: unknown, report: (reference: string) => void): Result<never> => {
+  if (error instanceof Refused) return fail(...error.problems);
+  const told = refusedByDatabase(error);
+  if (told !== undefined) return fail(told);
+  const reference = newId().slice(0, 8);
+  report(reference);
+  if (error instanceof Unavailable)
+    return fail(
+      error.stored === false
+        ? problem(
+            'database.away',
+            `The database did not answer, so nothing was stored. Try again; if it stays, report reference ${reference}.`,
+          )
+        : problem(
+            'database.cut',
+            `The connection to the database was cut just as this was being stored. Load the page again to see whether it was; reference ${reference}.`,
+          ),
+    );
+  return fail(
+    problem(
+      'unexpected',
+      `Something went wrong in Bathron itself, and nothing was stored. Try again; if it stays, report reference ${reference}.`,
+    ),
+  );
+};
+
+/** Ids for one action, the same ones when it is run anew. */
+const idSource = (): (() => () => string) => {
+  const made: string[] = [];
+  return () => {
+    let next = 0;
+    return () => {
+      const id = made[next] ?? newId();
+      made[next] = id;
+      next += 1;
+      return id;
+    };
+  };
+};
+
+/**
+ * The one way to write a use case: say which deed it is, parse the input, say who acts and whether they may, run everything in one
+ * transaction, give a typed result with problems as data. Where the transaction has to be run anew, it is with the same instant and
+ * the same ids. Whatever is thrown goes to the log under a reference; only the reference reaches the screen.
+ */
+export const action =
+  <Schema extends z.ZodType, T>(
+    name: string,
+    may: Deed,
+    schema: Schema,
+    run: (context: Context, input: z.output<Schema>) => Promise<Result<T>>,
+  ) =>
+  async (input: z.input<Schema>): Promise<Result<T>> => {
+    const start = performance.now();
+    let own = log.child({ action: name, books: booksIn(input) });
+    const took = (): { readonly ms: number } => ({ ms: Math.round(performance.now() - start) });
+    try {
+      const who = await actor();
+      own = own.child({ person: who.person, practice: who.practice });
+      // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
+      if (!mayDo(who, may)) {
+        own.warn({ ...took(), may }, 'not allowed');
+        return denied(may);
+      }
+      const parsed = schema.safeParse(input);
+      if (!parsed.success) return fromZod(parsed.error);
+      const open = await database();
+      const instant = now();
+      const ids = idSource();
+      let committed: (() => void)[] = [];
+      const done = await withAsides(() =>
+        open.transaction(async (tx) => {
+          committed = [];
+          const onCommit = (work: () => void): void => void committed.push(work);
+          const result = await run({ tx, actor: who, now: instant, newId: ids(), onCommit }, parsed.data);
+          if (!result.ok) throw new Refused(result.problems);
+          return result;
+        }),
+      );
+      for (const work of committed) work();
+      own.debug(took(), 'done');
+      return done;
+    } catch (error) {
+      if (error instanceof Refused)
+        own.debug({ ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
+      return thrown(error, (reference) =>
+        own.error({ ...took(), reference, err: withoutFigures(error) }, 'action failed'),
+      );
+    }
+  };
+
+const booksIn = (input: unknown): number | undefined =>
+  typeof input === 'object' && input !== null && 'books' in input && typeof input.books === 'number'
+    ? input.books
+    : undefined;
+
+const unknownBooks = fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
+
+/** Runs what changes a set of books, with a batch of the record for it. */
+export const recorded = async <T>(
+  name: string,
+  context: BooksContext,
+  run: (context: WritingContext) => Promise<Result<T>>,
+): Promise<Result<T>> => {
+  const changes = recorder(context, name);
+  const done = await run({ ...context, changes });
+  if (done.ok) await changes.write();
+  return done;
+};
+
+/** A use case inside one set of books: authorised for the actor's practice, the books locked so that two writers queue. */
+export const booksAction = <Shape extends z.ZodRawShape, T>(
+  name: string,
+  may: Deed,
+  shape: Shape,
+  run: (context: WritingContext, input: z.output<z.ZodObject<Shape>>) => Promise<Result<T>>,
+) => {
+  const inner = z.object(shape);
+  const outer = action(name, may, z.looseObject({ books: id }), async (context, { books: number, ...rest }) => {
+    const books = await findBooks(context.tx, context.actor.practice, number, true);
+    if (books === undefined) return unknownBooks;
+    const parsed = inner.safeParse(rest);
+    if (!parsed.success) return fromZod(parsed.error);
+    const done = await recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
+    if (done.ok) {
+      await raiseRevision(context.tx, number);
+      context.onCommit(chartAfter({ ...context, books }));
+    }
+    return done;
+  });
+  return (
+    input: { readonly books: number } & (keyof Shape extends never ? unknown : z.input<z.ZodObject<Shape>>),
+  ): Promise<Result<T>> => outer(input);
+};
+
+/**
+ * A use case that reads a file. `look` is authorised like any other and says in a short transaction what is to be read; the
+ * file is then read outside of any transaction, and `run` writes what was read in one of its own.
+ */
+export const fileAction = <Shape extends z.ZodRawShape, Read, T>(
+  name: string,
+  may: Deed,
+  shape: Shape,
+  look: (
+    context: BooksContext,
+    input: z.output<z.ZodObject<Shape>>,
+  ) => Promise<() => Promise<Result<Read>>> | (() => Promise<Result<Read>>),
+  run: (context: WritingContext, input: z.output<z.ZodObject<Shape>>, read: Read) => Promise<Result<T>>,
+) => {
+  const looked = booksAction(name, may, shape, async (context, input) => ok({ reading: await look(context, input) }));
+  return async (input: Parameters<typeof looked>[0]): Promise<Result<T>> => {
+    const found = await looked(input);
+    if (!found.ok) return found;
+    const read = await found.value.reading();
+    if (!read.ok) return read;
+    return booksAction(name, may, shape, (context, given) => run(context, given, read.value))(input);
+  };
+};
+
+/** What somebody asked to see who may not; the page says so in the place of what it would show. */
+export class Denied extends Error {
+  constructor(readonly may: Deed) {
+    super(`You may not ${deedWords[may]}. Ask somebody of the practice who may.`);
+  }
+}
+
+/** A view commits nothing. */
+const nothing = (): void => undefined;
+
+/** One transaction that only reads, so that all a page shows is of one moment. */
+const reading = async <T>(run: (context: Context) => Promise<T>): Promise<T> => {
+  const who = await actor();
+  const open = await database();
+  const instant = now();
+  return withAsides(() => open.view((tx) => run({ tx, actor: who, now: instant, newId, onCommit: nothing })));
+};
+
+/** Reads for a page of the practice; what it is for is said as for an action. */
+export const view = <T>(may: Deed, run: (context: Context) => Promise<T>): Promise<T> =>
+  reading((context) => {
+    if (!mayDo(context.actor, may)) throw new Denied(may);
+    return run(context);
+  });
+
+/** Reads inside one set of books; undefined when there are none for this actor, or none that they may look at so. */
+export const booksView = <T>(
+  may: Deed,
+  number: number,
+  run: (context: BooksContext) => Promise<T>,
+): Promise<T | undefined> =>
+  reading(async (context) => {
+    if (!mayDo(context.actor, may) || !id.safeParse(number).success) return undefined;
+    const books = await findBooks(context.tx, context.actor.practice, number);
+    return books === undefined ? undefined : run({ ...context, books });
+  });

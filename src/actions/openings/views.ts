@@ -1,0 +1,251 @@
+import { openingDate } from '@/core/calendar/cutover';
+import type { Account, AccountId } from '@/core/chart/account';
+import { inTreeOrder } from '@/core/chart/tree';
+import { minorDigits } from '@/core/money/currency';
+import type { Minor } from '@/core/money/minor';
+import type { Ratio } from '@/core/money/ratio';
+import { compareVersions } from '@/core/openings/compare';
+import { type Part, postingLines } from '@/core/openings/foreign';
+import { standing } from '@/core/ledger/level';
+import type { CheckResult } from '@/core/proof/checks';
+import {
+  type Statement,
+  type StatementKind,
+  balanceSheet,
+  incomeStatement,
+  trialBalance,
+} from '@/core/statements/statements';
+import { happenings } from '@/store/history';
+import { hasPosted, journalsOf, ledgerBalances, ledgerPositions } from '@/store/journals';
+import type { Source } from '@/core/openings/figure';
+import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
+import { papersOf, rowsBehind } from '@/store/papers';
+import { booksView } from '../kernel/action';
+import { page } from '../frame/views';
+import { letterheadOf } from '../company/views';
+import { openingRate, positionsOf, stateOf } from '../frame/state';
+
+export interface OpeningRowView {
+  readonly id: AccountId;
+  readonly code: string;
+  readonly name: string;
+  readonly classification: Account['classification'];
+  readonly contra: boolean;
+  readonly role: Account['role'];
+  /** The foreign currency in which all of the account is kept; null for base currency, or for several. */
+  readonly currency: string | null;
+  readonly heading: boolean;
+  readonly active: boolean;
+  readonly depth: number;
+  readonly amount: Minor | null;
+  /** What of it is in foreign currencies. */
+  readonly parts: readonly Part[];
+  readonly revision: number;
+  readonly source: Source | null;
+}
+
+export interface BehindView {
+  readonly paper: number;
+  readonly paperName: string;
+  readonly row: number;
+  readonly text: string;
+  readonly amount: Minor;
+  /** How many rows of the paper stand behind the figure; only the first ones are here. */
+  readonly of: number;
+}
+
+/** Rows of a paper told behind one figure. */
+const MOST_BEHIND = 12;
+
+/** The rate of a foreign currency on the opening date, in base currency; null where none is near enough. */
+export interface OpeningRate {
+  readonly currency: string;
+  readonly digits: number;
+  readonly ratio: Ratio | null;
+  /** The day that the rate is of. */
+  readonly of: string | null;
+}
+
+export const openingsView = (id: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const set = await currentSet(tx, books.id);
+    const lines = new Map(
+      (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
+    );
+    const papers = await papersOf(tx, books.id);
+    const names = new Map(papers.map((paper) => [paper.id, paper.name]));
+    const behind: Partial<Record<number, BehindView[]>> = {};
+    for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_BEHIND))
+      (behind[account] ??= []).push({ ...row, paperName: names.get(row.paper) ?? '' });
+    const date = openingDate(books.cutover).toString();
+    const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
+    const before = (await setsOf(tx, books.id)).find(({ version }) => version < (set?.version ?? 0));
+    return {
+      /** What stood in the version before, by account; null for the first version. */
+      before:
+        before === undefined
+          ? null
+          : Object.fromEntries(
+              (await linesOf(tx, books.id, before.id)).map(({ account, amount }) => [account, amount]),
+            ),
+      rates: state.currencies.map((currency): OpeningRate => {
+        const found = openingRate(state, currency);
+        return {
+          currency,
+          digits: minorDigits(currency),
+          ratio: found.kind === 'found' ? found.ratio : null,
+          of: found.kind === 'found' ? (found.legs[0]?.rate.date ?? date) : null,
+        };
+      }),
+      rounding: books.rounding,
+      exchange: state.accounts
+        .filter(({ role, active }) => active && (role === 'rounding' || role?.startsWith('exchange') === true))
+        .map(({ id: account, code, name }) => ({ id: account, code, name })),
+      set: set === undefined ? null : { id: set.id, version: set.version, state: set.state },
+      papers: papers.filter(({ takenAt }) => takenAt !== null).map(({ id: paper, name }) => ({ id: paper, name })),
+      behind,
+      rows: inTreeOrder(state.accounts)
+        // An inactive account is shown while a figure stands on it, so that the figure can be moved.
+        .filter(({ account }) => account.active || lines.has(account.id))
+        .map(({ account, depth }): OpeningRowView => {
+          const line = lines.get(account.id);
+          return {
+            id: account.id,
+            code: account.code,
+            name: account.name,
+            classification: account.classification,
+            contra: account.contra,
+            role: account.role,
+            currency: account.currency === books.currency ? null : account.currency,
+            heading: account.heading,
+            active: account.active,
+            depth,
+            amount: line?.amount ?? null,
+            parts: parts.get(account.id) ?? [],
+            revision: line?.revision ?? 0,
+            source: line?.source ?? null,
+          };
+        }),
+    };
+  });
+
+export const papersView = (id: number) =>
+  page('books.see', id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
+
+export const proofView = (id: number) =>
+  page('books.see', id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
+
+export const signOffView = (id: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const set = await currentSet(tx, books.id);
+    const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
+    const lines = postingLines(positionsOf(state.amounts, parts), await ledgerPositions(tx, books.id));
+    const byId = new Map(state.accounts.map((account) => [account.id, account]));
+    return {
+      proof: state.proof,
+      set: set === undefined ? null : set,
+      versions: await setsOf(tx, books.id),
+      lines: [...lines]
+        .flatMap(({ account, amount, currency, foreign }) => {
+          const found = byId.get(account);
+          return found === undefined ? [] : [{ code: found.code, name: found.name, amount, currency, foreign }];
+        })
+        .sort((a, b) => (a.code < b.code ? -1 : 1)),
+      period:
+        state.years.flatMap((year) => year.periods).find((period) => period.end.equals(openingDate(books.cutover)))
+          ?.name ?? null,
+      journals: (await journalsOf(tx, books.id)).map(({ number, description, at, by, lines: own }) => ({
+        number,
+        description,
+        at,
+        by,
+        count: own.length,
+      })),
+      history: await happenings(tx, books.id, 'openings'),
+    };
+  });
+
+/** Two versions of the opening position, account by account, with where the later figure came from. */
+export const compareView = (id: number, from: number | undefined, to: number | undefined) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const versions = await setsOf(tx, books.id);
+    const newer = versions.find(({ version }) => version === to) ?? versions[0];
+    const older =
+      versions.find(({ version }) => version === from) ??
+      versions.find(({ version }) => version < (newer?.version ?? 0)) ??
+      newer;
+    const figures = async (set: typeof newer) => (set === undefined ? [] : linesOf(tx, books.id, set.id));
+    const [was, is] = [await figures(older), await figures(newer)];
+    const names = new Map((await papersOf(tx, books.id)).map((paper) => [paper.id, paper.name]));
+    const sources = new Map(is.map((line) => [line.account, line]));
+    return {
+      versions,
+      from: older ?? null,
+      to: newer ?? null,
+      rows: compareVersions(
+        state.accounts,
+        new Map(was.map(({ account, amount }) => [account, amount])),
+        new Map(is.map(({ account, amount }) => [account, amount])),
+      ).map((row) => {
+        const line = sources.get(row.account.id);
+        return {
+          ...row,
+          why:
+            line === undefined
+              ? 'taken away'
+              : (line.why ?? (line.paper === null ? line.source : `from ${names.get(line.paper) ?? 'a paper'}`)),
+        };
+      }),
+    };
+  });
+
+/** The statements of what is posted; before the first posting, of the draft, and said so. */
+export const statementView = (id: number, kind: StatementKind) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const posted = await hasPosted(tx, books.id);
+    const balances = posted ? await ledgerBalances(tx, books.id) : standing(state.amounts);
+    const year = state.years.find(
+      (one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0,
+    );
+    const build = async (): Promise<Statement> => {
+      switch (kind) {
+        case 'trial-balance':
+          return { kind, content: trialBalance(state.accounts, balances) };
+        case 'balance-sheet':
+          return { kind, content: balanceSheet(state.accounts, balances) };
+        case 'income-statement':
+          return { kind, content: incomeStatement(state.accounts, balances) };
+        case 'journal': {
+          const byId = new Map(state.accounts.map((account) => [account.id, account]));
+          const journals = await journalsOf(tx, books.id);
+          return {
+            kind,
+            content: journals.map(({ id: _, ...journal }) => ({
+              ...journal,
+              date: journal.date.toString(),
+              lines: journal.lines.map((line) => {
+                const account = byId.get(line.account);
+                return { code: account?.code ?? '', name: account?.name ?? '', amount: line.amount };
+              }),
+            })),
+          };
+        }
+      }
+    };
+    return {
+      posted,
+      yearStart: year?.start.toString() ?? null,
+      letterhead: await letterheadOf(tx, books),
+      paperSize: books.facts.paperSize,
+      statement: await build(),
+    };
+  });
+
+/** Accounts and stages for the command list. */
+export const commandsView = (id: number) =>
+  booksView('books.see', id, async ({ tx, books }) => {
+    const state = await stateOf(tx, books);
+    return state.accounts
+      .filter((account) => !account.heading)
+      .map(({ id: account, code, name }) => ({ id: account, code, name }));
+  });

@@ -1,0 +1,186 @@
+'use server';
+
+import { createHash } from 'node:crypto';
+import { z } from 'zod';
+import { NUMBER_STYLES } from '@/core/money/number-style';
+import type { TextFormat } from '@/core/base/table';
+import { MOST_ROWS } from '@/core/files/limits';
+import { DELIMITERS, ENCODINGS, QUOTES } from '@/core/files/formats';
+import { LIKENESSES, rowsLike } from '@/core/papers/alike';
+import { ARRANGEMENTS } from '@/core/papers/arrange';
+import { choose } from '@/core/papers/chosen';
+import { COLUMN_ROLES } from '@/core/papers/header';
+import { CONVENTIONS, type Chosen } from '@/core/papers/reading';
+import { fail, ok, problem } from '@/core/base/result';
+import { chartOf } from '@/store/chart';
+import { record } from '@/store/history';
+import { forgetDecisions } from '@/store/paper-decisions';
+import { deletePaper, insertPaper, paperWithHash, saveReading } from '@/store/papers';
+import { booksAction, fileAction } from '../kernel/action';
+import { fileContent, fileName } from '../kernel/inputs';
+import { firstReading, keepFirst, proposalAround, proposalFor, readStored } from './reading';
+import { findOpen, paperId, standsIn } from './open';
+
+const hashOf = (content: Uint8Array): string => createHash('sha256').update(content).digest('hex');
+
+/** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
+export const bringPaper = fileAction(
+  'bringPaper',
+  'papers.change',
+  {
+    name: fileName,
+    content: fileContent,
+    /** Of the request that brings it: a paper given up while it was read is not stored. */
+    signal: z.instanceof(AbortSignal).optional(),
+  },
+  async (context, { content, name }) => {
+    const known = await paperWithHash(context.tx, context.books.id, hashOf(content));
+    return known === undefined ? firstReading(context, name, content) : () => Promise.resolve(ok(undefined));
+  },
+  async ({ tx, books, actor, now }, input, first) => {
+    if (input.signal?.aborted === true)
+      return fail(problem('paper.cancelled', `${input.name} was given up before it was stored.`));
+    const sha256 = hashOf(input.content);
+    const known = await paperWithHash(tx, books.id, sha256);
+    if (known !== undefined) return ok({ paper: known, known: true });
+    const paper = await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now);
+    if (first !== undefined) keepFirst(books.id, paper, first);
+    await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
+    return ok({ paper, known: false });
+  },
+);
+
+/** Another sheet, header row, or way to take the text apart: everything after it is recognised anew. */
+export const readFrom = booksAction(
+  'readFrom',
+  'papers.change',
+  {
+    paper: paperId,
+    sheet: z.int().min(0).max(1000),
+    header: z.int().min(-1).max(MOST_ROWS).optional(),
+    /** How its table lies; null for as it stands, where not said as is likeliest. */
+    arrangement: z.enum(ARRANGEMENTS).nullable().optional(),
+    format: z
+      .object({ encoding: z.enum(ENCODINGS), delimiter: z.enum(DELIMITERS), quote: z.enum(QUOTES) })
+      .partial()
+      .optional(),
+  },
+  async (context, input) => {
+    const paper = await findOpen(context, input.paper);
+    if (!paper.ok) return paper;
+    const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said<TextFormat>(input.format ?? {}) };
+    const chart = await chartOf(context.tx, context.books.id);
+    const read = await proposalFor(context, paper.value, chart, format, input.sheet, input.header, input.arrangement);
+    if (!read.ok) return read;
+    if (input.sheet >= read.value.sheets.length || (input.header ?? 0) >= read.value.height)
+      return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
+    const { reading } = read.value.recognition;
+    await saveReading(
+      context.tx,
+      context.books.id,
+      input.paper,
+      Object.keys(format).length === 0 ? reading : { ...reading, format },
+    );
+    await forgetDecisions(context.tx, context.books.id, input.paper);
+    return ok({});
+  },
+);
+
+/** Columns, number style, sign or single rows read another way; all that nobody chose is inferred again around it. */
+export const readAs = booksAction(
+  'readAs',
+  'papers.change',
+  {
+    paper: paperId,
+    change: z
+      .object({
+        /** What columns hold, by their index. */
+        columns: z.record(z.string().regex(/^\d{1,2}$/), z.enum(COLUMN_ROLES)),
+        style: z.enum(NUMBER_STYLES),
+        convention: z.enum(CONVENTIONS),
+        /** Noughts that the amounts are written without; nought for single units. */
+        scale: z.literal([0, 3, 6]),
+      })
+      .partial(),
+  },
+  async (context, input) => {
+    const paper = await findOpen(context, input.paper);
+    if (!paper.ok) return paper;
+    const chart = await chartOf(context.tx, context.books.id);
+    const stored = await readStored(context, paper.value, chart, await standsIn(context));
+    const { reading } = stored.sheet.recognition;
+    // What was taken from another paper of this shape was chosen there.
+    const { columns, style, convention } = reading;
+    const before =
+      reading.chosen ??
+      (stored.likePaper === null ? {} : { columns: Object.fromEntries(columns.entries()), style, convention });
+    const read = await proposalAround(context, paper.value, chart, {
+      ...reading,
+      chosen: choose(before, said<Chosen>(input.change)),
+    });
+    if (!read.ok) return read;
+    const { format } = reading;
+    const next = read.value.recognition.reading;
+    await saveReading(context.tx, context.books.id, input.paper, format === undefined ? next : { ...next, format });
+    return ok({});
+  },
+);
+
+/**
+ * Reads a row, or all rows like it, as an account or as none, whatever it looks like; null leaves it to what it looks like
+ * again. Says how many rows that were.
+ */
+export const readRows = booksAction(
+  'readRows',
+  'papers.change',
+  {
+    paper: paperId,
+    row: z.int().positive().max(MOST_ROWS),
+    like: z.enum(LIKENESSES).optional(),
+    as: z.boolean().nullable(),
+  },
+  async (context, input) => {
+    const paper = await findOpen(context, input.paper);
+    if (!paper.ok) return paper;
+    const chart = await chartOf(context.tx, context.books.id);
+    const { reading, rows } = (await readStored(context, paper.value, chart, await standsIn(context))).sheet
+      .recognition;
+    const row = rows[input.row - 1];
+    if (row === undefined) return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
+    const keys = new Set(
+      (input.like === undefined ? [row.row] : rowsLike(rows, row, input.like)).map((one) => String(one - 1)),
+    );
+    const { as } = input;
+    const asAccount = Object.fromEntries([
+      ...Object.entries(reading.asAccount).filter(([key]) => !keys.has(key)),
+      ...(as === null ? [] : [...keys].map((key) => [key, as] as const)),
+    ]);
+    await saveReading(context.tx, context.books.id, input.paper, { ...reading, asAccount });
+    return ok({ rows: keys.size });
+  },
+);
+
+/** Only what was said: an optional field of an input may be there as undefined. */
+const said = <T extends object>(given: { readonly [K in keyof T]?: T[K] | undefined }): Partial<T> =>
+  Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)) as Partial<T>;
+
+/** Removes a paper that nothing was taken from. */
+export const removePaper = booksAction('removePaper', 'papers.change', { paper: paperId }, async (context, input) => {
+  const paper = await findOpen(context, input.paper);
+  if (!paper.ok) return paper;
+  if (paper.value.takenAt !== null)
+    return fail(
+      problem(
+        'paper.taken',
+        `${paper.value.name} stands behind opening balances, so it is kept. Undo its take-over first.`,
+      ),
+    );
+  if (!(await deletePaper(context.tx, context.books.id, input.paper)))
+    return fail(
+      problem(
+        'paper.in-history',
+        `Figures were once taken from ${paper.value.name}, and their history names it, so it is kept.`,
+      ),
+    );
+  return ok({});
+});
