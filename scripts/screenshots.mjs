@@ -85,14 +85,7 @@ const VIEWS = [
       await page.getByText('How it is read:').click();
     },
   ],
-  [
-    'papers',
-    '/books/3/papers',
-    async (page) => {
-      await bring(page, 'juniper-trial-balance-2026-08-31.csv');
-      await page.goto(new URL('/books/3/papers', page.url()).href, { waitUntil: 'networkidle' });
-    },
-  ],
+  ['changes', '/books/1/changes', (page) => page.locator('summary').first().click()],
   ['search', '/books/1/openings/why', (page) => page.getByText(/^\d+ explanations$/).waitFor()],
   ['comparison', '/books/2/openings/compare'],
 ];

@@ -25,6 +25,8 @@ const freePort = (): Promise<number> =>
 
 export interface Cluster {
   readonly url: string;
+  /** Ends the server as an operator does who restarts it, and starts it again with the same data on the same port. */
+  readonly restart: () => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -48,6 +50,28 @@ export const startCluster = async (programs: string): Promise<Cluster> => {
   );
   if (made.status !== 0) throw new Error(`initdb: ${made.stderr}`);
   const port = await freePort();
+  const run = () => serve(programs, data, port, { ...owner, cwd: directory });
+  let server = await run();
+  return {
+    url: `postgres://bathron@127.0.0.1:${String(port)}/postgres`,
+    restart: async () => {
+      await server.end();
+      server = await run();
+    },
+    stop: async () => {
+      await server.end();
+      rmSync(directory, { recursive: true, force: true });
+    },
+  };
+};
+
+/** A server on a data directory, once it takes connections. */
+const serve = async (
+  programs: string,
+  data: string,
+  port: number,
+  options: { readonly uid?: number; readonly gid?: number; readonly cwd: string },
+): Promise<{ readonly end: () => Promise<void> }> => {
   const child = spawn(
     join(programs, 'postgres'),
     [
@@ -62,7 +86,7 @@ export const startCluster = async (programs: string): Promise<Cluster> => {
       '-c',
       'fsync=off',
     ],
-    { ...owner, cwd: directory, stdio: ['ignore', 'ignore', 'pipe'] },
+    { ...options, stdio: ['ignore', 'ignore', 'pipe'] },
   );
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   await new Promise<void>((resolve, reject) => {
@@ -74,11 +98,9 @@ export const startCluster = async (programs: string): Promise<Cluster> => {
     child.once('exit', () => reject(new Error(`postgres: ${said}`)));
   });
   return {
-    url: `postgres://bathron@127.0.0.1:${String(port)}/postgres`,
-    stop: async () => {
+    end: async () => {
       child.kill('SIGINT');
       await ended;
-      rmSync(directory, { recursive: true, force: true });
     },
   };
 };

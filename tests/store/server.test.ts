@@ -147,4 +147,16 @@ describe.skipIf(programs === undefined)('on a PostgreSQL server', () => {
     expect(codesOf(await saveTemplate({ books, name: 'Perhaps' }))).toEqual(['database.cut']);
     useDatabase(first);
   });
+
+  it('that is restarted under a running process serves its next request, and what was stored is there', async () => {
+    const [first] = open;
+    if (first === undefined || cluster === undefined) throw new Error('no server');
+    useDatabase(first);
+    const books = await newBooks({ name: 'Restarted Ltd' });
+    for (let times = 0; times < 2; times += 1) {
+      await cluster.restart();
+      expect((await chartView(books))?.frame.name).toBe('Restarted Ltd');
+      expect(codesOf(await saveTemplate({ books, name: `After restart ${String(times)}` }))).toEqual([]);
+    }
+  });
 });

@@ -60,7 +60,14 @@ export const Frame = ({
           </p>
           <p className="truncate text-xs text-ink-2">
             <span className="max-md:hidden">at {day(frame.openingDate, frame.dates)} · </span>
-            {frame.currency}
+            {frame.currency} ·{' '}
+            <Go
+              href={`/books/${String(frame.id)}/changes`}
+              className="underline decoration-rule outline-offset-[-2px] hover:decoration-ink"
+              title="What was changed, by whom, and the way back"
+            >
+              changes
+            </Go>
             {frame.purpose !== 'live' && (
               <span className="ml-1.5 border border-ochre px-1 text-ochre">{frame.purpose}</span>
             )}
@@ -84,9 +91,6 @@ export const Frame = ({
             <p className="note min-w-0 flex-1 basis-48 truncate">{about}</p>
             <div className="no-print ml-auto flex flex-wrap items-center gap-2">
               {actions}
-              <Go href={`/books/${String(frame.id)}/changes`} className="btn btn-ghost btn-xs">
-                changes
-              </Go>
               <Commands books={frame.id} keys={keys} stages={frame.stages} />
             </div>
           </div>
