@@ -1,3 +1,4 @@
+import { History } from 'lucide-react';
 import { Go } from '../parts/go';
 import type { ReactNode } from 'react';
 import type { FrameView } from '@/actions/frame/views';
@@ -57,17 +58,18 @@ export const Frame = ({
             >
               {frame.name}
             </Go>
+            <Go
+              href={`/books/${String(frame.id)}/changes`}
+              aria-label="changes"
+              title="What was changed, by whom, and the way back"
+              className="shrink-0 p-1 text-ink-2 outline-offset-[-2px] hover:text-ink"
+            >
+              <History aria-hidden className="size-3.5" />
+            </Go>
           </p>
           <p className="truncate text-xs text-ink-2">
             <span className="max-md:hidden">at {day(frame.openingDate, frame.dates)} · </span>
-            {frame.currency} ·{' '}
-            <Go
-              href={`/books/${String(frame.id)}/changes`}
-              className="underline decoration-rule outline-offset-[-2px] hover:decoration-ink"
-              title="What was changed, by whom, and the way back"
-            >
-              changes
-            </Go>
+            {frame.currency}
             {frame.purpose !== 'live' && (
               <span className="ml-1.5 border border-ochre px-1 text-ochre">{frame.purpose}</span>
             )}
