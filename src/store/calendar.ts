@@ -1,3 +1,4 @@
+import { addTo } from '@/core/base/lists';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import type { StatedPeriod, StatedYear } from '@/core/calendar/file';
 import type { PeriodState } from '@/core/calendar/states';
@@ -144,9 +145,7 @@ export const yearsOf = async (
       plan: row.plan ?? planFrom(date(row.start)),
       periods: row.periods.map((period) => ({ ...period, start: date(period.start), end: date(period.end) })),
     };
-    const years = byBooks.get(books);
-    if (years === undefined) byBooks.set(books, [year]);
-    else years.push(year);
+    addTo(byBooks, books, year);
   }
   return byBooks;
 };

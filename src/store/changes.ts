@@ -1,3 +1,4 @@
+import { addTo } from '@/core/base/lists';
 import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Kept, sameKept } from '@/core/base/kept';
 import { type Queryable, arrayText } from './database';
@@ -139,9 +140,7 @@ export const firstChanges = async (
   );
   const found = new Map<string, Change[]>();
   for (const { batch, ...change } of rows) {
-    const known = found.get(batch);
-    if (known === undefined) found.set(batch, [change]);
-    else known.push(change);
+    addTo(found, batch, change);
   }
   return found;
 };

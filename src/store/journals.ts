@@ -1,3 +1,4 @@
+import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type Minor, NIL, add } from '@/core/money/minor';
@@ -107,9 +108,7 @@ export const journalsOf = async (tx: Queryable, booksId: number): Promise<readon
   );
   const byJournal = new Map<number, Journal['lines'][number][]>();
   for (const { journal, ...line } of lines) {
-    const list = byJournal.get(journal);
-    if (list === undefined) byJournal.set(journal, [line]);
-    else list.push(line);
+    addTo(byJournal, journal, line);
   }
   return heads.map((head) => ({ ...head, date: plainDate(head.date), lines: byJournal.get(head.id) ?? [] }));
 };

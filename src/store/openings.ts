@@ -1,3 +1,4 @@
+import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import { type Minor, minor } from '@/core/money/minor';
 import { type Figure, type Origin, type Source, figureFrom, keptFigure } from '@/core/openings/figure';
@@ -87,9 +88,7 @@ export const partsOfSet = async (
   );
   const found = new Map<AccountId, Part[]>();
   for (const { account, ...part } of rows) {
-    const known = found.get(account);
-    if (known === undefined) found.set(account, [part]);
-    else known.push(part);
+    addTo(found, account, part);
   }
   return found;
 };

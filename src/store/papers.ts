@@ -1,3 +1,4 @@
+import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Remembered } from '@/core/openings/match';
@@ -126,9 +127,7 @@ export const writeTakeOver = async (
   const groups = new Map<string, TakenRow[]>();
   for (const row of rows) {
     const key = row.account === null ? `/${row.reason ?? ''}` : String(row.account);
-    const known = groups.get(key);
-    if (known === undefined) groups.set(key, [row]);
-    else known.push(row);
+    addTo(groups, key, row);
   }
   const grouped = [...groups.values()];
   const texts = (of: (own: readonly TakenRow[]) => string | number | null): string => arrayText(grouped.map(of));

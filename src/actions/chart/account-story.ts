@@ -1,10 +1,8 @@
 import { type Account, type AccountId, chartIndex } from '@/core/chart/account';
 import { sayAccountChange } from '@/core/chart/recorded';
-import { minorDigits } from '@/core/money/currency';
-import { formatMinor } from '@/core/money/format';
-import { type Minor, abs } from '@/core/money/minor';
 import { comparativeColumns } from '@/core/openings/comparatives';
 import { sameParts, writtenParts } from '@/core/openings/in-currency';
+import { said } from '@/core/openings/say-changes';
 import { yearsOf } from '@/store/calendar';
 import { changesOf } from '@/store/changes';
 import { chartOf, keptPapers } from '@/store/chart';
@@ -37,10 +35,6 @@ export const accountStory = (id: number, account: number) =>
     const years = (await yearsOf(tx, [books.id])).get(books.id) ?? [];
     const columns = new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label]));
     const chart = chartIndex(await chartOf(tx, books.id)).byId;
-    const say = (amount: Minor | null): string =>
-      amount === null
-        ? 'empty'
-        : `${formatMinor(abs(amount), minorDigits(books.currency), books.style)} ${amount < 0n ? 'Cr' : 'Dr'}`;
     return {
       changes: (await figureChanges(tx, books.id, account)).map(({ from, to, ...change }) => ({
         ...change,
@@ -58,7 +52,7 @@ export const accountStory = (id: number, account: number) =>
         ...(await happenings(tx, books.id, 'account', account)),
         ...told(await changesOf(tx, books.id, 'account', account, MOST_TOLD), chart),
         ...(await comparativeChanges(tx, books.id, account)).map(({ column, from, to, paper, by, at }) => ({
-          what: `${columns.get(column) ?? `column ${String(column)}`}: ${say(from)} → ${say(to)}${paper === null ? '' : `, from ${paper}`}`,
+          what: `${columns.get(column) ?? `column ${String(column)}`}: ${said(from, books)} → ${said(to, books)}${paper === null ? '' : `, from ${paper}`}`,
           by,
           at,
         })),

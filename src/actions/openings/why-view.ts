@@ -1,3 +1,4 @@
+import { addTo } from '@/core/base/lists';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/ledger/classes';
@@ -66,9 +67,7 @@ export const whyView = (id: number) =>
     const names = new Map(papers.map((paper) => [paper.id, paper.name]));
     const behind = new Map<AccountId, { paper: number; row: number; amount: SearchFigure['amount'] }[]>();
     for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_ROWS)) {
-      const known = behind.get(account);
-      if (known === undefined) behind.set(account, [row]);
-      else known.push(row);
+      addTo(behind, account, row);
     }
 
     const date = openingDate(books.cutover).toString();

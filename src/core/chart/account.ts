@@ -1,3 +1,4 @@
+import { addTo } from '../base/lists';
 import { type Problem, problem, quoted } from '../base/result';
 import { type AccountRole, type Classification, roleFacts, typeOf } from '../ledger/classes';
 
@@ -79,16 +80,11 @@ export const chartIndex = (chart: Iterable<Account>): ChartIndex => {
   const byCode = new Map<string, AccountId[]>();
   const byRole = new Map<AccountRole, AccountId[]>();
   const children = new Map<AccountId, AccountId[]>();
-  const push = <K>(map: Map<K, AccountId[]>, key: K, id: AccountId): void => {
-    const list = map.get(key);
-    if (list === undefined) map.set(key, [id]);
-    else list.push(id);
-  };
   for (const account of chart) {
     byId.set(account.id, account);
-    if (account.code !== '') push(byCode, account.code.toLowerCase(), account.id);
-    if (account.role !== null) push(byRole, account.role, account.id);
-    if (account.parent !== null) push(children, account.parent, account.id);
+    if (account.code !== '') addTo(byCode, account.code.toLowerCase(), account.id);
+    if (account.role !== null) addTo(byRole, account.role, account.id);
+    if (account.parent !== null) addTo(children, account.parent, account.id);
   }
   return { byId, byCode, byRole, children };
 };

@@ -1,3 +1,4 @@
+import { addTo } from '../base/lists';
 import { type Problem, problem, quoted } from '../base/result';
 import { folded } from '../base/table';
 import {
@@ -175,9 +176,7 @@ const byName = (accounts: Iterable<Account>): Map<string, Account[]> => {
   const names = new Map<string, Account[]>();
   for (const account of accounts) {
     const key = folded(account.name);
-    const list = names.get(key);
-    if (list === undefined) names.set(key, [account]);
-    else list.push(account);
+    addTo(names, key, account);
   }
   return names;
 };
@@ -259,9 +258,7 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
   for (const draft of drafts) {
     const above = parentOf(draft)?.draft;
     if (above === undefined) continue;
-    const below = children.get(above);
-    if (below === undefined) children.set(above, [draft]);
-    else below.push(draft);
+    addTo(children, above, draft);
   }
   const propose = codeSource(
     [...chart, ...drafts.filter(({ target }) => target === undefined).map(({ is }) => is)],

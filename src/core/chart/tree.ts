@@ -1,3 +1,4 @@
+import { addTo } from '../base/lists';
 import type { Account, AccountId } from './account';
 
 export interface TreeRow<A extends Account = Account> {
@@ -21,9 +22,7 @@ export const inTreeOrder = <A extends Account>(accounts: readonly A[]): readonly
   const children = new Map<AccountId | null, A[]>();
   for (const account of sorted) {
     const under = account.parent !== null && ids.has(account.parent) ? account.parent : null;
-    const siblings = children.get(under);
-    if (siblings === undefined) children.set(under, [account]);
-    else siblings.push(account);
+    addTo(children, under, account);
   }
   const rows: TreeRow<A>[] = [];
   const walk = (account: A, depth: number): void => {

@@ -1,3 +1,4 @@
+import { addTo } from '../base/lists';
 import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
 import { type Classification, normalSide, typeOf } from '../ledger/classes';
@@ -114,22 +115,17 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
   const meanings = new Map<AccountId, ReadonlySet<string>>();
   const abouts = new Map<AccountId, readonly Meant[]>();
   const plain = new Map<AccountId, string>();
-  const put = (map: Map<string, Account[]>, key: string, account: Account): void => {
-    const known = map.get(key);
-    if (known === undefined) map.set(key, [account]);
-    else known.push(account);
-  };
   for (const account of posting) {
     const name = folded(account.name);
     plain.set(account.id, name);
-    put(byName, name, account);
+    addTo(byName, name, account);
     const words = contentWords(account.name);
     meanings.set(account.id, words);
-    for (const word of words) put(byWord, word, account);
-    put(byWord, `^${name.slice(0, 4)}`, account);
+    for (const word of words) addTo(byWord, word, account);
+    addTo(byWord, `^${name.slice(0, 4)}`, account);
     const about = aboutOf(account);
     abouts.set(account.id, about);
-    for (const { concept } of about) put(byConcept, concept.id, account);
+    for (const { concept } of about) addTo(byConcept, concept.id, account);
   }
   const weight = (word: string): number => Math.log(1 + posting.length / (byWord.get(word)?.length ?? 0.5));
   const remembered = new Map(memory.map((one) => [memoryKey(one), one]));

@@ -1,3 +1,4 @@
+import { addTo } from '../../base/lists';
 import { distance } from 'fastest-levenshtein';
 import { folded } from '../../base/table';
 import { type Account, called } from '../account';
@@ -59,20 +60,15 @@ const digits = (text: string): string => text.replace(/\D/g, '');
 export const nearDuplicates: Advise = (state) => {
   const groups = new Map<string, Account[]>();
   const blocks = new Map<string, Account[]>();
-  const push = (map: Map<string, Account[]>, key: string, account: Account): void => {
-    const list = map.get(key);
-    if (list === undefined) map.set(key, [account]);
-    else list.push(account);
-  };
   const plain = new Map<Account, string>();
   for (const account of posting(state.chart)) {
     const kind = `${typeOf(account.classification)}|${account.currency ?? ''}|${String(account.contra)}`;
     const name = folded(account.name);
     plain.set(account, name);
-    push(groups, `${kind}|${bag(account.name)}`, account);
+    addTo(groups, `${kind}|${bag(account.name)}`, account);
     if (name.length >= 7) {
-      push(blocks, `${kind}|<${name.slice(0, 4)}`, account);
-      push(blocks, `${kind}|>${name.slice(-4)}`, account);
+      addTo(blocks, `${kind}|<${name.slice(0, 4)}`, account);
+      addTo(blocks, `${kind}|>${name.slice(-4)}`, account);
     }
   }
   const found = new Map<string, Advice>();

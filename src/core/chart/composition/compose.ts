@@ -1,3 +1,4 @@
+import { addTo } from '../../base/lists';
 import { type LegalForm, legalFormLabel } from '../../company/legal-form';
 import type { AccountRole, Classification } from '../../ledger/classes';
 import { type Answers, MOST_BANK_CURRENCIES, PREMISES, QUESTIONS, TRADES } from './answers';
@@ -128,9 +129,7 @@ export const compose = (answers: Answers): readonly ComposedAccount[] => {
 const inTree = (accounts: ReadonlyMap<string, ComposedAccount>): readonly ComposedAccount[] => {
   const under = new Map<string | null, ComposedAccount[]>();
   for (const account of [...accounts.values()].sort((a, b) => (a.code < b.code ? -1 : 1))) {
-    const siblings = under.get(account.parent);
-    if (siblings === undefined) under.set(account.parent, [account]);
-    else siblings.push(account);
+    addTo(under, account.parent, account);
   }
   const rows: ComposedAccount[] = [];
   const walk = (parent: string | null): void => {

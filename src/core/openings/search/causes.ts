@@ -1,3 +1,4 @@
+import { addTo } from '../../base/lists';
 import { type Classification, isResult, typeOf } from '../../ledger/classes';
 import { type Minor, NIL, minor, subtract, sum } from '../../money/minor';
 import { type Ratio, inverse, times } from '../../money/ratio';
@@ -173,9 +174,7 @@ const runs = (figures: readonly SearchFigure[], put: (at: number, parts: number,
   for (const at of order) sums.push((sums.at(-1) ?? 0n) + (figures[at]?.amount ?? 0n));
   const places = new Map<bigint, number[]>();
   sums.forEach((sum, place) => {
-    const known = places.get(sum);
-    if (known === undefined) places.set(sum, [place]);
-    else known.push(place);
+    addTo(places, sum, place);
   });
   order.forEach((at, place) => {
     const figure = figures[at];

@@ -1,3 +1,4 @@
+import { addTo } from '../../base/lists';
 import { type Minor, NIL, minor, subtract, sum } from '../../money/minor';
 import { totalsOf } from '../../ledger/level';
 import { type Candidate, candidates, causeOf, stepOf } from './causes';
@@ -162,9 +163,7 @@ const pairs = (
   );
   const byEffect = new Map<bigint, number[]>();
   weighed.forEach(({ candidate }, at) => {
-    const known = byEffect.get(candidate.effect);
-    if (known === undefined) byEffect.set(candidate.effect, [at]);
-    else known.push(at);
+    addTo(byEffect, candidate.effect, at);
   });
   let kept: Found[] = [];
   let floor = 0;

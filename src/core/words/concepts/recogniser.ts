@@ -1,3 +1,4 @@
+import { addTo } from '../../base/lists';
 import { distance } from 'fastest-levenshtein';
 import type { Side } from '../../money/minor';
 import { folded } from '../../base/folded';
@@ -81,9 +82,7 @@ const index = (() => {
   CONCEPTS.forEach(({ terms }, concept) => {
     terms.forEach((term, at) => {
       for (const word of new Set(term)) {
-        const list = postings.get(word);
-        if (list === undefined) postings.set(word, [{ concept, term: at }]);
-        else list.push({ concept, term: at });
+        addTo(postings, word, { concept, term: at });
         const seen = seenIn.get(word) ?? new Set<number>();
         seen.add(concept);
         seenIn.set(word, seen);
