@@ -40,7 +40,16 @@ export const rowsLike = (rows: readonly PaperRow[], row: PaperRow, by: Likeness)
 export const likenesses = (rows: readonly PaperRow[]): ((row: PaperRow) => Readonly<Record<Likeness, number>>) => {
   const counts = new Map<string, number>();
   const sides = new Map<boolean, number>();
-  const keyOf = (row: PaperRow, by: Likeness): string => `${by}/${String(isRead(row))}/${likenessKey(row, by)}`;
+  // Rows of one old account are many in a large paper: what they are called is looked at once.
+  const names = new Map<string, string>();
+  const nameOf = (row: PaperRow): string => {
+    const text = row.name === '' ? row.code : row.name;
+    const known = names.get(text) ?? likenessKey(row, 'name');
+    names.set(text, known);
+    return known;
+  };
+  const keyOf = (row: PaperRow, by: Likeness): string =>
+    `${by}/${String(isRead(row))}/${by === 'name' ? nameOf(row) : likenessKey(row, by)}`;
   for (const row of rows) {
     if (row.kind === 'blank') continue;
     sides.set(isRead(row), (sides.get(isRead(row)) ?? 0) + 1);

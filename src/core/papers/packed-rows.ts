@@ -38,17 +38,24 @@ const KINDS = [
 ] as const satisfies readonly PaperRow['kind'][];
 
 const textsOf = (rows: readonly PaperRow[], of: (row: PaperRow) => string): Texts => {
-  const texts = rows.map(of);
-  return { all: texts.join(''), lengths: Uint32Array.from(texts, (text) => text.length) };
+  const lengths = new Uint32Array(rows.length);
+  let all = '';
+  rows.forEach((row, at) => {
+    const text = of(row);
+    lengths[at] = text.length;
+    all += text;
+  });
+  return { all, lengths };
 };
 
-const few = <T>(rows: readonly PaperRow[], of: (row: PaperRow) => T | undefined): ReadonlyMap<number, T> =>
-  new Map(
-    rows.flatMap((row, at): [number, T][] => {
-      const found = of(row);
-      return found === undefined ? [] : [[at, found]];
-    }),
-  );
+const few = <T>(rows: readonly PaperRow[], of: (row: PaperRow) => T | undefined): ReadonlyMap<number, T> => {
+  const found = new Map<number, T>();
+  rows.forEach((row, at) => {
+    const value = of(row);
+    if (value !== undefined) found.set(at, value);
+  });
+  return found;
+};
 
 /** `unpackRows(packRows(rows))` are the rows again. Amounts are within what a balance may be, so they fit 64 bits. */
 export const packRows = (rows: readonly PaperRow[]): PackedRows => ({

@@ -12,6 +12,9 @@ export interface ReadingLimits {
   readonly megabytes: number;
   readonly megabytesForLarge: number;
   readonly largeFrom: number;
+  /** Of that, for what has just been made; more of it means fewer looks for what is not needed any more. */
+  readonly young: number;
+  readonly youngForLarge: number;
   /** Files read at once; of large ones, one. */
   readonly threads: number;
   /** Files that wait for their turn. */
@@ -24,6 +27,8 @@ export const READING: ReadingLimits = {
   megabytes: 192,
   megabytesForLarge: 768,
   largeFrom: 512 * 1024,
+  young: 8,
+  youngForLarge: 32,
   threads: 2,
   mostWaiting: 100,
 };
@@ -69,7 +74,7 @@ export const readingPool = (
   report: (error: unknown) => void,
   limits: ReadingLimits = READING,
 ): Reading => {
-  const made = (maxThreads: number, megabytes: number): Piscina => {
+  const made = (maxThreads: number, megabytes: number, young: number): Piscina => {
     const pool = new Piscina({
       filename,
       // What the server itself was started with is not for its threads.
@@ -78,13 +83,13 @@ export const readingPool = (
       maxThreads,
       idleTimeout: 5000,
       recordTiming: false,
-      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: 8 },
+      resourceLimits: { maxOldGenerationSizeMb: megabytes, maxYoungGenerationSizeMb: young },
     });
     // A thread that ends between two files is nobody's answer.
     pool.on('error', report);
     return pool;
   };
-  const small = made(limits.threads, limits.megabytes);
+  const small = made(limits.threads, limits.megabytes, limits.young);
   const gates = { small: gate(limits.threads), large: gate(1) };
 
   const refusedFor = (error: unknown, { name }: Given, seconds: number, megabytes: number): Result<never> => {
@@ -150,7 +155,7 @@ export const readingPool = (
         );
       return own.pass(async () => {
         if (!large) return inTime(small, task, input, limits.megabytes);
-        const once = made(1, limits.megabytesForLarge);
+        const once = made(1, limits.megabytesForLarge, limits.youngForLarge);
         try {
           return await inTime(once, task, input, limits.megabytesForLarge);
         } finally {
