@@ -6,7 +6,8 @@ import { chartView } from '@/actions/chart/views';
 import { changeFact } from '@/actions/company/commands';
 import { useDatabase } from '@/actions/kernel/context';
 import { saveFigures } from '@/actions/openings/figures';
-import { standingChart } from '@/actions/frame/held-chart';
+import { standingChart, standingIndex } from '@/actions/frame/held-chart';
+import { type AccountId, type ChartIndex, chartIndex } from '@/core/chart/account';
 import { statesOf } from '@/actions/frame/state';
 import { openingsView, proofView } from '@/actions/openings/views';
 import { difference, totalsOf } from '@/core/ledger/level';
@@ -29,6 +30,15 @@ const fresh = async (books: number) => {
     standing: standingOf(state.stages, state.proof, state.atYearStart, difference(totalsOf(state.amounts.values()))),
   };
 };
+/** What an index says, in one order. */
+const listed = ({ byId, byCode, byRole, children }: ChartIndex) => [
+  [...byId.values()].sort((one, other) => one.id - other.id),
+  ...[byCode, byRole, children].map((lists: ReadonlyMap<unknown, readonly AccountId[]>) =>
+    [...lists]
+      .map(([key, ids]) => [String(key), [...ids].sort((one, other) => one - other)] as const)
+      .sort(([one], [other]) => (one < other ? -1 : 1)),
+  ),
+];
 const onBoard = async (books: number) => (await boardView()).books.find(({ id }) => id === books);
 const rowsOf = async (books: number) => (await openingsView(books))?.rows ?? [];
 
@@ -92,8 +102,11 @@ describe('what is held or kept of books', () => {
           expect(now.revision - before).toBe(stored ? 1n : 0n);
           expect((await proofView(books))?.proof).toEqual(now.proof);
           await database.current.transaction(async (tx) => {
-            const chart = await standingChart({ tx, books: { id: books, revision: now.revision } });
-            expect(chart).toEqual(await chartOf(tx, books));
+            const of = { tx, books: { id: books, revision: now.revision } };
+            const stored = await chartOf(tx, books);
+            const index = standingIndex(of);
+            if (index !== undefined) expect(listed(index)).toEqual(listed(chartIndex(stored)));
+            expect(await standingChart(of)).toEqual(stored);
           });
           // Twice, since the second time nothing is worked out.
           for (let look = 0; look < 2; look += 1) {

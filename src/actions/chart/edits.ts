@@ -10,7 +10,7 @@ import { currenciesOf } from '@/store/currencies';
 import { record } from '@/store/history';
 import { taxCodesOf } from '@/store/tax-codes';
 import type { BooksContext, WritingContext } from '../kernel/action';
-import { chartChanged, standingChart } from '../frame/held-chart';
+import { chartChanged, standingChart, standingIndex } from '../frame/held-chart';
 
 export const MOST_ACCOUNTS = 50_000;
 
@@ -59,17 +59,23 @@ export const carryOut = async (
 ): Promise<Result<CarriedOut>> => {
   const { tx, books, actor, now } = context;
   const chart = await standingChart(context);
+  const index = standingIndex(context);
   if (chart.length + edits.filter((edit) => edit.kind === 'add').length > MOST_ACCOUNTS)
     return fail(problem('chart.large', `A chart has at most ${MOST_ACCOUNTS} accounts.`));
-  const done = applyEdits(chart, edits, {
-    codes: books.chart.codes,
-    base: books.currency,
-    uses: await usesOf(
-      tx,
-      books.id,
-      edits.flatMap((edit) => (edit.kind === 'add' ? [] : [edit.id])),
-    ),
-  });
+  const done = applyEdits(
+    chart,
+    edits,
+    {
+      codes: books.chart.codes,
+      base: books.currency,
+      uses: await usesOf(
+        tx,
+        books.id,
+        edits.flatMap((edit) => (edit.kind === 'add' ? [] : [edit.id])),
+      ),
+    },
+    index,
+  );
   if (!done.ok) return done;
   const edited = done.value;
   const wrong = await referenceProblems(context, edited);

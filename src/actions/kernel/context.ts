@@ -66,5 +66,10 @@ export const reading = (): Reading =>
     log.error({ err: withoutFigures(error) }, 'a file could not be read'),
   ));
 
+/** Tests may give files more time than people have. */
+export const useReading = (given: Reading): void => {
+  shared.bathronReading = given;
+};
+
 export const now = (): string => new Date().toISOString();
 export const newId = (): string => randomUUID();

@@ -1,4 +1,5 @@
 import { addTo } from '../base/lists';
+import { type Changeable, overlay } from '../base/overlay';
 import { type Problem, problem, quoted } from '../base/result';
 import { type AccountRole, type Classification, roleFacts, typeOf } from '../ledger/classes';
 
@@ -87,6 +88,68 @@ export const chartIndex = (chart: Iterable<Account>): ChartIndex => {
     if (account.parent !== null) addTo(children, account.parent, account.id);
   }
   return { byId, byCode, byRole, children };
+};
+
+/** An index that is changed account by account. */
+export interface EditedIndex extends ChartIndex {
+  /** Puts an account where it stands now; undefined takes it away. */
+  readonly put: (id: AccountId, is: Account | undefined) => void;
+}
+
+/** The maps of an index, to be changed. */
+interface ChangeableIndex {
+  readonly byId: Changeable<AccountId, Account>;
+  readonly byCode: Changeable<string, readonly AccountId[]>;
+  readonly byRole: Changeable<AccountRole, readonly AccountId[]>;
+  readonly children: Changeable<AccountId, readonly AccountId[]>;
+}
+
+/** An index that begins as another, which it leaves as it is: an edit of a large chart costs what it changes. */
+export const editedIndex = (base: ChartIndex): EditedIndex =>
+  edited({
+    byId: overlay(base.byId),
+    byCode: overlay(base.byCode),
+    byRole: overlay(base.byRole),
+    children: overlay(base.children),
+  });
+
+/** An index that is kept beside a chart, and follows it. */
+export const keptIndex = (chart: readonly Account[]): EditedIndex => {
+  const { byId, byCode, byRole, children } = chartIndex(chart);
+  return edited({
+    byId: new Map(byId),
+    byCode: new Map(byCode),
+    byRole: new Map(byRole),
+    children: new Map(children),
+  });
+};
+
+const edited = ({ byId, byCode, byRole, children }: ChangeableIndex): EditedIndex => {
+  const move = <K>(lists: Changeable<K, readonly AccountId[]>, id: AccountId, from: K | null, to: K | null): void => {
+    if (from === to) return;
+    if (from !== null) {
+      const left = (lists.get(from) ?? []).filter((one) => one !== id);
+      if (left.length === 0) lists.delete(from);
+      else lists.set(from, left);
+    }
+    if (to !== null) lists.set(to, [...(lists.get(to) ?? []), id]);
+  };
+  const codeOf = (account: Account | undefined): string | null =>
+    account === undefined || account.code === '' ? null : account.code.toLowerCase();
+  return {
+    byId,
+    byCode,
+    byRole,
+    children,
+    put: (id, is) => {
+      const was = byId.get(id);
+      move(byCode, id, codeOf(was), codeOf(is));
+      move(byRole, id, was?.role ?? null, is?.role ?? null);
+      move(children, id, was?.parent ?? null, is?.parent ?? null);
+      if (is === undefined) byId.delete(id);
+      else byId.set(id, is);
+    },
+  };
 };
 
 /** What is wrong with an account beside the other accounts of its books; `self` is the account being changed, if any. */

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Account, DEEPEST, PLAIN_ACCOUNT, accountId, accountProblems, chartIndex } from './account';
+import {
+  type Account,
+  type AccountId,
+  type ChartIndex,
+  DEEPEST,
+  PLAIN_ACCOUNT,
+  accountId,
+  accountProblems,
+  chartIndex,
+  editedIndex,
+} from './account';
 import { codeSource, renumber, renumberEdits } from './codes';
 import { type ChartEdit, type EditRules, applyEdits, change, inverse } from './edit';
 import { accountChanges, editsBack, sayAccountChange } from './recorded';
@@ -228,6 +238,54 @@ describe('codes', () => {
   });
 });
 
+describe('an index that is edited', () => {
+  it('is the index of the chart that it leads to, and leaves the one before as it was', () => {
+    const change = fc.record({
+      pick: fc.nat(),
+      kind: fc.constantFrom('code', 'parent', 'role', 'gone', 'new'),
+      to: fc.nat(),
+    });
+    const listed = (index: ChartIndex) =>
+      [index.byCode, index.byRole, index.children].map((lists: ReadonlyMap<unknown, readonly AccountId[]>) =>
+        [...lists]
+          .map(([key, ids]) => [String(key), [...ids].sort((a, b) => a - b)] as const)
+          .sort(([a], [b]) => (a < b ? -1 : 1)),
+      );
+    fc.assert(
+      fc.property(anyChart(), fc.array(change, { maxLength: 10 }), (chart, changes) => {
+        const base = chartIndex(chart);
+        const before = listed(base);
+        const index = editedIndex(base);
+        const plain = new Map(chart.map((account) => [account.id, account]));
+        changes.forEach(({ pick, kind, to }, at) => {
+          const account = chart[pick % chart.length];
+          const stands = account === undefined ? undefined : plain.get(account.id);
+          const other = chart[to % chart.length];
+          if (stands === undefined || other === undefined) return;
+          const is =
+            kind === 'gone'
+              ? undefined
+              : kind === 'code'
+                ? { ...stands, code: to % 3 === 0 ? '' : `Z${String(to % 4)}` }
+                : kind === 'parent'
+                  ? { ...stands, parent: to % 3 === 0 ? null : other.id }
+                  : kind === 'role'
+                    ? { ...stands, role: to % 2 === 0 ? null : ('bank' as const) }
+                    : { ...stands, id: accountId(-1 - at) };
+          const id = is?.id ?? stands.id;
+          index.put(id, is);
+          if (is === undefined) plain.delete(id);
+          else plain.set(id, is);
+        });
+        expect([...index.byId]).toEqual([...plain]);
+        expect(listed(index)).toEqual(listed(chartIndex(plain.values())));
+        expect(listed(base)).toEqual(before);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
 describe('the record of a chart', () => {
   const edited = fc.record({
     pick: fc.nat(),
@@ -255,6 +313,7 @@ describe('the record of a chart', () => {
         if (!done.ok) return;
         const ids = new Map(done.value.added.map(({ id }) => [id, accountId(1_000_000 - id)]));
         const stored = done.value.chart.map((account) => ({ ...account, id: ids.get(account.id) ?? account.id }));
+        expect(done.value.chart).toEqual([...done.value.byId.values()]);
         const changes = accountChanges(done.value, ids);
         for (const one of changes)
           if (one.field !== 'origin') expect(sayAccountChange(one, done.value.byId)).toMatch(/\S/);

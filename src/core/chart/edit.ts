@@ -3,10 +3,12 @@ import {
   type Account,
   type AccountFields,
   type AccountId,
+  type ChartIndex,
   type CodeRule,
   accountProblems,
   called,
   chartIndex,
+  editedIndex,
 } from './account';
 import { classFacts, roleFacts } from '../ledger/classes';
 import { type AccountUse, UNUSED, changeProblems, removalProblems } from './use';
@@ -99,15 +101,18 @@ export const applyEdits = (
   chart: readonly Account[],
   edits: readonly ChartEdit[],
   rules: EditRules,
+  /** Of the chart as it stands, where there is one already. */
+  standing: ChartIndex = chartIndex(chart),
 ): Result<Edited> => {
-  const accounts = new Map(chart.map((account) => [account.id, account]));
+  const index = editedIndex(standing);
+  const accounts = index.byId;
   const before = new Map<AccountId, Account>();
   const added = new Set<AccountId>();
   const removed = new Map<AccountId, Account>();
   const problems: Problem[] = [];
   for (const edit of edits) {
     if (edit.kind === 'add') {
-      accounts.set(edit.id, { ...edit.account, id: edit.id });
+      index.put(edit.id, { ...edit.account, id: edit.id });
       added.add(edit.id);
       continue;
     }
@@ -119,7 +124,7 @@ export const applyEdits = (
       continue;
     }
     if (edit.kind === 'remove') {
-      accounts.delete(edit.id);
+      index.put(edit.id, undefined);
       if (!added.delete(edit.id)) removed.set(edit.id, before.get(edit.id) ?? stands);
       before.delete(edit.id);
       continue;
@@ -130,9 +135,8 @@ export const applyEdits = (
     if (differs !== undefined)
       problems.push(fieldClash(stands, differs, edit.is[differs] ?? edit.was[differs] ?? stands[differs]));
     if (!added.has(edit.id) && !before.has(edit.id)) before.set(edit.id, stands);
-    accounts.set(edit.id, { ...stands, ...edit.is });
+    index.put(edit.id, { ...stands, ...edit.is });
   }
-  const index = chartIndex(accounts.values());
   for (const account of removed.values())
     problems.push(
       ...removalProblems(
@@ -164,8 +168,13 @@ export const applyEdits = (
   if (problems.length > 0) return fail(...problems);
   const same = (a: Account, b: Account): boolean =>
     (Object.keys(FIELD_WORDS) as (keyof AccountFields)[]).every((field) => a[field] === b[field]);
+  const stays = removed.size === 0 ? chart : chart.filter(({ id }) => !removed.has(id));
   return ok({
-    chart: [...accounts.values()],
+    // In the order of the map, without going through all of it.
+    chart: [
+      ...stays.map((account) => (before.has(account.id) ? (accounts.get(account.id) ?? account) : account)),
+      ...[...added].flatMap((id) => accounts.get(id) ?? []),
+    ],
     byId: accounts,
     added: [...added].flatMap((id) => accounts.get(id) ?? []),
     changed: [...before].flatMap(([id, was]) => {
