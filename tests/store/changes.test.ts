@@ -18,7 +18,7 @@ import { bringPaper } from '@/actions/papers/commands';
 import { takeOver } from '@/actions/papers/take-over';
 import { removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
 import { undo } from '@/actions/changes/commands';
-import { openingsView } from '@/actions/openings/views';
+import { openingsView, signOffView } from '@/actions/openings/views';
 import { minor } from '@/core/money/minor';
 import { findBooks } from '@/store/books';
 import { bankDetailsOf } from '@/store/bank-details';
@@ -229,6 +229,17 @@ describe('taking back', () => {
     expect(codesOf(await undo({ books, batch: randomUUID() }))).toEqual(['undo.unknown']);
     const elsewhere = await newBooks();
     expect(codesOf(await undo({ books: elsewhere, batch: both }))).toEqual(['undo.unknown']);
+  });
+
+  it('takes nothing back where everything is newer, also when the newer is to stay', async () => {
+    const books = await newBooks();
+    await type(books, '1010', 100n);
+    const first = await latest(books);
+    await type(books, '1010', 200n);
+    expect(codesOf(await undo({ books, batch: first, leaveNewer: true }))).toEqual(['undo.newer']);
+    expect((await batchesOf(books)).map(({ state }) => state)).toEqual(['stands', 'stands', 'stands']);
+    valueOf(await undo({ books, batch: await latest(books) }));
+    expect((await signOffView(books))?.history[0]?.what).toBe('taken back: 1 opening figure changed');
   });
 
   it('of a take-over takes its accounts back too, whatever it had made', async () => {

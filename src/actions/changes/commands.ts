@@ -1,29 +1,21 @@
 'use server';
 
 import { z } from 'zod';
-import { type Deed, deedWords } from '@/core/access/deeds';
+import { deedOfSubject, deedWords } from '@/core/access/deeds';
 import { may } from '@/core/access/roles';
-import type { Change, Subject } from '@/core/base/change';
+import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { accountId, chartIndex, listed } from '@/core/chart/account';
+import { sayBatch } from '@/core/openings/say-changes';
 import { batchOf, changesIn } from '@/store/changes';
+import { record } from '@/store/history';
+import { currentSet } from '@/store/openings';
 import { type WritingContext, booksAction } from '../kernel/action';
 import { factsBack } from '../company/facts';
 import { standingChart } from '../frame/held-chart';
 import { takeOverBack } from '../papers/take-over-back';
 import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
 import { accountsBack, banksBack, ratesBack, taxCodesBack } from './settings-back';
-
-/** What one has to be allowed to change besides. */
-const DEED: Readonly<Record<Subject, Deed>> = {
-  figure: 'openings.change',
-  comparative: 'openings.change',
-  account: 'chart.change',
-  bank: 'chart.change',
-  'tax-code': 'chart.change',
-  company: 'company.change',
-  rate: 'currencies.change',
-};
 
 /** What is not a figure goes back as a whole or not at all. Bank details follow the accounts that come back. */
 const SETTINGS = [
@@ -46,6 +38,22 @@ const newerProblem = async (context: WritingContext, newer: readonly number[]): 
   );
 };
 
+/** Tells it in the history of the pages that show one; accounts and the company have theirs already. */
+const note = async (
+  { tx, books, actor, now }: WritingContext,
+  batch: Pick<Batch, 'action' | 'about' | 'reverts'>,
+  changes: readonly Change[],
+): Promise<void> => {
+  const counts: Partial<Record<Subject, number>> = {};
+  for (const { subject } of changes) counts[subject] = (counts[subject] ?? 0) + 1;
+  const what = `taken back: ${sayBatch(batch, counts)}`;
+  const set = await currentSet(tx, books.id);
+  if (set !== undefined && (counts.figure ?? counts.comparative) !== undefined)
+    await record(tx, books.id, 'openings', [set.id], what, actor.person, now);
+  if (counts.rate !== undefined) await record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
+  if (counts['tax-code'] !== undefined) await record(tx, books.id, 'books', [books.id], what, actor.person, now);
+};
+
 /**
  * Takes a batch of the record back with a batch of its own. Where something newer stands in the way, nothing is taken back and it is
  * said what; `leaveNewer` takes the other figures back. What was taken back can be taken back in turn.
@@ -62,7 +70,9 @@ export const undo = booksAction(
     if (batch.taken) return fail(problem('undo.already', 'This was taken back already. Load the page again.'));
     if (typeof batch.about.stays === 'string') return fail(problem('undo.stays', batch.about.stays));
     const changes = await changesIn(tx, books.id, input.batch);
-    const denied = [...new Set(changes.map(({ subject }) => DEED[subject]))].filter((deed) => !may(actor, deed));
+    const denied = [...new Set(changes.map(({ subject }) => deedOfSubject[subject]))].filter(
+      (deed) => !may(actor, deed),
+    );
     if (denied.length > 0)
       return fail(...denied.map((deed) => problem('access.denied', `You may not ${deedWords[deed]}.`)));
     if (batch.action === 'takeOver') {
@@ -75,13 +85,15 @@ export const undo = booksAction(
     const figures = await figuresBack(context, of('figure'), input.leaveNewer);
     if (!figures.ok) return figures;
     const comparatives: TakenBack = await comparativesBack(context, of('comparative'), input.leaveNewer);
-    const newer = [...new Set([...figures.value.newer, ...comparatives.newer])];
-    if (newer.length > 0 && !input.leaveNewer) return fail(await newerProblem(context, newer));
+    const newer = [...figures.value.newer, ...comparatives.newer];
+    // Where nothing else is left, nothing is taken back either.
+    if (newer.length > 0 && (!input.leaveNewer || newer.length === changes.length))
+      return fail(await newerProblem(context, [...new Set(newer)]));
     for (const [subject, back] of SETTINGS) {
       const wrong = await back(context, of(subject));
       if (wrong.length > 0) return fail(...wrong);
     }
-    const kept = figures.value.newer.length + comparatives.newer.length;
-    return ok({ undone: changes.length - kept, kept });
+    await note(context, batch, changes);
+    return ok({ undone: changes.length - newer.length, kept: newer.length });
   },
 );

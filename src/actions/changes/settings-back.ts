@@ -29,7 +29,7 @@ export const banksBack = async (context: WritingContext, changes: readonly Chang
   const there = new Set((await standingChart(context)).map(({ id }) => id));
   const own = changes.filter(({ id }) => there.has(accountId(id)));
   if (own.some(({ id, to }) => !sameKept(keptBank(stand.get(accountId(id))), to)))
-    return [problem('undo.newer', 'Bank details were changed since, so nothing was taken back.')];
+    return [problem('undo.since', 'Bank details were changed since, so nothing was taken back.')];
   context.changes.add(
     await putBankDetails(tx, books.id, new Map(own.map(({ id, from }) => [accountId(id), bankFrom(from)]))),
   );
@@ -45,7 +45,7 @@ export const taxCodesBack = async (
     const all = await taxCodesOf(tx, books.id);
     const stands = all.find(({ id }) => id === change.id);
     if (!isStill(stands, change))
-      return [problem('undo.newer', `Tax code ${stands?.code ?? ''} was changed since, so nothing was taken back.`)];
+      return [problem('undo.since', `Tax code ${stands?.code ?? ''} was changed since, so nothing was taken back.`)];
     const chart = await standingChart(context);
     const was = taxCodeFrom(change.from);
     const wrong =
@@ -69,7 +69,7 @@ export const ratesBack = async (context: WritingContext, changes: readonly Chang
   const stand = await rateStands(tx, books.id, changes);
   const newer = changes.find((_, at) => stand[at] !== true);
   if (newer !== undefined)
-    return [problem('undo.newer', `The rate of ${newer.field} was changed since, so nothing was taken back.`)];
+    return [problem('undo.since', `The rate of ${newer.field} was changed since, so nothing was taken back.`)];
   context.changes.add(
     await putRates(
       tx,

@@ -72,7 +72,7 @@ export const factsBack = async (context: WritingContext, changes: readonly Chang
     if (!sameKept(standing, to))
       return [
         problem(
-          'undo.newer',
+          'undo.since',
           `${FACT_LABELS[field]} was changed since and is now: ${sayFact(field, standing)}. Nothing was taken back.`,
         ),
       ];

@@ -1,3 +1,5 @@
+import type { Subject } from '../base/change';
+
 /**
  * What may be done, in the words of the work. Each action and each view states the one it is; who may do it is the table of
  * `roles.ts`.
@@ -23,6 +25,17 @@ export const DEEDS = [
   'changes.undo',
 ] as const;
 export type Deed = (typeof DEEDS)[number];
+
+/** What one has to be allowed to change, to take a change of it back. */
+export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
+  figure: 'openings.change',
+  comparative: 'openings.change',
+  account: 'chart.change',
+  bank: 'chart.change',
+  'tax-code': 'chart.change',
+  company: 'company.change',
+  rate: 'currencies.change',
+};
 
 /** A deed as a sentence has it: "You may not …". */
 export const deedWords: Readonly<Record<Deed, string>> = {

@@ -1,7 +1,7 @@
 /** What is asked of a map that is changed. */
 export interface Changeable<K, V> extends ReadonlyMap<K, V> {
-  readonly set: (key: K, value: V) => unknown;
-  readonly delete: (key: K) => boolean;
+  set(key: K, value: V): unknown;
+  delete(key: K): boolean;
 }
 
 /**

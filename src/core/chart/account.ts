@@ -76,7 +76,7 @@ export interface ChartIndex {
   readonly children: ReadonlyMap<AccountId, readonly AccountId[]>;
 }
 
-export const chartIndex = (chart: Iterable<Account>): ChartIndex => {
+const builtIndex = (chart: Iterable<Account>) => {
   const byId = new Map<AccountId, Account>();
   const byCode = new Map<string, AccountId[]>();
   const byRole = new Map<AccountRole, AccountId[]>();
@@ -89,6 +89,8 @@ export const chartIndex = (chart: Iterable<Account>): ChartIndex => {
   }
   return { byId, byCode, byRole, children };
 };
+
+export const chartIndex: (chart: Iterable<Account>) => ChartIndex = builtIndex;
 
 /** An index that is changed account by account. */
 export interface EditedIndex extends ChartIndex {
@@ -114,15 +116,7 @@ export const editedIndex = (base: ChartIndex): EditedIndex =>
   });
 
 /** An index that is kept beside a chart, and follows it. */
-export const keptIndex = (chart: readonly Account[]): EditedIndex => {
-  const { byId, byCode, byRole, children } = chartIndex(chart);
-  return edited({
-    byId: new Map(byId),
-    byCode: new Map(byCode),
-    byRole: new Map(byRole),
-    children: new Map(children),
-  });
-};
+export const keptIndex = (chart: readonly Account[]): EditedIndex => edited(builtIndex(chart));
 
 const edited = ({ byId, byCode, byRole, children }: ChangeableIndex): EditedIndex => {
   const move = <K>(lists: Changeable<K, readonly AccountId[]>, id: AccountId, from: K | null, to: K | null): void => {

@@ -1,4 +1,4 @@
-import { type Batch, type Change, type Subject, WHOLE } from '../base/change';
+import { type Batch, type Change, SUBJECTS, type Subject, WHOLE } from '../base/change';
 import type { Kept } from '../base/kept';
 import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '../company/facts';
 import { plural } from '../base/result';
@@ -95,12 +95,10 @@ export const sayBatch = (
   counts: Readonly<Partial<Record<Subject, number>>>,
 ): string => {
   const name = typeof about.name === 'string' ? about.name : '';
-  const what = (Object.keys(COUNTED) as Subject[])
-    .flatMap((subject) => {
-      const count = counts[subject] ?? 0;
-      return count === 0 ? [] : [plural(count, ...COUNTED[subject])];
-    })
-    .join(', ');
+  const what = SUBJECTS.flatMap((subject) => {
+    const count = counts[subject] ?? 0;
+    return count === 0 ? [] : [plural(count, ...COUNTED[subject])];
+  }).join(', ');
   const head =
     reverts !== null
       ? 'Taken back'

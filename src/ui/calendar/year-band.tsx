@@ -1,16 +1,11 @@
+import type { PeriodView } from '@/actions/calendar/views';
 import { daysInclusive, plainDate } from '@/core/base/dates';
 import type { PeriodState } from '@/core/calendar/states';
-import { type PeriodKind, quarterOf } from '@/core/calendar/year';
+import { quarterOf } from '@/core/calendar/year';
 import { day } from '../parts/names';
 
-export interface BandPeriod {
-  readonly kind: PeriodKind;
-  readonly code: string;
-  readonly name: string;
-  readonly start: string;
-  readonly end: string;
-  readonly state: PeriodState;
-}
+/** A period as it is drawn, also one that is not stored yet. */
+export type BandPeriod = Omit<PeriodView, 'id'>;
 
 interface BandProps {
   readonly label: string;
