@@ -5,14 +5,14 @@ import { deedOfSubject, deedWords } from '@/core/access/deeds';
 import { may } from '@/core/access/roles';
 import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
-import { accountId, chartIndex, listed } from '@/core/chart/account';
+import { accountId, listed } from '@/core/chart/account';
 import { sayBatch } from '@/core/openings/say-changes';
 import { batchOf, changesIn } from '@/store/changes';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
 import { type WritingContext, booksAction } from '../kernel/action';
 import { factsBack } from '../company/facts';
-import { standingChart } from '../frame/held-chart';
+import { standingIndex } from '../frame/held-chart';
 import { takeOverBack } from '../papers/take-over-back';
 import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
 import { accountsBack, banksBack, ratesBack, taxCodesBack } from './settings-back';
@@ -30,7 +30,7 @@ const SETTINGS = [
 ])[];
 
 const newerProblem = async (context: WritingContext, newer: readonly number[]): Promise<Problem> => {
-  const { byId } = chartIndex(await standingChart(context));
+  const { byId } = await standingIndex(context);
   const accounts = newer.map((id) => byId.get(accountId(id)) ?? { code: '', name: 'an account that is gone' });
   return problem(
     'undo.newer',

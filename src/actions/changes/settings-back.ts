@@ -1,7 +1,7 @@
 import type { Change } from '@/core/base/change';
 import { sameKept } from '@/core/base/kept';
 import { type Problem, problem } from '@/core/base/result';
-import { accountId, chartIndex } from '@/core/chart/account';
+import { accountId } from '@/core/chart/account';
 import { editsBack } from '@/core/chart/recorded';
 import { removalProblems, taxCodeProblems } from '@/core/chart/tax-codes';
 import { bankDetailsOf, bankFrom, keptBank, putBankDetails } from '@/store/bank-details';
@@ -9,7 +9,7 @@ import { deleteRate, putRates, rateFrom, rateStands } from '@/store/currencies';
 import { deleteTaxCode, insertTaxCode, isStill, taxCodeFrom, taxCodesOf, updateTaxCode } from '@/store/tax-codes';
 import type { WritingContext } from '../kernel/action';
 import { carryOut } from '../chart/edits';
-import { standingChart } from '../frame/held-chart';
+import { standingIndex, taxCodeRenamed } from '../frame/held-chart';
 
 /** Accounts go back field by field; one that meets something newer, or that is used by now, is refused by the rules of the chart. */
 export const accountsBack = async (
@@ -26,8 +26,8 @@ export const banksBack = async (context: WritingContext, changes: readonly Chang
   const { tx, books } = context;
   if (changes.length === 0) return [];
   const stand = await bankDetailsOf(tx, books.id);
-  const there = new Set((await standingChart(context)).map(({ id }) => id));
-  const own = changes.filter(({ id }) => there.has(accountId(id)));
+  const { byId } = await standingIndex(context);
+  const own = changes.filter(({ id }) => byId.has(accountId(id)));
   if (own.some(({ id, to }) => !sameKept(keptBank(stand.get(accountId(id))), to)))
     return [problem('undo.since', 'Bank details were changed since, so nothing was taken back.')];
   context.changes.add(
@@ -46,19 +46,22 @@ export const taxCodesBack = async (
     const stands = all.find(({ id }) => id === change.id);
     if (!isStill(stands, change))
       return [problem('undo.since', `Tax code ${stands?.code ?? ''} was changed since, so nothing was taken back.`)];
-    const chart = await standingChart(context);
+    const { byId } = await standingIndex(context);
     const was = taxCodeFrom(change.from);
     const wrong =
       was !== undefined
-        ? taxCodeProblems(was, all, chartIndex(chart).byId, stands?.id)
+        ? taxCodeProblems(was, all, byId, stands?.id)
         : stands === undefined
           ? []
-          : removalProblems(stands, chart);
+          : removalProblems(stands, byId.values());
     if (wrong.length > 0) return wrong;
     if (was === undefined) {
       if (stands !== undefined) context.changes.add([await deleteTaxCode(tx, books.id, stands)]);
     } else if (stands === undefined) context.changes.add([(await insertTaxCode(tx, books.id, was, change.id)).change]);
-    else context.changes.add([await updateTaxCode(tx, books.id, stands, was)]);
+    else {
+      context.changes.add([await updateTaxCode(tx, books.id, stands, was)]);
+      await taxCodeRenamed(context, stands.code, was.code);
+    }
   }
   return [];
 };

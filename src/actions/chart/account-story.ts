@@ -5,10 +5,11 @@ import { sameParts, writtenParts } from '@/core/openings/in-currency';
 import { said } from '@/core/openings/say-changes';
 import { yearsOf } from '@/store/calendar';
 import { changesOf } from '@/store/changes';
-import { chartOf, keptPapers } from '@/store/chart';
+import { keptPapers } from '@/store/chart';
 import { comparativeChanges } from '@/store/comparatives';
 import { happenings } from '@/store/history';
 import { figureChanges } from '@/store/openings';
+import { standingChart } from '../frame/held-chart';
 import { booksView } from '../kernel/action';
 
 const MOST_TOLD = 100;
@@ -34,7 +35,7 @@ export const accountStory = (id: number, account: number) =>
   booksView('books.see', id, async ({ tx, books }) => {
     const years = (await yearsOf(tx, [books.id])).get(books.id) ?? [];
     const columns = new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label]));
-    const chart = chartIndex(await chartOf(tx, books.id)).byId;
+    const chart = chartIndex(await standingChart({ tx, books })).byId;
     return {
       changes: (await figureChanges(tx, books.id, account)).map(({ from, to, ...change }) => ({
         ...change,

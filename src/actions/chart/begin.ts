@@ -2,7 +2,6 @@
 
 import { z } from 'zod';
 import { redrawYear } from '@/core/calendar/draft';
-import { chartIndex } from '@/core/chart/account';
 import type { RowChoice } from '@/core/chart/incoming';
 import { copied } from '@/core/chart/copy';
 import { readLines } from '@/core/chart/lines';
@@ -11,11 +10,11 @@ import { DEFAULT_FACTS } from '@/core/chart/template';
 import { PART_IDS } from '@/core/company/parts';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings, updateFact } from '@/store/books';
-import { chartOf } from '@/store/chart';
 import { deleteTemplate, putTemplate } from '@/store/chart-library';
 import { currenciesOf, insertCurrency } from '@/store/currencies';
 import { record } from '@/store/history';
 import { insertTaxCode, taxCodesOf } from '@/store/tax-codes';
+import { standingChart, standingIndex } from '../frame/held-chart';
 import { type WritingContext, action, booksAction } from '../kernel/action';
 import { draw, standing } from '../calendar/draw';
 import { beginFrom, takeIncoming } from './beginnings';
@@ -75,7 +74,7 @@ const takeTaxCodes = async (
   codeOf: (id: number) => string | undefined,
 ): Promise<number> => {
   const here = new Set((await taxCodesOf(tx, books.id)).map(({ code }) => code.toLowerCase()));
-  const index = chartIndex(await chartOf(tx, books.id));
+  const index = await standingIndex({ tx, books });
   const account = (id: TaxCodeFields['charged']): TaxCodeFields['charged'] => {
     const code = id === null ? undefined : codeOf(id);
     const [found] = code === undefined ? [] : (index.byCode.get(code.toLowerCase()) ?? []);
@@ -125,7 +124,7 @@ export const takeCopy = booksAction(
     const source = await findSource(context, input.from);
     if (source === undefined)
       return fail(problem('copy.gone', 'The chart to copy from is not there any more. Choose another one.'));
-    const empty = (await chartOf(tx, books.id)).length === 0;
+    const empty = (await standingChart({ tx, books })).length === 0;
     const also: string[] = [];
     if (input.currencies && source.currencies.length > 0) {
       const taken = await takeCurrencies(context, source.currencies);

@@ -11,7 +11,7 @@ import {
 import { COMPOSED_SCHEME } from '@/core/chart/scheme';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
-import { chartOf } from '@/store/chart';
+import { standingChart } from '../frame/held-chart';
 import type { WritingContext } from '../kernel/action';
 import { carryOut, incomingRules } from './edits';
 
@@ -27,7 +27,7 @@ export const takeIncoming = async (
   how: Pick<IncomingRules, 'update' | 'clash'>,
   from: string,
 ): Promise<Result<Taken>> => {
-  const chart = await chartOf(context.tx, context.books.id);
+  const chart = await standingChart(context);
   const plan = planIncoming(chart, rows, choices, await incomingRules(context, how));
   if (plan.edits.length === 0 && plan.banks.size === 0)
     return fail(
@@ -54,7 +54,7 @@ export const beginFrom = async (
   how: Pick<IncomingRules, 'update' | 'clash'> = { update: false, clash: 'keep' },
 ): Promise<Result<Taken>> => {
   const { tx, books } = context;
-  const empty = (await chartOf(tx, books.id)).length === 0;
+  const empty = (await standingChart({ tx, books })).length === 0;
   const taken = await takeIncoming(context, fromComposed(compose(answers)), choices, how, 'answers');
   if (!taken.ok && taken.problems[0]?.code !== 'incoming.nothing') return taken;
   await updateChartSettings(tx, books.id, { answers, ...(empty ? { scheme: COMPOSED_SCHEME } : {}) });

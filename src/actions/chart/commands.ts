@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { type AccountFields, PLAIN_ACCOUNT, accountId, called, chartIndex } from '@/core/chart/account';
+import { type AccountFields, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
 import { bankProblems, plainIban } from '@/core/chart/bank';
 import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
@@ -11,11 +11,11 @@ import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
 import { type Problem, type Result, fail, inside, ok, plural, problem, under } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
-import { chartOf, keepPaper } from '@/store/chart';
+import { keepPaper } from '@/store/chart';
 import { record } from '@/store/history';
 import { findPaper } from '@/store/papers';
+import { standingChart, standingIndex } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
-import { standingChart } from '../frame/held-chart';
 import { carryOut } from './edits';
 import { account, bank, edits, fields, scheme } from './schemas';
 import { mergeInto } from './merge';
@@ -56,19 +56,13 @@ export const changeAccount = booksAction(
   'chart.change',
   { id: account, change: fields.partial() },
   async (context, input) => {
-    const chart = await standingChart(context);
-    const was = chart.find(({ id }) => id === input.id);
+    const { byId } = await standingIndex(context);
+    const was = byId.get(input.id);
     if (was === undefined) return unknownAccount;
     const given = Object.fromEntries(
       Object.entries(input.change).filter(([, value]) => value !== undefined),
     ) as Partial<AccountFields>;
-    const moved =
-      given.parent == null
-        ? {}
-        : placedUnder(
-            was,
-            chart.find(({ id }) => id === given.parent),
-          );
+    const moved = given.parent == null ? {} : placedUnder(was, byId.get(given.parent));
     const done = await carryOut(context, [change(was, { ...moved, ...given })]);
     return done.ok ? ok({}) : fail(...ofOne(done));
   },
@@ -94,7 +88,7 @@ export const attachPaper = booksAction(
   'chart.change',
   { account, paper: id, keep: z.boolean() },
   async ({ tx, books, actor, now }, input) => {
-    const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
+    const found = (await standingChart({ tx, books })).find(({ id }) => id === input.account);
     const paper = await findPaper(tx, books.id, input.paper);
     if (found === undefined || paper === undefined)
       return fail(problem('account.unknown', 'The account or the paper is not in these books any more.'));
@@ -115,7 +109,7 @@ export const attachPaper = booksAction(
 /** Bank details of an account that holds money. */
 export const saveBank = booksAction('saveBank', 'chart.change', { account, bank }, async (context, input) => {
   const { tx, books, actor, now } = context;
-  const found = (await chartOf(tx, books.id)).find(({ id }) => id === input.account);
+  const found = (await standingChart({ tx, books })).find(({ id }) => id === input.account);
   if (found === undefined) return unknownAccount;
   const details = { ...input.bank, iban: plainIban(input.bank.iban), bic: input.bank.bic.toUpperCase() };
   const wrong = bankProblems(details);
@@ -124,7 +118,7 @@ export const saveBank = booksAction('saveBank', 'chart.change', { account, bank 
     details.iban === ''
       ? undefined
       : [...(await bankDetailsOf(tx, books.id))].find(([id, other]) => id !== found.id && other.iban === details.iban);
-  const holder = twin === undefined ? undefined : (await chartOf(tx, books.id)).find(({ id }) => id === twin[0]);
+  const holder = twin === undefined ? undefined : (await standingChart({ tx, books })).find(({ id }) => id === twin[0]);
   if (holder !== undefined)
     return fail(problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, 'iban'));
   context.changes.add(await putBankDetails(tx, books.id, new Map([[found.id, details]])));
@@ -154,7 +148,7 @@ export const addMoneyAccounts = booksAction(
   },
   async (context, input) => {
     const problems: Problem[] = [];
-    const chart = chartIndex(await chartOf(context.tx, context.books.id));
+    const chart = await standingIndex(context);
     const added = input.accounts.map((one, at) => {
       const id = accountId(-1 - at);
       const details = {
@@ -208,7 +202,7 @@ export const setCodes = booksAction(
   { codes: z.enum(['required', 'optional']).optional(), shown: z.boolean().optional() },
   async (context, input) => {
     if (input.codes === 'required') {
-      const bare = (await chartOf(context.tx, context.books.id)).filter(({ code }) => code === '');
+      const bare = (await standingChart(context)).filter(({ code }) => code === '');
       const [first] = bare;
       if (first !== undefined)
         return fail(
@@ -234,7 +228,7 @@ export const renumberBranch = booksAction(
   'chart.change',
   { branch: account.nullable(), start: z.string().max(20), step: z.int().min(1).max(100_000) },
   async (context, input) => {
-    const chart = await chartOf(context.tx, context.books.id);
+    const chart = await standingChart(context);
     const laid = renumber(chart, input.branch, input.start, input.step);
     if (!laid.ok) return laid;
     const steps = renumberEdits(chart, laid.value);

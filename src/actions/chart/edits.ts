@@ -10,7 +10,7 @@ import { currenciesOf } from '@/store/currencies';
 import { record } from '@/store/history';
 import { taxCodesOf } from '@/store/tax-codes';
 import type { BooksContext, WritingContext } from '../kernel/action';
-import { chartChanged, standingChart, standingIndex } from '../frame/held-chart';
+import { chartChanged, standingIndex } from '../frame/held-chart';
 
 export const MOST_ACCOUNTS = 50_000;
 
@@ -58,24 +58,18 @@ export const carryOut = async (
   brought?: { readonly what: string; readonly banks?: ReadonlyMap<AccountId, BankDetails> },
 ): Promise<Result<CarriedOut>> => {
   const { tx, books, actor, now } = context;
-  const chart = await standingChart(context);
-  const index = standingIndex(context);
-  if (chart.length + edits.filter((edit) => edit.kind === 'add').length > MOST_ACCOUNTS)
+  const index = await standingIndex(context);
+  if (index.byId.size + edits.filter((edit) => edit.kind === 'add').length > MOST_ACCOUNTS)
     return fail(problem('chart.large', `A chart has at most ${MOST_ACCOUNTS} accounts.`));
-  const done = applyEdits(
-    chart,
-    edits,
-    {
-      codes: books.chart.codes,
-      base: books.currency,
-      uses: await usesOf(
-        tx,
-        books.id,
-        edits.flatMap((edit) => (edit.kind === 'add' ? [] : [edit.id])),
-      ),
-    },
-    index,
-  );
+  const done = applyEdits(index, edits, {
+    codes: books.chart.codes,
+    base: books.currency,
+    uses: await usesOf(
+      tx,
+      books.id,
+      edits.flatMap((edit) => (edit.kind === 'add' ? [] : [edit.id])),
+    ),
+  });
   if (!done.ok) return done;
   const edited = done.value;
   const wrong = await referenceProblems(context, edited);
@@ -83,7 +77,7 @@ export const carryOut = async (
   // The details of accounts that go are gone with them; the record keeps them.
   context.changes.add(await putBankDetails(tx, books.id, new Map(edited.removed.map(({ id }) => [id, undefined]))));
   const ids = await saveChart(tx, books.id, edited);
-  chartChanged(context, edited, ids);
+  await chartChanged(context, edited, ids);
   if (brought?.banks !== undefined)
     context.changes.add(
       await putBankDetails(tx, books.id, new Map([...brought.banks].map(([id, bank]) => [ids.get(id) ?? id, bank]))),

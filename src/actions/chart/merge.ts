@@ -1,16 +1,17 @@
-import { type AccountId, called, chartIndex } from '@/core/chart/account';
+import { type AccountId, called } from '@/core/chart/account';
 import { inheritsRole, mergeable } from '@/core/chart/advice/advise';
 import { change } from '@/core/chart/edit';
 import { NIL, add } from '@/core/money/minor';
 import { joinedParts } from '@/core/openings/in-currency';
 import { type Result, fail, ok } from '@/core/base/result';
-import { chartOf, usesOf } from '@/store/chart';
+import { usesOf } from '@/store/chart';
 import { comparativesOf, writeComparatives } from '@/store/comparatives';
 import { recordEach } from '@/store/history';
 import { currentSet, lockLines, writeLines } from '@/store/openings';
 import { moveDecisions } from '@/store/paper-decisions';
 import { moveRows } from '@/store/papers';
 import { moveTaxAccounts } from '@/store/tax-codes';
+import { standingIndex } from '../frame/held-chart';
 import type { WritingContext } from '../kernel/action';
 import { carryOut } from './edits';
 
@@ -46,7 +47,7 @@ export const mergeInto = async (
   intoId: AccountId,
 ): Promise<Result<{ readonly deleted: boolean; readonly moved: boolean }>> => {
   const { tx, books, actor, now } = context;
-  const index = chartIndex(await chartOf(tx, books.id));
+  const index = await standingIndex({ tx, books });
   const pair = mergeable(index.byId.get(fromId), index.byId.get(intoId), index.children.get(fromId)?.length ?? 0);
   if (!pair.ok) return pair;
   const { from, into } = pair.value;

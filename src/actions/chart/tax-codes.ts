@@ -1,12 +1,12 @@
 'use server';
 
 import { z } from 'zod';
-import { type AccountId, chartIndex } from '@/core/chart/account';
+import { type AccountId } from '@/core/chart/account';
 import { removalProblems, sayRates, starterTaxCodes, taxCodeProblems } from '@/core/chart/tax-codes';
 import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
-import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { deleteTaxCode, insertTaxCode, taxCodesOf, updateTaxCode } from '@/store/tax-codes';
+import { standingChart, standingIndex, taxCodeRenamed } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { taxCode } from './schemas';
 import { id } from '../kernel/inputs';
@@ -29,7 +29,7 @@ export const saveTaxCode = booksAction(
     const wrongPart = off(context);
     if (wrongPart.length > 0) return fail(...wrongPart);
     const all = await taxCodesOf(tx, books.id);
-    const { byId } = chartIndex(await chartOf(tx, books.id));
+    const { byId } = await standingIndex({ tx, books });
     if (input.id !== null && !all.some(({ id }) => id === input.id))
       return fail(problem('tax.gone', 'This tax code is not here any more. Load the page again.'));
     const rates = [...input.code.rates].sort((a, b) => (a.from < b.from ? -1 : 1));
@@ -41,6 +41,7 @@ export const saveTaxCode = booksAction(
       was === undefined
         ? await insertTaxCode(tx, books.id, made)
         : { id: was.id, change: await updateTaxCode(tx, books.id, was, made) };
+    if (was !== undefined) await taxCodeRenamed(context, was.code, made.code);
     context.changes.add([stored.change]);
     await note(
       context,
@@ -55,7 +56,7 @@ export const removeTaxCode = booksAction('removeTaxCode', 'chart.change', { id }
   const { tx, books } = context;
   const code = (await taxCodesOf(tx, books.id)).find(({ id }) => id === input.id);
   if (code === undefined) return fail(problem('tax.gone', 'This tax code is not here any more. Load the page again.'));
-  const wrong = removalProblems(code, await chartOf(tx, books.id));
+  const wrong = removalProblems(code, await standingChart({ tx, books }));
   if (wrong.length > 0) return fail(...wrong);
   context.changes.add([await deleteTaxCode(tx, books.id, code)]);
   await note(context, `tax code ${code.code} deleted`);
@@ -73,7 +74,7 @@ export const addStarterTaxCodes = booksAction(
     if (wrongPart.length > 0) return fail(...wrongPart);
     const all = await taxCodesOf(tx, books.id);
     const taken = new Set(all.map(({ code }) => code.toLowerCase()));
-    const { byId } = chartIndex(await chartOf(tx, books.id));
+    const { byId } = await standingIndex({ tx, books });
     const accounts = { charged: input.charged as AccountId, recoverable: input.recoverable as AccountId };
     const fresh = starterTaxCodes(books.country, input.from, accounts).filter(
       ({ code }) => !taken.has(code.toLowerCase()),

@@ -6,9 +6,9 @@ import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
 import type { Change } from '@/core/base/change';
 import { type Problem, problem } from '@/core/base/result';
 import { updateFact } from '@/store/books';
-import { chartOf } from '@/store/chart';
 import { currenciesOf, pairsOf } from '@/store/currencies';
 import { record } from '@/store/history';
+import { standingChart } from '../frame/held-chart';
 import type { BooksContext, WritingContext } from '../kernel/action';
 import { FACT_SCHEMAS } from './schemas';
 
@@ -30,7 +30,7 @@ const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Pr
   const off = books.facts.parts.filter((part) => !next.includes(part));
   if (off.length === 0) return [];
   const data = {
-    accounts: await chartOf(tx, books.id),
+    accounts: await standingChart({ tx, books }),
     taxRegistered: books.facts.taxRegistered === 'yes',
     currencies: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
     rates: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0),

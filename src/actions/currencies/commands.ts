@@ -13,7 +13,6 @@ import { doubtOf, rateBook } from '@/core/money/rate-book';
 import { ROUNDING_IDS } from '@/core/money/rounding';
 import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { updateMoneyRules } from '@/store/books';
-import { chartOf } from '@/store/chart';
 import {
   currenciesOf,
   deleteCurrency,
@@ -27,6 +26,7 @@ import {
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { currenciesInUse, currentAmounts } from '@/store/openings';
+import { standingChart } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { carryOut } from '../chart/edits';
 import { isoDate } from '../calendar/schemas';
@@ -66,7 +66,7 @@ export const switchOn = booksAction('switchOn', 'currencies.change', { currency 
 export const switchOff = booksAction('switchOff', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
   const wrong = switchOffProblems(input.currency, {
-    accounts: await chartOf(tx, books.id),
+    accounts: await standingChart({ tx, books }),
     figures: (await currenciesInUse(tx, [books.id])).get(books.id)?.get(input.currency) ?? 0,
     posted: await isPostedIn(tx, books.id, input.currency),
   });
@@ -168,7 +168,7 @@ export const chooseExchangeAccount = booksAction(
   'currencies.change',
   { role: z.enum(EXCHANGE_ROLES), account: id.transform(accountId).nullable() },
   async (context, input) => {
-    const chart = await chartOf(context.tx, context.books.id);
+    const chart = await standingChart(context);
     const wanted = input.account === null ? undefined : chartIndex(chart).byId.get(input.account);
     if (input.account !== null && wanted === undefined)
       return fail(

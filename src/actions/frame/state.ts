@@ -10,10 +10,10 @@ import { type CheckResult, prove } from '@/core/proof/checks';
 import { type StageState, stageStates } from '@/core/proof/stages';
 import type { Books } from '@/store/books';
 import { type StoredYear, yearsOf } from '@/store/calendar';
-import { chartsOf } from '@/store/chart';
 import { currenciesOf, ratesBefore } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
 import { currenciesInUse, currentAmounts } from '@/store/openings';
+import { standingCharts } from './held-chart';
 
 /** Everything that the checks and the course of a set of books are computed from, and what they say. */
 export interface BooksState {
@@ -34,10 +34,14 @@ export interface BooksState {
 }
 
 /** The states of many books from five queries, whatever their number. */
-export const statesOf = async (tx: Queryable, list: readonly Books[]): Promise<readonly BooksState[]> => {
+export const statesOf = async (
+  tx: Queryable,
+  list: readonly Books[],
+  chartsIn: typeof standingCharts = standingCharts,
+): Promise<readonly BooksState[]> => {
   const ids = list.map((books) => books.id);
   const years = await yearsOf(tx, ids);
-  const charts = await chartsOf(tx, ids);
+  const charts = await chartsIn(tx, list);
   const openings = await currentAmounts(tx, ids);
   const currencies = await currenciesOf(tx, ids);
   const inUse = await currenciesInUse(tx, ids);

@@ -164,7 +164,7 @@ const booksIn = (input: unknown): number | undefined =>
 
 const unknownBooks = fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
 
-/** Runs what changes a set of books, with a batch of the record for it. */
+/** Runs what changes a set of books: with a batch of the record for it, as another revision of them. */
 export const recorded = async <T>(
   name: string,
   context: BooksContext,
@@ -172,7 +172,11 @@ export const recorded = async <T>(
 ): Promise<Result<T>> => {
   const changes = recorder(context, name);
   const done = await run({ ...context, changes });
-  if (done.ok) await changes.write();
+  if (done.ok) {
+    await changes.write();
+    await raiseRevision(context.tx, context.books.id);
+    context.onCommit(chartAfter(context));
+  }
   return done;
 };
 
@@ -189,12 +193,7 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
     if (books === undefined) return unknownBooks;
     const parsed = inner.safeParse(rest);
     if (!parsed.success) return fromZod(parsed.error);
-    const done = await recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
-    if (done.ok) {
-      await raiseRevision(context.tx, number);
-      context.onCommit(chartAfter({ ...context, books }));
-    }
-    return done;
+    return recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
   });
   return (
     input: { readonly books: number } & (keyof Shape extends never ? unknown : z.input<z.ZodObject<Shape>>),

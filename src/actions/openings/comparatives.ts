@@ -7,11 +7,12 @@ import { comparativeColumns } from '@/core/openings/comparatives';
 import { said } from '@/core/openings/say-changes';
 import { clash, fail, ok, plural, problem } from '@/core/base/result';
 import { yearsOf } from '@/store/calendar';
-import { accountsOf, chartOf } from '@/store/chart';
+import { accountsOf } from '@/store/chart';
 import { type ComparativeWriting, comparativesOf, writeComparatives } from '@/store/comparatives';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
 import { findPaper } from '@/store/papers';
+import { standingChart } from '../frame/held-chart';
 import { type BooksContext, booksAction, fileAction } from '../kernel/action';
 import { amountsOn, columnReader } from '../papers/reading';
 import { distinct, id, units } from '../kernel/inputs';
@@ -126,7 +127,7 @@ export const takeComparatives = fileAction(
     return columnReader(
       context,
       paper,
-      await chartOf(tx, books.id),
+      await standingChart({ tx, books }),
       takes.map(({ from }) => from),
     );
   },
@@ -138,7 +139,7 @@ export const takeComparatives = fileAction(
       return fail(problem('comparatives.twice', 'Two columns of the paper are to become the same comparative.'));
     const columns = await columnsOf(context);
     if (takes.some((take) => !columns.has(take.column))) return noPeriod;
-    const chart = await chartOf(tx, books.id);
+    const chart = await standingChart({ tx, books });
     const stands = await comparativesOf(tx, books.id);
     const writings: ComparativeWriting[] = [];
     let divided = 0;

@@ -12,7 +12,8 @@ import { record } from '@/store/history';
 import { ledgerPositions, postJournal } from '@/store/journals';
 import { copyLines, currentSet, deleteDraft, insertSet, markPosted, partsOfSet } from '@/store/openings';
 import { booksAction } from '../kernel/action';
-import { positionsOf, stateOf } from '../frame/state';
+import { viewState } from '../frame/held-state';
+import { positionsOf } from '../frame/state';
 import { id, text } from '../kernel/inputs';
 
 /**
@@ -32,7 +33,7 @@ export const postOpenings = booksAction(
           'These opening balances were already posted. Nothing was posted a second time.',
         ),
       );
-    const state = await stateOf(tx, books);
+    const state = await viewState(tx, books);
     const blocking = blockers(state.proof);
     if (blocking.length > 0)
       return fail(

@@ -12,10 +12,10 @@ import { choose } from '@/core/papers/chosen';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS, type Chosen } from '@/core/papers/reading';
 import { fail, ok, problem } from '@/core/base/result';
-import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { forgetDecisions } from '@/store/paper-decisions';
 import { deletePaper, insertPaper, paperWithHash, saveReading } from '@/store/papers';
+import { standingChart } from '../frame/held-chart';
 import { booksAction, fileAction } from '../kernel/action';
 import { fileContent, fileName } from '../kernel/inputs';
 import { firstReading, keepFirst, proposalAround, proposalFor, readStored } from './reading';
@@ -69,7 +69,7 @@ export const readFrom = booksAction(
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
     const format: Partial<TextFormat> = { ...paper.value.reading?.format, ...said<TextFormat>(input.format ?? {}) };
-    const chart = await chartOf(context.tx, context.books.id);
+    const chart = await standingChart(context);
     const read = await proposalFor(context, paper.value, chart, format, input.sheet, input.header, input.arrangement);
     if (!read.ok) return read;
     if (input.sheet >= read.value.sheets.length || (input.header ?? 0) >= read.value.height)
@@ -106,7 +106,7 @@ export const readAs = booksAction(
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
-    const chart = await chartOf(context.tx, context.books.id);
+    const chart = await standingChart(context);
     const stored = await readStored(context, paper.value, chart, await standsIn(context));
     const { reading } = stored.sheet.recognition;
     // What was taken from another paper of this shape was chosen there.
@@ -142,7 +142,7 @@ export const readRows = booksAction(
   async (context, input) => {
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
-    const chart = await chartOf(context.tx, context.books.id);
+    const chart = await standingChart(context);
     const { reading, rows } = (await readStored(context, paper.value, chart, await standsIn(context))).sheet
       .recognition;
     const row = rows[input.row - 1];

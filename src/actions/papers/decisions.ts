@@ -8,9 +8,9 @@ import type { Decision } from '@/core/openings/takeover';
 import { MOST_ROWS } from '@/core/files/limits';
 import { rowsLike } from '@/core/papers/alike';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
-import { chartOf } from '@/store/chart';
 import { writeDecisions } from '@/store/paper-decisions';
 import { saveReading } from '@/store/papers';
+import { standingChart } from '../frame/held-chart';
 import { booksAction } from '../kernel/action';
 import { id, text, units } from '../kernel/inputs';
 import { readStored } from './reading';
@@ -55,7 +55,7 @@ export const decideRows = booksAction(
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
     const { tx, books } = context;
-    const chart = await chartOf(tx, books.id);
+    const chart = await standingChart({ tx, books });
     const stands = await standsIn(context);
     const {
       sheet: { recognition },
@@ -143,7 +143,7 @@ export const createUndecided = booksAction(
     const paper = await findOpen(context, input.paper);
     if (!paper.ok) return paper;
     const { tx, books } = context;
-    const chart = await chartOf(tx, books.id);
+    const chart = await standingChart({ tx, books });
     const {
       sheet: { recognition },
       plan,

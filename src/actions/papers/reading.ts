@@ -14,8 +14,8 @@ import type { PaperRow } from '@/core/papers/paper-row';
 import type { Reading } from '@/core/papers/reading';
 import type { How } from '@/core/papers/sheet';
 import { type Result, fail, ok } from '@/core/base/result';
-import { chartOf } from '@/store/chart';
 import { type OpenPaper, matchMemory, memoryStamp, paperContent, shapeReading } from '@/store/papers';
+import { standingChart } from '../frame/held-chart';
 import { Aside, type BooksContext } from '../kernel/action';
 import { type MatchedSheet, received } from '@/workers/reading/sent';
 import { reading as pool } from '../kernel/context';
@@ -81,7 +81,7 @@ export const firstReading = async (
   name: string,
   bytes: Uint8Array,
 ): Promise<() => Promise<Result<FirstReading | undefined>>> => {
-  const chart = await chartOf(context.tx, context.books.id);
+  const chart = await standingChart(context);
   const memory = await matchMemory(context.tx, context.books.id);
   const { key } = await besideOf(context, chart);
   const circumstances = circumstancesOf(context);

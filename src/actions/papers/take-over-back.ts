@@ -1,11 +1,11 @@
-import { type Account, type AccountId, called, chartIndex, listed } from '@/core/chart/account';
+import { type Account, type AccountId, called, listed } from '@/core/chart/account';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { changesIn } from '@/store/changes';
-import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
 import { writeDecisions } from '@/store/paper-decisions';
 import { deleteTakeOver, lastTakeOver, madeByTakeOver } from '@/store/papers';
+import { standingIndex } from '../frame/held-chart';
 import type { WritingContext } from '../kernel/action';
 import { carryOut } from '../chart/edits';
 import { findOpen } from './open';
@@ -50,7 +50,7 @@ const takenBack = async (
   const { tx, books } = context;
   const made = await madeByTakeOver(tx, books.id, batch);
   await deleteTakeOver(tx, books.id, batch);
-  const index = chartIndex(await chartOf(tx, books.id));
+  const index = await standingIndex({ tx, books });
   const going = new Set(made.filter(({ used }) => !used).map(({ account }) => account));
   // A heading stays with what stands under it, and so does the heading above it.
   const stays = (one: AccountId): boolean =>

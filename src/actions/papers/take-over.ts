@@ -5,10 +5,10 @@ import { chartIndex, listed } from '@/core/chart/account';
 import { fail, ok, plural, problem, under } from '@/core/base/result';
 import { nothingIn } from '@/core/openings/takeover';
 import { amountsTaken, making, partsTaken, rememberedBy, rowsTaken } from '@/core/openings/taking';
-import { chartOf } from '@/store/chart';
 import { record } from '@/store/history';
 import { type OpeningSet, type Writing, currentSet, writeLines } from '@/store/openings';
 import { lastTakeOver, remember, rememberShape, takeOverByKey, writeTakeOver } from '@/store/papers';
+import { standingChart } from '../frame/held-chart';
 import { type WritingContext, booksAction } from '../kernel/action';
 import { carryOut } from '../chart/edits';
 import { findOpen, newAccountProblems, paperId, standsIn } from './open';
@@ -34,7 +34,7 @@ const planOf = async (context: WritingContext, number: number, set: OpeningSet |
         `${paper.value.name} is taken over already. Undo that on its page first, then take it over anew.`,
       ),
     );
-  const chart = await chartOf(tx, books.id);
+  const chart = await standingChart({ tx, books });
   const { plan, sheet } = await readStored(context, paper.value, chart, await standsIn(context));
   const index = chartIndex(chart);
   const codes = new Set<string>();

@@ -11,9 +11,9 @@ import type { Place, TextFormat } from '@/core/base/table';
 import type { PaperRow } from '@/core/papers/paper-row';
 import type { Recognition } from '@/core/papers/recognise';
 import { type RowTotals, rowTotals, statedTotals } from '@/core/papers/rows';
-import { chartOf } from '@/store/chart';
 import { currentAmounts, currentSet } from '@/store/openings';
 import { findPaper, paperContent, lastTakeOver } from '@/store/papers';
+import { standingChart } from '../frame/held-chart';
 import { booksView } from '../kernel/action';
 import { reading as pool } from '../kernel/context';
 import { page } from '../frame/views';
@@ -213,7 +213,7 @@ export const paperRowsView = (
       const paper = await findPaper(tx, books.id, paperId);
       if (paper === undefined) return undefined;
       const stands = (await currentAmounts(tx, [books.id])).get(books.id)?.amounts ?? new Map<AccountId, Minor>();
-      const read = await readStored(context, paper, await chartOf(tx, books.id), stands);
+      const read = await readStored(context, paper, await standingChart({ tx, books }), stands);
       return 'page' in at
         ? { rows: pageOf(read, filter, at.page), row: null }
         : { rows: pageAround(read, filter, at.row), row: rowAt(read, at.row) };

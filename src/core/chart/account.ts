@@ -119,14 +119,25 @@ export const editedIndex = (base: ChartIndex): EditedIndex =>
 export const keptIndex = (chart: readonly Account[]): EditedIndex => edited(builtIndex(chart));
 
 const edited = ({ byId, byCode, byRole, children }: ChangeableIndex): EditedIndex => {
+  // Lists that this index made itself; others belong to the index that it began as, and are copied once.
+  const own = new WeakSet<readonly AccountId[]>();
+  const listAt = <K>(lists: Changeable<K, readonly AccountId[]>, key: K): AccountId[] => {
+    const list = lists.get(key) ?? [];
+    if (own.has(list)) return list as AccountId[];
+    const copied = [...list];
+    own.add(copied);
+    lists.set(key, copied);
+    return copied;
+  };
   const move = <K>(lists: Changeable<K, readonly AccountId[]>, id: AccountId, from: K | null, to: K | null): void => {
     if (from === to) return;
     if (from !== null) {
-      const left = (lists.get(from) ?? []).filter((one) => one !== id);
+      const left = listAt(lists, from);
+      const at = left.lastIndexOf(id);
+      if (at >= 0) left.splice(at, 1);
       if (left.length === 0) lists.delete(from);
-      else lists.set(from, left);
     }
-    if (to !== null) lists.set(to, [...(lists.get(to) ?? []), id]);
+    if (to !== null) listAt(lists, to).push(id);
   };
   const codeOf = (account: Account | undefined): string | null =>
     account === undefined || account.code === '' ? null : account.code.toLowerCase();

@@ -21,9 +21,9 @@ import { UNUSED } from './use';
 
 const RULES: EditRules = { codes: 'required', base: 'EUR', uses: new Map() };
 const value = (chart: readonly Account[], edits: readonly ChartEdit[]): readonly Account[] => {
-  const done = applyEdits(chart, edits, RULES);
+  const done = applyEdits(chartIndex(chart), edits, RULES);
   if (!done.ok) throw new Error(done.problems[0]?.message);
-  return done.value.chart;
+  return [...done.value.byId.values()];
 };
 const codesOf = (done: ReturnType<typeof applyEdits>): readonly string[] =>
   done.ok ? [] : done.problems.map(({ code }) => code);
@@ -59,8 +59,8 @@ describe('regrouping', () => {
                 ? outdent(chart, ids)
                 : moveUnder(chart, ids, kind === 'top' ? null : (chart[target % chart.length]?.id ?? null));
           if (!made.ok) continue;
-          const done = applyEdits(chart, made.value, RULES);
-          if (done.ok) chart = done.value.chart;
+          const done = applyEdits(chartIndex(chart), made.value, RULES);
+          if (done.ok) chart = [...done.value.byId.values()];
         }
         isTree(chart);
         expect(chart.map(({ id }) => id).sort()).toEqual(start.map(({ id }) => id).sort());
@@ -98,9 +98,9 @@ describe('regrouping', () => {
     const down = indent(chart, [accountId(2)]);
     expect(down.ok && value(chart, down.value).find(({ id }) => id === 2)?.parent).toBe(1);
     expect(moveUnder(chart, [accountId(1)], accountId(4))).toMatchObject({ ok: false });
-    expect(codesOf(applyEdits(chart, [change(make(1, { heading: true }), { parent: accountId(3) })], RULES))).toContain(
-      'account.cycle',
-    );
+    expect(
+      codesOf(applyEdits(chartIndex(chart), [change(make(1, { heading: true }), { parent: accountId(3) })], RULES)),
+    ).toContain('account.cycle');
   });
 });
 
@@ -123,10 +123,14 @@ describe('a batch of edits', () => {
               },
             ];
           });
-          const done = applyEdits(chart, edits, RULES);
+          const done = applyEdits(chartIndex(chart), edits, RULES);
           if (!done.ok) return;
-          const back = applyEdits(done.value.chart, inverse(chart, edits, () => accountId(-1)).edits, RULES);
-          expect(back.ok && sorted(back.value.chart)).toEqual(sorted(chart));
+          const back = applyEdits(
+            chartIndex([...done.value.byId.values()]),
+            inverse(chart, edits, () => accountId(-1)).edits,
+            RULES,
+          );
+          expect(back.ok && sorted([...back.value.byId.values()])).toEqual(sorted(chart));
         },
       ),
     );
@@ -145,13 +149,13 @@ describe('a batch of edits', () => {
       '2',
       '1',
     ]);
-    expect(codesOf(applyEdits([a, b], [change(a, { code: '2' })], RULES))).toEqual(['account.code-taken']);
-    expect(codesOf(applyEdits([a, b], [change({ ...a, name: 'seen' }, { name: 'mine' })], RULES))).toEqual([
+    expect(codesOf(applyEdits(chartIndex([a, b]), [change(a, { code: '2' })], RULES))).toEqual(['account.code-taken']);
+    expect(codesOf(applyEdits(chartIndex([a, b]), [change({ ...a, name: 'seen' }, { name: 'mine' })], RULES))).toEqual([
       'account.clash',
     ]);
-    expect(codesOf(applyEdits([a], [change(b, { name: 'mine' })], RULES))).toEqual(['account.unknown']);
+    expect(codesOf(applyEdits(chartIndex([a]), [change(b, { name: 'mine' })], RULES))).toEqual(['account.unknown']);
     // The same change by two people is no clash.
-    expect(applyEdits([{ ...a, name: 'mine' }], [change(a, { name: 'mine' })], RULES).ok).toBe(true);
+    expect(applyEdits(chartIndex([{ ...a, name: 'mine' }]), [change(a, { name: 'mine' })], RULES).ok).toBe(true);
   });
 
   it('keeps type, currency and kind of what is used, and says by what it is used', () => {
@@ -167,7 +171,7 @@ describe('a batch of edits', () => {
       ...RULES,
       uses: new Map([[bank.id, { ...UNUSED, figures: 1, changes: 1, journalLines: 2 }]]),
     };
-    const refused = (is: Partial<Account>) => applyEdits([bank], [change(bank, is)], used);
+    const refused = (is: Partial<Account>) => applyEdits(chartIndex([bank]), [change(bank, is)], used);
     expect(codesOf(refused({ classification: 'equity', role: null }))).toEqual([
       'account.type-used',
       'account.kind-used',
@@ -175,7 +179,7 @@ describe('a batch of edits', () => {
     expect(codesOf(refused({ currency: 'NOK' }))).toEqual(['account.currency-used']);
     expect(codesOf(refused({ heading: true, role: null }))).toEqual(['account.heading-used', 'account.kind-used']);
     expect(codesOf(refused({ name: 'Other bank', classification: 'fixed-asset' }))).toEqual([]);
-    const removal = applyEdits([bank], [{ kind: 'remove', id: bank.id }], used);
+    const removal = applyEdits(chartIndex([bank]), [{ kind: 'remove', id: bank.id }], used);
     expect(removal.ok ? '' : removal.problems[0]?.message).toBe(
       '1 Bank cannot be deleted: it has an opening balance, 2 journal lines. Deactivate it instead; it then takes no new amounts.',
     );
@@ -309,11 +313,13 @@ describe('the record of a chart', () => {
           const value = kind === 'active' ? !account.active : kind === 'code' ? `c${String(at)}` : `n ${text}`;
           return [{ kind: 'change', id: account.id, was: {}, is: { [kind]: value } }];
         });
-        const done = applyEdits(start, edits, RULES);
+        const done = applyEdits(chartIndex(start), edits, RULES);
         if (!done.ok) return;
         const ids = new Map(done.value.added.map(({ id }) => [id, accountId(1_000_000 - id)]));
-        const stored = done.value.chart.map((account) => ({ ...account, id: ids.get(account.id) ?? account.id }));
-        expect(done.value.chart).toEqual([...done.value.byId.values()]);
+        const stored = [...done.value.byId.values()].map((account) => ({
+          ...account,
+          id: ids.get(account.id) ?? account.id,
+        }));
         const changes = accountChanges(done.value, ids);
         for (const one of changes)
           if (one.field !== 'origin') expect(sayAccountChange(one, done.value.byId)).toMatch(/\S/);
@@ -325,9 +331,9 @@ describe('the record of a chart', () => {
 
   it('refuses to take back what somebody changed since', () => {
     const account = { ...PLAIN_ACCOUNT, id: accountId(1), code: '1', name: 'A', classification: 'equity' as const };
-    const renamed = applyEdits([account], [change(account, { name: 'B' })], RULES);
+    const renamed = applyEdits(chartIndex([account]), [change(account, { name: 'B' })], RULES);
     if (!renamed.ok) throw new Error('renamed');
     const back = editsBack(accountChanges(renamed.value, new Map()));
-    expect(codesOf(applyEdits([{ ...account, name: 'C' }], back, RULES))).toEqual(['account.clash']);
+    expect(codesOf(applyEdits(chartIndex([{ ...account, name: 'C' }]), back, RULES))).toEqual(['account.clash']);
   });
 });

@@ -7,7 +7,6 @@ import {
   type CodeRule,
   accountProblems,
   called,
-  chartIndex,
   editedIndex,
 } from './account';
 import { classFacts, roleFacts } from '../ledger/classes';
@@ -28,8 +27,7 @@ export type ChartEdit =
   | { readonly kind: 'remove'; readonly id: AccountId };
 
 export interface Edited {
-  /** The chart as it stands after all steps. */
-  readonly chart: readonly Account[];
+  /** The chart as it stands after all steps, as long as the index that it was made from is not changed. */
   readonly byId: ReadonlyMap<AccountId, Account>;
   readonly added: readonly Account[];
   readonly changed: readonly { readonly was: Account; readonly is: Account }[];
@@ -97,13 +95,7 @@ export const sayField = <F extends keyof AccountFields>(field: F, value: Account
  * after all steps, so that two accounts can exchange their codes. Only accounts that a step touches, and those that stand
  * under one, are looked at: a chart that was right stays right.
  */
-export const applyEdits = (
-  chart: readonly Account[],
-  edits: readonly ChartEdit[],
-  rules: EditRules,
-  /** Of the chart as it stands, where there is one already. */
-  standing: ChartIndex = chartIndex(chart),
-): Result<Edited> => {
+export const applyEdits = (standing: ChartIndex, edits: readonly ChartEdit[], rules: EditRules): Result<Edited> => {
   const index = editedIndex(standing);
   const accounts = index.byId;
   const before = new Map<AccountId, Account>();
@@ -168,13 +160,7 @@ export const applyEdits = (
   if (problems.length > 0) return fail(...problems);
   const same = (a: Account, b: Account): boolean =>
     (Object.keys(FIELD_WORDS) as (keyof AccountFields)[]).every((field) => a[field] === b[field]);
-  const stays = removed.size === 0 ? chart : chart.filter(({ id }) => !removed.has(id));
   return ok({
-    // In the order of the map, without going through all of it.
-    chart: [
-      ...stays.map((account) => (before.has(account.id) ? (accounts.get(account.id) ?? account) : account)),
-      ...[...added].flatMap((id) => accounts.get(id) ?? []),
-    ],
     byId: accounts,
     added: [...added].flatMap((id) => accounts.get(id) ?? []),
     changed: [...before].flatMap(([id, was]) => {

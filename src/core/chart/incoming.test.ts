@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { toCsv, toXlsx } from '../files/write';
-import { type Account, PLAIN_ACCOUNT, accountId } from './account';
+import { type Account, PLAIN_ACCOUNT, accountId, chartIndex } from './account';
 import { readPaper } from '../files/read';
 import { type BankDetails, NO_BANK_DETAILS } from './bank';
 import { chartRows, readChartRows, recogniseChart } from './chart-file';
@@ -38,9 +38,9 @@ const rowsOf = (content: Uint8Array, name = 'chart.csv'): readonly Incoming[] =>
 };
 const taken = (chart: readonly Account[], rows: readonly Incoming[], rules = RULES): readonly Account[] => {
   const plan = planIncoming(chart, rows, NONE, rules);
-  const done = applyEdits(chart, plan.edits, { codes: rules.codes, base: rules.base, uses: rules.uses });
+  const done = applyEdits(chartIndex(chart), plan.edits, { codes: rules.codes, base: rules.base, uses: rules.uses });
   if (!done.ok) throw new Error(done.problems[0]?.message);
-  return done.value.chart;
+  return [...done.value.byId.values()];
 };
 /** A chart without ids, each account naming its heading by code. */
 const shape = (chart: readonly Account[], without: readonly (keyof Account)[] = []) => {
@@ -189,7 +189,7 @@ describe('a list of accounts', () => {
     ]);
     const again = planIncoming([], rows, choices, RULES);
     expect(again.counts).toMatchObject({ new: 7, problem: 0, skipped: 1 });
-    expect(applyEdits([], again.edits, { codes: 'required', base: 'EUR', uses: new Map() }).ok).toBe(true);
+    expect(applyEdits(chartIndex([]), again.edits, { codes: 'required', base: 'EUR', uses: new Map() }).ok).toBe(true);
   });
 
   it('settles a clash by rule or row by row', () => {
@@ -235,7 +235,7 @@ describe('a list of accounts', () => {
         (cells, chart) => {
           const table = { name: 't', rows: [['Code', 'Name', 'Type', 'Parent'], ...cells] };
           const plan = planIncoming(chart, readChartRows(table, recogniseChart([table]).mapping, 'EUR'), NONE, RULES);
-          const done = applyEdits(chart, plan.edits, { codes: 'required', base: 'EUR', uses: new Map() });
+          const done = applyEdits(chartIndex(chart), plan.edits, { codes: 'required', base: 'EUR', uses: new Map() });
           expect(done.ok ? [] : done.problems).toEqual([]);
         },
       ),

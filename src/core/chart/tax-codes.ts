@@ -204,8 +204,8 @@ export const sayRates = (rates: readonly TaxRate[]): string =>
   rates.length === 0 ? 'no rate' : rates.length === 1 ? `${rates[0]?.rate ?? ''} %` : plural(rates.length, 'rate');
 
 /** Why a tax code cannot be deleted: it is the default of accounts. */
-export const removalProblems = (code: TaxCode, chart: readonly Account[]): readonly Problem[] => {
-  const users = chart.filter((account) => account.taxCode === code.code);
+export const removalProblems = (code: TaxCode, chart: Iterable<Account>): readonly Problem[] => {
+  const users = [...chart].filter((account) => account.taxCode === code.code);
   return users.length === 0
     ? []
     : [

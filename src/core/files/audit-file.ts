@@ -5,9 +5,11 @@ import { MOST_ACCOUNTS, MOST_CELL_CHARACTERS, MOST_DEPTH, counted } from './limi
 import { decode } from './text';
 import { type XmlFault, xmlReader } from './xml';
 
-/** Whether bytes look like an XML file, by what they begin with. */
-export const isXml = (bytes: Uint8Array): boolean =>
-  decode(bytes.subarray(0, 400)).text.replace('\ufeff', '').trimStart().startsWith('<');
+/** Marks of the order of bytes, and spaces; in UTF-16 every other byte is nil. */
+const BEFORE: ReadonlySet<number | undefined> = new Set([0xef, 0xbb, 0xbf, 0xff, 0xfe, 0x00, 0x09, 0x0a, 0x0d, 0x20]);
+
+/** Whether bytes look like an XML file, by what they begin with in whatever encoding. */
+export const isXml = (bytes: Uint8Array): boolean => bytes.subarray(0, 400).find((byte) => !BEFORE.has(byte)) === 0x3c;
 
 const TAGS = [
   'AccountID',

@@ -55,49 +55,44 @@ const LATIN = /\p{sc=Latin}/u;
 
 /**
  * How badly a text reads, as the number of its characters that no text of one language has: letters of other alphabets than the
- * one that fits best, signs within words, capitals within words in small letters.
+ * one that fits best, signs within words, capitals within words in small letters. It is not counted on past `enough`.
  */
-const badness = (text: string): number => {
+const badness = (text: string, enough: number): number => {
   const letters = new Map<string, number>();
   let bad = 0;
-  let [before, beforeThat] = ['', ''];
-  const inner = (mark: string, next: string): boolean => LETTER.test(mark) && LETTER.test(next);
-  const characters = Array.from(text);
-  characters.forEach((character, at) => {
-    if (character > '\u007f') {
-      const next = characters[at + 1] ?? '';
-      if (LETTER.test(character)) {
-        const small = character === 'İ' ? character : character.toLowerCase();
-        letters.set(small, (letters.get(small) ?? 0) + 1);
-        // A space that does not break stands between the digits of figures; a letter does not.
-        if (/\d/.test(before) && /\d/.test(next)) bad += 1;
-        // Letters of another script than the Latin ones beside them make no word.
-        if (!LATIN.test(character) && (/[a-z]/i.test(before) || /[a-z]/i.test(next))) bad += 1;
-        if (
-          character !== small &&
-          before !== '' &&
-          LETTER.test(before) &&
-          before === before.toLowerCase() &&
-          before !== before.toUpperCase()
-        )
-          bad += 1;
-        else if (
-          character === small &&
-          character !== character.toUpperCase() &&
-          isCapital(before) &&
-          isCapital(beforeThat)
-        )
-          bad += 1;
-      } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
-      else if (
-        (inner(before, next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) ||
-        /[\u2500-\u25ff]/.test(character)
+  for (let at = 0; at < text.length && bad < enough; at += 1) {
+    if (text.charCodeAt(at) < 0x80) continue;
+    const character = text.charAt(at);
+    const [before, next] = [text.charAt(at - 1), text.charAt(at + 1)];
+    if (LETTER.test(character)) {
+      const small = character === 'İ' ? character : character.toLowerCase();
+      letters.set(small, (letters.get(small) ?? 0) + 1);
+      // A space that does not break stands between the digits of figures; a letter does not.
+      if (/\d/.test(before) && /\d/.test(next)) bad += 1;
+      // Letters of another script than the Latin ones beside them make no word.
+      if (!LATIN.test(character) && (/[a-z]/i.test(before) || /[a-z]/i.test(next))) bad += 1;
+      if (
+        character !== small &&
+        LETTER.test(before) &&
+        before === before.toLowerCase() &&
+        before !== before.toUpperCase()
       )
         bad += 1;
-    }
-    beforeThat = before;
-    before = character;
-  });
+      else if (
+        character === small &&
+        character !== character.toUpperCase() &&
+        isCapital(before) &&
+        isCapital(text.charAt(at - 2))
+      )
+        bad += 1;
+    } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
+    else if (
+      (LETTER.test(before) && LETTER.test(next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) ||
+      /[\u2500-\u25ff]/.test(character)
+    )
+      bad += 1;
+  }
+  if (bad >= enough) return bad;
   // Names in Cyrillic and Greek begin with capitals; without any, they are letters of a script that has none.
   if (/[\p{sc=Cyrillic}\p{sc=Greek}]/u.test(text) && !/[\u0386-\u03ab\u0400-\u042f]/.test(text)) bad += 1;
   const total = [...letters.values()].reduce((sum, count) => sum + count, 0);
@@ -137,7 +132,7 @@ const doubleOf = (sample: Uint8Array): Encoding | undefined => {
 const singleOf = (sample: Uint8Array): Encoding => {
   let best: { encoding: Encoding; bad: number } = { encoding: 'windows-1252', bad: Infinity };
   for (const encoding of SINGLE_BYTE) {
-    const bad = badness(decodeAs(sample, encoding));
+    const bad = badness(decodeAs(sample, encoding), best.bad);
     if (bad < best.bad) best = { encoding, bad };
   }
   return best.encoding;

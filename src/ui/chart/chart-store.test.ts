@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
+import { type Account, PLAIN_ACCOUNT, accountId, chartIndex } from '@/core/chart/account';
 import { type ChartEdit, type EditRules, applyEdits, change } from '@/core/chart/edit';
 import { anyChart } from '@/core/chart/testing';
 import { chartStore } from './chart-store';
@@ -18,11 +18,11 @@ const server = (initial: readonly Account[], refuses: () => boolean) => {
     save: async (edits: readonly ChartEdit[]) => {
       await Promise.resolve();
       if (refuses()) return { ok: false as const, problems: [{ code: 'refused', message: 'Not this time.' }] };
-      const done = applyEdits(chart, edits, RULES);
+      const done = applyEdits(chartIndex(chart), edits, RULES);
       if (!done.ok) return done;
       const ids = new Map(done.value.added.map(({ id }) => [id, accountId((last += 1))]));
       const real = (id: Account['id']): Account['id'] => ids.get(id) ?? id;
-      chart = done.value.chart.map((account) => ({
+      chart = [...done.value.byId.values()].map((account) => ({
         ...account,
         id: real(account.id),
         parent: account.parent === null ? null : real(account.parent),

@@ -1,5 +1,5 @@
 import type { editChart } from '@/actions/chart/commands';
-import { type Account, type AccountId, type CodeRule, accountId } from '@/core/chart/account';
+import { type Account, type AccountId, type CodeRule, accountId, chartIndex } from '@/core/chart/account';
 import { type ChartEdit, type Inverse, applyEdits, inverse, readdressed } from '@/core/chart/edit';
 import type { Problem, Result } from '@/core/base/result';
 
@@ -65,8 +65,8 @@ export const chartStore = (
   const renamed = (edits: readonly ChartEdit[]): readonly ChartEdit[] =>
     edits.map((edit) => ({ ...readdressed(edit, real), ...(edit.kind === 'add' ? { id: edit.id } : {}) }));
   const apply = (edits: readonly ChartEdit[]): Result<readonly Account[]> => {
-    const applied = applyEdits(state.accounts, edits, { ...rules, uses: new Map() });
-    return applied.ok ? { ok: true, value: applied.value.chart } : applied;
+    const applied = applyEdits(chartIndex(state.accounts), edits, { ...rules, uses: new Map() });
+    return applied.ok ? { ok: true, value: [...applied.value.byId.values()] } : applied;
   };
   const settle = (fresh: readonly (readonly [AccountId, AccountId])[]): void => {
     if (fresh.length === 0) return;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minor } from '../../money/minor';
-import { type Account, PLAIN_ACCOUNT, accountId } from '../account';
+import { type Account, PLAIN_ACCOUNT, accountId, chartIndex } from '../account';
 import { type Answers, answersFrom } from '../composition/answers';
 import { compose, neededRoles } from '../composition/compose';
 import { fromComposed } from '../copy';
@@ -58,9 +58,9 @@ const composed = (given: Answers): readonly Account[] => {
     update: false,
     clash: 'keep',
   });
-  const done = applyEdits([], plan.edits, { codes: 'required', base: 'EUR', uses: new Map() });
+  const done = applyEdits(chartIndex([]), plan.edits, { codes: 'required', base: 'EUR', uses: new Map() });
   if (!done.ok) throw new Error(done.problems[0]?.message);
-  return done.value.chart;
+  return [...done.value.byId.values()];
 };
 
 describe('tidying advice', () => {
@@ -179,13 +179,19 @@ describe('tidying advice', () => {
         const state = stateOf(chart, { needed: ['bank', 'retained-earnings'], scheme: COMPOSED_SCHEME });
         for (const piece of tidy(state)) {
           if (piece.fix.merges.length > 0 || piece.fix.edits.length === 0) continue;
-          const done = applyEdits(chart, piece.fix.edits, { codes: 'required', base: 'EUR', uses: new Map() });
+          const done = applyEdits(chartIndex(chart), piece.fix.edits, {
+            codes: 'required',
+            base: 'EUR',
+            uses: new Map(),
+          });
           if (!done.ok) {
             // A heading with active accounts under it cannot be dropped or deactivated; nothing else may stand in the way.
             expect(done.problems.map(({ code }) => code)).toEqual([]);
             continue;
           }
-          expect(tidy({ ...state, chart: done.value.chart }).map(({ key }) => key)).not.toContain(piece.key);
+          expect(tidy({ ...state, chart: [...done.value.byId.values()] }).map(({ key }) => key)).not.toContain(
+            piece.key,
+          );
         }
       }),
       { numRuns: 100 },
