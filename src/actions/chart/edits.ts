@@ -1,6 +1,6 @@
 import { type Account, type AccountId, listed } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
-import { type ChartEdit, type Edited, applyEdits } from '@/core/chart/edit';
+import { type ChartEdit, type Edited, applyEdits, usesAsked } from '@/core/chart/edit';
 import { accountChanges } from '@/core/chart/recorded';
 import type { IncomingRules } from '@/core/chart/incoming';
 import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
@@ -61,14 +61,11 @@ export const carryOut = async (
   const index = await standingIndex(context);
   if (index.byId.size + edits.filter((edit) => edit.kind === 'add').length > MOST_ACCOUNTS)
     return fail(problem('chart.large', `A chart has at most ${MOST_ACCOUNTS} accounts.`));
+  const asked = usesAsked(edits);
   const done = applyEdits(index, edits, {
     codes: books.chart.codes,
     base: books.currency,
-    uses: await usesOf(
-      tx,
-      books.id,
-      edits.flatMap((edit) => (edit.kind === 'add' ? [] : [edit.id])),
-    ),
+    uses: asked.length === 0 ? new Map() : await usesOf(tx, books.id, asked),
   });
   if (!done.ok) return done;
   const edited = done.value;

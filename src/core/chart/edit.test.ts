@@ -12,7 +12,7 @@ import {
   editedIndex,
 } from './account';
 import { codeSource, renumber, renumberEdits } from './codes';
-import { type ChartEdit, type EditRules, applyEdits, change, inverse } from './edit';
+import { type ChartEdit, type EditRules, applyEdits, usesAsked, change, inverse } from './edit';
 import { accountChanges, editsBack, sayAccountChange } from './recorded';
 import { indent, moveUnder, outdent, topmost } from './regroup';
 import { anyChart } from './testing';
@@ -182,6 +182,38 @@ describe('a batch of edits', () => {
     const removal = applyEdits(chartIndex([bank]), [{ kind: 'remove', id: bank.id }], used);
     expect(removal.ok ? '' : removal.problems[0]?.message).toBe(
       '1 Bank cannot be deleted: it has an opening balance, 2 journal lines. Deactivate it instead; it then takes no new amounts.',
+    );
+  });
+
+  it('asks for the use of those accounts alone whose use decides', () => {
+    const is = fc.record(
+      {
+        name: fc.constant('Another name'),
+        classification: fc.constantFrom('equity' as const, 'current-asset' as const),
+        currency: fc.constantFrom(null, 'NOK'),
+        active: fc.boolean(),
+        role: fc.constant(null),
+      },
+      { requiredKeys: [] },
+    );
+    fc.assert(
+      fc.property(
+        anyChart(),
+        fc.array(fc.record({ at: fc.nat(), is: fc.option(is) }), { minLength: 1, maxLength: 6 }),
+        (chart, wanted) => {
+          const edits = wanted.flatMap((one): ChartEdit[] => {
+            const account = chart[one.at % chart.length];
+            if (account === undefined) return [];
+            return [one.is === null ? { kind: 'remove', id: account.id } : change(account, one.is)];
+          });
+          const uses = new Map(chart.map(({ id }) => [id, { ...UNUSED, journalLines: 1 }]));
+          const asked = new Map([...uses].filter(([id]) => usesAsked(edits).includes(id)));
+          const [all, some] = [uses, asked].map((known) =>
+            applyEdits(chartIndex(chart), edits, { ...RULES, uses: known }),
+          );
+          expect(some?.ok === false && some.problems).toEqual(all?.ok === false && all.problems);
+        },
+      ),
     );
   });
 });

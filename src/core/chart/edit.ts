@@ -10,7 +10,7 @@ import {
   editedIndex,
 } from './account';
 import { classFacts, roleFacts } from '../ledger/classes';
-import { type AccountUse, UNUSED, changeProblems, removalProblems } from './use';
+import { type AccountUse, HELD_BY_USE, UNUSED, changeProblems, removalProblems } from './use';
 
 /**
  * One step of editing a chart. New accounts carry an id below zero until they are stored, so that other steps of the same
@@ -38,9 +38,17 @@ export interface EditRules {
   readonly codes: CodeRule;
   /** Base currency of the books. */
   readonly base: string;
-  /** Use of the accounts that are changed or removed; one that is not in it counts as unused. */
+  /** Use of the accounts whose use matters to the edits (`usesAsked`); one that is not in it counts as unused. */
   readonly uses: ReadonlyMap<AccountId, AccountUse>;
 }
+
+/** The accounts whose use decides whether edits may be: those that go, or change in what use holds. */
+export const usesAsked = (edits: readonly ChartEdit[]): readonly AccountId[] =>
+  edits.flatMap((edit) =>
+    edit.kind === 'remove' || (edit.kind === 'change' && HELD_BY_USE.some((field) => field in edit.is))
+      ? [edit.id]
+      : [],
+  );
 
 /** A problem of one account among many. */
 const of = (id: AccountId, found: Problem): Problem => under(found, id);

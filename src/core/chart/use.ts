@@ -52,6 +52,14 @@ export const removalProblems = (
       ];
 };
 
+/** The fields that use holds; the others of a used account may change. */
+export const HELD_BY_USE = [
+  'classification',
+  'currency',
+  'heading',
+  'role',
+] as const satisfies readonly (keyof Account)[];
+
 /** What may not change any more because the account is in use: its type, its currency, its kind of money account, heading or not. */
 export const changeProblems = (was: Account, is: Account, use: AccountUse, base: string): readonly Problem[] => {
   const by = uses({ ...use, taxCodes: 0, comparatives: 0, papers: 0 });
