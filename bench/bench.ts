@@ -9,7 +9,7 @@ import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { chromium } from '@playwright/test';
 import { createBooks } from '@/actions/books/commands';
-import { closeDatabase, useDatabase } from '@/actions/kernel/context';
+import { closeDatabase, database, useDatabase } from '@/actions/kernel/context';
 import { saveFigures } from '@/actions/openings/figures';
 import { postOpenings } from '@/actions/openings/posting';
 import { drawCalendar } from '@/actions/calendar/commands';
@@ -102,6 +102,34 @@ const sheetOf = async (books: number) => {
   return { set: view.set.id, rows: view.rows.filter((row) => !row.heading) };
 };
 
+/** The statements of a posting on its own tables, with their references and triggers; nothing of it stays. */
+const straightIntoJournal = async (books: number, accounts: readonly number[]): Promise<number> => {
+  let took = 0;
+  const undone = new Error('not to stay');
+  await (
+    await database()
+  )
+    .transaction(async (tx) => {
+      took = await timed(async () => {
+        const [journal] = await tx.query<{ id: number }>(
+          "insert into journal (books_id, number, date, description) values ($1, 9, '2026-06-30', 'straight') returning id",
+          [books],
+        );
+        await tx.query(
+          `insert into journal_line (books_id, journal_id, line_no, account_id, amount)
+           select $1, $2, n, a, case when n % 2 = 0 then 100 else -100 end from unnest($3::int[]) with ordinality as t (a, n)`,
+          [books, journal?.id, accounts],
+        );
+        await tx.query('update journal set posted_at = now(), posted_by = 1 where id = $1', [journal?.id]);
+      });
+      throw undone;
+    })
+    .catch((error: unknown) => {
+      if (error !== undone) throw error;
+    });
+  return took;
+};
+
 /** The statements of one save on tables of the same shape, without anything around them. */
 const bareTables = `create table line (set_id int, account_id int, amount int8, revision int, primary key (set_id, account_id));
   create table change (id int generated always as identity primary key, account_id int, from_amount int8, to_amount int8);
@@ -160,10 +188,20 @@ const store = async (): Promise<Made> => {
     restores: false,
   }));
   done(await saveFigures({ books: posting, set: sheet.set, entries: amounts }));
+  const posted = await timed(async () => done(await postOpenings({ books: posting, set: sheet.set })));
   note(
     'post 5,000 lines',
-    await timed(async () => done(await postOpenings({ books: posting, set: sheet.set }))),
-    'bare PGlite, one insert of 5,000 rows',
+    posted,
+    'the same lines put straight into the journal',
+    await straightIntoJournal(
+      posting,
+      accounts.map((row) => row.id),
+    ),
+  );
+  note(
+    'post 5,000 lines',
+    posted,
+    'bare PGlite, one insert of 5,000 rows without references',
     await timed(() =>
       bare.transaction((tx) =>
         tx.query(
