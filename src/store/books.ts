@@ -1,4 +1,7 @@
 import { type PlainDate, plainDate } from '@/core/base/dates';
+import { type Change, WHOLE } from '@/core/base/change';
+import type { Kept } from '@/core/base/kept';
+import { type CutoverDates, keptCutover } from '@/core/calendar/recorded';
 import { type ChartSettings, PLAIN_SETTINGS } from '@/core/chart/settings';
 import { type CompanyFacts, PLAIN_FACTS, type Purpose } from '@/core/company/facts';
 import type { LegalForm } from '@/core/company/legal-form';
@@ -173,7 +176,18 @@ const FACT_COLUMNS: Readonly<Partial<Record<keyof CompanyFacts, string>>> = {
   purpose: 'purpose',
 };
 
+/** Puts a fact in the place of the one that stands; the change tells it as it is stored. */
 export const updateFact = async <F extends keyof CompanyFacts>(
+  tx: Queryable,
+  { id, facts }: Pick<Books, 'id' | 'facts'>,
+  fact: F,
+  value: CompanyFacts[F],
+): Promise<Change> => {
+  const stored = await writeFact(tx, id, fact, value);
+  return { subject: 'company', id, field: fact, from: facts[fact] as Kept, to: stored as Kept };
+};
+
+const writeFact = async <F extends keyof CompanyFacts>(
   tx: Queryable,
   id: number,
   fact: F,
@@ -203,8 +217,19 @@ export const updateFact = async <F extends keyof CompanyFacts>(
 };
 
 /** Changes what is kept about the chart as a whole; what is not given stays. */
-export const updateChartSettings = async (tx: Queryable, id: number, change: Partial<ChartSettings>): Promise<void> => {
+export const updateChartSettings = async (
+  tx: Queryable,
+  { id, chart }: Pick<Books, 'id' | 'chart'>,
+  change: Partial<ChartSettings>,
+): Promise<readonly Change[]> => {
   await tx.query('update books set chart = chart || $2::jsonb where id = $1', [id, JSON.stringify(change)]);
+  return (Object.keys(change) as (keyof ChartSettings)[]).map((field) => ({
+    subject: 'chart-rule',
+    id,
+    field,
+    from: chart[field] as unknown as Kept,
+    to: (change[field] ?? null) as unknown as Kept,
+  }));
 };
 
 export const setArchived = async (tx: Queryable, id: number, at: string | null): Promise<void> => {
@@ -213,28 +238,40 @@ export const setArchived = async (tx: Queryable, id: number, at: string | null):
 
 export const updateCutover = async (
   tx: Queryable,
-  id: number,
-  { cutover, completeUntil, trialBalance }: Pick<Books, 'cutover' | 'completeUntil' | 'trialBalance'>,
-): Promise<void> => {
+  { id, ...was }: Pick<Books, 'id' | keyof CutoverDates>,
+  is: CutoverDates,
+): Promise<Change> => {
   await tx.query('update books set cutover_date = $2, complete_until = $3, trial_balance_date = $4 where id = $1', [
     id,
-    cutover.toString(),
-    completeUntil?.toString() ?? null,
-    trialBalance?.toString() ?? null,
+    is.cutover.toString(),
+    is.completeUntil?.toString() ?? null,
+    is.trialBalance?.toString() ?? null,
   ]);
+  return { subject: 'cutover', id, field: WHOLE, from: keptCutover(was), to: keptCutover(is) };
 };
+
+/** The rules of money of a set of books. */
+export type MoneyRules = Pick<Books, 'currency' | 'rounding' | 'rateDays'>;
 
 export const updateMoneyRules = async (
   tx: Queryable,
-  id: number,
-  { currency, rounding, rateDays }: Pick<Books, 'currency' | 'rounding' | 'rateDays'>,
-): Promise<void> => {
+  was: Pick<Books, 'id' | keyof MoneyRules>,
+  change: Partial<MoneyRules>,
+): Promise<readonly Change[]> => {
+  const { currency, rounding, rateDays } = { ...was, ...change };
   await tx.query('update books set base_currency = $2, rounding = $3, rate_days = $4 where id = $1', [
-    id,
+    was.id,
     currency,
     rounding,
     rateDays,
   ]);
+  return (Object.keys(change) as (keyof MoneyRules)[]).map((field) => ({
+    subject: 'money-rule',
+    id: was.id,
+    field,
+    from: was[field],
+    to: change[field] ?? null,
+  }));
 };
 
 export interface StoredLogo {

@@ -1,5 +1,7 @@
 import { addTo } from '@/core/base/lists';
 import { type PlainDate, plainDate } from '@/core/base/dates';
+import type { Change } from '@/core/base/change';
+import { periodField } from '@/core/calendar/recorded';
 import type { StatedPeriod, StatedYear } from '@/core/calendar/file';
 import type { PeriodState } from '@/core/calendar/states';
 import { type PeriodKind, type YearPlan, planFrom } from '@/core/calendar/year';
@@ -161,13 +163,21 @@ export const postedPeriods = async (tx: Queryable, booksId: number): Promise<Rea
     ).map(({ id }) => id),
   );
 
+/** Puts periods, as they stand, into other states. */
 export const setPeriodStates = async (
   tx: Queryable,
   booksId: number,
-  states: readonly { readonly id: number; readonly state: PeriodState }[],
-): Promise<void> => {
+  moves: readonly { readonly period: StoredPeriod; readonly to: PeriodState }[],
+): Promise<readonly Change[]> => {
   await tx.query(
     'update period p set state = t.state from unnest($2::int[], $3::text[]) as t (id, state) where p.books_id = $1 and p.id = t.id',
-    [booksId, states.map((one_) => one_.id), states.map((one_) => one_.state)],
+    [booksId, moves.map(({ period }) => period.id), moves.map(({ to }) => to)],
   );
+  return moves.map(({ period, to }) => ({
+    subject: 'period',
+    id: booksId,
+    field: periodField(period),
+    from: period.state,
+    to,
+  }));
 };

@@ -23,18 +23,23 @@ export const insertCurrency = async (
   currency: string,
   person: number,
   at: string,
-): Promise<void> => {
+): Promise<Change> => {
   await tx.query('insert into books_currency (books_id, currency, added_by, added_at) values ($1, $2, $3, $4)', [
     booksId,
     currency,
     person,
     at,
   ]);
+  return { subject: 'currency', id: booksId, field: currency, from: null, to: true };
 };
 
-export const deleteCurrency = async (tx: Queryable, booksId: number, currency: string): Promise<void> => {
-  await tx.query('delete from books_currency where books_id = $1 and currency = $2', [booksId, currency]);
-};
+export const deleteCurrency = async (tx: Queryable, booksId: number, currency: string): Promise<readonly Change[]> =>
+  (
+    await tx.query('delete from books_currency where books_id = $1 and currency = $2 returning currency', [
+      booksId,
+      currency,
+    ])
+  ).map(() => ({ subject: 'currency', id: booksId, field: currency, from: true, to: null }));
 
 /** Whether a posted amount is in this currency. */
 export const isPostedIn = async (tx: Queryable, booksId: number, currency: string): Promise<boolean> =>

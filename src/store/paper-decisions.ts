@@ -2,6 +2,9 @@ import type { AccountId } from '@/core/chart/account';
 import type { Classification } from '@/core/ledger/classes';
 import type { Minor } from '@/core/money/minor';
 import type { Creation, Decision, SplitPart } from '@/core/openings/takeover';
+import { type Change, WHOLE } from '@/core/base/change';
+import type { Kept } from '@/core/base/kept';
+import { keptDecisions } from '@/core/openings/decided';
 import { type Queryable, arrayText } from './database';
 
 /** A decision as it is stored: what its kind does not have is null. */
@@ -58,8 +61,21 @@ const readDecision = (
 
 const created = (decision: Decision): Creation | undefined => (decision.kind === 'create' ? decision : undefined);
 
-/** Decides about rows, in the place of what was decided about them before; null takes a decision back. */
+/** Decides about rows of a paper, in the place of what was decided about them before; null takes a decision back. */
 export const writeDecisions = async (
+  tx: Queryable,
+  booksId: number,
+  paper: { readonly id: number; readonly decisions: ReadonlyMap<number, Decision> },
+  decided: ReadonlyMap<number, Decision | null>,
+): Promise<Change> => {
+  await putDecisions(tx, booksId, paper.id, decided);
+  const rows = [...decided.keys()].sort((one, other) => one - other);
+  const kept = (of: ReadonlyMap<number, Decision | null>): Kept =>
+    keptDecisions(new Map(rows.map((row) => [row, of.get(row) ?? null])));
+  return { subject: 'decision', id: paper.id, field: WHOLE, from: kept(paper.decisions), to: kept(decided) };
+};
+
+const putDecisions = async (
   tx: Queryable,
   booksId: number,
   paper: number,
@@ -106,9 +122,32 @@ export const writeDecisions = async (
   );
 };
 
-/** Forgets what was decided about the rows of a paper: another reading has other rows. */
-export const forgetDecisions = async (tx: Queryable, booksId: number, paper: number): Promise<void> => {
-  await tx.query('delete from paper_decision where books_id = $1 and paper_id = $2', [booksId, paper]);
+/** Takes decisions back that go to accounts which are about to go. */
+export const dropDecisions = async (
+  tx: Queryable,
+  booksId: number,
+  accounts: readonly AccountId[],
+): Promise<readonly Change[]> => {
+  const papers = await tx.query<{ id: number; rows: readonly number[] }>(
+    `select paper_id as id, array_agg(distinct row_no) as rows from (
+       select paper_id, row_no from paper_decision where books_id = $1 and (account_id = any($2::int[]) or parent_id = any($2::int[]))
+       union all select paper_id, row_no from paper_decision_part where books_id = $1 and account_id = any($2::int[])
+     ) d group by paper_id`,
+    [booksId, accounts],
+  );
+  const changes: Change[] = [];
+  for (const { id, rows } of papers) {
+    const decisions = await decisionsOf(tx, booksId, id);
+    const left = new Map(
+      rows.map((row) => {
+        const decision = decisions.get(row);
+        // An account that is to be made under a heading which goes is to be made all the same.
+        return [row, decision?.kind === 'create' ? { ...decision, parent: null } : null];
+      }),
+    );
+    changes.push(await writeDecisions(tx, booksId, { id, decisions }, left));
+  }
+  return changes;
 };
 
 /** Decisions that name an account name the one that it is merged into. */

@@ -5,6 +5,8 @@ import type { Remembered } from '@/core/openings/match';
 import type { Decision } from '@/core/openings/takeover';
 import type { TakenRow } from '@/core/openings/taking';
 import type { Reading } from '@/core/papers/reading';
+import { type Change, WHOLE } from '@/core/base/change';
+import type { Kept } from '@/core/base/kept';
 import { type Queryable, arrayText, one } from './database';
 import { decisionsOf } from './paper-decisions';
 
@@ -74,12 +76,18 @@ export const insertPaper = async (
     ),
   ).id;
 
-export const saveReading = async (tx: Queryable, booksId: number, id: number, reading: Reading): Promise<void> => {
+export const saveReading = async (
+  tx: Queryable,
+  booksId: number,
+  { id, reading: was }: Pick<OpenPaper, 'id' | 'reading'>,
+  reading: Reading | null,
+): Promise<Change> => {
   await tx.query('update paper set reading = $3::jsonb where books_id = $1 and id = $2', [
     booksId,
     id,
-    JSON.stringify(reading),
+    reading === null ? null : JSON.stringify(reading),
   ]);
+  return { subject: 'reading', id, field: WHOLE, from: was as unknown as Kept, to: reading as unknown as Kept };
 };
 
 /** One taking over of a paper: the batch of its changes, the version of the opening balances it went into, and what it did. */

@@ -1,10 +1,9 @@
 'use server';
 
 import { z } from 'zod';
-import { moveProblems, oldRecordProblems } from '@/core/calendar/cutover';
+import { oldRecordProblems } from '@/core/calendar/cutover';
 import { writeDate } from '@/core/base/dates';
 import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
-import { isRegular } from '@/core/calendar/year';
 import { clash, fail, ok, problem } from '@/core/base/result';
 import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
@@ -13,6 +12,7 @@ import { hasPosted } from '@/store/journals';
 import { currentSet } from '@/store/openings';
 import { booksAction } from '../kernel/action';
 import { draw, standing } from './draw';
+import { whyCutoverStays } from './rules';
 import { isoDate, maybeDate, yearSchema } from './schemas';
 import { id, int4, text } from '../kernel/inputs';
 
@@ -50,10 +50,12 @@ export const setPeriods = booksAction(
       });
       if (unfinished.length > 0) return fail(...unfinished.map((message) => problem('period.unfinished', message)));
     }
-    await setPeriodStates(
-      tx,
-      books.id,
-      changed.value.map(({ id }) => ({ id, state: input.state })),
+    context.changes.add(
+      await setPeriodStates(
+        tx,
+        books.id,
+        changed.value.map((period) => ({ period, to: input.state })),
+      ),
     );
     await record(
       tx,
@@ -106,26 +108,17 @@ export const moveCutover = booksAction(
       );
     const years = await standing(context);
     const moves = !input.cutover.equals(books.cutover);
-    if (moves) {
-      const posted = await hasPosted(tx, books.id);
-      const open = (await currentSet(tx, books.id))?.state === 'draft';
-      const wrong = moveProblems(
-        years.map((year) => ({ ...year, periods: year.periods.filter(isRegular) })),
-        books.cutover,
-        input.cutover,
-        !posted ? 'draft' : open ? 'correction' : 'posted',
-      );
-      if (wrong.length > 0) return fail(...wrong);
-    }
-    await updateCutover(tx, books.id, input);
+    const wrong = await whyCutoverStays(context, input.cutover);
+    if (wrong.length > 0) return fail(...wrong);
+    context.changes.add([await updateCutover(tx, books, input)]);
     if (moves) {
       const periods = years.flatMap((year) => year.periods);
       const states = statesAfterMove(periods, books.cutover, input.cutover);
-      const changed = periods.flatMap(({ id, state }, at) => {
-        const next = states[at] ?? state;
-        return next === state ? [] : [{ id, state: next }];
+      const moves = periods.flatMap((period, at) => {
+        const to = states[at] ?? period.state;
+        return to === period.state ? [] : [{ period, to }];
       });
-      await setPeriodStates(tx, books.id, changed);
+      context.changes.add(await setPeriodStates(tx, books.id, moves));
       await record(
         tx,
         books.id,

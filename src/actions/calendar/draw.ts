@@ -1,3 +1,5 @@
+import { WHOLE } from '@/core/base/change';
+import { keptCalendar } from '@/core/calendar/recorded';
 import { type WantedYear, redraw } from '@/core/calendar/redraw';
 import { isRegular } from '@/core/calendar/year';
 import { type Result, ok, plural } from '@/core/base/result';
@@ -11,14 +13,14 @@ import {
   yearsOf,
 } from '@/store/calendar';
 import { record } from '@/store/history';
-import type { BooksContext } from '../kernel/action';
+import type { BooksContext, WritingContext } from '../kernel/action';
 
 export const standing = async ({ tx, books }: BooksContext): Promise<readonly StoredYear[]> =>
   (await yearsOf(tx, [books.id])).get(books.id) ?? [];
 
 /** Puts a whole calendar in the place of the one that stands, in the transaction of an action. */
 export const draw = async (
-  context: BooksContext,
+  context: WritingContext,
   years: readonly WantedYear[],
 ): Promise<Result<{ readonly years: number }>> => {
   const { tx, books, actor, now } = context;
@@ -30,6 +32,15 @@ export const draw = async (
   for (const { id, year, regular } of rename) await renameYear(tx, books.id, id, year, regular);
   for (const year of insert) await insertYear(tx, books.id, year);
   await bumpCalendar(tx, books.id);
+  context.changes.add([
+    {
+      subject: 'calendar',
+      id: books.id,
+      field: WHOLE,
+      from: keptCalendar(old),
+      to: keptCalendar(await standing(context)),
+    },
+  ]);
   const gone = old.filter((year) => !years.some((one) => one.id === year.id)).map((year) => year.name);
   const made = insert.map((year) => `${year.name} in ${plural(year.periods.filter(isRegular).length, 'period')}`);
   await record(

@@ -7,27 +7,44 @@ import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { accountId, listed } from '@/core/chart/account';
 import { sayBatch } from '@/core/openings/say-changes';
+import { findBooks } from '@/store/books';
 import { batchOf, changesIn } from '@/store/changes';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
 import { type WritingContext, booksAction } from '../kernel/action';
-import { factsBack } from '../company/facts';
+import { factsBack, partsIn } from '../company/facts';
 import { standingIndex } from '../frame/held-chart';
 import { takeOverBack } from '../papers/take-over-back';
+import { calendarBack, cutoverBack, periodsBack } from './calendar-back';
 import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
-import { accountsBack, banksBack, ratesBack, taxCodesBack } from './settings-back';
+import { accountsIn, accountsOut, banksBack, chartRulesBack, taxCodesBack } from './chart-back';
+import { currenciesIn, currenciesOut, moneyRulesBack, ratesBack } from './money-back';
+import { papersBack } from './papers-back';
 
-/** What is not a figure goes back as a whole or not at all. Bank details follow the accounts that come back. */
-const SETTINGS = [
-  ['account', accountsBack],
-  ['bank', banksBack],
-  ['tax-code', taxCodesBack],
-  ['company', factsBack],
-  ['rate', ratesBack],
-] as const satisfies readonly (readonly [
-  Subject,
-  (context: WritingContext, changes: readonly Change[]) => Promise<readonly Problem[]>,
-])[];
+/**
+ * What is not a figure goes back as a whole or not at all, in an order in which each finds what it needs: parts in use and currencies
+ * come before accounts and go after them, tax codes between accounts that come and those that go, bank details after both.
+ */
+const BACK: readonly (readonly [
+  subjects: readonly Subject[],
+  back: (context: WritingContext, changes: readonly Change[]) => Promise<readonly Problem[]>,
+])[] = [
+  [['company'], partsIn],
+  [['currency'], currenciesIn],
+  [['account'], accountsIn],
+  [['tax-code'], taxCodesBack],
+  [['reading', 'decision'], papersBack],
+  [['account'], accountsOut],
+  [['bank'], banksBack],
+  [['chart-rule'], chartRulesBack],
+  [['money-rule'], moneyRulesBack],
+  [['rate'], ratesBack],
+  [['calendar'], calendarBack],
+  [['cutover'], cutoverBack],
+  [['period'], periodsBack],
+  [['currency'], currenciesOut],
+  [['company'], factsBack],
+];
 
 const newerProblem = async (context: WritingContext, newer: readonly number[]): Promise<Problem> => {
   const { byId } = await standingIndex(context);
@@ -89,8 +106,12 @@ export const undo = booksAction(
     // Where nothing else is left, nothing is taken back either.
     if (newer.length > 0 && (!input.leaveNewer || newer.length === changes.length))
       return fail(await newerProblem(context, [...new Set(newer)]));
-    for (const [subject, back] of SETTINGS) {
-      const wrong = await back(context, of(subject));
+    for (const [subjects, back] of BACK) {
+      const step = changes.filter(({ subject }) => subjects.includes(subject));
+      if (step.length === 0) continue;
+      // The step before may have changed what this one has to know about the books.
+      const standing = (await findBooks(tx, actor.practice, books.id)) ?? books;
+      const wrong = await back({ ...context, books: standing }, step);
       if (wrong.length > 0) return fail(...wrong);
     }
     await note(context, batch, changes);

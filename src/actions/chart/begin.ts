@@ -51,25 +51,27 @@ export const takeLines = booksAction(
 
 /** Switches on the currencies of a source that are not on, and with them the part. */
 const takeCurrencies = async (
-  { tx, books, actor, now }: WritingContext,
+  { tx, books, actor, now, changes }: WritingContext,
   wanted: readonly string[],
 ): Promise<number> => {
   const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
   const fresh = wanted.filter((currency) => currency !== books.currency && !on.includes(currency));
   if (wanted.length > 0 && !books.facts.parts.includes('currencies'))
-    await updateFact(
-      tx,
-      books.id,
-      'parts',
-      PART_IDS.filter((part) => part === 'currencies' || books.facts.parts.includes(part)),
-    );
-  for (const currency of fresh) await insertCurrency(tx, books.id, currency, actor.person, now);
+    changes.add([
+      await updateFact(
+        tx,
+        books,
+        'parts',
+        PART_IDS.filter((part) => part === 'currencies' || books.facts.parts.includes(part)),
+      ),
+    ]);
+  for (const currency of fresh) changes.add([await insertCurrency(tx, books.id, currency, actor.person, now)]);
   return fresh.length;
 };
 
 /** Tax codes of a source whose code is free here, with their accounts found by code. */
 const takeTaxCodes = async (
-  { tx, books }: WritingContext,
+  { tx, books, changes }: WritingContext,
   wanted: readonly TaxCodeFields[],
   codeOf: (id: number) => string | undefined,
 ): Promise<number> => {
@@ -87,7 +89,7 @@ const takeTaxCodes = async (
     const made = { ...code, charged: account(code.charged), recoverable: account(code.recoverable) };
     if ((code.charged !== null && made.charged === null) || (code.recoverable !== null && made.recoverable === null))
       continue;
-    await insertTaxCode(tx, books.id, made);
+    changes.add([(await insertTaxCode(tx, books.id, made)).change]);
     taken += 1;
   }
   return taken;
@@ -180,15 +182,17 @@ export const takeCopy = booksAction(
     if (input.defaults) {
       for (const fact of DEFAULT_FACTS) {
         const value = source.defaults[fact];
-        if (value !== undefined) await updateFact(tx, books.id, fact, value);
+        if (value !== undefined) context.changes.add([await updateFact(tx, books, fact, value)]);
       }
       also.push('the defaults for documents');
     }
     if (empty)
-      await updateChartSettings(tx, books.id, {
-        ...source.settings,
-        answers: books.chart.answers ?? source.settings.answers,
-      });
+      context.changes.add(
+        await updateChartSettings(tx, books, {
+          ...source.settings,
+          answers: books.chart.answers ?? source.settings.answers,
+        }),
+      );
     return ok({ ...taken.value, also });
   },
 );

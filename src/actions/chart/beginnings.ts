@@ -57,6 +57,6 @@ export const beginFrom = async (
   const empty = (await standingChart({ tx, books })).length === 0;
   const taken = await takeIncoming(context, fromComposed(compose(answers)), choices, how, 'answers');
   if (!taken.ok && taken.problems[0]?.code !== 'incoming.nothing') return taken;
-  await updateChartSettings(tx, books.id, { answers, ...(empty ? { scheme: COMPOSED_SCHEME } : {}) });
+  context.changes.add(await updateChartSettings(tx, books, { answers, ...(empty ? { scheme: COMPOSED_SCHEME } : {}) }));
   return taken.ok ? taken : ok({ counts: { new: 0, changes: 0, same: 0, problem: 0, kept: 0, skipped: 0 } });
 };

@@ -7,6 +7,7 @@ import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
 import { placedUnder } from '@/core/chart/regroup';
+import { codesProblems } from '@/core/chart/settings';
 import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
 import { type Problem, type Result, fail, inside, ok, plural, problem, under } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
@@ -189,7 +190,7 @@ export const saveScheme = booksAction(
     const given: CodeScheme | null = input.scheme;
     const wrong = given === null ? [] : schemeProblems(given);
     if (wrong.length > 0) return fail(...wrong);
-    await updateChartSettings(context.tx, context.books.id, { scheme: given });
+    context.changes.add(await updateChartSettings(context.tx, context.books, { scheme: given }));
     await note(context, given === null ? 'account codes as they come' : 'the scheme of account codes changed');
     return ok({});
   },
@@ -201,22 +202,14 @@ export const setCodes = booksAction(
   'chart.change',
   { codes: z.enum(['required', 'optional']).optional(), shown: z.boolean().optional() },
   async (context, input) => {
-    if (input.codes === 'required') {
-      const bare = (await standingChart(context)).filter(({ code }) => code === '');
-      const [first] = bare;
-      if (first !== undefined)
-        return fail(
-          problem(
-            'codes.missing',
-            `${plural(bare.length, 'account')} without a code stand${bare.length === 1 ? 's' : ''} in this chart, ${called(first)} among them. Give them codes first; renumbering does it at once.`,
-            'codes',
-          ),
-        );
-    }
-    await updateChartSettings(context.tx, context.books.id, {
-      ...(input.codes === undefined ? {} : { codes: input.codes }),
-      ...(input.shown === undefined ? {} : { codesShown: input.shown }),
-    });
+    const wrong = codesProblems(input.codes, await standingChart(context));
+    if (wrong.length > 0) return fail(...wrong);
+    context.changes.add(
+      await updateChartSettings(context.tx, context.books, {
+        ...(input.codes === undefined ? {} : { codes: input.codes }),
+        ...(input.shown === undefined ? {} : { codesShown: input.shown }),
+      }),
+    );
     if (input.codes !== undefined) await note(context, `account codes are ${input.codes}`);
     return ok({});
   },

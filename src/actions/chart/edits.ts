@@ -8,6 +8,7 @@ import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
 import { saveChart, usesOf } from '@/store/chart';
 import { currenciesOf } from '@/store/currencies';
 import { record } from '@/store/history';
+import { dropDecisions } from '@/store/paper-decisions';
 import { taxCodesOf } from '@/store/tax-codes';
 import type { BooksContext, WritingContext } from '../kernel/action';
 import { chartChanged, standingIndex } from '../frame/held-chart';
@@ -71,8 +72,12 @@ export const carryOut = async (
   const edited = done.value;
   const wrong = await referenceProblems(context, edited);
   if (wrong.length > 0) return fail(...wrong);
-  // The details of accounts that go are gone with them; the record keeps them.
-  context.changes.add(await putBankDetails(tx, books.id, new Map(edited.removed.map(({ id }) => [id, undefined]))));
+  // What goes with accounts that go stays in the record.
+  if (edited.removed.length > 0) {
+    const going = edited.removed.map(({ id }) => id);
+    context.changes.add(await putBankDetails(tx, books.id, new Map(going.map((id) => [id, undefined]))));
+    context.changes.add(await dropDecisions(tx, books.id, going));
+  }
   const ids = await saveChart(tx, books.id, edited);
   await chartChanged(context, edited, ids);
   if (brought?.banks !== undefined)

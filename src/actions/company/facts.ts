@@ -1,4 +1,4 @@
-import { type Kept, sameKept } from '@/core/base/kept';
+import { sameKept } from '@/core/base/kept';
 import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '@/core/company/facts';
 import { partHolds } from '@/core/chart/parts-in-use';
 import type { Part } from '@/core/company/parts';
@@ -49,8 +49,7 @@ export const putFact = async <F extends FactName>(
   const next = { ...books.facts, [field]: value };
   const wrong = [...together(field, next), ...(field === 'parts' ? await heldParts(context, next.parts) : [])];
   if (wrong.length > 0) return wrong;
-  const stored = await updateFact(tx, books.id, field, next[field]);
-  changes.add([{ subject: 'company', id: books.id, field, from: standing as Kept, to: stored as Kept }]);
+  changes.add([await updateFact(tx, books, field, next[field])]);
   await record(
     tx,
     books.id,
@@ -63,8 +62,23 @@ export const putFact = async <F extends FactName>(
   return [];
 };
 
-/** Facts go back to what they were; one that is another by now stands in the way. */
-export const factsBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
+/** Whether taking a change back turns parts on. */
+const turnsOn = ({ field, from, to }: Change): boolean =>
+  field === 'parts' && Array.isArray(from) && Array.isArray(to) && to.every((part) => from.includes(part));
+
+/** Parts that were turned off are turned on again, before what needs them comes back. */
+export const partsIn = (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> =>
+  putBack(context, changes.filter(turnsOn));
+
+/** Facts go back to what they were, but for parts that are turned on. */
+export const factsBack = (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> =>
+  putBack(
+    context,
+    changes.filter((change) => !turnsOn(change)),
+  );
+
+/** Facts as they were; one that is another by now stands in the way. */
+const putBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
   for (const { field: name, from, to } of changes) {
     const field = FACT_NAMES.find((one) => one === name);
     if (field === undefined) continue;

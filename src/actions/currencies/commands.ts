@@ -3,7 +3,6 @@
 import { z } from 'zod';
 import { writeDate } from '@/core/base/dates';
 import { accountId, called, chartIndex } from '@/core/chart/account';
-import { changeBaseProblems, switchOffProblems } from '@/core/chart/currency-use';
 import { roleFacts } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
@@ -16,7 +15,6 @@ import { updateMoneyRules } from '@/store/books';
 import {
   currenciesOf,
   deleteCurrency,
-  isPostedIn,
   deleteRate,
   insertCurrency,
   neighboursOf,
@@ -24,13 +22,12 @@ import {
   putRates,
 } from '@/store/currencies';
 import { record } from '@/store/history';
-import { hasPosted } from '@/store/journals';
-import { currenciesInUse, currentAmounts } from '@/store/openings';
 import { standingChart } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { carryOut } from '../chart/edits';
 import { isoDate } from '../calendar/schemas';
 import { id, text } from '../kernel/inputs';
+import { whyBaseStays, whyStaysOn } from './rules';
 
 const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
 
@@ -57,7 +54,7 @@ export const switchOn = booksAction('switchOn', 'currencies.change', { currency 
     return fail(problem('currency.base', `${input.currency} is the base currency of these books.`, 'currency'));
   if ((await currenciesOf(tx, [books.id])).get(books.id)?.includes(input.currency) === true)
     return fail(problem('currency.on', `${input.currency} is switched on already.`, 'currency'));
-  await insertCurrency(tx, books.id, input.currency, actor.person, now);
+  context.changes.add([await insertCurrency(tx, books.id, input.currency, actor.person, now)]);
   await note(context, `${input.currency} switched on`);
   return ok({});
 });
@@ -65,13 +62,12 @@ export const switchOn = booksAction('switchOn', 'currencies.change', { currency 
 /** Switches a currency off that nothing uses. */
 export const switchOff = booksAction('switchOff', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
-  const wrong = switchOffProblems(input.currency, {
-    accounts: await standingChart({ tx, books }),
-    figures: (await currenciesInUse(tx, [books.id])).get(books.id)?.get(input.currency) ?? 0,
-    posted: await isPostedIn(tx, books.id, input.currency),
-  });
+  const wrong = await whyStaysOn(context, input.currency);
   if (wrong.length > 0) return fail(...wrong);
-  await deleteCurrency(tx, books.id, input.currency);
+  const gone = await deleteCurrency(tx, books.id, input.currency);
+  if (gone.length === 0)
+    return fail(problem('currency.not-on', `${input.currency} is switched off already.`, 'currency'));
+  context.changes.add(gone);
   await note(context, `${input.currency} switched off`);
   return ok({});
 });
@@ -91,7 +87,7 @@ export const changeMoneyRules = booksAction(
   async (context, input) => {
     const { tx, books } = context;
     const rules = { rounding: input.rounding ?? books.rounding, rateDays: input.rateDays ?? books.rateDays };
-    await updateMoneyRules(tx, books.id, { ...rules, currency: books.currency });
+    context.changes.add(await updateMoneyRules(tx, books, rules));
     await note(
       context,
       `Rounding ${rules.rounding.replaceAll('-', ' ')}; a rate may be ${plural(rules.rateDays, 'day')} old`,
@@ -104,13 +100,9 @@ export const changeMoneyRules = booksAction(
 export const changeBase = booksAction('changeBase', 'currencies.change', { currency }, async (context, input) => {
   const { tx, books } = context;
   if (input.currency === books.currency) return ok({});
-  const wrong = changeBaseProblems(books.currency, input.currency, {
-    posted: await hasPosted(tx, books.id),
-    figures: (await currentAmounts(tx, [books.id])).get(books.id)?.amounts.size ?? 0,
-    foreign: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
-  });
+  const wrong = await whyBaseStays(context, input.currency);
   if (wrong.length > 0) return fail(...wrong);
-  await updateMoneyRules(tx, books.id, { ...books, currency: input.currency });
+  context.changes.add(await updateMoneyRules(tx, books, { currency: input.currency }));
   await note(context, `Base currency ${books.currency} → ${input.currency}`);
   return ok({});
 });

@@ -13,7 +13,7 @@ import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS, type Chosen } from '@/core/papers/reading';
 import { fail, ok, problem } from '@/core/base/result';
 import { record } from '@/store/history';
-import { forgetDecisions } from '@/store/paper-decisions';
+import { writeDecisions } from '@/store/paper-decisions';
 import { deletePaper, insertPaper, paperWithHash, saveReading } from '@/store/papers';
 import { standingChart } from '../frame/held-chart';
 import { booksAction, fileAction } from '../kernel/action';
@@ -75,13 +75,14 @@ export const readFrom = booksAction(
     if (input.sheet >= read.value.sheets.length || (input.header ?? 0) >= read.value.height)
       return fail(problem('paper.no-such-row', 'This paper has no such sheet or row.'));
     const { reading } = read.value.recognition;
-    await saveReading(
-      context.tx,
-      context.books.id,
-      input.paper,
-      Object.keys(format).length === 0 ? reading : { ...reading, format },
-    );
-    await forgetDecisions(context.tx, context.books.id, input.paper);
+    const next = Object.keys(format).length === 0 ? reading : { ...reading, format };
+    // Another reading has other rows.
+    const none = new Map([...paper.value.decisions.keys()].map((row) => [row, null]));
+    context.changes.about({ name: paper.value.name });
+    context.changes.add([
+      await saveReading(context.tx, context.books.id, paper.value, next),
+      await writeDecisions(context.tx, context.books.id, paper.value, none),
+    ]);
     return ok({});
   },
 );
@@ -121,7 +122,10 @@ export const readAs = booksAction(
     if (!read.ok) return read;
     const { format } = reading;
     const next = read.value.recognition.reading;
-    await saveReading(context.tx, context.books.id, input.paper, format === undefined ? next : { ...next, format });
+    context.changes.about({ name: paper.value.name });
+    context.changes.add([
+      await saveReading(context.tx, context.books.id, paper.value, format === undefined ? next : { ...next, format }),
+    ]);
     return ok({});
   },
 );
@@ -155,7 +159,8 @@ export const readRows = booksAction(
       ...Object.entries(reading.asAccount).filter(([key]) => !keys.has(key)),
       ...(as === null ? [] : [...keys].map((key) => [key, as] as const)),
     ]);
-    await saveReading(context.tx, context.books.id, input.paper, { ...reading, asAccount });
+    context.changes.about({ name: paper.value.name });
+    context.changes.add([await saveReading(context.tx, context.books.id, paper.value, { ...reading, asAccount })]);
     return ok({ rows: keys.size });
   },
 );

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { type AccountId, accountId, chartIndex } from '@/core/chart/account';
+import { accountId, chartIndex } from '@/core/chart/account';
 import { CLASS_IDS } from '@/core/ledger/classes';
 import { type Minor, sum } from '@/core/money/minor';
 import type { Decision } from '@/core/openings/takeover';
@@ -14,7 +14,7 @@ import { standingChart } from '../frame/held-chart';
 import { booksAction } from '../kernel/action';
 import { id, text, units } from '../kernel/inputs';
 import { readStored } from './reading';
-import { findOpen, newAccountProblems, paperId, standsIn } from './open';
+import { accountsNamed, findOpen, newAccountProblems, paperId, standsIn } from './open';
 
 const account = id.transform(accountId);
 const decision = z.discriminatedUnion('kind', [
@@ -95,28 +95,18 @@ export const decideRows = booksAction(
       if (wrong.length > 0) return fail(...wrong);
     }
     // Rows keep their numbers only while the paper is read the same way.
-    await saveReading(tx, books.id, input.paper, recognition.reading);
-    // Taking a decision back leaves the proposal standing, also when there is none.
-    await writeDecisions(tx, books.id, input.paper, new Map([...rows].map((row) => [row, input.decision])));
+    context.changes.about({ name: paper.value.name });
+    context.changes.add([
+      await saveReading(tx, books.id, paper.value, recognition.reading),
+      // Taking a decision back leaves the proposal standing, also when there is none.
+      await writeDecisions(tx, books.id, paper.value, new Map([...rows].map((row) => [row, input.decision]))),
+    ]);
     const last = Math.max(0, ...input.rows.slice(-1));
     const waiting = plan.undecided.filter(({ row }) => !rows.has(row.row));
     const next = waiting.find(({ row }) => row.row > last) ?? waiting[0];
     return ok({ next: next?.row.row ?? null });
   },
 );
-
-const accountsNamed = (decided: Decision | null): readonly AccountId[] => {
-  switch (decided?.kind) {
-    case 'account':
-      return [decided.account];
-    case 'split':
-      return decided.parts.map((part) => part.account);
-    case 'create':
-      return decided.parent === null ? [] : [decided.parent];
-    default:
-      return [];
-  }
-};
 
 /** The parts of one row, on different accounts, come to its amount. */
 const splitProblems = (
@@ -150,18 +140,17 @@ export const createUndecided = booksAction(
       proposals: propose,
     } = await readStored(context, paper.value, chart, await standsIn(context));
     const proposals = propose();
-    await saveReading(tx, books.id, input.paper, recognition.reading);
-    await writeDecisions(
-      tx,
-      books.id,
-      input.paper,
-      new Map(
-        plan.undecided.flatMap(({ row }) => {
-          const proposal = proposals.get(row.row);
-          return proposal === undefined ? [] : [[row.row, proposal] as const];
-        }),
-      ),
+    const decided = new Map(
+      plan.undecided.flatMap(({ row }) => {
+        const proposal = proposals.get(row.row);
+        return proposal === undefined ? [] : [[row.row, proposal] as const];
+      }),
     );
+    context.changes.about({ name: paper.value.name });
+    context.changes.add([
+      await saveReading(tx, books.id, paper.value, recognition.reading),
+      await writeDecisions(tx, books.id, paper.value, decided),
+    ]);
     return ok({ decided: plan.undecided.length });
   },
 );

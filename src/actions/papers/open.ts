@@ -1,6 +1,6 @@
 import { type AccountId, type ChartIndex, PLAIN_ACCOUNT, accountProblems } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
-import type { Creation } from '@/core/openings/takeover';
+import type { Creation, Decision } from '@/core/openings/takeover';
 import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { currentAmounts } from '@/store/openings';
 import { type OpenPaper, findPaper } from '@/store/papers';
@@ -38,3 +38,17 @@ export const newAccountProblems = (
       ]
     : []),
 ];
+
+/** The accounts that a decision about a row names. */
+export const accountsNamed = (decided: Decision | null): readonly AccountId[] => {
+  switch (decided?.kind) {
+    case 'account':
+      return [decided.account];
+    case 'split':
+      return decided.parts.map((part) => part.account);
+    case 'create':
+      return decided.parent === null ? [] : [decided.parent];
+    default:
+      return [];
+  }
+};

@@ -26,17 +26,13 @@ const goToKept = async (context: WritingContext, number: number, kept: readonly 
   const paper = await findOpen(context, number);
   if (!paper.ok || kept.length === 0) return;
   const byCode = new Map(kept.map((one) => [one.code.toLowerCase(), one]));
-  await writeDecisions(
-    context.tx,
-    context.books.id,
-    number,
-    new Map(
-      [...paper.value.decisions].flatMap(([row, decision]) => {
-        const there = decision.kind === 'create' ? byCode.get(decision.code.toLowerCase()) : undefined;
-        return there === undefined ? [] : [[row, { kind: 'account', account: there.id }] as const];
-      }),
-    ),
+  const decided = new Map(
+    [...paper.value.decisions].flatMap(([row, decision]) => {
+      const there = decision.kind === 'create' ? byCode.get(decision.code.toLowerCase()) : undefined;
+      return there === undefined ? [] : [[row, { kind: 'account', account: there.id } as const] as const];
+    }),
   );
+  context.changes.add([await writeDecisions(context.tx, context.books.id, paper.value, decided)]);
 };
 
 /**

@@ -33,8 +33,16 @@ export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
   account: 'chart.change',
   bank: 'chart.change',
   'tax-code': 'chart.change',
+  reading: 'papers.change',
+  decision: 'papers.change',
   company: 'company.change',
+  'chart-rule': 'chart.change',
+  'money-rule': 'currencies.change',
+  currency: 'currencies.change',
   rate: 'currencies.change',
+  cutover: 'calendar.change',
+  calendar: 'calendar.change',
+  period: 'calendar.change',
 };
 
 /** A deed as a sentence has it: "You may not …". */

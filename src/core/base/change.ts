@@ -2,10 +2,28 @@ import type { Kept } from './kept';
 
 /**
  * What changes, and what its id and field are: an account's opening figure (the field is its version), its comparatives (the field is
- * their column), the account itself (field by field), its bank details (as one); a tax code (as one); of the books, facts of the company
- * (by their name) and rates (by pair and day).
+ * their column), the account itself (field by field), its bank details (as one); a tax code (as one); how a paper is read, and what is
+ * decided about its rows (as one, of those rows). Of the books: facts of the company and rules of the chart and of money (by their
+ * name), rates (by pair and day), currencies (by code), the cutover date with the old system's dates, the calendar (each as one), the
+ * state of a period (by its days: a calendar that is drawn anew has other rows).
  */
-export const SUBJECTS = ['figure', 'comparative', 'account', 'bank', 'tax-code', 'company', 'rate'] as const;
+export const SUBJECTS = [
+  'figure',
+  'comparative',
+  'account',
+  'bank',
+  'tax-code',
+  'reading',
+  'decision',
+  'company',
+  'chart-rule',
+  'money-rule',
+  'currency',
+  'rate',
+  'cutover',
+  'calendar',
+  'period',
+] as const;
 export type Subject = (typeof SUBJECTS)[number];
 
 /** The field of a thing that is kept as one. */

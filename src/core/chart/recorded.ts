@@ -45,26 +45,84 @@ export const accountChanges = (
   ];
 };
 
-/** The edits that take changes back: each meets what the change left, or is refused as a clash. */
-export const editsBack = (changes: readonly AccountChange[]): readonly ChartEdit[] => {
-  const edits: ChartEdit[] = [];
-  const fields = new Map<number, { is: Record<string, Kept>; was: Record<string, Kept> }>();
-  for (const { id, field, from, to } of changes.toReversed())
-    if (field !== WHOLE) {
-      const known = fields.get(id) ?? { is: {}, was: {} };
-      fields.set(id, { is: { ...known.is, [field]: from }, was: { [field]: to, ...known.was } });
-    } else if (from === null) edits.push({ kind: 'remove', id: accountId(id) });
-    else edits.unshift({ kind: 'add', id: accountId(id), account: from as unknown as AccountFields });
-  return [
-    ...edits,
-    ...[...fields].map(([id, { is, was }]): ChartEdit => ({
-      kind: 'change',
-      id: accountId(id),
-      is: is,
-      was: was,
-    })),
-  ];
+/** Accounts as changes found and left them, by their id; null where there was none. */
+const ends = (
+  changes: readonly AccountChange[],
+): ReadonlyMap<number, { readonly found: Record<string, Kept> | null; readonly left: Record<string, Kept> | null }> => {
+  const all = new Map<number, { found: Record<string, Kept> | null; left: Record<string, Kept> | null }>();
+  for (const { id, field, from, to } of changes) {
+    const known = all.get(id);
+    if (field === WHOLE) {
+      const [was, is] = [from, to] as unknown as (Record<string, Kept> | null)[];
+      // Of an account that was changed and then went, what it was before comes of both.
+      const found = known === undefined ? (was ?? null) : known.found === null ? null : { ...was, ...known.found };
+      all.set(id, { found, left: is ?? null });
+    } else {
+      const found = known === undefined ? { [field]: from } : known.found;
+      if (found !== null && !(field in found)) found[field] = from;
+      all.set(id, { found, left: { ...known?.left, [field]: to } });
+    }
+  }
+  return all;
 };
+
+/**
+ * The edits that take changes back, in two steps: between them tax codes come and go. An account names a code that is there, and a
+ * code posts to accounts that are there; so what comes back names its code `last`, what names one no more lets it go `first`, and
+ * accounts go `last`. Each edit meets what the changes left, or is refused as a clash.
+ *
+ * @example editsBack([{ id: 12, field: 'code', from: '7990', to: '7940' }])
+ * // { first: [{ kind: 'change', id: 12, is: { code: '7990' }, was: { code: '7940' } }], last: [] }
+ */
+export const editsBack = (
+  changes: readonly AccountChange[],
+): { readonly first: readonly ChartEdit[]; readonly last: readonly ChartEdit[] } => {
+  const adds: ChartEdit[] = [];
+  const first: ChartEdit[] = [];
+  const last: ChartEdit[] = [];
+  const one = (id: number, is: Record<string, Kept>, was: Record<string, Kept>): ChartEdit => ({
+    kind: 'change',
+    id: accountId(id),
+    is,
+    was,
+  });
+  for (const [id, { found, left }] of ends(changes)) {
+    const taxCode = found?.taxCode ?? null;
+    if (left === null && found !== null) {
+      adds.push({ kind: 'add', id: accountId(id), account: { ...found, taxCode: null } as unknown as AccountFields });
+      if (taxCode !== null) last.push(one(id, { taxCode }, { taxCode: null }));
+    } else if (left !== null && found === null) {
+      if ((left.taxCode ?? null) !== null) first.push(one(id, { taxCode: null }, { taxCode: left.taxCode ?? null }));
+      last.push({ kind: 'remove', id: accountId(id) });
+    } else if (left !== null && found !== null) {
+      const fields = Object.keys(found).filter((field) => found[field] !== left[field]);
+      const [early, late] = [
+        fields.filter((field) => field !== 'taxCode' || taxCode === null),
+        fields.filter((field) => field === 'taxCode' && taxCode !== null),
+      ];
+      const picked = (from: Record<string, Kept>, names: readonly string[]) =>
+        Object.fromEntries(names.map((name) => [name, from[name] ?? null]));
+      if (early.length > 0) first.push(one(id, picked(found, early), picked(left, early)));
+      if (late.length > 0) last.push(one(id, picked(found, late), picked(left, late)));
+    }
+  }
+  return { first: [...adds, ...first], last };
+};
+
+/** Accounts that changes made and that are not as these left them: they would go with what was changed since. */
+export const changedSince = (
+  changes: readonly AccountChange[],
+  chart: ReadonlyMap<AccountId, Account>,
+): readonly Account[] =>
+  [...ends(changes)].flatMap(([id, { found, left }]) => {
+    const stands = chart.get(accountId(id));
+    return found !== null ||
+      left === null ||
+      stands === undefined ||
+      FIELDS.every((field) => stands[field] === left[field])
+      ? []
+      : [stands];
+  });
 
 const text = (value: Kept): string => (typeof value === 'string' ? value : '');
 

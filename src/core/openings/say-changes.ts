@@ -3,7 +3,9 @@ import type { Kept } from '../base/kept';
 import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '../company/facts';
 import { plural } from '../base/result';
 import { type Account, type AccountId, accountId, called } from '../chart/account';
+import { sayCalendar, sayCutover, sayPeriod } from '../calendar/recorded';
 import { sayAccountChange } from '../chart/recorded';
+import { CHART_RULES } from '../chart/settings';
 import { minorDigits } from '../money/currency';
 import { formatMinor } from '../money/format';
 import { type Minor, abs } from '../money/minor';
@@ -41,6 +43,24 @@ const rateOf = (kept: Kept): string =>
 const sayKeptFact = (name: FactName, kept: Kept): string =>
   kept === null ? 'empty' : sayFact(name, kept as unknown as CompanyFacts[FactName]);
 
+/** What the rules of money are called where they are told. */
+export const MONEY_RULES = {
+  currency: 'Base currency',
+  rounding: 'Rounding',
+  rateDays: 'How many days old a rate may be',
+} as const;
+
+const sayRule = (kept: Kept): string =>
+  kept === null
+    ? 'none'
+    : typeof kept === 'object'
+      ? 'as given'
+      : typeof kept === 'boolean'
+        ? kept
+          ? 'yes'
+          : 'no'
+        : String(kept).replaceAll('-', ' ');
+
 /** A change in one sentence, without by whom; undefined where it is not worth one. */
 export const sayChange = (change: Change, telling: Telling): string | undefined => {
   const { subject, id, field, from, to } = change;
@@ -67,6 +87,22 @@ export const sayChange = (change: Change, telling: Telling): string | undefined 
         ? undefined
         : `${FACT_LABELS[name]}: ${sayKeptFact(name, from)} → ${sayKeptFact(name, to)}`;
     }
+    case 'chart-rule':
+      return `${CHART_RULES[field as keyof typeof CHART_RULES]}: ${sayRule(from)} → ${sayRule(to)}`;
+    case 'money-rule':
+      return `${MONEY_RULES[field as keyof typeof MONEY_RULES]}: ${sayRule(from)} → ${sayRule(to)}`;
+    case 'currency':
+      return `${field} switched ${to === null ? 'off' : 'on'}`;
+    case 'cutover':
+      return sayCutover(from, to);
+    case 'calendar':
+      return sayCalendar(to);
+    case 'period':
+      return sayPeriod(field, from, to);
+    case 'reading':
+      return 'How the paper is read';
+    case 'decision':
+      return `${plural(Object.keys(to ?? {}).length, 'row')} of the paper decided about`;
     case 'rate':
       return `Rate of ${field}: ${rateOf(from)} → ${rateOf(to)}`;
     case 'bank':
@@ -82,6 +118,14 @@ const COUNTED: Readonly<Record<Subject, readonly [one: string, more: string]>> =
   'tax-code': ['tax code', 'tax codes'],
   company: ['fact of the company', 'facts of the company'],
   rate: ['rate', 'rates'],
+  reading: ['way of reading a paper', 'ways of reading a paper'],
+  decision: ['set of decisions about rows', 'sets of decisions about rows'],
+  'chart-rule': ['rule of the chart', 'rules of the chart'],
+  'money-rule': ['rule of money', 'rules of money'],
+  currency: ['currency', 'currencies'],
+  cutover: ['cutover date', 'cutover dates'],
+  calendar: ['calendar', 'calendars'],
+  period: ['period', 'periods'],
 };
 
 /**
@@ -99,18 +143,31 @@ export const sayBatch = (
     const count = counts[subject] ?? 0;
     return count === 0 ? [] : [plural(count, ...COUNTED[subject])];
   }).join(', ');
-  const head =
-    reverts !== null
-      ? 'Taken back'
-      : action === 'takeOver'
-        ? `${name} taken over`
-        : action === 'takeComparatives'
-          ? `Comparatives taken from ${name}`
-          : action === 'createBooks'
-            ? 'Chart begun'
-            : action === 'mergeAccounts'
-              ? 'Accounts merged'
-              : undefined;
-  if (head === undefined) return `${what.charAt(0).toUpperCase()}${what.slice(1)} changed`;
-  return `${head}: ${what === '' ? 'nothing was left to change' : what}`;
+  const left = what === '' ? 'nothing was left to change' : what;
+  if (reverts !== null) return `Taken back: ${left}`;
+  const alone = ALONE[action]?.(name);
+  if (alone !== undefined) return alone;
+  const head = HEADS[action]?.(name);
+  return head === undefined ? `${what.charAt(0).toUpperCase()}${what.slice(1)} changed` : `${head}: ${left}`;
+};
+
+/** What an action was, before the counts of what it changed. */
+const HEADS: Readonly<Record<string, (name: string) => string>> = {
+  takeOver: (name) => `${name} taken over`,
+  takeComparatives: (name) => `Comparatives taken from ${name}`,
+  createBooks: () => 'Chart begun',
+  takeAnswers: () => 'Chart begun from answers',
+  takeCopy: () => 'Copied from another client or a template',
+  mergeAccounts: () => 'Accounts merged',
+};
+
+/** What an action was, where that says it all. */
+const ALONE: Readonly<Record<string, (name: string) => string>> = {
+  decideRows: (name) => `Rows of ${name} decided about`,
+  createUndecided: (name) => `Accounts to be made for the undecided rows of ${name}`,
+  readAs: (name) => `${name} read otherwise`,
+  readFrom: (name) => `${name} read otherwise`,
+  readRows: (name) => `Rows of ${name} read otherwise`,
+  drawCalendar: () => 'Calendar drawn anew',
+  moveCutover: () => 'Cutover date or the old system’s dates changed',
 };

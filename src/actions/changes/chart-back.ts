@@ -1,25 +1,41 @@
 import type { Change } from '@/core/base/change';
 import { sameKept } from '@/core/base/kept';
 import { type Problem, problem } from '@/core/base/result';
-import { accountId } from '@/core/chart/account';
-import { editsBack } from '@/core/chart/recorded';
+import { accountId, listed } from '@/core/chart/account';
+import type { ChartEdit } from '@/core/chart/edit';
+import { changedSince, editsBack } from '@/core/chart/recorded';
 import { removalProblems, taxCodeProblems } from '@/core/chart/tax-codes';
+import { CHART_RULES, type ChartSettings, codesProblems } from '@/core/chart/settings';
 import { bankDetailsOf, bankFrom, keptBank, putBankDetails } from '@/store/bank-details';
-import { deleteRate, putRates, rateFrom, rateStands } from '@/store/currencies';
+import { updateChartSettings } from '@/store/books';
 import { deleteTaxCode, insertTaxCode, isStill, taxCodeFrom, taxCodesOf, updateTaxCode } from '@/store/tax-codes';
 import type { WritingContext } from '../kernel/action';
 import { carryOut } from '../chart/edits';
-import { standingIndex, taxCodeRenamed } from '../frame/held-chart';
+import { standingChart, standingIndex, taxCodeRenamed } from '../frame/held-chart';
 
-/** Accounts go back field by field; one that meets something newer, or that is used by now, is refused by the rules of the chart. */
-export const accountsBack = async (
-  context: WritingContext,
-  changes: readonly Change[],
-): Promise<readonly Problem[]> => {
-  if (changes.length === 0) return [];
-  const done = await carryOut(context, editsBack(changes));
+/** One step of taking accounts back; what meets something newer, or is used by now, is refused by the rules of the chart. */
+const accountsBack = async (context: WritingContext, edits: readonly ChartEdit[]): Promise<readonly Problem[]> => {
+  if (edits.length === 0) return [];
+  const done = await carryOut(context, edits);
   return done.ok ? [] : done.problems;
 };
+
+/** Accounts that come back or are changed back, as far as no tax code is needed for it. */
+export const accountsIn = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
+  const since = changedSince(changes, (await standingIndex(context)).byId);
+  return since.length > 0
+    ? [
+        problem(
+          'undo.since',
+          `Nothing was taken back: ${listed(since)} ${since.length === 1 ? 'was' : 'were'} changed since. Take back what is newer first.`,
+        ),
+      ]
+    : accountsBack(context, editsBack(changes).first);
+};
+
+/** Accounts that go, and the tax codes that those which stay had. */
+export const accountsOut = (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> =>
+  accountsBack(context, editsBack(changes).last);
 
 /** Bank details go back, of accounts that are there. */
 export const banksBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
@@ -66,26 +82,22 @@ export const taxCodesBack = async (
   return [];
 };
 
-export const ratesBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
-  const { tx, books, actor, now } = context;
+/** Rules of the chart go back, where they are what the change left and the accounts allow it. */
+export const chartRulesBack = async (
+  context: WritingContext,
+  changes: readonly Change[],
+): Promise<readonly Problem[]> => {
+  const { tx, books } = context;
   if (changes.length === 0) return [];
-  const stand = await rateStands(tx, books.id, changes);
-  const newer = changes.find((_, at) => stand[at] !== true);
-  if (newer !== undefined)
-    return [problem('undo.since', `The rate of ${newer.field} was changed since, so nothing was taken back.`)];
-  context.changes.add(
-    await putRates(
-      tx,
-      books.id,
-      changes.flatMap(({ from }) => rateFrom(from) ?? []),
-      actor.person,
-      now,
-    ),
-  );
-  for (const { from, to } of changes) {
-    const made = rateFrom(to);
-    if (from === null && made !== undefined)
-      context.changes.add(await deleteRate(tx, books.id, [made.unit, made.quote], made.date));
+  const back: Partial<Record<keyof ChartSettings, unknown>> = {};
+  for (const { field, from, to } of changes) {
+    const name = field as keyof ChartSettings;
+    if (!sameKept(books.chart[name], to))
+      return [problem('undo.since', `${CHART_RULES[name]} changed since, so nothing was taken back.`)];
+    back[name] = from;
   }
-  return [];
+  const settings = back as Partial<ChartSettings>;
+  const wrong = codesProblems(settings.codes, await standingChart(context));
+  if (wrong.length === 0) context.changes.add(await updateChartSettings(tx, books, settings));
+  return wrong;
 };
