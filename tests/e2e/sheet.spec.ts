@@ -25,17 +25,50 @@ test.describe('the opening sheet', () => {
     await expect(cell(page, 'Work done, not yet billed', 3)).toHaveText('7');
     await expect(page.getByText('2 figures pasted; 1 cell did not read as amounts and are marked')).toBeVisible();
     await expect(cell(page, 'Prepayments', 4)).toContainText('not an amount');
-    await cell(page, 'Prepayments', 2).click();
-    await page.keyboard.press('Delete');
     await expect(page.getByText('all saved')).toBeVisible();
 
+    // Also from outside the sheet; what could not be read goes with the rest.
+    await page.getByRole('heading', { name: 'Opening balances' }).click();
     await page.keyboard.press('Control+z');
     await expect(cell(page, 'Trade receivables', 2)).toHaveText('');
+    await expect(cell(page, 'Prepayments', 4)).not.toContainText('not an amount');
     await page.keyboard.press('Control+Shift+z');
     await expect(cell(page, 'Trade receivables', 2)).toHaveText('5');
+    await expect(cell(page, 'Prepayments', 4)).toContainText('not an amount');
     await page.keyboard.press('Control+z');
     await expect(page.getByTestId('difference')).toHaveText('JPY level');
     await expect(page.getByText('all saved')).toBeVisible();
+  });
+
+  test('takes what is typed on arriving; Tab goes on, leaves after Esc, and the sheet is one key away', async ({
+    page,
+  }) => {
+    await open(page, 'Nightjar Couriers');
+    await page.reload();
+    const first = page.locator('[role=grid] [tabindex="0"]');
+    await expect(first).toBeFocused();
+    await page.keyboard.type('12');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Tab');
+    // From the first account's debit over its credit to the debit of the next account.
+    await expect(page.locator('[role=grid] [role=row][aria-rowindex="4"] [aria-colindex="3"]')).toBeFocused();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('[role=grid] :focus')).toHaveCount(0);
+    await page.keyboard.press('F6');
+    await expect(first).toBeFocused();
+    // After the focus has left, a click on the same cell brings it back.
+    await page.getByRole('searchbox', { name: 'Find on the sheet' }).focus();
+    await first.click();
+    await expect(first).toBeFocused();
+    await page.reload();
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press('Tab');
+    await page.getByRole('link', { name: 'Go to the sheet' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(first).toBeFocused();
   });
 
   test('filters, finds, and keeps headings over what is shown', async ({ page }) => {

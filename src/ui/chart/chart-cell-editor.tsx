@@ -13,8 +13,7 @@ import {
 } from '@/core/ledger/classes';
 import type { ChartSheetColumn } from '@/core/chart/sheet';
 import { type Part, rolesWith } from '@/core/company/parts';
-
-type Leave = 'down' | 'up' | 'left' | 'right' | 'stay';
+import type { Leave } from '../sheet/state';
 
 interface Props {
   readonly column: ChartSheetColumn;

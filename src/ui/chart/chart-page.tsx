@@ -23,6 +23,7 @@ import { chartStore } from './chart-store';
 const KEYS = [
   ['↑ ↓ ← →', 'go from cell to cell; with Shift choose rows'],
   ['Enter, typing', 'edit the cell; Esc puts it back'],
+  ['Tab', 'keep and go to the next cell; after Esc, Tab leaves the sheet'],
   ['Space', 'fold or unfold a heading'],
   ['Alt+→ Alt+←', 'one level down under the heading before, one level up'],
   ['Ctrl+X, Ctrl+V', 'cut rows, put them under the heading here'],

@@ -1,12 +1,13 @@
 'use client';
 
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { type ReactNode, memo, useEffect, useRef } from 'react';
+import { type ReactNode, memo } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import type { Account, AccountId } from '@/core/chart/account';
 import { type ChartSheetColumn, cellText } from '@/core/chart/sheet';
 import type { Minor } from '@/core/money/minor';
 import { figure } from '../parts/figures';
+import type { Cell } from '../sheet/cells';
 
 /** Height of a row in px. */
 export const ROW = 30;
@@ -29,9 +30,8 @@ interface Props {
   readonly column: number;
   readonly from: number;
   readonly to: number;
-  readonly focused: boolean;
   readonly editor: ReactNode | undefined;
-  readonly onPoint: (row: number, column: number, id: AccountId, extend: boolean) => void;
+  readonly onPoint: (cell: Cell, extend: boolean) => void;
   readonly onToggle: (id: AccountId) => void;
 }
 
@@ -50,19 +50,13 @@ const Row = ({
   column,
   from,
   to,
-  focused,
   editor,
   onPoint,
   onToggle,
 }: Props) => {
   const { setNodeRef: dragRef, listeners, transform, isDragging } = useDraggable({ id: account.id });
   const { setNodeRef: dropRef, isOver } = useDroppable({ id: account.id });
-  const cells = useRef<HTMLDivElement>(null);
   const editing = editor !== undefined;
-  useEffect(() => {
-    if (focused && !editing)
-      cells.current?.querySelector<HTMLElement>(`[aria-colindex="${String(column + 1)}"]`)?.focus();
-  }, [focused, editing, column]);
   const content = (one: ChartSheetColumn): ReactNode => {
     if (one === 'balance')
       return amount === null || amount === 0n ? '' : `${figure(amount, frame)} ${amount > 0n ? 'Dr' : 'Cr'}`;
@@ -110,7 +104,6 @@ const Row = ({
   return (
     <div
       ref={(node) => {
-        cells.current = node;
         dragRef(node);
         dropRef(node);
       }}
@@ -135,8 +128,8 @@ const Row = ({
           role="gridcell"
           aria-colindex={index + 1}
           tabIndex={column === index ? 0 : -1}
-          onClick={(event) => onPoint(at, index, account.id, event.shiftKey)}
-          className={`flex min-w-0 items-center overflow-hidden outline-offset-[-2px] ${one === 'balance' ? 'justify-end tabular-nums' : ''} ${one === 'name' ? '' : 'font-normal'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'text-ink-2 max-md:hidden'} ${one === 'name' || one === 'code' ? '' : 'pl-2'} ${index >= from && index <= to && from >= 0 ? 'bg-madder-wash' : ''}`}
+          onClick={(event) => onPoint({ row: at, column: index }, event.shiftKey)}
+          className={`flex min-w-0 items-center overflow-hidden outline-offset-[-2px] ${column === index ? 'sheet-active' : ''} ${one === 'balance' ? 'justify-end tabular-nums' : ''} ${one === 'name' ? '' : 'font-normal'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'text-ink-2 max-md:hidden'} ${one === 'name' || one === 'code' ? '' : 'pl-2'} ${index >= from && index <= to && from >= 0 ? 'bg-madder-wash' : ''}`}
         >
           {column === index && editing ? (
             editor

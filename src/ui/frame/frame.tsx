@@ -9,6 +9,7 @@ import { ColourMark } from './colour-mark';
 import { Commands } from './commands';
 import { Course } from './course';
 import { LevelBar } from './level-bar';
+import { SkipLink } from './skip-link';
 import { LevelProvider } from './level-context';
 import { ReloadOnReturn } from './reload-on-return';
 
@@ -41,6 +42,7 @@ export const Frame = ({
 }: FrameProps) => (
   <LevelProvider totals={frame.totals}>
     <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
+      <SkipLink />
       <header className="no-print grid min-w-0 grid-cols-[minmax(0,1fr)] border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[fit-content(22rem)_1fr] md:gap-4">
         <div className="flex min-w-0 items-center justify-between gap-2 py-1.5 md:block">
           <p className="flex min-w-0 items-center gap-1.5">
@@ -83,6 +85,8 @@ export const Frame = ({
         className={`relative grid min-h-0 grid-cols-[minmax(0,1fr)] max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'}`}
       >
         <section
+          id="page"
+          tabIndex={-1}
           aria-labelledby="sheet-title"
           className={`relative flex min-w-0 flex-col ${fixed ? 'min-h-0 max-lg:h-[calc(100dvh-13rem)] max-lg:min-h-80' : 'lg:overflow-y-auto'}`}
         >

@@ -1,8 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-
-export type Leave = 'down' | 'up' | 'left' | 'right' | 'stay';
+import type { Leave } from '../sheet/state';
 
 interface EditorProps {
   readonly initial: string;

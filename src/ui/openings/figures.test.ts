@@ -70,7 +70,7 @@ describe('the figures of the sheet', () => {
         expect(figures.standing()).toMatchObject({ waiting: 0, wrong: 0 });
         const after = [1, 2, 3, 4].map((id) => figures.get(accountId(id)).amount);
         let undos = 0;
-        while (figures.undo().length > 0) undos += 1;
+        while (figures.undo() !== undefined) undos += 1;
         await settle();
         expect([1, 2, 3, 4].map((id) => figures.get(accountId(id)).amount)).toEqual([null, null, null, null]);
         for (let redo = 0; redo < undos; redo += 1) figures.redo();
@@ -132,10 +132,24 @@ describe('the figures of the sheet', () => {
 
   it('keep an unreadable text beside the figure it did not replace', () => {
     const figures = makeFigures([{ id: a, amount: minor(10n), revision: 1, source: 'typed' }], server().save);
-    figures.reject(a, { text: 'ten', column: 'debit' }, 'no amount');
+    figures.put([], [{ account: a, typed: { text: 'ten', column: 'debit' }, says: 'no amount' }]);
     expect(figures.get(a)).toMatchObject({ amount: 10n, state: 'unreadable', typed: { text: 'ten' } });
     figures.forget(a);
     expect(figures.get(a)).toMatchObject({ amount: 10n, revision: 1, source: 'typed', state: 'saved' });
+  });
+
+  it('lose the unreadable text of an edit that is undone, and have it again when it is done again', async () => {
+    const there = server();
+    const figures = makeFigures([{ id: a, amount: minor(10n), revision: 1, source: 'typed' }], there.save);
+    figures.put(
+      [{ account: b, amount: minor(3n) }],
+      [{ account: a, typed: { text: 'ten', column: 'debit' }, says: 'no amount' }],
+    );
+    expect(figures.undo()).toBe(b);
+    expect([figures.get(a).state, figures.get(b).amount]).toEqual(['saved', null]);
+    expect(figures.redo()).toBe(b);
+    expect([figures.get(a).state, figures.get(b).amount]).toEqual(['unreadable', 3n]);
+    await settle();
   });
 
   it('accept newer figures from the server only where nobody is changing them here', async () => {

@@ -26,6 +26,19 @@ interface Edit {
   readonly to: Value;
 }
 
+/** One edit as it can be undone: figures that changed, and texts that could not be read. */
+interface Done {
+  readonly edit: readonly Edit[];
+  readonly unread: readonly Rejected[];
+}
+
+/** A text that does not read as an amount, in its cell, with the reason. */
+export interface Rejected {
+  readonly account: AccountId;
+  readonly typed: NonNullable<Figure['typed']>;
+  readonly says: string;
+}
+
 /** A figure to be kept. Where its parts in currencies are not said, they follow the amount. */
 export interface Change {
   readonly account: AccountId;
@@ -74,8 +87,8 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
   let totals: Totals = totalsOf([]);
   let shownTotals = totals;
   let drafted: { readonly account: AccountId; readonly amount: Minor | null } | undefined;
-  let done: readonly Edit[][] = [];
-  let undone: readonly Edit[][] = [];
+  let done: readonly Done[] = [];
+  let undone: readonly Done[] = [];
   let running = false;
   let edits = 0;
   let version = 0;
@@ -186,6 +199,14 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
     void run();
   };
 
+  const mark = (unread: readonly Rejected[]): void => {
+    for (const { account, typed, says } of unread)
+      set(account, { ...plain(get(account)), state: 'unreadable', typed, says });
+  };
+  const unmark = (account: AccountId): void => {
+    if (get(account).state === 'unreadable') set(account, { ...plain(get(account)), state: 'saved' });
+  };
+
   for (const row of rows) {
     if (row.amount !== null || row.revision !== 0) figures.set(row.id, fromRow(row));
   }
@@ -214,8 +235,11 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
       addUp();
       for (const listener of watchers) listener();
     },
-    /** One edit, of one or many figures, undone as one. Figures that stay the same are left out. */
-    put: (changes: readonly Change[]): void => {
+    /**
+     * One edit, of one or many figures, undone as one. Figures that stay the same are left out; texts that do not read as amounts stay
+     * in their cells, over the figures that stand.
+     */
+    put: (changes: readonly Change[], unread: readonly Rejected[] = []): void => {
       const edit = changes.flatMap(({ account, amount, parts }): Edit[] => {
         const { amount: stands, parts: now, state } = get(account);
         const to: Value = { amount, parts: parts ?? partsUnder(now, amount, own.get(account) ?? null) };
@@ -224,24 +248,23 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
           : [{ account, from: { amount: stands, parts: now }, to }];
       });
       drafted = undefined;
+      mark(unread);
+      if (edit.length === 0 && unread.length === 0) {
+        announce();
+        return;
+      }
+      done = [...done, { edit, unread }];
+      undone = [];
       if (edit.length === 0) {
         announce();
         return;
       }
-      done = [...done, edit];
-      undone = [];
       const why = new Map(changes.flatMap((one) => (one.why === undefined ? [] : [[one.account, one.why] as const])));
       write(edit, (account) => ({ restores: false, ...(why.has(account) ? { why: why.get(account) ?? '' } : {}) }));
     },
-    /** Keeps a text that does not read as an amount in its cell, with the reason; the figure below it stays as it was. */
-    reject: (account: AccountId, typed: NonNullable<Figure['typed']>, says: string): void => {
-      drafted = undefined;
-      set(account, { ...plain(get(account)), state: 'unreadable', typed, says });
-      announce();
-    },
     /** Drops an unreadable text. */
     forget: (account: AccountId): void => {
-      set(account, { ...plain(get(account)), state: 'saved' });
+      unmark(account);
       announce();
     },
     retry: (): void => {
@@ -273,24 +296,27 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
       announce();
       void run();
     },
-    undo: (): readonly Edit[] => {
+    /** Takes the last edit back; the account that it is shown at, or undefined where nothing is left to undo. */
+    undo: (): AccountId | undefined => {
       const last = done.at(-1);
-      if (last === undefined) return [];
+      if (last === undefined) return undefined;
       done = done.slice(0, -1);
       undone = [...undone, last];
+      for (const { account } of last.unread) unmark(account);
       write(
-        last.map(({ account, from, to }) => ({ account, from: to, to: from })),
+        last.edit.map(({ account, from, to }) => ({ account, from: to, to: from })),
         () => ({ restores: true }),
       );
-      return last;
+      return shownAt(last);
     },
-    redo: (): readonly Edit[] => {
+    redo: (): AccountId | undefined => {
       const next = undone.at(-1);
-      if (next === undefined) return [];
+      if (next === undefined) return undefined;
       undone = undone.slice(0, -1);
       done = [...done, next];
-      write(next, () => ({ restores: true }));
-      return next;
+      mark(next.unread);
+      write(next.edit, () => ({ restores: true }));
+      return shownAt(next);
     },
     /** The server's newer state, for figures that nobody is changing here. */
     accept: (fresh: readonly Row[]): void => {
@@ -308,5 +334,7 @@ export const makeFigures = (rows: readonly Row[], save: Save) => {
     },
   };
 };
+
+const shownAt = ({ edit, unread }: Done): AccountId | undefined => (edit[0] ?? unread[0])?.account;
 
 export type Figures = ReturnType<typeof makeFigures>;

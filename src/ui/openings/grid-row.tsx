@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
+import { memo, useMemo, useSyncExternalStore } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import type { OpeningRowView } from '@/actions/openings/views';
 import type { AccountId } from '@/core/chart/account';
@@ -7,8 +7,8 @@ import { writtenParts } from '@/core/openings/in-currency';
 import { type Totals, totalsOf } from '@/core/ledger/level';
 import { type SheetColumn, columnOf, takesAmounts } from '@/core/openings/sheet';
 import { accountFault } from '@/core/openings/account-fault';
-import type { Cell } from '../parts/cell-moves';
 import { sided, figure as write } from '../parts/figures';
+import type { Cell } from '../sheet/cells';
 import type { Figure, Figures } from './figures';
 
 export const ROW = 30;
@@ -86,8 +86,6 @@ interface RowProps {
   readonly column: number;
   readonly from: number;
   readonly to: number;
-  readonly focused: boolean;
-  readonly landing: Landing | undefined;
   readonly editor: React.ReactNode;
   readonly onPoint: (cell: Cell, extend: boolean) => void;
   readonly onEdit: () => void;
@@ -127,16 +125,12 @@ const STATES: Readonly<Partial<Record<Figure['state'], string>>> = {
 
 export const GridRow = memo((props: RowProps) => {
   const { row, columns, under, at, start, figures, frame, where, before, doubt, column, from, to } = props;
-  const { focused, landing, editor, onPoint, onEdit } = props;
+  const { editor, onPoint, onEdit } = props;
   const figure = useSyncExternalStore(
     (listener) => figures.subscribe(row.id, listener),
     () => figures.get(row.id),
     () => figures.get(row.id),
   );
-  const activeCell = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (focused && editor === undefined) activeCell.current?.focus({ preventScroll: true });
-  }, [focused, editor, column, landing]);
   const subtotal = useSubtotal(figures, row.heading ? under : NOBODY);
   const fault =
     figure.amount === null ? undefined : (accountFault(row, figure.amount, frame.atYearStart)?.says ?? doubt);
@@ -184,7 +178,6 @@ export const GridRow = memo((props: RowProps) => {
           <div
             key={own}
             role="gridcell"
-            ref={here ? activeCell : undefined}
             tabIndex={here ? 0 : -1}
             aria-colindex={index + 1}
             aria-selected={chosen}
@@ -199,7 +192,7 @@ export const GridRow = memo((props: RowProps) => {
               event.buttons === 1 && editor === undefined && onPoint({ row: at, column: index }, true)
             }
             onDoubleClick={onEdit}
-            className={`relative flex min-w-0 items-center outline-offset-[-2px] ${hidden(own)} ${own === 'code' ? 'pl-4 text-ink-2 font-normal' : ''} ${amount || own === 'before' ? 'justify-end border-l border-hairline px-2' : ''} ${own === 'where' ? 'border-l border-hairline px-3' : ''} ${chosen && from !== to ? 'bg-madder-wash' : ''} ${here ? 'outline-2 outline-madder' : ''} ${amount && wrong !== undefined ? 'text-brick' : ''}`}
+            className={`relative flex min-w-0 items-center outline-offset-[-2px] ${hidden(own)} ${own === 'code' ? 'pl-4 text-ink-2 font-normal' : ''} ${amount || own === 'before' ? 'justify-end border-l border-hairline px-2' : ''} ${own === 'where' ? 'border-l border-hairline px-3' : ''} ${chosen && from !== to ? 'bg-madder-wash' : ''} ${here ? 'sheet-active' : ''} ${amount && wrong !== undefined ? 'text-brick' : ''}`}
           >
             {here && editor !== undefined ? (
               editor

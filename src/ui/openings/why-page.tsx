@@ -110,12 +110,12 @@ export const WhyPage = ({
       );
   };
   const undo = (): void => {
-    if (figures.undo().length > 0) setTried((was) => was.slice(0, -1));
+    if (figures.undo() !== undefined) setTried((was) => was.slice(0, -1));
   };
   useUndoKeys({
     undo,
     redo: () => {
-      if (figures.redo().length > 0) setTried((was) => [...was, { says: 'done again' }]);
+      if (figures.redo() !== undefined) setTried((was) => [...was, { says: 'done again' }]);
     },
     typing: () => document.activeElement instanceof HTMLInputElement,
   });

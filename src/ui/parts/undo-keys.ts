@@ -9,6 +9,9 @@ interface Undo {
   readonly typing: () => boolean;
 }
 
+/** Whether the focus is in a field that has an undo of its own. */
+export const isTyping = (): boolean => /^(INPUT|TEXTAREA|SELECT)$/.test(document.activeElement?.tagName ?? '');
+
 /** Ctrl+Z and Ctrl+Shift+Z for a sheet. */
 export const useUndoKeys = (wanted: Undo): void => {
   const now = useRef(wanted);

@@ -42,8 +42,16 @@ export const clampedTo = (last: Cell, cell: Cell): Cell => ({
   column: Math.max(0, Math.min(last.column, cell.column)),
 });
 
+/** What is chosen of a sheet: its first and last row and column, all included. */
+export interface Range {
+  readonly top: number;
+  readonly bottom: number;
+  readonly left: number;
+  readonly right: number;
+}
+
 /** The range between two corners. */
-export const rangeOf = (a: Cell, b: Cell) => ({
+export const rangeOf = (a: Cell, b: Cell): Range => ({
   top: Math.min(a.row, b.row),
   bottom: Math.max(a.row, b.row),
   left: Math.min(a.column, b.column),
