@@ -25,7 +25,7 @@ test.describe('the opening sheet', () => {
     await expect(cell(page, 'Work done, not yet billed', 3)).toHaveText('7');
     await expect(page.getByText('2 figures pasted; 1 cell did not read as amounts and are marked')).toBeVisible();
     await expect(cell(page, 'Prepayments', 4)).toContainText('not an amount');
-    await expect(page.getByText('all saved')).toBeVisible();
+    await expect(page.getByText('1 figure not saved')).toBeVisible();
 
     // Also from outside the sheet; what could not be read goes with the rest.
     await page.getByRole('heading', { name: 'Opening balances' }).click();
