@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { readPdf } from '../../src/core/files/pdf';
 import { cell, client, expect, stage, test } from './support';
 
 const open = async (page: Page, name: string): Promise<void> => {
@@ -48,6 +49,9 @@ test.describe('the opening sheet', () => {
     const first = page.locator('[role=grid] [tabindex="0"]');
     await expect(first).toBeFocused();
     await page.keyboard.type('12');
+    // The course does not wait for the checks to be run anew.
+    await expect(stage(page, 'Proof')).toContainText('out of balance');
+    await expect(stage(page, 'Sign-off')).toContainText('waits: Proof');
     await page.keyboard.press('Tab');
     await page.keyboard.press('Tab');
     // From the first account's debit over its credit to the debit of the next account.
@@ -193,4 +197,28 @@ test('an address that leads nowhere says so', async ({ page }) => {
     expect(response?.status()).toBe(404);
     await expect(page.getByRole('heading', { name: 'Nothing stands at this address' })).toBeVisible();
   }
+});
+
+test('every sheet prints whole, by whatever way it is printed: all rows, its totals, whose it is', async ({ page }) => {
+  /** What the pages say, row by row, as the product itself reads a printed paper. */
+  const printed = async (): Promise<readonly string[]> => {
+    const read = await readPdf(new Uint8Array(await page.pdf({ format: 'A4' })), 'printed.pdf');
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    return read.value.flatMap(({ rows }) => rows.map((row) => row.map(String).join(' ').trim()));
+  };
+  const whole = async (lines: readonly string[]): Promise<void> => {
+    const rows = Number(await page.locator('.sheet').getAttribute('aria-rowcount'));
+    // Headings and accounts begin with their code, wherever a page ends.
+    expect(lines.filter((line) => /^\d{4}\b/.test(line)).length).toBeGreaterThanOrEqual(rows - 2);
+  };
+  await open(page, 'Tessellate Tile Co-operative');
+  const openings = await printed();
+  await whole(openings);
+  expect(openings.join('\n')).toContain('Tessellate Tile Co-operative · opening balances at close of');
+  expect(openings.some((line) => line.startsWith('Totals'))).toBe(true);
+  // Only what is printed differs: the sheet on the screen is what it was.
+  await expect(page.locator('table.ledger')).toHaveCount(0);
+  await stage(page, 'Chart').click();
+  await expect(page.getByRole('treegrid')).toBeVisible();
+  await whole(await printed());
 });

@@ -131,7 +131,7 @@ describe('the facts of a company', () => {
     expect(codesOf(await put(books, 'taxFirstEnd', '2026-02-28'))).toEqual(['tax.return-before-registration']);
     valueOf(await put(books, 'taxFirstEnd', '2026-04-30'));
     expect(codesOf(await put(books, 'taxFrom', '2026-05-01'))).toEqual(['tax.return-before-registration']);
-    expect((await companyView(books))?.frame.stages[0]?.note).toBe('laid');
+    expect((await companyView(books))?.frame.stages[0]?.note).toBe('done');
     // A later change of country leaves a number of the wrong shape: the proof says so.
     valueOf(await put(books, 'country', 'CZ'));
     expect((await proofView(books))?.proof.find((one) => one.id === 'company.tax-number')?.findings).toHaveLength(1);

@@ -7,7 +7,7 @@ import { firstYear } from '../calendar/year';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { CLASSIFICATIONS } from '../ledger/classes';
 import { type Minor, minor, sum } from '../money/minor';
-import { nextStage, stageStates } from './stages';
+import { nextStage, stageStates, whileTyping } from './stages';
 import { balanceSheet, incomeStatement, resultOf, trialBalance } from '../statements/statements';
 import { type CompanyFacts, PLAIN_FACTS } from '../company/facts';
 import { type DatedRate, decimalOf } from '../money/rate';
@@ -409,9 +409,9 @@ describe('the course', () => {
   it('says what each stage waits for', () => {
     const off = stageStates({ ...facts, proof: prove(stateOf({ amounts: [[7, -100n]] })) });
     expect(off.map((stage) => stage.note)).toEqual([
-      'laid',
-      'laid',
-      'laid',
+      'done',
+      'done',
+      'done',
       '10 of 40 filled',
       '1 blocker',
       'waits: Proof',
@@ -427,8 +427,27 @@ describe('the course', () => {
     const proof = prove(stateOf());
     const stages = stageStates({ ...facts, currencies: 0, required: { all: 2, done: 1 }, proof });
     expect(stages.map((stage) => stage.id)[2]).toBe('currencies');
-    expect(stages.slice(0, 3).map((stage) => stage.note)).toEqual(['1 to answer', 'laid', 'none switched on']);
+    expect(stages.slice(0, 3).map((stage) => stage.note)).toEqual(['1 to answer', 'done', 'none switched on']);
     expect(stageStates({ ...facts, currencies: 2, proof })[2]?.note).toBe('2 with rates');
+  });
+  it('is right while figures are typed, before the checks are run anew', () => {
+    const clear = stageStates({ ...facts, proof: prove(stateOf()) });
+    const off = stageStates({ ...facts, proof: prove(stateOf({ amounts: [[7, -100n]] })) });
+    const sides = fc.record({ debits: fc.bigInt(0n, 9n).map(minor), credits: fc.bigInt(0n, 9n).map(minor) });
+    fc.assert(
+      fc.property(fc.constantFrom(clear, off), sides, sides, (stages, then, now) => {
+        const shown = whileTyping(stages, then, now);
+        const note = (id: string) => shown.find((stage) => stage.id === id)?.note;
+        const [was, is] = [then.debits - then.credits, now.debits - now.credits];
+        // What does not move the difference says nothing new.
+        if (was === is) expect(shown).toEqual(stages);
+        else if (is === 0n) expect(note('proof')).toBe('to be checked anew');
+        else expect([note('proof'), note('sign-off')]).toEqual(['out of balance', 'waits: Proof']);
+        expect(shown.filter(({ id }) => id !== 'proof' && id !== 'sign-off')).toEqual(
+          stages.filter(({ id }) => id !== 'proof' && id !== 'sign-off'),
+        );
+      }),
+    );
   });
   it('begins with the chart when there is none', () => {
     const empty = stageStates({

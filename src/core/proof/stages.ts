@@ -1,6 +1,8 @@
 import type { CheckResult } from './checks';
 import { blockers, verdict } from './checks';
 import { plural } from '../base/result';
+import { type Totals, difference } from '../ledger/level';
+import { NIL } from '../money/minor';
 import { STAGES, type StageId } from './stage-ids';
 
 /** How a stage stands. `fill` is how much of its stone is laid, 0 to 100. `note` says it in words. */
@@ -43,7 +45,7 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
             note: `${facts.required.all - facts.required.done} to answer`,
             fill: Math.round((100 * facts.required.done) / (facts.required.all + 1)),
           }
-        : { state: 'laid', note: 'laid', fill: 100 },
+        : { state: 'laid', note: 'done', fill: 100 },
     currencies:
       facts.currencies === undefined || facts.currencies === 0
         ? { state: 'to do', note: 'none switched on', fill: 0 }
@@ -55,13 +57,13 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
         ? { state: 'to do', note: 'no periods', fill: 0 }
         : calendarOpen > 0
           ? { state: 'in progress', note: `${calendarOpen} to put right`, fill: 60 }
-          : { state: 'laid', note: 'laid', fill: 100 },
+          : { state: 'laid', note: 'done', fill: 100 },
     chart:
       facts.accounts === 0
         ? { state: 'to do', note: 'no accounts', fill: 0 }
         : chartOpen > 0
           ? { state: 'in progress', note: `${plural(chartOpen, 'role')} missing`, fill: 60 }
-          : { state: 'laid', note: 'laid', fill: 100 },
+          : { state: 'laid', note: 'done', fill: 100 },
     openings:
       facts.accounts === 0
         ? { state: 'waits', note: 'waits: Chart', fill: 0 }
@@ -96,6 +98,24 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
     label,
     ...states[id],
   }));
+};
+
+/**
+ * The course while figures are typed, until the checks are run anew: books that are out of balance by now are not ready to post, and
+ * those that were out and net to zero by now are not known to be. Both totals are of the same books; what is posted stays.
+ *
+ * @example whileTyping(stages, { debits: 5n, credits: 5n }, { debits: 6n, credits: 5n }) // Proof: 'out of balance'
+ */
+export const whileTyping = (stages: readonly StageState[], then: Totals, now: Totals): readonly StageState[] => {
+  const [was, is] = [difference(then), difference(now)];
+  if (was === is) return stages;
+  return stages.map((stage): StageState => {
+    if (stage.id === 'proof')
+      return is === NIL
+        ? { ...stage, note: 'to be checked anew' }
+        : { ...stage, state: 'in progress', note: 'out of balance', fill: Math.min(stage.fill, 50) };
+    return stage.id === 'sign-off' && is !== NIL ? { ...stage, state: 'waits', note: 'waits: Proof', fill: 0 } : stage;
+  });
 };
 
 /** The first stage that is not laid, or undefined when the books are done. */

@@ -8,7 +8,7 @@ import { PURPOSES } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
 import { plural } from '@/core/base/result';
 import { ColourMark } from '../frame/colour-mark';
-import { stageHref } from '../frame/course';
+import { stageHref } from '../frame/stage-href';
 import { Stones } from '../frame/plinth';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';

@@ -26,6 +26,7 @@ import { type Result, plural } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import type { Range } from '../sheet/cells';
+import { PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
 import { ChartCellEditor } from './chart-cell-editor';
 import { ChartFilters, EVERYTHING, type Sift, isSifted, siftedRows } from './chart-filters';
@@ -86,6 +87,8 @@ export const ChartGrid = ({
 
   const accountsIn = ({ top, bottom }: Pick<Range, 'top' | 'bottom'>): readonly Account[] =>
     rows.slice(top, bottom + 1).map(({ account }) => account);
+  const textOf = (account: Account, one: ChartSheetColumn): string =>
+    one === 'balance' ? sided(amounts.get(account.id) ?? NIL, frame) : cellText(account, one, frame.currency);
   const opens = ({ account }: (typeof rows)[number], at: number, typed: string | undefined): boolean => {
     const column = columns[at];
     if (column === undefined || !EDITABLE.has(column)) return false;
@@ -108,10 +111,8 @@ export const ChartGrid = ({
     copied: ({ left, right, ...range }) => {
       const clean = (text: string): string => text.replace(/[\t\r\n]+/g, ' ');
       const shown = columns.slice(left, right + 1);
-      const cell = (account: Account, one: ChartSheetColumn): string =>
-        one === 'balance' ? sided(amounts.get(account.id) ?? NIL, frame) : cellText(account, one, frame.currency);
       return accountsIn(range)
-        .map((account) => shown.map((one) => clean(cell(account, one))).join('\t'))
+        .map((account) => shown.map((one) => clean(textOf(account, one))).join('\t'))
         .join('\n');
     },
     paste: (text, range) => paste(text, range),
@@ -244,7 +245,7 @@ export const ChartGrid = ({
           aria-rowcount={rows.length + 1}
           aria-colcount={columns.length}
           aria-multiselectable
-          className="sheet min-h-0 flex-1 overflow-auto"
+          className="sheet no-print min-h-0 flex-1 overflow-auto"
           onDoubleClick={() => sheet.begin(undefined)}
         >
           <div
@@ -315,6 +316,27 @@ export const ChartGrid = ({
           </div>
         </div>
       </DndContext>
+      <PrintedSheet
+        heading={`${frame.name} · chart of accounts`}
+        columns={columns.map((one) => ({
+          label: `${CHART_SHEET_LABELS[one]}${one === 'balance' ? ` ${frame.currency}` : ''}`,
+          figures: one === 'balance',
+          names: one === 'name',
+        }))}
+        rows={() =>
+          rows.map(({ account, depth }) => ({
+            id: account.id,
+            // What goes without saying is not printed, as it is not shown.
+            cells: columns.map((one) =>
+              (one === 'balance' && (amounts.get(account.id) ?? NIL) === NIL) || (one === 'state' && account.active)
+                ? ''
+                : textOf(account, one),
+            ),
+            depth: sift.sort === 'tree' ? depth : 0,
+            ...(account.heading ? { kind: 'heading' as const } : {}),
+          }))
+        }
+      />
     </>
   );
 };

@@ -2,7 +2,7 @@ import { Check } from 'lucide-react';
 import type { companyView } from '@/actions/company/views';
 import type { ChecklistItem } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
-import { stageHref } from '../frame/course';
+import { stageHref } from '../frame/stage-href';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { Plinth } from '../frame/plinth';
 import { ThemeSwitch } from '../frame/theme-switch';
@@ -53,7 +53,7 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
             <p className="mt-2">
               {next === null ? (
                 <>
-                  Everything is laid.{' '}
+                  Everything is done.{' '}
                   <Go className="link" href={`/books/${String(frame.id)}/statements/balance-sheet`}>
                     See the balance sheet
                   </Go>

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import type { StageState } from '@/core/proof/stages';
 import { askForAccount } from './account-asked';
-import { stageHref } from './course';
+import { stageHref } from './stage-href';
 
 interface FoundAccount {
   readonly id: number;

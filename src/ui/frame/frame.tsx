@@ -79,7 +79,7 @@ export const Frame = ({
             {frame.remark !== '' && <span className="ml-1.5 text-ink italic">{frame.remark}</span>}
           </p>
         </div>
-        <Course books={frame.id} stages={frame.stages} current={stage} />
+        <Course books={frame.id} stages={frame.stages} totals={frame.totals} current={stage} />
       </header>
       <main
         className={`relative grid min-h-0 grid-cols-[minmax(0,1fr)] max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'}`}

@@ -8,6 +8,7 @@ import { type Minor, NIL } from '@/core/money/minor';
 import { sided } from '../parts/figures';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import type { Range } from '../sheet/cells';
+import { type PrintedRow, PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
 import { CellEditor } from './cell-editor';
 import type { ComparativesView, Wish, useComparatives } from './use-comparatives';
@@ -138,125 +139,148 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
       : at === 1
         ? ''
         : `justify-end border-l border-hairline px-2 ${at === width - 2 ? 'text-ink-2' : at === width - 1 ? 'font-medium text-ochre' : ''}`;
+  const labels = ['Code', 'Account', ...columns.map(({ label }) => label), 'Opening figure', 'Apart by'];
+  const printed = (): readonly PrintedRow[] => [
+    ...rows.map((row) => ({ id: row.id, cells: labels.map((_, at) => textAt(row, at)) })),
+    {
+      id: 'net',
+      kind: 'total',
+      cells: [
+        '',
+        'Net of each column',
+        ...columns.map(({ column }) => {
+          const net = nets.get(column);
+          return net === undefined ? '' : net === NIL ? 'level' : sided(net, frame);
+        }),
+      ],
+    },
+  ];
   return (
-    <div
-      {...sheet.grid}
-      role="grid"
-      aria-label="Comparatives"
-      aria-rowcount={rows.length + 2}
-      aria-colcount={width}
-      aria-multiselectable
-      className="sheet min-h-0 flex-1 overflow-auto"
-    >
-      <div className="min-w-max">
-        <div
-          role="row"
-          aria-rowindex={1}
-          className="sticky top-0 z-10 grid border-b border-ink bg-paper text-[0.78rem] font-semibold text-ink-2"
-          style={{ gridTemplateColumns: template }}
-        >
-          {['Code', 'Account', ...columns.map(({ label }) => label), 'Opening figure', 'Apart by'].map((label, at) => (
-            <span
-              key={label}
-              role="columnheader"
-              className={`py-1.5 ${at === 0 ? 'pl-4' : ''} ${at > 1 ? 'px-2 text-right' : ''}`}
-            >
-              {label}
-            </span>
-          ))}
-        </div>
-        <div role="rowgroup" className="relative" style={{ height: sheet.virtual.getTotalSize() }}>
-          {sheet.virtual.getVirtualItems().map((item) => {
-            const row = rows[item.index];
-            if (row === undefined) return null;
-            const inside = item.index >= top && item.index <= bottom;
-            return (
-              <div
-                key={row.id}
-                role="row"
-                aria-rowindex={item.index + 2}
-                className={`absolute inset-x-0 grid border-b border-hairline text-[0.8125rem] ${item.index === active.row ? 'bg-madder-wash' : ''}`}
-                style={{
-                  gridTemplateColumns: template,
-                  height: ROW,
-                  transform: `translateY(${String(item.start)}px)`,
-                }}
-              >
-                {Array.from({ length: width }, (_, at) => {
-                  const here = item.index === active.row && at === active.column;
-                  const chosen = inside && at >= left && at <= right;
-                  const text = textAt(row, at);
-                  return (
-                    <span
-                      key={at}
-                      role="gridcell"
-                      tabIndex={here ? 0 : -1}
-                      aria-colindex={at + 1}
-                      aria-selected={chosen}
-                      aria-readonly={takes(row, at) ? undefined : true}
-                      onMouseDown={(event) => {
-                        if (here && typing !== undefined) return;
-                        event.preventDefault();
-                        sheet.point({ row: item.index, column: at }, event.shiftKey);
-                      }}
-                      onMouseEnter={(event) =>
-                        event.buttons === 1 &&
-                        typing === undefined &&
-                        sheet.point({ row: item.index, column: at }, true)
-                      }
-                      onDoubleClick={() => sheet.begin(undefined)}
-                      className={`relative flex min-w-0 items-center ${tone(at)} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${here ? 'sheet-active' : ''}`}
-                    >
-                      {here && typing !== undefined ? (
-                        <CellEditor
-                          initial={typing.text ?? text}
-                          label={`${row.code} ${row.name}, ${columnAt(at)?.label ?? ''}`}
-                          onDraft={nothing}
-                          onCancel={sheet.close}
-                          onKeep={(typed, leave) => {
-                            keep(row, typed);
-                            sheet.leave(leave);
-                          }}
-                        />
-                      ) : (
-                        <span className="truncate" title={at === 1 ? text : undefined}>
-                          {text}
-                        </span>
-                      )}
-                    </span>
-                  );
-                })}
-              </div>
-            );
-          })}
-        </div>
-        <div
-          role="row"
-          aria-rowindex={rows.length + 2}
-          className="sticky bottom-0 z-10 grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
-          style={{ gridTemplateColumns: template }}
-        >
-          <span role="gridcell" />
-          <span role="gridcell" className="py-1.5">
-            Net of each column
-          </span>
-          {columns.map(({ column }) => {
-            const net = nets.get(column);
-            return (
+    <>
+      <div
+        {...sheet.grid}
+        role="grid"
+        aria-label="Comparatives"
+        aria-rowcount={rows.length + 2}
+        aria-colcount={width}
+        aria-multiselectable
+        className="sheet no-print min-h-0 flex-1 overflow-auto"
+      >
+        <div className="min-w-max">
+          <div
+            role="row"
+            aria-rowindex={1}
+            className="sticky top-0 z-10 grid border-b border-ink bg-paper text-[0.78rem] font-semibold text-ink-2"
+            style={{ gridTemplateColumns: template }}
+          >
+            {labels.map((label, at) => (
               <span
-                key={column}
-                role="gridcell"
-                className={`px-2 py-1.5 text-right ${net === undefined || net === NIL ? '' : 'text-madder'}`}
+                key={label}
+                role="columnheader"
+                className={`py-1.5 ${at === 0 ? 'pl-4' : ''} ${at > 1 ? 'px-2 text-right' : ''}`}
               >
-                {net === undefined ? '' : net === NIL ? 'level' : sided(net, frame)}
+                {label}
               </span>
-            );
-          })}
-          <span role="gridcell" />
-          <span role="gridcell" />
+            ))}
+          </div>
+          <div role="rowgroup" className="relative" style={{ height: sheet.virtual.getTotalSize() }}>
+            {sheet.virtual.getVirtualItems().map((item) => {
+              const row = rows[item.index];
+              if (row === undefined) return null;
+              const inside = item.index >= top && item.index <= bottom;
+              return (
+                <div
+                  key={row.id}
+                  role="row"
+                  aria-rowindex={item.index + 2}
+                  className={`absolute inset-x-0 grid border-b border-hairline text-[0.8125rem] ${item.index === active.row ? 'bg-madder-wash' : ''}`}
+                  style={{
+                    gridTemplateColumns: template,
+                    height: ROW,
+                    transform: `translateY(${String(item.start)}px)`,
+                  }}
+                >
+                  {Array.from({ length: width }, (_, at) => {
+                    const here = item.index === active.row && at === active.column;
+                    const chosen = inside && at >= left && at <= right;
+                    const text = textAt(row, at);
+                    return (
+                      <span
+                        key={at}
+                        role="gridcell"
+                        tabIndex={here ? 0 : -1}
+                        aria-colindex={at + 1}
+                        aria-selected={chosen}
+                        aria-readonly={takes(row, at) ? undefined : true}
+                        onMouseDown={(event) => {
+                          if (here && typing !== undefined) return;
+                          event.preventDefault();
+                          sheet.point({ row: item.index, column: at }, event.shiftKey);
+                        }}
+                        onMouseEnter={(event) =>
+                          event.buttons === 1 &&
+                          typing === undefined &&
+                          sheet.point({ row: item.index, column: at }, true)
+                        }
+                        onDoubleClick={() => sheet.begin(undefined)}
+                        className={`relative flex min-w-0 items-center ${tone(at)} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${here ? 'sheet-active' : ''}`}
+                      >
+                        {here && typing !== undefined ? (
+                          <CellEditor
+                            initial={typing.text ?? text}
+                            label={`${row.code} ${row.name}, ${columnAt(at)?.label ?? ''}`}
+                            onDraft={nothing}
+                            onCancel={sheet.close}
+                            onKeep={(typed, leave) => {
+                              keep(row, typed);
+                              sheet.leave(leave);
+                            }}
+                          />
+                        ) : (
+                          <span className="truncate" title={at === 1 ? text : undefined}>
+                            {text}
+                          </span>
+                        )}
+                      </span>
+                    );
+                  })}
+                </div>
+              );
+            })}
+          </div>
+          <div
+            role="row"
+            aria-rowindex={rows.length + 2}
+            className="sticky bottom-0 z-10 grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
+            style={{ gridTemplateColumns: template }}
+          >
+            <span role="gridcell" />
+            <span role="gridcell" className="py-1.5">
+              Net of each column
+            </span>
+            {columns.map(({ column }) => {
+              const net = nets.get(column);
+              return (
+                <span
+                  key={column}
+                  role="gridcell"
+                  className={`px-2 py-1.5 text-right ${net === undefined || net === NIL ? '' : 'text-madder'}`}
+                >
+                  {net === undefined ? '' : net === NIL ? 'level' : sided(net, frame)}
+                </span>
+              );
+            })}
+            <span role="gridcell" />
+            <span role="gridcell" />
+          </div>
         </div>
       </div>
-    </div>
+      <PrintedSheet
+        heading={`${frame.name} · comparatives in ${frame.currency}`}
+        columns={labels.map((label, at) => ({ label, figures: at >= BEFORE }))}
+        rows={printed}
+      />
+    </>
   );
 };
 

@@ -90,7 +90,7 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers }: Compara
     >
       <div className="px-4">
         <Problems problems={comparatives.problems} />
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 pb-1.5">
+        <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 pb-1.5">
           <FindField value={wanted} onChange={setWanted} />
           <label className="flex items-center gap-2 text-sm">
             <input

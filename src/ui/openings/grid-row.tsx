@@ -30,7 +30,7 @@ export const ROW_CLASS =
   'grid grid-cols-[3.6rem_minmax(7rem,1fr)_6.5rem_6.5rem] md:grid-cols-[var(--columns)] border-hairline text-[0.8125rem]';
 export const widthsOf = (columns: readonly SheetColumn[]): string => columns.map((column) => WIDTHS[column]).join(' ');
 
-const TITLES: Readonly<Record<SheetColumn, (currency: string) => string>> = {
+export const TITLES: Readonly<Record<SheetColumn, (currency: string) => string>> = {
   code: () => 'Code',
   name: () => 'Account',
   foreign: () => 'In currency',
@@ -101,6 +101,48 @@ const useSubtotal = (figures: Figures, accounts: readonly AccountId[]): Totals |
   );
 };
 
+/** What a cell says, on the screen and on paper; of a heading, what stands under it. */
+export const textIn = (
+  column: SheetColumn,
+  row: OpeningRowView,
+  figure: Figure,
+  {
+    frame,
+    subtotal,
+    before,
+    where,
+  }: {
+    readonly frame: FrameView;
+    readonly subtotal: Totals | undefined;
+    readonly before: Minor;
+    readonly where: string;
+  },
+): string => {
+  switch (column) {
+    case 'code':
+      return row.code;
+    case 'name':
+      return row.name;
+    case 'debit':
+    case 'credit': {
+      const typed = figure.state === 'unreadable' && figure.typed?.column === column ? figure.typed.text : undefined;
+      if (row.heading) {
+        const side = column === 'debit' ? subtotal?.debits : subtotal?.credits;
+        return side === undefined || side === 0n ? '' : write(side, frame);
+      }
+      return typed ?? (figure.amount !== null && columnOf(figure.amount) === column ? write(figure.amount, frame) : '');
+    }
+    case 'foreign':
+      return figure.state === 'unreadable' && figure.typed?.column === column
+        ? figure.typed.text
+        : writtenParts(figure, frame.style);
+    case 'before':
+      return row.heading || (before === 0n && figure.amount === null) ? '' : sided(before, frame);
+    case 'where':
+      return where;
+  }
+};
+
 /** Rows are equal while nothing of theirs changed; the callbacks that differ each time matter only to the active row. */
 const sameRow = (a: RowProps, b: RowProps): boolean =>
   a.column < 0 &&
@@ -136,31 +178,7 @@ export const GridRow = memo((props: RowProps) => {
     figure.amount === null ? undefined : (accountFault(row, figure.amount, frame.atYearStart)?.says ?? doubt);
   const wrong = STATES[figure.state];
 
-  const textIn = (own: SheetColumn): string => {
-    switch (own) {
-      case 'code':
-        return row.code;
-      case 'name':
-        return row.name;
-      case 'debit':
-      case 'credit': {
-        const typed = figure.state === 'unreadable' && figure.typed?.column === own ? figure.typed.text : undefined;
-        if (row.heading) {
-          const side = own === 'debit' ? subtotal?.debits : subtotal?.credits;
-          return side === undefined || side === 0n ? '' : write(side, frame);
-        }
-        return typed ?? (figure.amount !== null && columnOf(figure.amount) === own ? write(figure.amount, frame) : '');
-      }
-      case 'foreign':
-        return figure.state === 'unreadable' && figure.typed?.column === own
-          ? figure.typed.text
-          : writtenParts(figure, frame.style);
-      case 'before':
-        return row.heading || (before === 0n && figure.amount === null) ? '' : sided(before, frame);
-      case 'where':
-        return where(row);
-    }
-  };
+  const around = { frame, subtotal, before, where: where(row) };
   return (
     <div
       role="row"
@@ -172,7 +190,7 @@ export const GridRow = memo((props: RowProps) => {
         const here = index === column;
         const chosen = index >= from && index <= to;
         const amount = takesAmounts(own);
-        const text = textIn(own);
+        const text = textIn(own, row, figure, around);
         const differs = own === 'before' && before !== (figure.amount ?? NIL);
         return (
           <div

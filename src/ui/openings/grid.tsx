@@ -6,7 +6,8 @@ import type { FrameView } from '@/actions/frame/views';
 import type { OpeningRowView } from '@/actions/openings/views';
 import type { AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/ledger/classes';
-import type { Minor } from '@/core/money/minor';
+import { totalsOf } from '@/core/ledger/level';
+import { type Minor, NIL } from '@/core/money/minor';
 import { takesForeign, writtenParts } from '@/core/openings/in-currency';
 import {
   type SheetColumn,
@@ -21,12 +22,14 @@ import {
 import { readClipboard } from '@/core/files/clipboard';
 import { plural } from '@/core/base/result';
 import { figure as write } from '../parts/figures';
+import { day } from '../parts/names';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import type { Range } from '../sheet/cells';
+import { type PrintedRow, PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
 import { CellEditor } from './cell-editor';
 import type { Change, Figure, Figures, Rejected } from './figures';
-import { GridRow, HeaderRow, type Landing, NOBODY, ROW, TotalsRow, widthsOf } from './grid-row';
+import { GridRow, HeaderRow, type Landing, NOBODY, ROW, TITLES, TotalsRow, textIn, widthsOf } from './grid-row';
 
 interface GridProps {
   readonly frame: FrameView;
@@ -220,65 +223,103 @@ export const OpeningsGrid = ({
     toast(said.join('; '));
   };
 
+  const printed = (): readonly PrintedRow[] => {
+    const { debits, credits } = figures.totals();
+    const sums: Partial<Record<SheetColumn, string>> = {
+      name: 'Totals',
+      debit: write(debits, frame),
+      credit: write(credits, frame),
+    };
+    return [
+      ...rows.map((row): PrintedRow => {
+        const own = under.get(row.id) ?? NOBODY;
+        const around = {
+          frame,
+          subtotal: own.length === 0 ? undefined : totalsOf(own.map((id) => figures.get(id).amount ?? NIL)),
+          before: before(row),
+          where: where(row),
+        };
+        return {
+          id: row.id,
+          cells: columns.map((column) => textIn(column, row, figures.get(row.id), around)),
+          depth: row.depth,
+          ...(row.heading ? { kind: 'heading' as const } : {}),
+        };
+      }),
+      { id: 'totals', cells: columns.map((column) => sums[column] ?? ''), kind: 'total' },
+    ];
+  };
+
   return (
-    <div
-      {...sheet.grid}
-      role="grid"
-      aria-label="Opening balances"
-      aria-rowcount={rows.length + 2}
-      aria-colcount={columns.length}
-      aria-multiselectable
-      className="sheet min-h-0 flex-1 overflow-auto"
-      style={{ '--columns': widthsOf(columns) } as CSSProperties}
-    >
-      <HeaderRow columns={columns} currency={frame.currency} />
-      <div role="rowgroup" className="relative" style={{ height: sheet.virtual.getTotalSize() }}>
-        {sheet.virtual.getVirtualItems().map((item) => {
-          const row = rows[item.index];
-          if (row === undefined) return null;
-          const chosen = item.index >= top && item.index <= bottom;
-          const here = item.index === active.row;
-          return (
-            <GridRow
-              key={row.id}
-              row={row}
-              columns={columns}
-              under={under.get(row.id) ?? NOBODY}
-              at={item.index}
-              start={item.start}
-              figures={figures}
-              frame={frame}
-              where={where}
-              before={before(row)}
-              doubt={row.heading ? undefined : doubt(row, figures.get(row.id))}
-              column={here ? active.column : -1}
-              from={chosen ? left : -1}
-              to={chosen ? right : -1}
-              onPoint={sheet.point}
-              editor={
-                typing !== undefined && here ? (
-                  <CellEditor
-                    initial={typing.text ?? openedText(row, columns[active.column])}
-                    label={`${row.code} ${row.name}, ${columns[active.column] === 'foreign' ? 'in currency' : (columns[active.column] ?? '')}`}
-                    onDraft={(text) => draft(row, columns[active.column], text)}
-                    onCancel={() => {
-                      figures.draft(row.id, undefined);
-                      sheet.close();
-                    }}
-                    onKeep={(text, leave) => {
-                      keep(text);
-                      sheet.leave(leave);
-                    }}
-                  />
-                ) : undefined
-              }
-              onEdit={() => sheet.begin(undefined)}
-            />
-          );
-        })}
+    <>
+      <div
+        {...sheet.grid}
+        role="grid"
+        aria-label="Opening balances"
+        aria-rowcount={rows.length + 2}
+        aria-colcount={columns.length}
+        aria-multiselectable
+        className="sheet no-print min-h-0 flex-1 overflow-auto"
+        style={{ '--columns': widthsOf(columns) } as CSSProperties}
+      >
+        <HeaderRow columns={columns} currency={frame.currency} />
+        <div role="rowgroup" className="relative" style={{ height: sheet.virtual.getTotalSize() }}>
+          {sheet.virtual.getVirtualItems().map((item) => {
+            const row = rows[item.index];
+            if (row === undefined) return null;
+            const chosen = item.index >= top && item.index <= bottom;
+            const here = item.index === active.row;
+            return (
+              <GridRow
+                key={row.id}
+                row={row}
+                columns={columns}
+                under={under.get(row.id) ?? NOBODY}
+                at={item.index}
+                start={item.start}
+                figures={figures}
+                frame={frame}
+                where={where}
+                before={before(row)}
+                doubt={row.heading ? undefined : doubt(row, figures.get(row.id))}
+                column={here ? active.column : -1}
+                from={chosen ? left : -1}
+                to={chosen ? right : -1}
+                onPoint={sheet.point}
+                editor={
+                  typing !== undefined && here ? (
+                    <CellEditor
+                      initial={typing.text ?? openedText(row, columns[active.column])}
+                      label={`${row.code} ${row.name}, ${columns[active.column] === 'foreign' ? 'in currency' : (columns[active.column] ?? '')}`}
+                      onDraft={(text) => draft(row, columns[active.column], text)}
+                      onCancel={() => {
+                        figures.draft(row.id, undefined);
+                        sheet.close();
+                      }}
+                      onKeep={(text, leave) => {
+                        keep(text);
+                        sheet.leave(leave);
+                      }}
+                    />
+                  ) : undefined
+                }
+                onEdit={() => sheet.begin(undefined)}
+              />
+            );
+          })}
+        </div>
+        <TotalsRow columns={columns} figures={figures} frame={frame} rowIndex={rows.length + 2} />
       </div>
-      <TotalsRow columns={columns} figures={figures} frame={frame} rowIndex={rows.length + 2} />
-    </div>
+      <PrintedSheet
+        heading={`${frame.name} · opening balances at close of ${day(frame.openingDate, frame.dates)} in ${frame.currency}${editable ? ' · draft' : ''}`}
+        columns={columns.map((column) => ({
+          label: TITLES[column](frame.currency),
+          figures: takesAmounts(column) || column === 'before',
+          names: column === 'name',
+        }))}
+        rows={printed}
+      />
+    </>
   );
 };
 

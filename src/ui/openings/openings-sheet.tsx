@@ -43,14 +43,21 @@ interface SheetProps {
 const rowsBehind = (behind: readonly BehindView[]): number =>
   [...new Map(behind.map((one) => [one.paper, one.of])).values()].reduce((all, of) => all + of, 0);
 
-/** What a paper or a person says about where a figure came from, short enough for its column. */
-const whereFrom = (figure: ReturnType<Figures['get']>, behind: readonly BehindView[] | undefined): string => {
+/**
+ * What a paper or a person says about where a figure came from, short enough for its column: the paper is named where there are
+ * several, one alone stands above the sheet.
+ */
+const whereFrom = (
+  figure: ReturnType<Figures['get']>,
+  behind: readonly BehindView[] | undefined,
+  papers: number,
+): string => {
   if (figure.amount === null) return '';
   const [first] = behind ?? [];
   if (figure.source === 'paper' && first !== undefined) {
     const told = (behind ?? []).slice(0, 4).map((one) => one.row);
     const more = rowsBehind(behind ?? []) - told.length;
-    return `row ${told.join(', ')}${more > 0 ? ` and ${plural(more, 'more row')}` : ''} · ${first.paperName}`;
+    return `${papers > 1 ? '' : 'paper, '}row ${told.join(', ')}${more > 0 ? ` and ${plural(more, 'more row')}` : ''}${papers > 1 ? ` · ${first.paperName}` : ''}`;
   }
   return figure.source === 'carried' ? 'from the version before' : (figure.source ?? '');
 };
@@ -189,7 +196,7 @@ export const OpeningsSheet = ({
 
   return (
     <>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
+      <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
         <div role="group" aria-label="Show" className="flex flex-wrap gap-x-4">
           {FILTERS.filter((one) => one !== 'different' || before !== null).map((one) => (
             <button
@@ -245,7 +252,7 @@ export const OpeningsSheet = ({
         tree={rows}
         figures={figures}
         editable={editable}
-        where={(row) => whereFrom(figures.get(row.id), behind[row.id])}
+        where={(row) => whereFrom(figures.get(row.id), behind[row.id], papers.length)}
         before={was}
         doubt={doubt}
         selected={selected}

@@ -4,7 +4,7 @@ import type { proofView } from '@/actions/openings/views';
 import type { Place, Severity } from '@/core/proof/check';
 import { type CheckResult, blockers, verdict } from '@/core/proof/checks';
 import { plural } from '@/core/base/result';
-import { stageHref } from '../frame/course';
+import { stageHref } from '../frame/stage-href';
 import { Frame, MarginPart } from '../frame/frame';
 
 type View = NonNullable<Awaited<ReturnType<typeof proofView>>>;
