@@ -4,24 +4,16 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
-import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
-import { type Account, type AccountId, accountId, called } from '@/core/chart/account';
-import {
-  TAX_DIRECTIONS,
-  type TaxCode,
-  type TaxCodeFields,
-  type TaxDirection,
-  directionFacts,
-  rateOn,
-} from '@/core/chart/tax-codes';
-import { type Problem, plural, isAt } from '@/core/base/result';
-import { MarginPart } from '../frame/frame';
-import { DateInput } from '../parts/date-input';
+import { addStarterTaxCodes } from '@/actions/chart/tax-codes';
+import { type Account, type AccountId, called } from '@/core/chart/account';
+import { type TaxCode, directionFacts, rateOn } from '@/core/chart/tax-codes';
+import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
+import { AccountOptions, TaxForm } from './tax-form';
 
 interface Props {
   readonly frame: FrameView;
@@ -121,17 +113,6 @@ export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) =>
   );
 };
 
-const AccountOptions = ({ accounts }: { readonly accounts: readonly Account[] }) => (
-  <>
-    <option value="">choose</option>
-    {accounts.map((account) => (
-      <option key={account.id} value={account.id}>
-        {called(account)}
-      </option>
-    ))}
-  </>
-);
-
 /** The starter set of the country; rates are proposals and can be changed one by one. */
 const Starter = ({ frame, country, firstDay, accounts, some }: Omit<Props, 'codes'> & { readonly some: boolean }) => {
   const router = useRouter();
@@ -205,201 +186,5 @@ const Starter = ({ frame, country, firstDay, accounts, some }: Omit<Props, 'code
         </>
       )}
     </section>
-  );
-};
-
-const TaxForm = ({
-  frame,
-  code,
-  firstDay,
-  accounts,
-  onSaved,
-}: {
-  readonly frame: FrameView;
-  readonly code: TaxCode | undefined;
-  readonly firstDay: string;
-  readonly accounts: readonly Account[];
-  readonly onSaved: (id: number | undefined) => void;
-}) => {
-  const router = useRouter();
-  const [draft, setDraft] = useState<TaxCodeFields>(
-    code ?? {
-      code: '',
-      name: '',
-      direction: 'charged',
-      rates: [{ from: firstDay, rate: '' }],
-      charged: accounts[0]?.id ?? null,
-      recoverable: null,
-      active: true,
-    },
-  );
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
-  const facts = directionFacts(draft.direction);
-  const sides: readonly string[] = facts.sides;
-  const turn = (direction: TaxDirection): void => {
-    const next: readonly string[] = directionFacts(direction).sides;
-    setDraft({
-      ...draft,
-      direction,
-      charged: next.includes('charged') ? (draft.charged ?? accounts[0]?.id ?? null) : null,
-      recoverable: next.includes('recoverable') ? (draft.recoverable ?? accounts[0]?.id ?? null) : null,
-      rates: next.length === 0 ? [] : draft.rates.length === 0 ? [{ from: firstDay, rate: '' }] : draft.rates,
-    });
-  };
-  const save = async (): Promise<void> => {
-    const done = await send(
-      saveTaxCode({ books: frame.id, id: code?.id ?? null, code: { ...draft, rates: [...draft.rates] } }),
-    );
-    setProblems(done.ok ? [] : done.problems);
-    if (!done.ok) return;
-    toast(`${draft.code} saved`);
-    onSaved(done.value.id);
-    router.refresh();
-  };
-  const remove = async (): Promise<void> => {
-    if (code === undefined) return;
-    const done = await send(removeTaxCode({ books: frame.id, id: code.id }));
-    setProblems(done.ok ? [] : done.problems);
-    if (!done.ok) return;
-    onSaved(undefined);
-    router.refresh();
-  };
-  const setRate = (index: number, change: Partial<TaxCodeFields['rates'][number]>): void =>
-    setDraft({ ...draft, rates: draft.rates.map((rate, other) => (other === index ? { ...rate, ...change } : rate)) });
-  return (
-    <form
-      className="flex flex-col gap-1.5"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      <h2 className="title text-lg leading-tight">{code === undefined ? 'New tax code' : code.code}</h2>
-      <Problems problems={problems.filter((one) => one.path === undefined)} />
-      <Field label="Code" problem={at('code')}>
-        {(ids) => (
-          <input
-            {...ids}
-            value={draft.code}
-            onChange={(event) => setDraft({ ...draft, code: event.target.value })}
-            className="input input-sm w-full"
-          />
-        )}
-      </Field>
-      <Field label="Name" problem={at('name')}>
-        {(ids) => (
-          <input
-            {...ids}
-            value={draft.name}
-            onChange={(event) => setDraft({ ...draft, name: event.target.value })}
-            className="input input-sm w-full"
-          />
-        )}
-      </Field>
-      <Field label="What it does" hint={facts.means} problem={at('direction')}>
-        {(ids) => (
-          <select
-            {...ids}
-            value={draft.direction}
-            onChange={(event) => turn(event.target.value as TaxDirection)}
-            className="select select-sm w-full"
-          >
-            {TAX_DIRECTIONS.map(({ id, label }) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
-      {(['charged', 'recoverable'] as const)
-        .filter((side) => sides.includes(side))
-        .map((side) => (
-          <Field
-            key={side}
-            label={side === 'charged' ? 'Charged tax is owed on' : 'Recoverable tax is claimed on'}
-            problem={at(side)}
-          >
-            {(ids) => (
-              <select
-                {...ids}
-                value={draft[side] ?? ''}
-                onChange={(event) =>
-                  setDraft({
-                    ...draft,
-                    [side]: event.target.value === '' ? null : accountId(Number(event.target.value)),
-                  })
-                }
-                className="select select-sm w-full"
-              >
-                <AccountOptions accounts={accounts} />
-              </select>
-            )}
-          </Field>
-        ))}
-      {sides.length > 0 && (
-        <MarginPart title="Rates, per cent, from a day on">
-          {draft.rates.map((rate, index) => (
-            <div key={index} className="mb-1 flex items-center gap-1.5">
-              <input
-                aria-label={`Rate ${String(index + 1)}`}
-                inputMode="decimal"
-                value={rate.rate}
-                onChange={(event) => setRate(index, { rate: event.target.value.replace(',', '.') })}
-                className="input input-sm w-20 text-right"
-              />
-              % from
-              <DateInput
-                aria-label={`First day of rate ${String(index + 1)}`}
-                dates={frame.dates}
-                value={rate.from}
-                onDate={(from) => setRate(index, { from })}
-              />
-              {draft.rates.length > 1 && (
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-xs"
-                  onClick={() => setDraft({ ...draft, rates: draft.rates.filter((_, other) => other !== index) })}
-                >
-                  ×<span className="sr-only"> take rate {index + 1} away</span>
-                </button>
-              )}
-            </div>
-          ))}
-          {at('rates') !== undefined && (
-            <p className="text-brick" role="alert">
-              {at('rates')}
-            </p>
-          )}
-          <button
-            type="button"
-            className="btn btn-xs"
-            onClick={() => setDraft({ ...draft, rates: [...draft.rates, { from: '', rate: '' }] })}
-          >
-            Another rate
-          </button>
-        </MarginPart>
-      )}
-      <label className="flex min-h-6 items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-xs"
-          checked={draft.active}
-          onChange={(event) => setDraft({ ...draft, active: event.target.checked })}
-        />
-        Offered for new entries
-      </label>
-      <div className="mt-1 flex gap-2">
-        <button type="submit" className="btn btn-primary btn-sm">
-          Save
-        </button>
-        {code !== undefined && (
-          <button type="button" className="btn btn-sm" onClick={() => void remove()}>
-            Delete if unused
-          </button>
-        )}
-      </div>
-    </form>
   );
 };
