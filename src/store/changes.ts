@@ -108,22 +108,41 @@ export interface Listed extends Recorded {
   readonly counts: Readonly<Partial<Record<Subject, number>>>;
 }
 
-/** The latest batches, newest first; `before` goes on from one. */
+/** The latest batches, newest first; `before` goes on from one, `only` is one of them. */
 export const latestBatches = async (
   tx: Queryable,
   booksId: number,
   before: bigint | null,
   most: number,
+  only: string | null = null,
 ): Promise<readonly Listed[]> =>
   tx.query<Listed>(
     `select b.seq, ${RECORDED},
        coalesce((select json_object_agg(subject, things) from (
-         select subject, count(distinct case when subject in ('figure', 'comparative') then subject_id || ' ' || field else subject_id::text end)::int as things
+         select subject, count(distinct case when subject = 'account' then subject_id::text else subject_id || ' ' || field end)::int as things
          from change c where c.books_id = $1 and c.batch = b.id group by subject) u), '{}') as counts
      from batch b join person p on p.id = b.by_person
-     where b.books_id = $1 and ($2::int8 is null or b.seq < $2) order by b.seq desc limit $3`,
-    [booksId, before === null ? null : String(before), most],
+     where b.books_id = $1 and ($2::int8 is null or b.seq < $2) and ($4::uuid is null or b.id = $4) order by b.seq desc limit $3`,
+    [booksId, before === null ? null : String(before), most, only],
   );
+
+/** The last batch that a person made of some subjects and that stands, which is no taking back itself. */
+export const lastOf = async (
+  tx: Queryable,
+  booksId: number,
+  person: number,
+  subjects: readonly Subject[],
+): Promise<string | undefined> =>
+  (
+    await tx.query<{ id: string }>(
+      `select b.id from batch b
+       where b.books_id = $1 and b.by_person = $2 and b.reverts is null
+         and exists (select from change c where c.books_id = $1 and c.batch = b.id and c.subject = any($3::text[]))
+         and not exists (select from batch r where r.books_id = $1 and r.reverts = b.id)
+       order by b.seq desc limit 1`,
+      [booksId, person, subjects],
+    )
+  )[0]?.id;
 
 /** The first changes of each of some batches. */
 export const firstChanges = async (

@@ -56,8 +56,16 @@ test.describe('the opening sheet', () => {
     await page.keyboard.press('Tab');
     // From the first account's debit over its credit to the debit of the next account.
     await expect(page.locator('[role=grid] [role=row][aria-rowindex="4"] [aria-colindex="3"]')).toBeFocused();
-    await page.keyboard.press('Control+z');
     await expect(page.getByText('all saved')).toBeVisible();
+    // What was typed can be taken back after the page was loaded anew, and it is said what that is.
+    await page.reload();
+    await expect(first).toBeFocused();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByText(/^Changed last, .*: 1010 .* → 12 Dr$/)).toBeVisible();
+    await page.getByRole('button', { name: 'Take back' }).click();
+    await expect(page.getByText('1 change taken back')).toBeVisible();
+    await expect(page.getByTestId('difference')).toHaveText('JPY level');
+    await first.click();
     await page.keyboard.press('Escape');
     await page.keyboard.press('Tab');
     await expect(page.locator('[role=grid] :focus')).toHaveCount(0);

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { accountStory } from '@/actions/chart/account-story';
 import { removeBooks } from '@/actions/books/commands';
-import { changesView } from '@/actions/changes/views';
+import { changesView, lastChange } from '@/actions/changes/views';
 import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar/commands';
 import { calendarView } from '@/actions/calendar/views';
 import { takeCopy } from '@/actions/chart/begin';
@@ -473,6 +473,22 @@ describe('the record of changes', () => {
     valueOf(await removeAccount({ books, id: gone }));
     const changes = (await batchesOf(books)).flatMap((one) => one.changes);
     expect(changes.filter((what) => what.includes('Passing <script>'))).toHaveLength(2);
+  });
+
+  it('says what a person changed last of a subject and can take back, past what was taken back already', async () => {
+    const books = await newBooks();
+    expect(await lastChange(books, ['figure'])).toBeNull();
+    await type(books, '1010', 100n);
+    await type(books, '3010', -100n);
+    valueOf(await changeAccount({ books, id: await idOf(books, '1010'), change: { name: 'Till' } }));
+    const last = await lastChange(books, ['figure']);
+    expect(last?.what).toMatch(/^3010 .*: empty → 1\.00 Cr$/);
+    valueOf(await undo({ books, batch: last?.batch ?? '' }));
+    // The taking back is no change that is offered itself, and what it took back is gone.
+    expect((await lastChange(books, ['figure']))?.what).toMatch(/^1010 .*: empty → 1\.00 Dr$/);
+    expect((await lastChange(books, ['account']))?.what).toContain('→ “Till”');
+    actAs({ person: 2, practice: 1, role: 'owner' });
+    expect(await lastChange(books, ['figure'])).toBeNull();
   });
 
   it('is read page by page', async () => {

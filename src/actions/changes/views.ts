@@ -1,8 +1,12 @@
 import { chartIndex } from '@/core/chart/account';
 import { comparativeColumns } from '@/core/openings/comparatives';
-import { sayBatch, sayChange } from '@/core/openings/say-changes';
-import { firstChanges, latestBatches } from '@/store/changes';
+import type { Change, Subject } from '@/core/base/change';
+import { type Telling, sayBatch, sayChange } from '@/core/openings/say-changes';
+import { type Listed, firstChanges, lastOf, latestBatches } from '@/store/changes';
+import { viewState } from '../frame/held-state';
+import type { BooksState } from '../frame/state';
 import { page } from '../frame/views';
+import { booksView } from '../kernel/action';
 
 const MOST_LISTED = 50;
 const MOST_TOLD = 30;
@@ -21,6 +25,42 @@ export interface ToldBatch {
   readonly stays: string | null;
 }
 
+/** In what the changes of a set of books are told. */
+const tellingOf = ({ books, accounts, years }: Pick<BooksState, 'books' | 'accounts' | 'years'>): Telling => ({
+  chart: chartIndex(accounts).byId,
+  currency: books.currency,
+  style: books.style,
+  columns: new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label] as const)),
+});
+
+const toldBatch = (batch: Listed, own: readonly Change[], telling: Telling): ToldBatch => ({
+  id: batch.id,
+  what: sayBatch(batch, batch.counts),
+  by: batch.by,
+  at: batch.at,
+  changes: own.slice(0, MOST_TOLD).flatMap((change) => sayChange(change, telling) ?? []),
+  more: own.length > MOST_TOLD,
+  state: batch.taken ? 'taken back' : 'stands',
+  stays: typeof batch.about.stays === 'string' ? batch.about.stays : null,
+});
+
+/** What the actor changed last of some subjects, in one sentence, where that can be taken back; null where nothing can. */
+export const lastChange = (id: number, subjects: readonly Subject[]) =>
+  booksView('books.see', id, async ({ tx, books, actor }) => {
+    const last = await lastOf(tx, books.id, actor.person, subjects);
+    const [batch] = last === undefined ? [] : await latestBatches(tx, books.id, null, 1, last);
+    if (batch === undefined) return null;
+    const own = (await firstChanges(tx, books.id, [batch.id], 2)).get(batch.id) ?? [];
+    const told = toldBatch(batch, own, tellingOf(await viewState(tx, books)));
+    const [one] = told.changes;
+    return {
+      batch: told.id,
+      what: own.length === 1 && one !== undefined ? one : told.what,
+      at: told.at,
+      stays: told.stays,
+    };
+  });
+
 /** The record of changes, newest first; `before` goes on from an earlier page. */
 export const changesView = (id: number, before: string | undefined) =>
   page('books.see', id, async ({ tx, books }, state) => {
@@ -33,28 +73,9 @@ export const changesView = (id: number, before: string | undefined) =>
       listed.map((one) => one.id),
       MOST_TOLD + 1,
     );
-    const telling = {
-      chart: chartIndex(state.accounts).byId,
-      currency: books.currency,
-      style: books.style,
-      columns: new Map(
-        comparativeColumns(state.years, books.cutover).map(({ column, label }) => [column, label] as const),
-      ),
-    };
+    const telling = tellingOf(state);
     return {
-      batches: listed.map((batch): ToldBatch => {
-        const own = changes.get(batch.id) ?? [];
-        return {
-          id: batch.id,
-          what: sayBatch(batch, batch.counts),
-          by: batch.by,
-          at: batch.at,
-          changes: own.slice(0, MOST_TOLD).flatMap((change) => sayChange(change, telling) ?? []),
-          more: own.length > MOST_TOLD,
-          state: batch.taken ? 'taken back' : 'stands',
-          stays: typeof batch.about.stays === 'string' ? batch.about.stays : null,
-        };
-      }),
+      batches: listed.map((batch) => toldBatch(batch, changes.get(batch.id) ?? [], telling)),
       later: from !== null,
       /** Where the page of what came before begins. */
       before: found.length > MOST_LISTED ? String(listed.at(-1)?.seq ?? '') : null,

@@ -25,6 +25,7 @@ import { readClipboard } from '@/core/files/clipboard';
 import { type Result, plural } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
+import { useLastChange } from '../parts/use-last-change';
 import type { Range } from '../sheet/cells';
 import { PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
@@ -107,7 +108,13 @@ export const ChartGrid = ({
     takes: (row, at) => opens(row, at, undefined),
     opens,
     keys: (event) => ownKeys(event),
-    empty: (range) => store.edit(accountsIn(range).map(({ id }): ChartEdit => ({ kind: 'remove', id }))),
+    empty: (range) => {
+      const going = accountsIn(range);
+      if (store.edit(going.map(({ id }): ChartEdit => ({ kind: 'remove', id }))))
+        toast(`${plural(going.length, 'account')} deleted`, {
+          action: { label: 'Undo', onClick: () => void store.undo() },
+        });
+    },
     copied: ({ left, right, ...range }) => {
       const clean = (text: string): string => text.replace(/[\t\r\n]+/g, ' ');
       const shown = columns.slice(left, right + 1);
@@ -184,8 +191,11 @@ export const ChartGrid = ({
     toast(`${plural(edits.length, 'account')} changed by pasting`);
   };
 
+  const offerLast = useLastChange(frame.id, ['account']);
   useUndoKeys({
-    undo: () => void store.undo(),
+    undo: () => {
+      if (!store.undo()) offerLast();
+    },
     redo: () => void store.redo(),
     typing: () => typing !== undefined || isTyping(),
   });

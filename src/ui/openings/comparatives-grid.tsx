@@ -7,6 +7,7 @@ import { readEntry } from '@/core/money/entry';
 import { type Minor, NIL } from '@/core/money/minor';
 import { sided } from '../parts/figures';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
+import { useLastChange } from '../parts/use-last-change';
 import type { Range } from '../sheet/cells';
 import { type PrintedRow, PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
@@ -111,8 +112,11 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
   });
   const { active, typing } = sheet.state;
   const { top, bottom, left, right } = sheet.range;
+  const offerLast = useLastChange(frame.id, ['comparative']);
   useUndoKeys({
-    undo: comparatives.undo,
+    undo: () => {
+      if (!comparatives.undo()) offerLast();
+    },
     redo: comparatives.redo,
     typing: () => typing !== undefined || isTyping(),
   });

@@ -24,6 +24,7 @@ import { plural } from '@/core/base/result';
 import { figure as write } from '../parts/figures';
 import { day } from '../parts/names';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
+import { useLastChange } from '../parts/use-last-change';
 import type { Range } from '../sheet/cells';
 import { type PrintedRow, PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
@@ -128,8 +129,13 @@ export const OpeningsGrid = ({
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once per wish, not whenever rows change
   }, [landing]);
 
+  const offerLast = useLastChange(frame.id, ['figure']);
   useUndoKeys({
-    undo: () => show(figures.undo()),
+    undo: () => {
+      const at = figures.undo();
+      if (at === undefined) offerLast();
+      else show(at);
+    },
     redo: () => show(figures.redo()),
     typing: () => typing !== undefined || isTyping(),
   });

@@ -93,11 +93,13 @@ export const useComparatives = (books: number, rows: Rows) => {
       setPast(({ done }) => ({ done: [...done, entries], undone: [] }));
       write(entries);
     },
-    undo: (): void => {
+    /** False where nothing is left to undo. */
+    undo: (): boolean => {
       const edit = past.done.at(-1);
-      if (edit === undefined) return;
+      if (edit === undefined) return false;
       setPast(({ done, undone }) => ({ done: done.slice(0, -1), undone: [...undone, edit] }));
       write(turned(edit));
+      return true;
     },
     redo: (): void => {
       const edit = past.undone.at(-1);
