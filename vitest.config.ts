@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** The store's tests that say nothing of one driver run on a PostgreSQL server too, where Debian's package is. */
 const ON_BOTH = [
@@ -16,6 +17,19 @@ const ON_BOTH = [
   'standing',
 ];
 
+/** Those that take longest begin first, so that no worker is left with one of them when all else is done. */
+const LONGEST = ['tests/store/hostile', 'tests/store/kill', 'src/core/papers/papers', 'src/core/files/files'];
+
+class LongestFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const rank = ({ moduleId }: TestSpecification): number => {
+      const at = LONGEST.findIndex((name) => moduleId.endsWith(`${name}.test.ts`));
+      return at < 0 ? LONGEST.length : at;
+    };
+    return (await super.sort(files)).sort((one, other) => rank(one) - rank(other));
+  }
+}
+
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -24,6 +38,7 @@ export default defineConfig({
     hookTimeout: 180_000,
     // Files are independent, and each mostly waits for itself.
     maxWorkers: '100%',
+    sequence: { sequencer: LongestFirst },
     projects: [
       {
         extends: true,

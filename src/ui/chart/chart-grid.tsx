@@ -110,10 +110,13 @@ export const ChartGrid = ({
     keys: (event) => ownKeys(event),
     empty: (range) => {
       const going = accountsIn(range);
-      if (store.edit(going.map(({ id }): ChartEdit => ({ kind: 'remove', id }))))
-        toast(`${plural(going.length, 'account')} deleted`, {
-          action: { label: 'Undo', onClick: () => void store.undo() },
-        });
+      store.edit(
+        going.map(({ id }): ChartEdit => ({ kind: 'remove', id })),
+        () =>
+          toast(`${plural(going.length, 'account')} deleted`, {
+            action: { label: 'Undo', onClick: () => void store.undo() },
+          }),
+      );
     },
     copied: ({ left, right, ...range }) => {
       const clean = (text: string): string => text.replace(/[\t\r\n]+/g, ' ');

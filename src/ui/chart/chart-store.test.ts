@@ -124,9 +124,15 @@ describe('the chart on the sheet', () => {
     const account: Account = { ...PLAIN_ACCOUNT, id: accountId(1), code: '1', name: 'A', classification: 'equity' };
     const kept = server([account], () => true);
     const store = chartStore([account], RULES, kept.save);
-    expect(store.edit([change(account, { name: 'B' })])).toBe(true);
+    const told: string[] = [];
+    expect(store.edit([change(account, { name: 'B' })], () => told.push('refused'))).toBe(true);
     expect(store.get().accounts[0]?.name).toBe('B');
     await quiet();
+    const taking = chartStore([account], RULES, server([account], () => false).save);
+    taking.edit([change(account, { name: 'B' })], () => told.push('stored'));
+    expect(told).toEqual([]);
+    await quiet();
+    expect(told).toEqual(['stored']);
     expect(store.get()).toMatchObject({ accounts: [{ name: 'A' }], problems: [{ code: 'refused' }], saving: false });
     expect(store.undo()).toBe(false);
     const deaf = chartStore([account], RULES, () => Promise.reject(new Error('down')));

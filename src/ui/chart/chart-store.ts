@@ -23,8 +23,8 @@ interface Step {
 export interface ChartStore {
   readonly get: () => ChartState;
   readonly subscribe: (listener: () => void) => () => void;
-  /** Carries a batch out on the sheet at once and stores it; false when the rules refuse it, or when it is asked first. */
-  readonly edit: (edits: readonly ChartEdit[]) => boolean;
+  /** Carries a batch out on the sheet at once and stores it; false when the rules refuse it, or when it is asked first. `stored` is told once it is. */
+  readonly edit: (edits: readonly ChartEdit[], stored?: () => void) => boolean;
   /** Takes the batch that was asked about, or leaves the chart as it is. */
   readonly answer: (take: boolean) => void;
   readonly say: (problems: readonly Problem[]) => void;
@@ -79,7 +79,7 @@ export const chartStore = (
       ),
     });
   };
-  const send = (step: Step, refused: () => void): void => {
+  const send = (step: Step, refused: () => void, stands?: () => void): void => {
     waiting += 1;
     put({ saving: true, problems: [] });
     queue = queue.then(async () => {
@@ -88,6 +88,7 @@ export const chartStore = (
       if (stored?.ok === true) {
         settle(stored.value.ids);
         put({ saving: waiting > 0, version: state.version + 1 });
+        stands?.();
         return;
       }
       const back = apply(renamed(step.back.edits));
@@ -105,7 +106,7 @@ export const chartStore = (
       });
     });
   };
-  const carry = (step: Step, onto: () => Step[], refused: (step: Step) => void): boolean => {
+  const carry = (step: Step, onto: () => Step[], refused: (step: Step) => void, stands?: () => void): boolean => {
     const applied = apply(step.forth);
     if (!applied.ok) {
       put({ problems: applied.problems });
@@ -113,7 +114,7 @@ export const chartStore = (
     }
     put({ accounts: applied.value });
     onto().push(step);
-    send(step, () => refused(step));
+    send(step, () => refused(step), stands);
     return true;
   };
   const without = (list: Step[], step: Step): Step[] => list.filter((one) => one !== step);
@@ -144,9 +145,9 @@ export const chartStore = (
     next -= 1;
     return accountId(next);
   };
-  const take = (edits: readonly ChartEdit[]): boolean => {
+  const take = (edits: readonly ChartEdit[], stands?: () => void): boolean => {
     undone = [];
-    return carry({ forth: edits, back: inverse(state.accounts, edits, newId) }, () => done, drop);
+    return carry({ forth: edits, back: inverse(state.accounts, edits, newId) }, () => done, drop, stands);
   };
   return {
     get: () => state,
@@ -154,12 +155,12 @@ export const chartStore = (
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    edit: (edits) => {
+    edit: (edits, stored) => {
       if (edits.length === 0) return true;
       const applied = apply(edits);
       const effects = applied.ok ? effectsOf(state.accounts, applied.value) : [];
       put({ asked: effects.length === 0 ? undefined : { edits, effects } });
-      return effects.length === 0 && take(edits);
+      return effects.length === 0 && take(edits, stored);
     },
     answer: (taken) => {
       const { asked } = state;

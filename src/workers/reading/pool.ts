@@ -22,7 +22,7 @@ export interface ReadingLimits {
 }
 
 export const READING: ReadingLimits = {
-  milliseconds: 2500,
+  milliseconds: 6000,
   millisecondsPerMegabyte: 1500,
   megabytes: 192,
   megabytesForLarge: 768,
