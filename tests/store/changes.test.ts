@@ -415,6 +415,22 @@ describe('taking back', () => {
     expect(codesOf(await undo({ books, batch: await latest(books) }))).toEqual(['undo.stays']);
   });
 
+  it('tells a lock that is taken back in the history of its period, and rules in those of their pages', async () => {
+    const books = await newBooks();
+    const period = (await calendarView(books))?.years[0]?.periods.at(-1)?.id ?? 0;
+    valueOf(await setPeriods({ books, periods: [period], state: 'locked', why: '', evenIfUnfinished: true }));
+    valueOf(await undo({ books, batch: await latest(books) }));
+    const told = (subject: string) =>
+      database.current.query<{ what: string }>(
+        'select what from history where books_id = $1 and subject = $2 order by id desc limit 1',
+        [books, subject],
+      );
+    expect(await told('period')).toEqual([{ what: 'future: taken back' }]);
+    valueOf(await changeMoneyRules({ books, rateDays: 3 }));
+    valueOf(await undo({ books, batch: await latest(books) }));
+    expect((await told('currencies'))[0]?.what).toMatch(/^taken back: /);
+  });
+
   it('needs one who may change what is taken back', async () => {
     const books = await newBooks();
     await type(books, '1010', 100n);

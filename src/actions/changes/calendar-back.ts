@@ -4,8 +4,9 @@ import { writeDate } from '@/core/base/dates';
 import { type Problem, problem } from '@/core/base/result';
 import { calendarFrom, cutoverFrom, keptCalendar, keptCutover, periodField } from '@/core/calendar/recorded';
 import { PERIOD_STATES, changeStates } from '@/core/calendar/states';
-import { findBooks, updateCutover } from '@/store/books';
+import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
+import { record } from '@/store/history';
 import { draw, standing } from '../calendar/draw';
 import { whyCutoverStays } from '../calendar/rules';
 import type { WritingContext } from '../kernel/action';
@@ -44,10 +45,7 @@ export const cutoverBack = async (context: WritingContext, changes: readonly Cha
 
 /** States of periods go back, those that are what the change left; a lock that is taken back says so in its period's history. */
 export const periodsBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
-  if (changes.length === 0) return [];
-  const { tx, actor } = context;
-  // The cutover date may have gone back just now.
-  const books = (await findBooks(tx, actor.practice, context.books.id)) ?? context.books;
+  const { tx, books, actor, now } = context;
   const periods = new Map(
     (await standing(context)).flatMap((year) => year.periods).map((period) => [periodField(period), period]),
   );
@@ -62,6 +60,11 @@ export const periodsBack = async (context: WritingContext, changes: readonly Cha
     const may = changeStates([period], to, books.cutover, 'taken back');
     return may.ok ? [] : may.problems;
   });
-  if (wrong.length === 0) context.changes.add(await setPeriodStates(tx, books.id, moves));
-  return wrong;
+  if (wrong.length > 0) return wrong;
+  context.changes.add(await setPeriodStates(tx, books.id, moves));
+  for (const state of PERIOD_STATES) {
+    const own = moves.filter(({ to }) => to === state).map(({ period }) => period.id);
+    if (own.length > 0) await record(tx, books.id, 'period', own, `${state}: taken back`, actor.person, now);
+  }
+  return [];
 };

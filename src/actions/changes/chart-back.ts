@@ -40,7 +40,6 @@ export const accountsOut = (context: WritingContext, changes: readonly Change[])
 /** Bank details go back, of accounts that are there. */
 export const banksBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
   const { tx, books } = context;
-  if (changes.length === 0) return [];
   const stand = await bankDetailsOf(tx, books.id);
   const { byId } = await standingIndex(context);
   const own = changes.filter(({ id }) => byId.has(accountId(id)));
@@ -88,7 +87,6 @@ export const chartRulesBack = async (
   changes: readonly Change[],
 ): Promise<readonly Problem[]> => {
   const { tx, books } = context;
-  if (changes.length === 0) return [];
   const back: Partial<Record<keyof ChartSettings, unknown>> = {};
   for (const { field, from, to } of changes) {
     const name = field as keyof ChartSettings;

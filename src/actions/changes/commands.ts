@@ -67,8 +67,12 @@ const note = async (
   const set = await currentSet(tx, books.id);
   if (set !== undefined && (counts.figure ?? counts.comparative) !== undefined)
     await record(tx, books.id, 'openings', [set.id], what, actor.person, now);
-  if (counts.rate !== undefined) await record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
-  if (counts['tax-code'] !== undefined) await record(tx, books.id, 'books', [books.id], what, actor.person, now);
+  const touches = (...subjects: readonly Subject[]): boolean => subjects.some((one) => counts[one] !== undefined);
+  if (touches('rate', 'currency', 'money-rule'))
+    await record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
+  if (touches('tax-code', 'chart-rule')) await record(tx, books.id, 'books', [books.id], what, actor.person, now);
+  // A calendar that is drawn anew says so itself, and so does each period.
+  if (touches('cutover')) await record(tx, books.id, 'calendar', [books.id], what, actor.person, now);
 };
 
 /**

@@ -48,7 +48,6 @@ export const moneyRulesBack = async (
   changes: readonly Change[],
 ): Promise<readonly Problem[]> => {
   const { tx, books } = context;
-  if (changes.length === 0) return [];
   const newer = changes.find(({ field, to }) => books[field as keyof MoneyRules] !== to);
   if (newer !== undefined)
     return [
@@ -65,7 +64,6 @@ export const moneyRulesBack = async (
 
 export const ratesBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
   const { tx, books, actor, now } = context;
-  if (changes.length === 0) return [];
   const stand = await rateStands(tx, books.id, changes);
   const newer = changes.find((_, at) => stand[at] !== true);
   if (newer !== undefined)

@@ -51,7 +51,6 @@ interface Wanted<Row, Id> {
 }
 
 export interface Sheet {
-  readonly scroller: RefObject<HTMLDivElement | null>;
   readonly virtual: Virtualizer<HTMLDivElement, Element>;
   readonly state: SheetState;
   readonly range: Range;
@@ -149,7 +148,6 @@ export const useSheet = <Row, Id>(wanted: Wanted<Row, Id>): Sheet => {
   );
 
   return {
-    scroller,
     virtual,
     state,
     range,
