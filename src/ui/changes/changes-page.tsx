@@ -41,8 +41,7 @@ export const ChangesPage = ({ frame, batches, later, before }: View) => {
       <div className="max-w-4xl px-4 pb-6">
         {batches.length === 0 && (
           <p className="note">
-            Nothing was changed yet. Figures, comparatives, accounts and bank details that change stand here from then
-            on.
+            Nothing was changed yet. Whatever changes in these books stands here from then on, with the way back.
           </p>
         )}
         <ol>
