@@ -14,7 +14,7 @@ export const Toasts = () => (
         border: '1px solid var(--rule)',
         borderRadius: '3px',
         boxShadow: 'none',
-        fontFamily: 'inherit',
+        fontFamily: 'var(--font-sans)',
       },
     }}
   />
