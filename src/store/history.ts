@@ -1,13 +1,16 @@
+import type { Sentence } from '@/core/base/sentence';
 import type { Queryable } from './database';
 
 export type Subject = 'books' | 'calendar' | 'period' | 'account' | 'paper' | 'openings' | 'currencies';
 
 export interface Happening {
   readonly subjectId: number;
-  readonly what: string;
+  readonly what: Sentence;
   readonly by: string;
   readonly at: string;
 }
+
+const kept = (what: string | Sentence): string => JSON.stringify(typeof what === 'string' ? [what] : what);
 
 /** Writes down what happened to one or several things of a kind. */
 export const record = async (
@@ -15,13 +18,13 @@ export const record = async (
   booksId: number,
   subject: Subject,
   subjectIds: readonly number[],
-  what: string,
+  what: string | Sentence,
   person: number,
   at: string,
 ): Promise<void> => {
   await tx.query(
     'insert into history (books_id, subject, subject_id, what, by_person, at) select $1, $2, id, $4, $5, $6 from unnest($3::int[]) as t (id)',
-    [booksId, subject, subjectIds, what, person, at],
+    [booksId, subject, subjectIds, kept(what), person, at],
   );
 };
 
@@ -30,14 +33,14 @@ export const recordEach = async (
   tx: Queryable,
   booksId: number,
   subject: Subject,
-  happened: readonly { readonly id: number; readonly what: string }[],
+  happened: readonly { readonly id: number; readonly what: string | Sentence }[],
   person: number,
   at: string,
 ): Promise<void> => {
   await tx.query(
     `insert into history (books_id, subject, subject_id, what, by_person, at)
-     select $1, $2, t.id, t.what, $5, $6 from unnest($3::int[], $4::text[]) as t (id, what)`,
-    [booksId, subject, happened.map(({ id }) => id), happened.map(({ what }) => what), person, at],
+     select $1, $2, t.id, t.what, $5, $6 from unnest($3::int[], $4::jsonb[]) as t (id, what)`,
+    [booksId, subject, happened.map(({ id }) => id), happened.map(({ what }) => kept(what)), person, at],
   );
 };
 

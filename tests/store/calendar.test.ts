@@ -3,6 +3,9 @@ import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar/comman
 import { exportCalendar, readCalendarFile } from '@/actions/calendar/file';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
+import { changesView } from '@/actions/changes/views';
+import { changeFact } from '@/actions/company/commands';
+import { PLAIN_DATES } from '@/core/base/date-style';
 import { calendarView } from '@/actions/calendar/views';
 import { openingsView, proofView } from '@/actions/openings/views';
 import { plainDate } from '@/core/base/dates';
@@ -233,5 +236,21 @@ describe('states and the cutover date', () => {
     expect(codesOf(await move('2026-07-01', '2026-08-01'))).toEqual(['cutover.behind-posted']);
     valueOf(await move('2026-09-01', '2026-08-01'));
     expect((await calendarView(books))?.frame.openingDate).toBe('2026-08-31');
+  });
+
+  it('is told as the books write dates, also what happened before they wrote them so', async () => {
+    const books = await newBooks();
+    const move = (cutover: string, was: string) =>
+      moveCutover({ books, cutover, was, completeUntil: '', trialBalance: '' });
+    valueOf(await move('2026-09-01', '2026-08-01'));
+    const told = async () => (await calendarView(books))?.history[0]?.what;
+    expect(await told()).toBe('Cutover date 1 Aug 2026 → 1 Sep 2026');
+    const [was, now] = [PLAIN_DATES, { order: 'dmy', separator: '.', year: 4, month: 'number' }];
+    valueOf(await changeFact({ books, field: 'dates', was, now }));
+    expect(await told()).toBe('Cutover date 01.08.2026 → 01.09.2026');
+    const refused = await move('2026-09-15', '2026-09-01');
+    expect(!refused.ok && refused.problems[0]?.message).toContain('15.09.2026 falls inside Sep 2026');
+    const recorded = (await changesView(books, undefined))?.batches.flatMap(({ changes }) => changes);
+    expect(recorded).toContain('Cutover date 01.08.2026 → 01.09.2026');
   });
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { Sentence } from '@/core/base/sentence';
 import { accountStory } from '@/actions/chart/account-story';
 import { removeBooks } from '@/actions/books/commands';
 import { changesView, lastChange } from '@/actions/changes/views';
@@ -421,14 +422,14 @@ describe('taking back', () => {
     valueOf(await setPeriods({ books, periods: [period], state: 'locked', why: '', evenIfUnfinished: true }));
     valueOf(await undo({ books, batch: await latest(books) }));
     const told = (subject: string) =>
-      database.current.query<{ what: string }>(
+      database.current.query<{ what: Sentence }>(
         'select what from history where books_id = $1 and subject = $2 order by id desc limit 1',
         [books, subject],
       );
-    expect(await told('period')).toEqual([{ what: 'future: taken back' }]);
+    expect(await told('period')).toEqual([{ what: ['future: taken back'] }]);
     valueOf(await changeMoneyRules({ books, rateDays: 3 }));
     valueOf(await undo({ books, batch: await latest(books) }));
-    expect((await told('currencies'))[0]?.what).toMatch(/^taken back: /);
+    expect((await told('currencies'))[0]?.what).toEqual([expect.stringMatching(/^taken back: /)]);
   });
 
   it('needs one who may change what is taken back', async () => {

@@ -2,9 +2,9 @@
 
 import { z } from 'zod';
 import { oldRecordProblems } from '@/core/calendar/cutover';
-import { writeDate } from '@/core/base/dates';
+import { dated, listed, say } from '@/core/base/sentence';
 import { PERIOD_STATES, changeStates, statesAfterMove, unfinishedIn } from '@/core/calendar/states';
-import { clash, fail, ok, problem } from '@/core/base/result';
+import { clash, fail, ok, problem, toldIn } from '@/core/base/result';
 import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
 import { record } from '@/store/history';
@@ -15,6 +15,7 @@ import { draw, standing } from './draw';
 import { whyCutoverStays } from './rules';
 import { isoDate, maybeDate, yearSchema } from './schemas';
 import { id, int4, text } from '../kernel/inputs';
+import { writingOfBooks } from '../kernel/writing';
 
 /**
  * Puts a range of periods into a state: all of those that may change, or none. Closing says what is unfinished and wants a
@@ -103,9 +104,7 @@ export const moveCutover = booksAction(
   async (context, input) => {
     const { tx, books, actor, now } = context;
     if (!input.was.equals(books.cutover))
-      return fail(
-        clash('cutover.changed', 'The cutover date', writeDate(books.cutover), writeDate(input.cutover), 'cutover'),
-      );
+      return fail(clash('cutover.changed', 'The cutover date', dated(books.cutover), dated(input.cutover), 'cutover'));
     const years = await standing(context);
     const moves = !input.cutover.equals(books.cutover);
     const wrong = await whyCutoverStays(context, input.cutover);
@@ -124,17 +123,19 @@ export const moveCutover = booksAction(
         books.id,
         'calendar',
         [books.id],
-        `Cutover date ${writeDate(books.cutover)} → ${writeDate(input.cutover)}`,
+        say`Cutover date ${dated(books.cutover)} → ${dated(input.cutover)}`,
         actor.person,
         now,
       );
     }
     const old = [
-      ...(input.completeUntil === undefined ? [] : [`old records complete until ${writeDate(input.completeUntil)}`]),
-      ...(input.trialBalance === undefined ? [] : [`trial balance of ${writeDate(input.trialBalance)}`]),
+      ...(input.completeUntil === undefined ? [] : [say`old records complete until ${dated(input.completeUntil)}`]),
+      ...(input.trialBalance === undefined ? [] : [say`trial balance of ${dated(input.trialBalance)}`]),
     ];
     if (old.length > 0 && !moves)
-      await record(tx, books.id, 'calendar', [books.id], `Old system: ${old.join(', ')}`, actor.person, now);
-    return ok({ notes: oldRecordProblems(input.cutover, input).map((one) => one.message) });
+      await record(tx, books.id, 'calendar', [books.id], say`Old system: ${listed(old, ', ')}`, actor.person, now);
+    return ok({
+      notes: oldRecordProblems(input.cutover, input).map((one) => toldIn(one, writingOfBooks(books)).message),
+    });
   },
 );

@@ -2,8 +2,8 @@ import type { PeriodState } from '@/core/calendar/states';
 import type { PeriodKind, YearPlan } from '@/core/calendar/year';
 import { isResult, typeOf } from '@/core/ledger/classes';
 import { postedPeriods } from '@/store/calendar';
-import { happenings } from '@/store/history';
 import { page } from '../frame/views';
+import { historyOf } from '../frame/history';
 
 export interface PeriodView {
   readonly id: number;
@@ -48,6 +48,6 @@ export const calendarView = (id: number) =>
     results: state.accounts.some(
       (account) => isResult(typeOf(account.classification)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
     ),
-    history: await happenings(tx, books.id, 'calendar'),
-    periodHistory: await happenings(tx, books.id, 'period', undefined, 200),
+    history: await historyOf({ tx, books }, 'calendar'),
+    periodHistory: await historyOf({ tx, books }, 'period', undefined, 200),
   }));

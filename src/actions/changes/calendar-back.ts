@@ -1,6 +1,6 @@
 import type { Change } from '@/core/base/change';
 import { sameKept } from '@/core/base/kept';
-import { writeDate } from '@/core/base/dates';
+import { dated, say } from '@/core/base/sentence';
 import { type Problem, problem } from '@/core/base/result';
 import { calendarFrom, cutoverFrom, keptCalendar, keptCutover, periodField } from '@/core/calendar/recorded';
 import { PERIOD_STATES, changeStates } from '@/core/calendar/states';
@@ -33,7 +33,7 @@ export const cutoverBack = async (context: WritingContext, changes: readonly Cha
   for (const { from, to } of changes) {
     if (!sameKept(keptCutover(books), to))
       return [
-        problem('undo.since', `The cutover date is ${writeDate(books.cutover)} by now, so nothing was taken back.`),
+        problem('undo.since', say`The cutover date is ${dated(books.cutover)} by now, so nothing was taken back.`),
       ];
     const was = cutoverFrom(from);
     const wrong = await whyCutoverStays(context, was.cutover);

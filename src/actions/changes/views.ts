@@ -1,5 +1,6 @@
 import { chartIndex } from '@/core/chart/account';
 import { comparativeColumns } from '@/core/openings/comparatives';
+import { tell } from '@/core/base/sentence';
 import type { Change, Subject } from '@/core/base/change';
 import { type Telling, sayBatch, sayChange } from '@/core/openings/say-changes';
 import { type Listed, firstChanges, lastOf, latestBatches } from '@/store/changes';
@@ -7,6 +8,7 @@ import { viewState } from '../frame/held-state';
 import type { BooksState } from '../frame/state';
 import { page } from '../frame/views';
 import { booksView } from '../kernel/action';
+import { writingOfBooks } from '../kernel/writing';
 
 const MOST_LISTED = 50;
 const MOST_TOLD = 30;
@@ -30,6 +32,7 @@ const tellingOf = ({ books, accounts, years }: Pick<BooksState, 'books' | 'accou
   chart: chartIndex(accounts).byId,
   currency: books.currency,
   style: books.style,
+  writing: writingOfBooks(books),
   columns: new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label] as const)),
 });
 
@@ -38,7 +41,10 @@ const toldBatch = (batch: Listed, own: readonly Change[], telling: Telling): Tol
   what: sayBatch(batch, batch.counts),
   by: batch.by,
   at: batch.at,
-  changes: own.slice(0, MOST_TOLD).flatMap((change) => sayChange(change, telling) ?? []),
+  changes: own.slice(0, MOST_TOLD).flatMap((change) => {
+    const said = sayChange(change, telling);
+    return said === undefined ? [] : [tell(said, telling.writing)];
+  }),
   more: own.length > MOST_TOLD,
   state: batch.taken ? 'taken back' : 'stands',
   stays: typeof batch.about.stays === 'string' ? batch.about.stays : null,

@@ -7,10 +7,10 @@ import { yearsOf } from '@/store/calendar';
 import { changesOf } from '@/store/changes';
 import { keptPapers } from '@/store/chart';
 import { comparativeChanges } from '@/store/comparatives';
-import { happenings } from '@/store/history';
 import { figureChanges } from '@/store/openings';
 import { standingChart } from '../frame/held-chart';
 import { booksView } from '../kernel/action';
+import { historyOf } from '../frame/history';
 
 const MOST_TOLD = 100;
 
@@ -50,7 +50,7 @@ export const accountStory = (id: number, account: number) =>
             'no longer in a foreign currency',
       })),
       events: [
-        ...(await happenings(tx, books.id, 'account', account)),
+        ...(await historyOf({ tx, books }, 'account', account)),
         ...told(await changesOf(tx, books.id, 'account', account, MOST_TOLD), chart),
         ...(await comparativeChanges(tx, books.id, account)).map(({ column, from, to, paper, by, at }) => ({
           what: `${columns.get(column) ?? `column ${String(column)}`}: ${said(from, books)} → ${said(to, books)}${paper === null ? '' : `, from ${paper}`}`,

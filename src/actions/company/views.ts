@@ -2,9 +2,9 @@ import { companyChecklist, letterhead } from '@/core/company/facts';
 import { nextStage } from '@/core/proof/stages';
 import { type Books, logoSetAt, peopleOf } from '@/store/books';
 import type { Queryable } from '@/store/database';
-import { happenings } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { page } from '../frame/views';
+import { historyOf } from '../frame/history';
 
 export const companyView = (id: number) =>
   page('books.see', id, async ({ tx, books, actor }, state) => {
@@ -17,7 +17,7 @@ export const companyView = (id: number) =>
       posted: await hasPosted(tx, books.id),
       years: state.years.map((year) => ({ name: year.name, start: year.start.toString(), end: year.end.toString() })),
       next: nextStage(state.stages) ?? null,
-      history: await happenings(tx, books.id, 'books'),
+      history: await historyOf({ tx, books }, 'books'),
     };
   });
 

@@ -1,13 +1,13 @@
 'use server';
 
 import { z } from 'zod';
-import { writeDate } from '@/core/base/dates';
+import { type Sentence, dated, say } from '@/core/base/sentence';
 import { accountId, called, chartIndex } from '@/core/chart/account';
 import { roleFacts } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
 import { isCurrency, whyNotForNew } from '@/core/money/currency';
-import { called as rateCalled, plainRate, readRate } from '@/core/money/rate';
+import { plainRate, rateTold, readRate } from '@/core/money/rate';
 import { doubtOf, rateBook } from '@/core/money/rate-book';
 import { ROUNDING_IDS } from '@/core/money/rounding';
 import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
@@ -41,7 +41,7 @@ const partOff = (books: BooksContext['books']): readonly Problem[] =>
         ),
       ];
 
-const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
+const note = ({ tx, books, actor, now }: BooksContext, what: string | Sentence): Promise<void> =>
   record(tx, books.id, 'currencies', [books.id], what, actor.person, now);
 
 export const switchOn = booksAction('switchOn', 'currencies.change', { currency }, async (context, input) => {
@@ -126,12 +126,12 @@ export const saveRate = booksAction(
       return fail(problem('rate.unused', `Neither ${input.unit} nor ${input.quote} is in use here.`, 'unit'));
     const date = input.date.toString();
     const made = { date, unit: input.unit, quote: input.quote, rate: rate.value, source: 'typed' };
-    const doubt = doubtOf(rateBook(await neighboursOf(tx, books.id, [made.unit, made.quote], date)), made, books.style);
-    if (doubt !== undefined && !input.evenIfDoubtful) return fail(problem(doubt.code, doubt.message, 'rate'));
+    const doubt = doubtOf(rateBook(await neighboursOf(tx, books.id, [made.unit, made.quote], date)), made);
+    if (doubt !== undefined && !input.evenIfDoubtful) return fail(problem(doubt.code, doubt.says, 'rate'));
     context.changes.add(await putRates(tx, books.id, [made], actor.person, now));
     await note(
       context,
-      `${rateCalled(made, books.style)} on ${writeDate(input.date)}, typed${doubt === undefined ? '' : ', kept although it was questioned'}`,
+      say`${rateTold(made)} on ${dated(input.date)}, typed${doubt === undefined ? '' : ', kept although it was questioned'}`,
     );
     return ok({ rate: plainRate(rate.value) });
   },
@@ -146,7 +146,7 @@ export const removeRate = booksAction(
     const gone = await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString());
     context.changes.add(gone);
     if (gone.length === 0) return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
-    await note(context, `Rate of ${input.unit}/${input.quote} on ${writeDate(input.date)} taken away`);
+    await note(context, say`Rate of ${input.unit}/${input.quote} on ${dated(input.date)} taken away`);
     return ok({ left: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0) });
   },
 );

@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { plainDate, writeDate } from '@/core/base/dates';
 import { isCurrency } from '@/core/money/currency';
 import { type DatedRate, plainRate, readRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
 import { MOST_BYTES, megabytes } from '@/core/files/limits';
 import { toCsv } from '@/core/files/write';
 import { DIRECTIONS, type Direction, type RatePreviewRow, previewRates } from '@/core/papers/rates';
+import { dated, say, tell } from '@/core/base/sentence';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { allRates, currenciesOf, putRates } from '@/store/currencies';
 import { record } from '@/store/history';
@@ -14,11 +14,15 @@ import { boundedBytes } from '../kernel/bounded';
 import { log, reading } from '../kernel/context';
 import { withoutFigures } from '../kernel/database-errors';
 import { fileContent, fileName, id as booksId, issueProblem } from '../kernel/inputs';
+import { writingOfBooks } from '../kernel/writing';
 
 /** What taking rates over would do or did; of long lists the first rows, the counts of all. */
 export interface RatesPreview {
   readonly counts: { readonly new: number; readonly changes: number; readonly same: number };
-  readonly rows: readonly (Omit<RatePreviewRow, 'rate'> & { readonly rate: string })[];
+  readonly rows: readonly (Omit<RatePreviewRow, 'rate' | 'doubt'> & {
+    readonly rate: string;
+    readonly doubt: string | undefined;
+  })[];
   readonly doubts: number;
   readonly problems: readonly { readonly row: number; readonly message: string }[];
   readonly problemCount: number;
@@ -44,7 +48,8 @@ const settle = async (
   from: string,
   take: boolean,
 ): Promise<Result<RatesPreview>> => {
-  const rows = previewRates(incoming.rates, rateBook(await allRates(tx, books.id)), books.style);
+  const rows = previewRates(incoming.rates, rateBook(await allRates(tx, books.id)));
+  const writing = writingOfBooks(books);
   const counts = { new: 0, changes: 0, same: 0 };
   for (const row of rows) counts[row.status] += 1;
   const changing = rows.filter((row) => row.status !== 'same');
@@ -70,7 +75,11 @@ const settle = async (
   ];
   return ok({
     counts,
-    rows: shown.slice(0, MOST_SHOWN).map((row) => ({ ...row, rate: plainRate(row.rate) })),
+    rows: shown.slice(0, MOST_SHOWN).map((row) => ({
+      ...row,
+      rate: plainRate(row.rate),
+      doubt: row.doubt === undefined ? undefined : tell(row.doubt, writing),
+    })),
     doubts: doubtful.length,
     problems: incoming.problems.slice(0, MOST_SHOWN),
     problemCount: incoming.problems.length,
@@ -228,8 +237,7 @@ export const fetchServiceRates = async (input: z.input<typeof serviceWish>): Pro
   const parsed = serviceWish.safeParse(input);
   if (!parsed.success) return fail(...parsed.error.issues.map((issue) => issueProblem(issue)));
   const { books: id, from, to, mood, take } = parsed.data;
-  if (from > to)
-    return fail(problem('service.days', `${writeDate(plainDate(from))} is after ${writeDate(plainDate(to))}.`, 'to'));
+  if (from > to) return fail(problem('service.days', say`${dated(from)} is after ${dated(to)}.`, 'to'));
   const wanted = await booksView('books.see', id, async ({ tx, books }) => ({
     base: books.currency,
     currencies: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],

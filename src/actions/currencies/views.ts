@@ -1,10 +1,10 @@
 import { type DatedRate, plainRate } from '@/core/money/rate';
 import type { Ratio } from '@/core/money/ratio';
 import { pairRates, pairsOf } from '@/store/currencies';
-import { happenings } from '@/store/history';
 import { currentSet, partsOfSet } from '@/store/openings';
 import { page } from '../frame/views';
 import { openingRate } from '../frame/state';
+import { historyOf } from '../frame/history';
 
 export interface RateView extends Omit<DatedRate, 'rate'> {
   readonly rate: string;
@@ -61,6 +61,6 @@ export const currenciesView = (id: number, wanted: string | undefined) =>
       drawn: pair === undefined ? [] : (await pairRates(tx, books.id, pair, MOST_DRAWN, true)).map(rateView),
       others: pairs.filter((one) => one.low !== books.currency && one.high !== books.currency),
       accounts: state.accounts,
-      history: await happenings(tx, books.id, 'currencies'),
+      history: await historyOf({ tx, books }, 'currencies'),
     };
   });

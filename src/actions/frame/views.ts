@@ -1,6 +1,6 @@
 import type { Deed } from '@/core/access/deeds';
 import { openingDate } from '@/core/calendar/cutover';
-import type { DateStyle } from '@/core/base/dates';
+import type { DateStyle } from '@/core/base/date-style';
 import type { Colour, Purpose } from '@/core/company/facts';
 import type { LegalForm } from '@/core/company/legal-form';
 import type { Part } from '@/core/company/parts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Deed, deedWords } from '@/core/access/deeds';
 import { may as mayDo } from '@/core/access/roles';
-import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
+import { type Problem, type Result, fail, ok, problem, toldIn } from '@/core/base/result';
 import { refusedByDatabase, withoutFigures } from './database-errors';
 import { id, issueProblem } from './inputs';
 import { type Books, findBooks, raiseRevision } from '@/store/books';
@@ -9,6 +9,7 @@ import { type Queryable, Unavailable } from '@/store/database';
 import { type Actor, actor, database, log, newId, now } from './context';
 import { chartAfter } from '../frame/held-chart';
 import { type Recorder, recorder } from './recorder';
+import { writingOfBooks } from './writing';
 
 export interface Context {
   readonly tx: Queryable;
@@ -193,7 +194,8 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
     if (books === undefined) return unknownBooks;
     const parsed = inner.safeParse(rest);
     if (!parsed.success) return fromZod(parsed.error);
-    return recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
+    const done = await recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
+    return done.ok ? done : fail(...done.problems.map((one) => toldIn(one, writingOfBooks(books))));
   });
   return (
     input: { readonly books: number } & (keyof Shape extends never ? unknown : z.input<z.ZodObject<Shape>>),

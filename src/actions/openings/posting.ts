@@ -2,8 +2,8 @@
 
 import { type Period, periodOf } from '@/core/calendar/year';
 import { openingDate } from '@/core/calendar/cutover';
-import { writeDate } from '@/core/base/dates';
-import { formatMinor } from '@/core/money/format';
+import { say } from '@/core/base/sentence';
+import { plainDecimal } from '@/core/money/format';
 import { postingLines } from '@/core/openings/foreign';
 import { totalsOf } from '@/core/ledger/level';
 import { blockers } from '@/core/proof/checks';
@@ -15,6 +15,7 @@ import { booksAction } from '../kernel/action';
 import { viewState } from '../frame/held-state';
 import { positionsOf } from '../frame/state';
 import { id, text } from '../kernel/inputs';
+import { writingOfBooks } from '../kernel/writing';
 
 /**
  * Posts the draft as one journal of *target minus what stands*, dated the day before the cutover date; only without
@@ -57,7 +58,7 @@ export const postOpenings = booksAction(
       );
     const description =
       set.version === 1
-        ? `Opening balances at close of ${writeDate(date)}`
+        ? `Opening balances at close of ${writingOfBooks(books).date(date.toString())}`
         : `Correction of opening balances, version ${set.version}: ${set.reason ?? ''}`;
     const number = await postJournal(
       tx,
@@ -73,7 +74,7 @@ export const postOpenings = booksAction(
       books.id,
       'openings',
       [set.id],
-      `version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${formatMinor(debits, state.digits, books.style)} ${books.currency} on each side`,
+      say`version ${set.version} posted as journal ${number}: ${plural(lines.length, 'line')}, ${{ number: plainDecimal(debits, state.digits) }} ${books.currency} on each side`,
       actor.person,
       now,
     );

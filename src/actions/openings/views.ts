@@ -15,7 +15,6 @@ import {
   incomeStatement,
   trialBalance,
 } from '@/core/statements/statements';
-import { happenings } from '@/store/history';
 import { hasPosted, journalsOf, ledgerBalances, ledgerPositions } from '@/store/journals';
 import type { Source } from '@/core/openings/figure';
 import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
@@ -24,6 +23,7 @@ import { booksView } from '../kernel/action';
 import { page } from '../frame/views';
 import { letterheadOf } from '../company/views';
 import { openingRate, positionsOf, stateOf } from '../frame/state';
+import { historyOf } from '../frame/history';
 
 export interface OpeningRowView {
   readonly id: AccountId;
@@ -161,7 +161,7 @@ export const signOffView = (id: number) =>
         by,
         count: own.length,
       })),
-      history: await happenings(tx, books.id, 'openings'),
+      history: await historyOf({ tx, books }, 'openings'),
     };
   });
 

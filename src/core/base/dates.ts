@@ -1,4 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
+import { type DateStyle, MONTHS, PLAIN_DATES, monthName, writeStyled } from './date-style';
 import { type Result, fail, ok, problem, quoted } from './result';
 
 export type PlainDate = Temporal.PlainDate;
@@ -34,10 +35,6 @@ export const dayBefore = (date: PlainDate): PlainDate => date.subtract({ days: 1
 
 export const daysInclusive = (start: PlainDate, end: PlainDate): number =>
   start.until(end, { largestUnit: 'days' }).days + 1;
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
-
-export const monthName = (month: number): string => MONTHS[month - 1] ?? '';
 
 /** `31 Jul 2026`: unambiguous in every country, and short. */
 export const writeDate = (date: PlainDate): string => `${date.day} ${monthName(date.month)} ${date.year}`;
@@ -78,26 +75,6 @@ export const longMonthName = (month: number): string => LONG_MONTHS[month - 1] ?
 /** ISO 8601: Monday is 1. */
 export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 export const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1] ?? '';
-
-/** How a set of books writes dates where they stand in columns, on reports and in files. Sentences write "31 Jul 2026". */
-export interface DateStyle {
-  readonly order: 'dmy' | 'mdy' | 'ymd';
-  readonly separator: ' ' | '.' | '/' | '-';
-  readonly year: 2 | 4;
-  readonly month: 'name' | 'number';
-}
-
-export const PLAIN_DATES: DateStyle = { order: 'dmy', separator: ' ', year: 4, month: 'name' };
-
-/** A `YYYY-MM-DD` in the books' style: "31 Jul 2026", "31.07.2026", "07/31/26", "2026-07-31". */
-export const writeStyled = (iso: string, style: DateStyle): string => {
-  const parts = {
-    y: style.year === 2 ? iso.slice(2, 4) : iso.slice(0, 4),
-    m: style.month === 'name' ? monthName(Number(iso.slice(5, 7))) : iso.slice(5, 7),
-    d: style.month === 'name' ? String(Number(iso.slice(8, 10))) : iso.slice(8, 10),
-  };
-  return Array.from(style.order, (part) => parts[part as 'd' | 'm' | 'y']).join(style.separator);
-};
 
 /**
  * A date typed as the books write dates, with any separator, months by number or by name, years of two or four digits

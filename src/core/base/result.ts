@@ -1,3 +1,5 @@
+import { PLAIN_WRITING, type Sentence, type Told, type Writing, say, tell } from './sentence';
+
 /**
  * Where in what was given a problem is: names of fields, places in lists, numbers of accounts and rows, from the outside in, as the
  * paths of zod's issues are.
@@ -12,6 +14,8 @@ export type Path = readonly (string | number)[];
 export interface Problem {
   readonly code: string;
   readonly message: string;
+  /** The sentence as data, where there are dates or numbers in it; the message is then the same for somebody without books. */
+  readonly sentence?: Sentence;
   readonly path?: Path;
 }
 
@@ -23,8 +27,19 @@ export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 export const fail = (...problems: readonly Problem[]): Result<never> => ({ ok: false, problems });
 
 /** An undefined step of the path is none. */
-export const problem = (code: string, message: string, ...path: readonly (Path[number] | undefined)[]): Problem =>
-  under({ code, message }, ...path);
+export const problem = (
+  code: string,
+  says: string | Sentence,
+  ...path: readonly (Path[number] | undefined)[]
+): Problem =>
+  under(
+    typeof says === 'string' ? { code, message: says } : { code, message: tell(says, PLAIN_WRITING), sentence: says },
+    ...path,
+  );
+
+/** A problem as it is told to somebody who writes dates and numbers so. */
+export const toldIn = ({ sentence, ...rest }: Problem, writing: Writing): Problem =>
+  sentence === undefined ? rest : { ...rest, message: tell(sentence, writing) };
 
 /** A problem of a part, told of the whole: its path goes on from the given one. */
 export const under = ({ path = [], ...rest }: Problem, ...outer: readonly (Path[number] | undefined)[]): Problem => {
@@ -49,10 +64,16 @@ export const isWithin = ({ path = [] }: Pick<Problem, 'path'>, ...steps: Path): 
  *
  * @example clash('account.clash', 'The name of 1010 Bank', '“Main bank”', '“House bank”', 1010, 'name')
  */
-export const clash = (code: string, what: string, stands: string, yours: string, ...path: Path): Problem =>
+export const clash = (
+  code: string,
+  what: string,
+  stands: string | Told,
+  yours: string | Told,
+  ...path: Path
+): Problem =>
   problem(
     code,
-    `${what} was changed by somebody else meanwhile: it is now ${stands}, and yours is ${yours}. Nothing was overwritten; look at it, then change it again to put yours in its place.`,
+    say`${what} was changed by somebody else meanwhile: it is now ${stands}, and yours is ${yours}. Nothing was overwritten; look at it, then change it again to put yours in its place.`,
     ...path,
   );
 

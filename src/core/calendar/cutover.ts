@@ -1,5 +1,6 @@
 import { type Problem, problem } from '../base/result';
-import { type PlainDate, before, dayBefore, writeDate } from '../base/dates';
+import { type PlainDate, before, dayBefore } from '../base/dates';
+import { type Sentence, dated, say } from '../base/sentence';
 import { type FiscalYear, type Period, periodOf } from './year';
 
 type Year = Pick<FiscalYear, 'start' | 'end'> & { readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[] };
@@ -17,7 +18,7 @@ export const cutoverProblems = (year: Year, cutover: PlainDate, field = 'cutover
     return [
       problem(
         'cutover.outside-year',
-        `${writeDate(cutover)} is outside the fiscal year, which runs from ${writeDate(year.start)} to ${writeDate(year.end)}. Choose the first day of one of its periods.`,
+        say`${dated(cutover)} is outside the fiscal year, which runs from ${dated(year.start)} to ${dated(year.end)}. Choose the first day of one of its periods.`,
         field,
       ),
     ];
@@ -27,7 +28,7 @@ export const cutoverProblems = (year: Year, cutover: PlainDate, field = 'cutover
     return [
       problem(
         'cutover.inside-period',
-        `${writeDate(cutover)} falls inside ${period.name}. A set of books takes over on a period’s first day: ${writeDate(period.start)}${next === undefined ? '' : ` or ${writeDate(next.start)}`}.`,
+        say`${dated(cutover)} falls inside ${period.name}. A set of books takes over on a period’s first day: ${dated(period.start)}${next === undefined ? '' : say` or ${dated(next.start)}`}.`,
         field,
       ),
     ];
@@ -54,7 +55,7 @@ export const moveProblems = (
       ? [
           problem(
             'cutover.outside-year',
-            `${writeDate(to)} lies in no fiscal year of these books. Add that year first.`,
+            say`${dated(to)} lies in no fiscal year of these books. Add that year first.`,
             'cutover',
           ),
         ]
@@ -72,7 +73,7 @@ export const moveProblems = (
     ? [
         problem(
           'cutover.behind-posted',
-          `Opening balances were posted for ${writeDate(from)}; the books cannot take over earlier than what is posted.`,
+          say`Opening balances were posted for ${dated(from)}; the books cannot take over earlier than what is posted.`,
           'cutover',
         ),
       ]
@@ -93,7 +94,7 @@ export const oldRecordProblems = (cutover: PlainDate, old: OldRecords): readonly
       ? [
           problem(
             'calendar.records-end-early',
-            `The old system is complete only until ${writeDate(old.completeUntil)}, but the books open at close of ${writeDate(opening)}: what happened between is in neither. Have the old records completed, or take over earlier.`,
+            say`The old system is complete only until ${dated(old.completeUntil)}, but the books open at close of ${dated(opening)}: what happened between is in neither. Have the old records completed, or take over earlier.`,
             'completeUntil',
           ),
         ]
@@ -102,7 +103,7 @@ export const oldRecordProblems = (cutover: PlainDate, old: OldRecords): readonly
       ? [
           problem(
             'calendar.trial-balance-date',
-            `The trial balance is of ${writeDate(old.trialBalance)}, the opening date is ${writeDate(opening)}. Ask for one as at ${writeDate(opening)}, or move the cutover date to ${writeDate(old.trialBalance.add({ days: 1 }))}.`,
+            say`The trial balance is of ${dated(old.trialBalance)}, the opening date is ${dated(opening)}. Ask for one as at ${dated(opening)}, or move the cutover date to ${dated(old.trialBalance.add({ days: 1 }))}.`,
             'trialBalance',
           ),
         ]
@@ -120,29 +121,29 @@ export interface CutoverFacts {
 }
 
 /** What moving the cutover date changes, in sentences, before it is taken. Both dates are first days of periods. */
-export const cutoverEffects = (from: PlainDate, to: PlainDate, facts: CutoverFacts): readonly string[] => {
+export const cutoverEffects = (from: PlainDate, to: PlainDate, facts: CutoverFacts): readonly Sentence[] => {
   if (from.equals(to)) return [];
   const nilBefore = facts.years.some((year) => opensAtYearStart(year, from));
   const nilAfter = facts.years.some((year) => opensAtYearStart(year, to));
-  const opening = writeDate(openingDate(to));
+  const opening = dated(openingDate(to));
   return [
-    `Opening balances stand at close of ${opening} instead of ${writeDate(openingDate(from))}.`,
+    say`Opening balances stand at close of ${opening} instead of ${dated(openingDate(from))}.`,
     ...(nilBefore === nilAfter
-      ? [`Income and expense still open ${nilAfter ? 'at nil' : 'at their year-to-date figures'}.`]
+      ? [say`Income and expense still open ${nilAfter ? 'at nil' : 'at their year-to-date figures'}.`]
       : nilAfter
         ? [
-            `Income and expense open at nil: the year’s result before ${writeDate(to)} belongs in retained earnings.${facts.results ? ' Figures that stand on such accounts have to be cleared.' : ''}`,
+            say`Income and expense open at nil: the year’s result before ${dated(to)} belongs in retained earnings.${facts.results ? ' Figures that stand on such accounts have to be cleared.' : ''}`,
           ]
         : [
-            'Income and expense open at their year-to-date figures; bring them from the trial balance of the new date.',
+            say`Income and expense open at their year-to-date figures; bring them from the trial balance of the new date.`,
           ]),
     ...(facts.figures
-      ? [`The figures entered so far are of ${writeDate(openingDate(from))} and have to be replaced.`]
+      ? [say`The figures entered so far are of ${dated(openingDate(from))} and have to be replaced.`]
       : []),
-    ...(facts.currencies.length > 0 ? [`Rates of ${opening} are needed for ${facts.currencies.join(', ')}.`] : []),
+    ...(facts.currencies.length > 0 ? [say`Rates of ${opening} are needed for ${facts.currencies.join(', ')}.`] : []),
     before(from, to)
-      ? `Periods before ${writeDate(to)} are closed: the old system holds their entries.`
-      : `Periods from ${writeDate(to)} on can be opened: these books record them.`,
+      ? say`Periods before ${dated(to)} are closed: the old system holds their entries.`
+      : say`Periods from ${dated(to)} on can be opened: these books record them.`,
   ];
 };
 

@@ -1,5 +1,6 @@
 import { type Result, fail, ok, problem } from '../base/result';
 import { type PlainDate, before } from '../base/dates';
+import type { Sentence } from '../base/sentence';
 import { moveEnd } from './edit';
 import { type FiscalYear, type YearPlan, isRegular, planShifted, planYear, yearAfter, yearBefore } from './year';
 
@@ -97,7 +98,7 @@ export const offerEnd = (
   at: number,
   place: number,
   to: PlainDate,
-): Result<{ readonly years: Draft; readonly says: string }> => {
+): Result<{ readonly years: Draft; readonly says: Sentence }> => {
   const year = years[at];
   if (year === undefined) return fail(problem('year.unknown', 'There is no such year in this calendar any more.'));
   const moved = moveEnd(year, place, to);

@@ -1,5 +1,6 @@
 import { type Result, fail, ok, problem } from '../base/result';
-import { type PlainDate, before, writeDate } from '../base/dates';
+import { type PlainDate, before } from '../base/dates';
+import { type Sentence, dated, say } from '../base/sentence';
 import { type FiscalYear, type Period, isRegular } from './year';
 
 export interface MovedEnd {
@@ -7,7 +8,7 @@ export interface MovedEnd {
   /** What has to move along so that no gap or overlap is left; undefined when the year's own end moves. */
   readonly neighbour: { readonly name: string; readonly from: PlainDate; readonly to: PlainDate } | undefined;
   /** The offer, in a sentence. */
-  readonly says: string;
+  readonly says: Sentence;
 }
 
 /**
@@ -22,7 +23,7 @@ export const moveEnd = (year: FiscalYear, place: number, to: PlainDate): Result<
     return fail(
       problem(
         'period.backwards',
-        `${period.name} begins on ${writeDate(period.start)} and cannot end on ${writeDate(to)}. Choose that day or a later one.`,
+        say`${period.name} begins on ${dated(period.start)} and cannot end on ${dated(to)}. Choose that day or a later one.`,
         'end',
       ),
     );
@@ -31,7 +32,7 @@ export const moveEnd = (year: FiscalYear, place: number, to: PlainDate): Result<
     return fail(
       problem(
         'period.swallows',
-        `If ${period.name} ended on ${writeDate(to)}, nothing would be left of ${next.name}, which ends on ${writeDate(next.end)}. Choose an earlier day, or give the year another pattern.`,
+        say`If ${period.name} ended on ${dated(to)}, nothing would be left of ${next.name}, which ends on ${dated(next.end)}. Choose an earlier day, or give the year another pattern.`,
         'end',
       ),
     );
@@ -48,7 +49,7 @@ export const moveEnd = (year: FiscalYear, place: number, to: PlainDate): Result<
     neighbour: next === undefined ? undefined : { name: next.name, from: next.start, to: starts },
     says:
       next === undefined
-        ? `The year then ends on ${writeDate(to)} instead of ${writeDate(year.end)}; a year after it begins the day after.`
-        : `${wider ? 'It would overlap' : 'It would leave a gap before'} ${next.name}: let ${next.name} begin on ${writeDate(starts)} instead of ${writeDate(next.start)}?`,
+        ? say`The year then ends on ${dated(to)} instead of ${dated(year.end)}; a year after it begins the day after.`
+        : say`${wider ? 'It would overlap' : 'It would leave a gap before'} ${next.name}: let ${next.name} begin on ${dated(starts)} instead of ${dated(next.start)}?`,
   });
 };

@@ -1,4 +1,5 @@
-import { type PlainDate, daysInclusive, longMonthName, monthName } from '../base/dates';
+import { monthName } from '../base/date-style';
+import { type PlainDate, daysInclusive, longMonthName } from '../base/dates';
 
 /** How years and periods are named, chosen part by part. Stored with the year that was named so. */
 export interface Naming {

@@ -1,5 +1,6 @@
-import { type PlainDate, plainDate, writeDate, writeIso } from '../base/dates';
+import { type PlainDate, plainDate } from '../base/dates';
 import type { Kept } from '../base/kept';
+import { type Sentence, dated, say } from '../base/sentence';
 import type { OldRecords } from './cutover';
 import type { StatedPeriod, StatedYear } from './file';
 import type { WantedYear } from './redraw';
@@ -64,11 +65,11 @@ export const cutoverFrom = (kept: Kept): CutoverDates => {
 };
 
 /** A change of the cutover date or the old system's dates in one sentence. */
-export const sayCutover = (from: Kept, to: Kept): string => {
+export const sayCutover = (from: Kept, to: Kept): Sentence => {
   const [was, is] = [cutoverFrom(from), cutoverFrom(to)];
   return was.cutover.equals(is.cutover)
-    ? 'Dates of the old system changed'
-    : `Cutover date ${writeDate(was.cutover)} → ${writeDate(is.cutover)}`;
+    ? say`Dates of the old system changed`
+    : say`Cutover date ${dated(was.cutover)} → ${dated(is.cutover)}`;
 };
 
 /** A change of a calendar in one sentence. */
@@ -79,7 +80,7 @@ export const sayCalendar = (to: Kept): string => {
 };
 
 /** A change of the state of a period in one sentence. */
-export const sayPeriod = (field: string, from: Kept, to: Kept): string => {
+export const sayPeriod = (field: string, from: Kept, to: Kept): Sentence => {
   const [was, is] = [from, to].map((kept) => PERIOD_STATES.find((state) => state === kept) ?? 'none');
-  return `Period from ${writeIso(field.slice(0, 10))}${field.slice(10)}: ${was ?? ''} → ${is ?? ''}`;
+  return say`Period from ${dated(field.slice(0, 10))}${field.slice(10)}: ${was ?? ''} → ${is ?? ''}`;
 };

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
 import { toCsv } from '../files/write';
 import { cutoverEffects, oldRecordProblems } from './cutover';
-import { plainDate } from '../base/dates';
+import { type PlainDate, plainDate } from '../base/dates';
+import { PLAIN_WRITING, tell } from '../base/sentence';
 import { type StatedYear, calendarRows, readCalendar } from './file';
 import type { Pattern } from './pattern';
 import { type StandingYear, type WantedYear, redraw } from './redraw';
@@ -187,15 +188,19 @@ describe('states', () => {
   it('warn of what is unfinished', () => {
     const july = periods.filter((one) => one.name === 'Jul 2026');
     const facts = { cutover, openingsPosted: false, correctionOpen: false };
-    expect(unfinishedIn(july, facts)[0]).toContain('not posted yet');
+    expect(tell(unfinishedIn(july, facts)[0] ?? '', PLAIN_WRITING)).toContain(
+      'at close of 31 Jul 2026 are not posted yet',
+    );
     expect(unfinishedIn(july, { ...facts, openingsPosted: true })).toEqual([]);
-    expect(unfinishedIn(july, { ...facts, openingsPosted: true, correctionOpen: true })[0]).toContain('correction');
+    expect(unfinishedIn(july, { ...facts, openingsPosted: true, correctionOpen: true })[0]).toEqual([
+      expect.stringContaining('correction'),
+    ]);
     expect(
       unfinishedIn(
         periods.filter((one) => one.name === 'Aug 2026'),
         facts,
       )[0],
-    ).toContain('take over');
+    ).toEqual([expect.stringContaining('take over')]);
   });
 });
 
@@ -203,11 +208,15 @@ describe('moving the cutover date', () => {
   const years = [stated(PLAIN_PLAN, '2026-02-01')];
   const facts = { years, currencies: ['NOK'], figures: true, results: true };
   it('says what changes before it is taken', () => {
-    const said = cutoverEffects(cutover, plainDate('2026-02-01'), facts).join(' ');
+    const effects = (from: PlainDate, to: PlainDate): string =>
+      cutoverEffects(from, to, facts)
+        .map((one) => tell(one, PLAIN_WRITING))
+        .join(' ');
+    const said = effects(cutover, plainDate('2026-02-01'));
     expect(said).toContain('at close of 31 Jan 2026 instead of 31 Jul 2026');
     expect(said).toContain('open at nil');
     expect(said).toContain('Rates of 31 Jan 2026 are needed for NOK');
-    expect(cutoverEffects(plainDate('2026-02-01'), cutover, facts).join(' ')).toContain('year-to-date');
+    expect(effects(plainDate('2026-02-01'), cutover)).toContain('year-to-date');
     expect(cutoverEffects(cutover, cutover, facts)).toEqual([]);
   });
   it('checks the old system’s dates against the opening date', () => {

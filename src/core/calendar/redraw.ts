@@ -1,6 +1,7 @@
 import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { cutoverProblems } from './cutover';
-import { type PlainDate, before, plainDate, writeDate } from '../base/dates';
+import { type PlainDate, before, plainDate } from '../base/dates';
+import { dated, say } from '../base/sentence';
 import type { StatedPeriod, StatedYear } from './file';
 import type { PeriodState } from './states';
 import { type Period, type YearPlan, isRegular, partitionProblems, periodOf } from './year';
@@ -83,7 +84,7 @@ export const redraw = (
         problems.push(
           problem(
             'period.before-cutover',
-            `${period.name} of ${want.name} is ${period.state}, but lies before the cutover date (${writeDate(cutover)}), so it is closed or locked.`,
+            say`${period.name} of ${want.name} is ${period.state}, but lies before the cutover date (${dated(cutover)}), so it is closed or locked.`,
           ),
         );
     return { year, was, regular: keeps ? wasRegular.map(({ id }) => id) : undefined };
@@ -101,7 +102,7 @@ export const redraw = (
       ? [
           problem(
             'cutover.outside-year',
-            `The cutover date, ${writeDate(cutover)}, would lie in no fiscal year. Keep its year, or move the cutover date first.`,
+            say`The cutover date, ${dated(cutover)}, would lie in no fiscal year. Keep its year, or move the cutover date first.`,
           ),
         ]
       : cutoverProblems({ ...holding, periods: holding.periods.filter(isRegular) }, cutover)),

@@ -1,5 +1,6 @@
 import { type Problem, type Result, fail, ok, problem } from '../base/result';
-import { type PlainDate, before, writeDate } from '../base/dates';
+import { type PlainDate, before } from '../base/dates';
+import { type Sentence, dated, say } from '../base/sentence';
 import { openingDate } from './cutover';
 import type { Period } from './year';
 
@@ -55,7 +56,7 @@ export const changeStates = <P extends StatedPeriod>(
       return [
         problem(
           'period.before-cutover',
-          `${period.name} lies before the cutover date (${writeDate(cutover)}): the old system holds its entries, so it stays closed.`,
+          say`${period.name} lies before the cutover date (${dated(cutover)}): the old system holds its entries, so it stays closed.`,
         ),
       ];
     if (period.state === 'locked' && reason.trim() === '')
@@ -75,19 +76,19 @@ export const changeStates = <P extends StatedPeriod>(
 export const unfinishedIn = (
   periods: readonly (StatedPeriod & { readonly start: PlainDate })[],
   facts: { readonly cutover: PlainDate; readonly openingsPosted: boolean; readonly correctionOpen: boolean },
-): readonly string[] => {
+): readonly Sentence[] => {
   const opening = openingDate(facts.cutover);
   return periods.flatMap((period) => {
     const holds = (date: PlainDate): boolean => !before(date, period.start) && !before(period.end, date);
     return [
       ...(holds(opening) && !facts.openingsPosted
-        ? [`${period.name}: the opening balances at close of ${writeDate(opening)} are not posted yet.`]
+        ? [say`${period.name}: the opening balances at close of ${dated(opening)} are not posted yet.`]
         : []),
       ...(holds(opening) && facts.correctionOpen
-        ? [`${period.name}: a correction of the opening balances is open and not posted.`]
+        ? [say`${period.name}: a correction of the opening balances is open and not posted.`]
         : []),
       ...(holds(facts.cutover)
-        ? [`${period.name} is the period in which these books take over; the first entries go there.`]
+        ? [say`${period.name} is the period in which these books take over; the first entries go there.`]
         : []),
     ];
   });

@@ -1,5 +1,6 @@
 import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../base/result';
-import { type PlainDate, before, dayBefore, daysInclusive, readDate, writeDate } from '../base/dates';
+import { type PlainDate, before, dayBefore, daysInclusive, readDate } from '../base/dates';
+import { dated, say } from '../base/sentence';
 import { type Naming, PLAIN_NAMING, distinct, periodCode, periodName, yearName } from './naming';
 import { CALENDAR_MONTHS, type Pattern, naturalEnd, naturalStart, patternShifted, periodEnds } from './pattern';
 
@@ -56,18 +57,14 @@ export const planYear = (
 ): Result<FiscalYear> => {
   if (before(end, start))
     return fail(
-      problem(
-        'year.backwards',
-        `The year would end on ${writeDate(end)}, before it begins on ${writeDate(start)}.`,
-        'end',
-      ),
+      problem('year.backwards', say`The year would end on ${dated(end)}, before it begins on ${dated(start)}.`, 'end'),
     );
   const days = daysInclusive(start, end);
   if (days > LONGEST_DAYS)
     return fail(
       problem(
         'year.long',
-        `From ${writeDate(start)} to ${writeDate(end)} are ${days} days; a fiscal year has at most ${LONGEST_DAYS}, two years. Divide it into several.`,
+        say`From ${dated(start)} to ${dated(end)} are ${days} days; a fiscal year has at most ${LONGEST_DAYS}, two years. Divide it into several.`,
         'end',
       ),
     );
@@ -160,7 +157,7 @@ export const readEnds = (text: string, start: PlainDate): Result<readonly string
       return fail(
         problem(
           'ends.order',
-          `${quoted(word)} does not come after ${previous ?? `the day before the year begins, ${writeDate(dayBefore(start))}`}. List the last days in order.`,
+          say`${quoted(word)} does not come after ${previous ?? say`the day before the year begins, ${dated(dayBefore(start))}`}. List the last days in order.`,
           'ends',
         ),
       );
@@ -207,7 +204,7 @@ export const partitionProblems = (
       problems.push(
         problem(
           'calendar.years-apart',
-          `${year.name} begins on ${writeDate(year.start)}, but ${previous.name} ends on ${writeDate(previous.end)}; years follow each other without a day between.`,
+          say`${year.name} begins on ${dated(year.start)}, but ${previous.name} ends on ${dated(previous.end)}; years follow each other without a day between.`,
         ),
       );
     let expected = year.start;
@@ -216,7 +213,7 @@ export const partitionProblems = (
         problems.push(
           problem(
             'calendar.gap',
-            `${period.name} of ${year.name} begins on ${writeDate(period.start)} and ends on ${writeDate(period.end)}; it should begin on ${writeDate(expected)} and end no earlier.`,
+            say`${period.name} of ${year.name} begins on ${dated(period.start)} and ends on ${dated(period.end)}; it should begin on ${dated(expected)} and end no earlier.`,
           ),
         );
       expected = period.end.add({ days: 1 });
@@ -225,7 +222,7 @@ export const partitionProblems = (
       problems.push(
         problem(
           'calendar.gap',
-          `The periods of ${year.name} end on ${writeDate(dayBefore(expected))}, the year on ${writeDate(year.end)}.`,
+          say`The periods of ${year.name} end on ${dated(dayBefore(expected))}, the year on ${dated(year.end)}.`,
         ),
       );
     for (const period of year.periods.filter((one) => !isRegular(one)))
@@ -233,7 +230,7 @@ export const partitionProblems = (
         problems.push(
           problem(
             'calendar.adjustment-day',
-            `${period.name} of ${year.name} is an adjustment period and stands on the year’s last day, ${writeDate(year.end)}.`,
+            say`${period.name} of ${year.name} is an adjustment period and stands on the year’s last day, ${dated(year.end)}.`,
           ),
         );
     const codes = year.periods.map((period) => period.code.toLowerCase());

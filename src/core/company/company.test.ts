@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type DateStyle, before, plainDate, writeStyled } from '../base/dates';
+import { type DateStyle, writeStyled } from '../base/date-style';
+import { before, plainDate } from '../base/dates';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import { ROLE_IDS } from '../ledger/classes';
 import {

@@ -1,4 +1,5 @@
-import { type DateStyle, PLAIN_DATES, plainDate, writeStyled } from '../base/dates';
+import { type DateStyle, PLAIN_DATES, writeStyled } from '../base/date-style';
+import { plainDate } from '../base/dates';
 import type { NumberStyle } from '../money/number-style';
 import type { LegalForm } from './legal-form';
 import { type Part, partLabel } from './parts';

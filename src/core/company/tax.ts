@@ -1,4 +1,5 @@
-import { type PlainDate, before, writeIso } from '../base/dates';
+import { type PlainDate, before } from '../base/dates';
+import { dated, say } from '../base/sentence';
 import { type Problem, problem, quoted } from '../base/result';
 
 export const TAX_BASES = [
@@ -59,7 +60,7 @@ export const firstReturnProblems = (from: string, firstEnd: string, field = 'tax
     ? [
         problem(
           'tax.return-before-registration',
-          `The first return cannot end on ${writeIso(firstEnd)}, before the registration on ${writeIso(from)}.`,
+          say`The first return cannot end on ${dated(firstEnd)}, before the registration on ${dated(from)}.`,
           field,
         ),
       ]

@@ -6,15 +6,19 @@ import { type NumberStyle, marksOf } from './number-style';
  * screens show the side by column instead and pass the magnitude. Locale-free: the style decides everything.
  */
 export const formatMinor = (amount: Minor | bigint, digits: number, style: NumberStyle): string => {
-  const { decimal, group, indian } = marksOf(style);
   const negative = amount < 0n;
   const text = String(negative ? -amount : amount).padStart(digits + 1, '0');
   const whole = text.slice(0, text.length - digits);
   const fraction = text.slice(text.length - digits);
+  return `${negative ? '-' : ''}${grouped(whole, style)}${digits > 0 ? marksOf(style).decimal + fraction : ''}`;
+};
+
+/** The digits of a whole number in groups, as the style has them. */
+export const grouped = (whole: string, style: NumberStyle): string => {
+  const { group, indian } = marksOf(style);
   // eslint-disable-next-line regexp/no-super-linear-move -- the digits of an amount, of which there are few
   const pattern = indian ? /\B(?=(?:\d{2})*\d{3}$)/g : /\B(?=(?:\d{3})+$)/g;
-  const grouped = group === '' ? whole : whole.replace(pattern, group === ' ' ? '\u00a0' : group);
-  return `${negative ? '-' : ''}${grouped}${digits > 0 ? decimal + fraction : ''}`;
+  return group === '' ? whole : whole.replace(pattern, group === ' ' ? '\u00a0' : group);
 };
 
 /** The plain form for files: no grouping, a point, a leading minus; reads back exactly everywhere. */

@@ -1,6 +1,6 @@
-import { epochDay, writeIso } from '../base/dates';
-import type { NumberStyle } from './number-style';
-import { type DatedRate, called, ratioOf } from './rate';
+import { epochDay } from '../base/dates';
+import { type Sentence, dated, say } from '../base/sentence';
+import { type DatedRate, rateTold, ratioOf } from './rate';
 import { ONE, type Ratio, compareRatios, inverse, times } from './ratio';
 
 /** All rates of a set of books, ready to be looked up: per pair of currencies, oldest first. */
@@ -130,33 +130,33 @@ const within = (a: Ratio, b: Ratio): boolean =>
 
 export interface Doubt {
   readonly code: 'rate.upside-down' | 'rate.far-off';
-  readonly message: string;
+  readonly says: Sentence;
 }
 
 /**
  * What is odd about a rate beside others of its pair, or undefined: it differs from each of them by more than 20 %, and if
  * its reverse would fit, it looks upside down. The first of the others is the one that is named.
  */
-export const doubtBeside = (rate: DatedRate, others: readonly DatedRate[], style: NumberStyle): Doubt | undefined => {
+export const doubtBeside = (rate: DatedRate, others: readonly DatedRate[]): Doubt | undefined => {
   const [nearest] = others;
   if (nearest === undefined) return undefined;
   const own = ratio({ rate, age: 0 }, rate.unit, rate.quote);
   const theirs = others.map((one) => ratio({ rate: one, age: 0 }, rate.unit, rate.quote));
   if (theirs.some((other) => within(own, other))) return undefined;
-  const beside = `on ${writeIso(nearest.date)} it was ${called(nearest, style)}`;
+  const beside = say`on ${dated(nearest.date)} it was ${rateTold(nearest)}`;
   return theirs.some((other) => within(inverse(own), other))
     ? {
         code: 'rate.upside-down',
-        message: `${called(rate, style)} on ${writeIso(rate.date)} looks upside down: ${beside}.`,
+        says: say`${rateTold(rate)} on ${dated(rate.date)} looks upside down: ${beside}.`,
       }
     : {
         code: 'rate.far-off',
-        message: `${called(rate, style)} on ${writeIso(rate.date)} is more than 20 % off its neighbour: ${beside}.`,
+        says: say`${rateTold(rate)} on ${dated(rate.date)} is more than 20 % off its neighbour: ${beside}.`,
       };
 };
 
 /** The doubt about a rate beside its nearest neighbours in time, the day's own left out. A first rate has none and is not doubted. */
-export const doubtOf = (book: RateBook, rate: DatedRate, style: NumberStyle): Doubt | undefined => {
+export const doubtOf = (book: RateBook, rate: DatedRate): Doubt | undefined => {
   const list = book.byPair.get(pairOf(rate.unit, rate.quote)) ?? [];
   const at = lastUntil(list, rate.date);
   const earlier = list[at]?.date === rate.date ? list[at - 1] : list[at];
@@ -165,5 +165,5 @@ export const doubtOf = (book: RateBook, rate: DatedRate, style: NumberStyle): Do
   const near = [earlier, later].filter(
     (one): one is DatedRate => one !== undefined && Math.abs(epochDay(one.date) - day) <= NEIGHBOUR_DAYS,
   );
-  return doubtBeside(rate, near, style);
+  return doubtBeside(rate, near);
 };

@@ -1,4 +1,5 @@
 import { type Result, fail, ok, problem, quoted } from '../base/result';
+import { type Sentence, say } from '../base/sentence';
 import { type NumberStyle, marksOf, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 import { type Ratio, inverse } from './ratio';
 import { divideRounded } from './rounding';
@@ -47,6 +48,10 @@ export const writeRate = (rate: Decimal, style: NumberStyle): string =>
 /** "1 GBP = 1.1789 EUR": a rate in a sentence. */
 export const called = ({ unit, quote, rate }: Rate, style: NumberStyle): string =>
   `1 ${unit} = ${writeRate(rate, style)} ${quote}`;
+
+/** The same, to be written in the style of whoever reads it. */
+export const rateTold = ({ unit, quote, rate }: Rate): Sentence =>
+  say`1 ${unit} = ${{ number: plainRate(rate) }} ${quote}`;
 
 /**
  * Reads a typed or imported rate in the given style, exactly. Refuses nil, a sign, more than 12 decimals or 20 digits;

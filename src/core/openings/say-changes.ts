@@ -1,5 +1,6 @@
 import { type Batch, type Change, SUBJECTS, type Subject, WHOLE } from '../base/change';
 import type { Kept } from '../base/kept';
+import { type Sentence, type Writing, say } from '../base/sentence';
 import { type CompanyFacts, FACT_LABELS, FACT_NAMES, type FactName, sayFact } from '../company/facts';
 import { plural } from '../base/result';
 import { type Account, type AccountId, accountId, called } from '../chart/account';
@@ -19,6 +20,7 @@ export interface Telling {
   readonly chart: ReadonlyMap<AccountId, Account>;
   readonly currency: string;
   readonly style: NumberStyle;
+  readonly writing: Writing;
   /** What comparatives are called, by their column. */
   readonly columns: ReadonlyMap<number, string>;
 }
@@ -38,8 +40,10 @@ const textIn = (kept: Kept, name: string): string => {
   return typeof found === 'string' ? found : '';
 };
 const codeOf = (kept: Kept): string => textIn(kept, 'code');
-const rateOf = (kept: Kept): string =>
-  kept === null ? 'none' : `1 ${textIn(kept, 'unit')} = ${textIn(kept, 'rate')} ${textIn(kept, 'quote')}`;
+const rateOf = (kept: Kept): Sentence =>
+  kept === null
+    ? say`none`
+    : say`1 ${textIn(kept, 'unit')} = ${{ number: textIn(kept, 'rate') }} ${textIn(kept, 'quote')}`;
 const sayKeptFact = (name: FactName, kept: Kept): string =>
   kept === null ? 'empty' : sayFact(name, kept as unknown as CompanyFacts[FactName]);
 
@@ -62,7 +66,7 @@ const sayRule = (kept: Kept): string =>
         : String(kept).replaceAll('-', ' ');
 
 /** A change in one sentence, without by whom; undefined where it is not worth one. */
-export const sayChange = (change: Change, telling: Telling): string | undefined => {
+export const sayChange = (change: Change, telling: Telling): string | Sentence | undefined => {
   const { subject, id, field, from, to } = change;
   const account = telling.chart.get(accountId(id));
   const own = account === undefined ? 'An account that is gone' : called(account);
@@ -104,7 +108,7 @@ export const sayChange = (change: Change, telling: Telling): string | undefined 
     case 'decision':
       return `${plural(Object.keys(to ?? {}).length, 'row')} of the paper decided about`;
     case 'rate':
-      return `Rate of ${field}: ${rateOf(from)} → ${rateOf(to)}`;
+      return say`Rate of ${field}: ${rateOf(from)} → ${rateOf(to)}`;
     case 'bank':
       return `${own}: bank details ${from === null ? 'given' : to === null ? 'gone with it' : 'changed'}`;
   }

@@ -1,6 +1,7 @@
 import { isCurrency } from '../money/currency';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type DatedRate, type Decimal, plainRate, readRate } from '../money/rate';
+import type { Sentence } from '../base/sentence';
 import { type RateBook, doubtBeside, doubtOf, pairOf, rateBook } from '../money/rate-book';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Cell, type Table, folded, textOf } from '../base/table';
@@ -189,7 +190,7 @@ export const readRates = (table: Table, settings: Settings): Result<ReadRates> =
     }));
   const open = found.some((one) => one.quote === undefined);
   const doubts = (direction: Direction): number =>
-    directed(direction).filter((rate) => doubtOf(settings.known, rate, style)?.code === 'rate.upside-down').length;
+    directed(direction).filter((rate) => doubtOf(settings.known, rate)?.code === 'rate.upside-down').length;
   const guess: Direction = long ? 'foreign-unit' : 'base-unit';
   const other: Direction = long ? 'base-unit' : 'foreign-unit';
   const guessed = open && doubts(guess) > doubts(other) ? other : guess;
@@ -219,14 +220,13 @@ export interface RatePreviewRow extends DatedRate {
   readonly status: 'new' | 'changes' | 'same';
   /** What stands now, where it changes. */
   readonly was: string | undefined;
-  readonly doubt: string | undefined;
+  readonly doubt: Sentence | undefined;
 }
 
 /** What taking the rates over would do, row by row; of two rates of a pair and day in the file the last one counts. */
 export const previewRates = (
   rates: readonly (DatedRate & { readonly row: number })[],
   known: RateBook,
-  style: NumberStyle,
 ): readonly RatePreviewRow[] => {
   const last = new Map(rates.map((rate) => [`${pairOf(rate.unit, rate.quote)} ${rate.date}`, rate]));
   const standing = new Map(
@@ -246,9 +246,7 @@ export const previewRates = (
       status: was === undefined ? 'new' : same ? 'same' : 'changes',
       was: was === undefined || same ? undefined : `1 ${was.unit} = ${plainRate(was.rate)} ${was.quote}`,
       // Beside its neighbours, and beside the rate that it would replace.
-      doubt: same
-        ? undefined
-        : (doubtOf(all, rate, style) ?? doubtBeside(rate, was === undefined ? [] : [was], style))?.message,
+      doubt: same ? undefined : (doubtOf(all, rate) ?? doubtBeside(rate, was === undefined ? [] : [was]))?.says,
     };
   });
 };

@@ -1,5 +1,6 @@
 import { cutoverProblems, oldRecordProblems, openingDate } from '../calendar/cutover';
-import { before, writeDate } from '../base/dates';
+import { before } from '../base/dates';
+import { dated, say } from '../base/sentence';
 import { partitionProblems, periodOf } from '../calendar/year';
 import { returnsOf } from '../company/facts';
 import { type Check, yearOfCutover } from './check';
@@ -9,14 +10,18 @@ const oldRecords =
   (state) =>
     oldRecordProblems(state.cutover, state.old)
       .filter((one) => one.code === code)
-      .map((one) => ({ what: one.message, place: { stage: 'calendar' } }));
+      .map((one) => ({ what: one.sentence ?? one.message, place: { stage: 'calendar' } }));
 
 export const CALENDAR_CHECKS = {
   'calendar.periods-divide-years': {
     severity: 'blocker',
     title: 'Periods divide the years, and years join',
     why: 'A day in two periods or in none would be reported twice or never.',
-    find: (state) => partitionProblems(state.years).map((one) => ({ what: one.message, place: { stage: 'calendar' } })),
+    find: (state) =>
+      partitionProblems(state.years).map((one) => ({
+        what: one.sentence ?? one.message,
+        place: { stage: 'calendar' },
+      })),
   },
   'calendar.cutover-on-period-start': {
     severity: 'blocker',
@@ -26,9 +31,12 @@ export const CALENDAR_CHECKS = {
       const year = yearOfCutover(state);
       if (year === undefined)
         return [
-          { what: `${writeDate(state.cutover)} lies in no fiscal year of these books.`, place: { stage: 'calendar' } },
+          { what: say`${dated(state.cutover)} lies in no fiscal year of these books.`, place: { stage: 'calendar' } },
         ];
-      return cutoverProblems(year, state.cutover).map((one) => ({ what: one.message, place: { stage: 'calendar' } }));
+      return cutoverProblems(year, state.cutover).map((one) => ({
+        what: one.sentence ?? one.message,
+        place: { stage: 'calendar' },
+      }));
     },
   },
   'calendar.cutover-period-open': {
@@ -80,7 +88,7 @@ export const CALENDAR_CHECKS = {
       return returnsOf(state.facts, { start: state.cutover, end: state.cutover })
         .filter((one) => before(one.start, state.cutover))
         .map((one) => ({
-          what: `The return for ${writeDate(one.start)} to ${writeDate(one.end)} has its first part, until ${writeDate(opening)}, in the old system. Keep that part’s tax report with the papers.`,
+          what: say`The return for ${dated(one.start)} to ${dated(one.end)} has its first part, until ${dated(opening)}, in the old system. Keep that part’s tax report with the papers.`,
           place: { stage: 'calendar' },
         }));
     },

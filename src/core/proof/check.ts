@@ -1,6 +1,7 @@
 import type { Account, AccountId } from '../chart/account';
 import type { OldRecords } from '../calendar/cutover';
 import type { PlainDate } from '../base/dates';
+import type { Sentence } from '../base/sentence';
 import type { PeriodState } from '../calendar/states';
 import { type Period, periodOf } from '../calendar/year';
 import type { CompanyFacts } from '../company/facts';
@@ -44,7 +45,7 @@ export interface Place {
 }
 
 export interface Finding {
-  readonly what: string;
+  readonly what: string | Sentence;
   readonly place: Place;
 }
 

@@ -1,4 +1,6 @@
 import { plural } from '../base/result';
+import { tell } from '../base/sentence';
+import { writingOf } from '../money/writing';
 import { CALENDAR_CHECKS } from './calendar';
 import { CHART_CHECKS } from './chart';
 import type { Check, Finding, ProofState, Severity } from './check';
@@ -17,15 +19,19 @@ export interface CheckResult {
   readonly title: string;
   readonly why: string;
   /** Empty when the check is satisfied. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly (Finding & { readonly what: string })[];
 }
 
 /** All checks that apply to the state, in a fixed order; each with what it found. */
-export const prove = (state: ProofState): readonly CheckResult[] =>
-  CHECK_IDS.flatMap((id) => {
+export const prove = (state: ProofState): readonly CheckResult[] => {
+  const writing = writingOf({ style: state.style, dates: state.facts.dates });
+  return CHECK_IDS.flatMap((id) => {
     const { severity, title, why, find, applies }: Check = CHECKS[id];
-    return applies === undefined || applies(state) ? [{ id, severity, title, why, findings: find(state) }] : [];
+    if (applies !== undefined && !applies(state)) return [];
+    const findings = find(state).map((one) => ({ ...one, what: tell(one.what, writing) }));
+    return [{ id, severity, title, why, findings }];
   });
+};
 
 export const blockers = (results: readonly CheckResult[]): readonly CheckResult[] =>
   results.filter((one) => one.severity === 'blocker' && one.findings.length > 0);

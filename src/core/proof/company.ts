@@ -29,7 +29,7 @@ export const COMPANY_CHECKS = {
       state.facts.taxRegistered !== 'yes' || state.facts.taxNumber === ''
         ? []
         : taxNumberProblems(state.facts.taxNumber, state.facts.country).map((one) => ({
-            what: one.message,
+            what: one.sentence ?? one.message,
             place: { stage: 'company' },
           })),
   },

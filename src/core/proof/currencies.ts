@@ -1,9 +1,9 @@
 import { openingDate } from '../calendar/cutover';
-import { writeDate, writeIso } from '../base/dates';
+import { dated, say } from '../base/sentence';
 import { called } from '../chart/account';
 import { roleFacts } from '../ledger/classes';
 import { missingExchangeRoles } from '../chart/exchange';
-import { type DatedRate, called as rateCalled } from '../money/rate';
+import { type DatedRate, rateTold } from '../money/rate';
 import { doubtOf, lookUp } from '../money/rate-book';
 import { plural } from '../base/result';
 import type { Check, ProofState } from './check';
@@ -57,13 +57,13 @@ export const CURRENCY_CHECKS = {
       state.currencies.flatMap((currency) => {
         const found = rateOf(state, currency);
         if (found.kind === 'found') return [];
-        const day = writeDate(openingDate(state.cutover));
+        const day = dated(openingDate(state.cutover));
         return [
           {
             what:
               found.stale === undefined
-                ? `${currency} has no rate on or before ${day}.`
-                : `${currency} has no rate within ${state.rateDays} days before ${day}; the nearest, ${rateCalled(found.stale.rate, state.style)} on ${writeIso(found.stale.rate.date)}, is ${found.stale.age} days old.`,
+                ? say`${currency} has no rate on or before ${day}.`
+                : say`${currency} has no rate within ${state.rateDays} days before ${day}; the nearest, ${rateTold(found.stale.rate)} on ${dated(found.stale.rate.date)}, is ${found.stale.age} days old.`,
             place: { stage: 'currencies' },
           } as const,
         ];
@@ -84,8 +84,8 @@ export const CURRENCY_CHECKS = {
           .map(({ rate }) => [`${rate.unit}${rate.quote}${rate.date}`, rate]),
       );
       return [...used.values()].flatMap((rate) => {
-        const doubt = doubtOf(state.rates, rate, state.style);
-        return doubt === undefined ? [] : [{ what: doubt.message, place: { stage: 'currencies' } } as const];
+        const doubt = doubtOf(state.rates, rate);
+        return doubt === undefined ? [] : [{ what: doubt.says, place: { stage: 'currencies' } } as const];
       });
     },
   },

@@ -5,13 +5,16 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { moveCutover } from '@/actions/calendar/commands';
 import { cutoverEffects, oldRecordProblems, openingDate } from '@/core/calendar/cutover';
-import { type DateStyle, plainDate, readDate, writeDate } from '@/core/base/dates';
+import type { DateStyle } from '@/core/base/date-style';
+import { plainDate, readDate } from '@/core/base/dates';
 import type { Draft } from '@/core/calendar/draft';
 import { isRegular } from '@/core/calendar/year';
-import { type Problem, isAt } from '@/core/base/result';
+import { type Problem, isAt, toldIn } from '@/core/base/result';
+import { tell } from '@/core/base/sentence';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
+import { writingWith } from '../parts/names';
 import { send } from '../parts/send';
 
 interface Props {
@@ -49,11 +52,12 @@ export const CutoverForm = ({
     const read = readDate(text);
     return read.ok ? read.value : undefined;
   };
-  const effects = cutoverEffects(from, to, { years, currencies, figures, results });
+  const writing = writingWith(dates);
+  const effects = cutoverEffects(from, to, { years, currencies, figures, results }).map((one) => tell(one, writing));
   const odd = oldRecordProblems(to, {
     completeUntil: asked(wish.completeUntil),
     trialBalance: asked(wish.trialBalance),
-  });
+  }).map((one) => toldIn(one, writing));
   const at = (field: string): string | undefined => [...problems, ...odd].find((one) => isAt(one, field))?.message;
   const changed =
     wish.cutover !== cutover || wish.completeUntil !== completeUntil || wish.trialBalance !== trialBalance;
@@ -65,7 +69,7 @@ export const CutoverForm = ({
     const done = await send(moveCutover({ books, ...wish, was: cutover }));
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
-    toast(wish.cutover === cutover ? 'Dates kept' : `The books take over on ${writeDate(to)}`);
+    toast(wish.cutover === cutover ? 'Dates kept' : `The books take over on ${writing.date(wish.cutover)}`);
     router.refresh();
   };
   return (
@@ -82,7 +86,7 @@ export const CutoverForm = ({
         hint={
           fixed
             ? 'stays while the opening balances are posted; open a correction on Sign-off first'
-            : `opening balances stand at close of ${writeDate(openingDate(to))}`
+            : `opening balances stand at close of ${writing.date(openingDate(to).toString())}`
         }
         problem={at('cutover')}
       >
@@ -97,7 +101,7 @@ export const CutoverForm = ({
             {years.flatMap((year) =>
               year.periods.filter(isRegular).map((period) => (
                 <option key={period.start.toString()} value={period.start.toString()}>
-                  {writeDate(period.start)}
+                  {writing.date(period.start.toString())}
                   {period.start.equals(year.start) ? `, start of ${year.name}` : ''}
                 </option>
               )),
@@ -130,7 +134,7 @@ export const CutoverForm = ({
         </Field>
         <Field
           label="Trial balance is of"
-          hint={`the opening date is ${writeDate(openingDate(to))}`}
+          hint={`the opening date is ${writing.date(openingDate(to).toString())}`}
           problem={at('trialBalance')}
         >
           {(ids) => (

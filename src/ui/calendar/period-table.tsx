@@ -1,10 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { type DateStyle, daysInclusive, readDate, writeStyled } from '@/core/base/dates';
+import { type DateStyle, writeStyled } from '@/core/base/date-style';
+import { daysInclusive, readDate } from '@/core/base/dates';
 import { type Draft, offerEnd, rename } from '@/core/calendar/draft';
+import { toldIn } from '@/core/base/result';
+import { tell } from '@/core/base/sentence';
 import type { PeriodState } from '@/core/calendar/states';
 import { DateInput } from '../parts/date-input';
+import { writingWith } from '../parts/names';
 
 interface Props {
   readonly years: Draft;
@@ -24,14 +28,15 @@ export const PeriodTable = ({ years, at, states, cutover, dates, chosen, onChoos
   >();
   const [turn, setTurn] = useState(0);
   const year = years[at];
+  const writing = writingWith(dates);
   if (year === undefined) return null;
   const ask = (place: number, text: string): void => {
     const date = readDate(text);
     const offered = date.ok ? offerEnd(years, at, place, date.value) : date;
     setOffer(
       offered.ok
-        ? { place, says: offered.value.says, years: offered.value.years }
-        : { place, says: offered.problems[0]?.message ?? '' },
+        ? { place, says: tell(offered.value.says, writing), years: offered.value.years }
+        : { place, says: offered.problems.map((one) => toldIn(one, writing).message)[0] ?? '' },
     );
   };
   const leave = (): void => {

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { type DateStyle, plainDate, writeDate, writeStyled } from '@/core/base/dates';
+import { type DateStyle, writeStyled } from '@/core/base/date-style';
+import { plainDate, writeDate } from '@/core/base/dates';
 import { PAPER_SIZES, SETTLEMENTS } from '@/core/company/facts';
 import {
   DOCUMENT_KINDS,

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { askRateService } from '@/actions/currencies/rate-service';
 import type { RatesPreview } from '@/actions/currencies/rates-in';
-import type { DateStyle } from '@/core/base/dates';
+import type { DateStyle } from '@/core/base/date-style';
 import { type Problem, type Result, plural, isAt } from '@/core/base/result';
 import { DateInput } from '../parts/date-input';
 import { FileButton } from '../parts/file-button';

@@ -1,7 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { type DateStyle, readStyled, writeStyled } from '@/core/base/dates';
+import { type DateStyle, writeStyled } from '@/core/base/date-style';
+import { readStyled } from '@/core/base/dates';
 
 interface Props {
   /** `YYYY-MM-DD`, or empty. */

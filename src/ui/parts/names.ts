@@ -1,4 +1,5 @@
-import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/base/dates';
+import { PLAIN_WRITING, type Writing } from '@/core/base/sentence';
+import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/base/date-style';
 import { COUNTRY_CODES } from '@/core/company/country';
 import { CURRENCY_CODES, whyNotForNew } from '@/core/money/currency';
 
@@ -21,6 +22,12 @@ export const currencyNames = (use: 'base' | 'foreign'): Named =>
   ]);
 
 /** `2026-07-31` as `31 Jul 2026`, or in the books' own style. */
+/** How sentences are written beside fields that write dates so; numbers in them stay plain. */
+export const writingWith = (dates: DateStyle): Writing => ({
+  ...PLAIN_WRITING,
+  date: (iso) => writeStyled(iso, dates),
+});
+
 export const day = (iso: string, style: DateStyle = PLAIN_DATES): string => writeStyled(iso, style);
 
 /** An ISO instant, in short and in UTC, so that server and browser write the same. */

@@ -1,6 +1,6 @@
 import { Go } from '../parts/go';
 import type { statementView } from '@/actions/openings/views';
-import type { DateStyle } from '@/core/base/dates';
+import type { DateStyle } from '@/core/base/date-style';
 import { type Minor, abs } from '@/core/money/minor';
 import {
   type BalanceSheet,
