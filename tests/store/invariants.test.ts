@@ -353,3 +353,33 @@ describe('references', () => {
     expect(found.map(({ name }) => name)).toEqual([]);
   });
 });
+
+describe('people', () => {
+  const database = withDatabase();
+  it('of another practice stand nowhere in books, and each place where one stands is watched', async () => {
+    const books = await newBooks();
+    const sql = (text: string, parameters: readonly unknown[] = []) =>
+      database.current.query<{ id: number }>(text, parameters);
+    await sql(`insert into practice (id, name) overriding system value values (2, 'Elsewhere')`);
+    const [stranger] = await sql(`insert into person (practice_id, name) values (2, 'Stranger') returning id`);
+    const id = stranger?.id;
+    const another = /person \d+ is of another practice/;
+    await refused(sql(`insert into books_currency values ($1, 'NOK', $2, now())`, [books, id]), another);
+    await sql(`insert into books_currency values ($1, 'NOK', 1, now())`, [books]);
+    await refused(sql(`update books_currency set added_by = $1 where books_id = $2`, [id, books]), another);
+    await refused(
+      sql(
+        `insert into history (books_id, subject, subject_id, what, by_person, at) values ($1, 'books', $1, '["x"]', $2, now())`,
+        [books, id],
+      ),
+      another,
+    );
+    await refused(sql(`update books set created_by = $1 where id = $2`, [id, books]), /books_created_by_fkey/);
+    const unwatched = await database.current.query<{ place: string }>(
+      `select c.conrelid::regclass::text as place from pg_constraint c
+       where c.contype = 'f' and c.confrelid = 'person'::regclass and cardinality(c.conkey) = 1
+         and (select count(*) from pg_trigger t where t.tgrelid = c.conrelid and t.tgfoid = 'person_of_the_books'::regproc) <> 2`,
+    );
+    expect(unwatched).toEqual([]);
+  });
+});
