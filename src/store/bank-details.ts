@@ -1,3 +1,4 @@
+import type { BooksId } from '@/core/base/ids';
 import type { AccountId } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
 import type { Kept } from '@/core/base/kept';
@@ -5,7 +6,7 @@ import { amountFrom } from '@/core/money/wire';
 import { type Change, WHOLE } from '@/core/base/change';
 import type { Queryable } from './database';
 
-export const bankDetailsOf = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, BankDetails>> =>
+export const bankDetailsOf = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<AccountId, BankDetails>> =>
   new Map(
     (
       await tx.query<BankDetails & { account: AccountId }>(
@@ -38,7 +39,7 @@ export const bankFrom = (kept: Kept): BankDetails | undefined => {
 /** Puts the details of some accounts in the place of what stands; undefined takes them away. Gives what changed, for the record. */
 export const putBankDetails = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   details: ReadonlyMap<AccountId, BankDetails | undefined>,
 ): Promise<readonly Change[]> => {
   if (details.size === 0) return [];

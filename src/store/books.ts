@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type Change, WHOLE } from '@/core/base/change';
 import type { Kept } from '@/core/base/kept';
@@ -10,7 +11,7 @@ import type { Rounding } from '@/core/money/rounding';
 import { type Queryable, one } from './database';
 
 export interface Books {
-  readonly id: number;
+  readonly id: BooksId;
   readonly name: string;
   readonly legalForm: LegalForm;
   readonly country: string;
@@ -85,7 +86,7 @@ export const namePractice = async (
   tx: Queryable,
   practice: number,
   name: string,
-  person: number,
+  person: PersonId,
   personName: string,
 ): Promise<void> => {
   await tx.query('update practice set name = $2 where id = $1', [practice, name]);
@@ -116,11 +117,11 @@ export const allBooks = async (tx: Queryable, practice: number): Promise<readonl
 export const bookNames = (
   tx: Queryable,
   practice: number,
-): Promise<readonly { readonly id: number; readonly name: string }[]> =>
+): Promise<readonly { readonly id: BooksId; readonly name: string }[]> =>
   tx.query('select id, name from books where practice_id = $1 order by name, id', [practice]);
 
 /** Says that something in these books has changed. */
-export const raiseRevision = async (tx: Queryable, id: number): Promise<void> => {
+export const raiseRevision = async (tx: Queryable, id: BooksId): Promise<void> => {
   await tx.query('update books set revision = revision + 1 where id = $1', [id]);
 };
 
@@ -144,11 +145,11 @@ export const insertBooks = async (
   made: Pick<Books, 'name' | 'legalForm' | 'country' | 'currency' | 'style' | 'purpose' | 'cutover'> & {
     readonly facts: Partial<CompanyFacts>;
   },
-  person: number,
+  person: PersonId,
   at: string,
-): Promise<number> =>
+): Promise<BooksId> =>
   one(
-    await tx.query<{ id: number }>(
+    await tx.query<{ id: BooksId }>(
       `insert into books (practice_id, name, legal_form, country, base_currency, number_style, purpose, cutover_date, facts, created_at, created_by)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) returning id`,
       [
@@ -189,7 +190,7 @@ export const updateFact = async <F extends keyof CompanyFacts>(
 
 const writeFact = async <F extends keyof CompanyFacts>(
   tx: Queryable,
-  id: number,
+  id: BooksId,
   fact: F,
   value: CompanyFacts[F],
 ): Promise<unknown> => {
@@ -232,7 +233,7 @@ export const updateChartSettings = async (
   }));
 };
 
-export const setArchived = async (tx: Queryable, id: number, at: string | null): Promise<void> => {
+export const setArchived = async (tx: Queryable, id: BooksId, at: string | null): Promise<void> => {
   await tx.query('update books set archived_at = $2 where id = $1', [id, at]);
 };
 
@@ -279,14 +280,14 @@ export interface StoredLogo {
   readonly content: Uint8Array;
 }
 
-export const findLogo = async (tx: Queryable, id: number): Promise<StoredLogo | undefined> =>
+export const findLogo = async (tx: Queryable, id: BooksId): Promise<StoredLogo | undefined> =>
   (await tx.query<StoredLogo>('select type, content from books_logo where books_id = $1', [id]))[0];
 
 /** When the logo was set, for an address that changes with it; null when there is none. */
-export const logoSetAt = async (tx: Queryable, id: number): Promise<string | null> =>
+export const logoSetAt = async (tx: Queryable, id: BooksId): Promise<string | null> =>
   (await tx.query<{ at: string }>('select set_at as at from books_logo where books_id = $1', [id]))[0]?.at ?? null;
 
-export const putLogo = async (tx: Queryable, id: number, logo: StoredLogo | undefined, at: string): Promise<void> => {
+export const putLogo = async (tx: Queryable, id: BooksId, logo: StoredLogo | undefined, at: string): Promise<void> => {
   if (logo === undefined) await tx.query('delete from books_logo where books_id = $1', [id]);
   else
     await tx.query(
@@ -297,7 +298,7 @@ export const putLogo = async (tx: Queryable, id: number, logo: StoredLogo | unde
 };
 
 /** Books with posted journals are kept by the database itself. */
-export const deleteBooks = async (tx: Queryable, id: number): Promise<void> => {
+export const deleteBooks = async (tx: Queryable, id: BooksId): Promise<void> => {
   // Figures, papers and accounts first: they point at each other and at currencies, which go with the books.
   await tx.query('delete from opening_set where books_id = $1', [id]);
   await tx.query('delete from paper where books_id = $1', [id]);

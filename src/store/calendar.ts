@@ -1,3 +1,4 @@
+import type { BooksId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import type { Change } from '@/core/base/change';
@@ -15,7 +16,7 @@ export type StoredYear = Omit<StatedYear, 'periods'> & {
 
 const insertPeriods = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   yearId: number,
   periods: readonly StatedPeriod[],
   from = 0,
@@ -40,7 +41,7 @@ const insertPeriods = async (
   );
 };
 
-export const insertYear = async (tx: Queryable, booksId: number, year: StatedYear): Promise<void> => {
+export const insertYear = async (tx: Queryable, booksId: BooksId, year: StatedYear): Promise<void> => {
   const { id } = one(
     await tx.query<{ id: number }>(
       'insert into fiscal_year (books_id, name, start_date, end_date, plan) values ($1, $2, $3, $4, $5) returning id',
@@ -50,14 +51,14 @@ export const insertYear = async (tx: Queryable, booksId: number, year: StatedYea
   await insertPeriods(tx, booksId, id, year.periods);
 };
 
-export const deleteYears = async (tx: Queryable, booksId: number, years: readonly number[]): Promise<void> => {
+export const deleteYears = async (tx: Queryable, booksId: BooksId, years: readonly number[]): Promise<void> => {
   await tx.query('delete from fiscal_year where books_id = $1 and id = any($2::int[])', [booksId, years]);
 };
 
 /** Renames a year whose regular periods keep their days, and gives it other adjustment periods: the regular ones stay the same rows. */
 export const renameYear = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   id: number,
   year: StatedYear,
   regular: readonly number[],
@@ -90,7 +91,7 @@ export const renameYear = async (
   await insertPeriods(tx, booksId, id, year.periods.slice(regular.length), regular.length);
 };
 
-export const bumpCalendar = async (tx: Queryable, booksId: number): Promise<void> => {
+export const bumpCalendar = async (tx: Queryable, booksId: BooksId): Promise<void> => {
   await tx.query('update books set calendar_revision = calendar_revision + 1 where id = $1', [booksId]);
 };
 
@@ -153,7 +154,7 @@ export const yearsOf = async (
 };
 
 /** Ids of periods in which something is posted. */
-export const postedPeriods = async (tx: Queryable, booksId: number): Promise<ReadonlySet<number>> =>
+export const postedPeriods = async (tx: Queryable, booksId: BooksId): Promise<ReadonlySet<number>> =>
   new Set(
     (
       await tx.query<{ id: number }>(
@@ -166,7 +167,7 @@ export const postedPeriods = async (tx: Queryable, booksId: number): Promise<Rea
 /** Puts periods, as they stand, into other states. */
 export const setPeriodStates = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   moves: readonly { readonly period: StoredPeriod; readonly to: PeriodState }[],
 ): Promise<readonly Change[]> => {
   await tx.query(

@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Kept, sameKept } from '@/core/base/kept';
@@ -7,9 +8,9 @@ const textOf = (value: Kept): string | null => (value === null ? null : JSON.str
 
 export const openBatch = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   { id, action, about, reverts }: Batch,
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<void> => {
   await tx.query(
@@ -21,7 +22,7 @@ export const openBatch = async (
 /** Adds changes of a batch to the record, those that change something; `open` opens the batch, where there are any. */
 export const writeChanges = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   batch: string,
   changes: readonly Change[],
   open?: () => Promise<void>,
@@ -48,7 +49,7 @@ export const writeChanges = async (
 };
 
 /** The changes of a batch, in the order in which they were made. */
-export const changesIn = async (tx: Queryable, booksId: number, batch: string): Promise<readonly Change[]> =>
+export const changesIn = async (tx: Queryable, booksId: BooksId, batch: string): Promise<readonly Change[]> =>
   tx.query<Change>(
     `select subject, subject_id as id, field, was as "from", is_now as "to" from change
      where books_id = $1 and batch = $2 order by seq`,
@@ -65,7 +66,7 @@ export interface Recorded extends Batch {
 const RECORDED = `b.id, b.action, b.about, b.reverts, p.name as by, b.at,
   exists (select from batch r where r.books_id = b.books_id and r.reverts = b.id) as taken`;
 
-export const batchOf = async (tx: Queryable, booksId: number, batch: string): Promise<Recorded | undefined> =>
+export const batchOf = async (tx: Queryable, booksId: BooksId, batch: string): Promise<Recorded | undefined> =>
   (
     await tx.query<Recorded>(
       `select ${RECORDED} from batch b join person p on p.id = b.by_person where b.books_id = $1 and b.id = $2`,
@@ -74,7 +75,7 @@ export const batchOf = async (tx: Queryable, booksId: number, batch: string): Pr
   )[0];
 
 /** The last batch of an action that was not taken back. */
-export const lastBatch = async (tx: Queryable, booksId: number, action: string): Promise<Recorded | undefined> =>
+export const lastBatch = async (tx: Queryable, booksId: BooksId, action: string): Promise<Recorded | undefined> =>
   (
     await tx.query<Recorded>(
       `select ${RECORDED} from batch b join person p on p.id = b.by_person
@@ -87,7 +88,7 @@ export const lastBatch = async (tx: Queryable, booksId: number, action: string):
 /** What happened to one thing, newest first; changes of one batch stand together. */
 export const changesOf = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   subject: Subject,
   id: number,
   most: number,
@@ -111,7 +112,7 @@ export interface Listed extends Recorded {
 /** The latest batches, newest first; `before` goes on from one, `only` is one of them. */
 export const latestBatches = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   before: bigint | null,
   most: number,
   only: string | null = null,
@@ -129,8 +130,8 @@ export const latestBatches = async (
 /** The last batch that a person made of some subjects and that stands, which is no taking back itself. */
 export const lastOf = async (
   tx: Queryable,
-  booksId: number,
-  person: number,
+  booksId: BooksId,
+  person: PersonId,
   subjects: readonly Subject[],
 ): Promise<string | undefined> =>
   (
@@ -147,7 +148,7 @@ export const lastOf = async (
 /** The first changes of each of some batches. */
 export const firstChanges = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   batches: readonly string[],
   most: number,
 ): Promise<ReadonlyMap<string, readonly Change[]>> => {

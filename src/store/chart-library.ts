@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import type { ChartMapping } from '@/core/chart/chart-file';
 import type { Queryable } from './database';
 
@@ -24,7 +25,7 @@ export const putTemplate = async (
   practice: number,
   name: string,
   content: object,
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<void> => {
   await tx.query(
@@ -68,7 +69,7 @@ export interface Dismissal {
   readonly at: string;
 }
 
-export const dismissalsOf = (tx: Queryable, booksId: number): Promise<readonly Dismissal[]> =>
+export const dismissalsOf = (tx: Queryable, booksId: BooksId): Promise<readonly Dismissal[]> =>
   tx.query<Dismissal>(
     'select d.key, d.reason, p.name as by, d.at from advice_dismissed d join person p on p.id = d.by_person where d.books_id = $1',
     [booksId],
@@ -76,10 +77,10 @@ export const dismissalsOf = (tx: Queryable, booksId: number): Promise<readonly D
 
 export const putDismissals = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   keys: readonly string[],
   reason: string,
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<void> => {
   await tx.query(
@@ -89,6 +90,6 @@ export const putDismissals = async (
   );
 };
 
-export const deleteDismissals = async (tx: Queryable, booksId: number, keys: readonly string[]): Promise<void> => {
+export const deleteDismissals = async (tx: Queryable, booksId: BooksId, keys: readonly string[]): Promise<void> => {
   await tx.query('delete from advice_dismissed where books_id = $1 and key = any($2::text[])', [booksId, keys]);
 };

@@ -1,3 +1,4 @@
+import type { BooksId, PaperId } from '@/core/base/ids';
 import { type Account, type AccountFields, type AccountId, accountId } from '@/core/chart/account';
 import type { Edited } from '@/core/chart/edit';
 import type { AccountUse } from '@/core/chart/use';
@@ -22,14 +23,14 @@ export const chartsOf = async (
 };
 
 /** Some accounts of a set of books, those of the given ids that are there. */
-export const accountsOf = (tx: Queryable, booksId: number, ids: readonly number[]): Promise<readonly Account[]> =>
+export const accountsOf = (tx: Queryable, booksId: BooksId, ids: readonly number[]): Promise<readonly Account[]> =>
   tx.query<Account>(
     `select id, code, name, classification, heading, parent_id as parent, role, currency, contra, active, note,
        tax_code as "taxCode", origin from account where books_id = $1 and id = any($2::int[])`,
     [booksId, ids],
   );
 
-export const chartOf = async (tx: Queryable, booksId: number): Promise<readonly Account[]> =>
+export const chartOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Account[]> =>
   (await chartsOf(tx, [booksId])).get(booksId) ?? [];
 
 /** The columns that a person decides, as they are written. */
@@ -75,7 +76,7 @@ const columns = (accounts: readonly Account[]): readonly (readonly unknown[])[] 
  */
 export const saveChart = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   { added, changed, removed }: Edited,
 ): Promise<ReadonlyMap<AccountId, AccountId>> => {
   const ids = new Map<AccountId, AccountId>();
@@ -123,7 +124,7 @@ export const saveChart = async (
 /** By what accounts are used; those that nothing uses are not in the map. Without ids: of all accounts. */
 export const usesOf = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   ids?: readonly number[],
 ): Promise<ReadonlyMap<AccountId, AccountUse>> => {
   const rows = await tx.query<{ account: AccountId } & AccountUse>(
@@ -154,9 +155,9 @@ export const usesOf = async (
 /** Keeps a paper with an account, or no longer. */
 export const keepPaper = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   account: number,
-  paper: number,
+  paper: PaperId,
   keep: boolean,
 ): Promise<void> => {
   await tx.query(
@@ -167,9 +168,9 @@ export const keepPaper = async (
   );
 };
 
-export const keptPapers = async (tx: Queryable, booksId: number, account: number): Promise<readonly number[]> =>
+export const keptPapers = async (tx: Queryable, booksId: BooksId, account: number): Promise<readonly number[]> =>
   (
-    await tx.query<{ paper: number }>(
+    await tx.query<{ paper: PaperId }>(
       'select paper_id as paper from account_paper where books_id = $1 and account_id = $2 order by paper_id',
       [booksId, account],
     )

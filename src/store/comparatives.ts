@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Comparatives } from '@/core/openings/comparatives';
@@ -5,7 +6,7 @@ import { amountFrom, keptAmount } from '@/core/money/wire';
 import type { Change } from '@/core/base/change';
 import type { Queryable } from './database';
 
-export const comparativesOf = async (tx: Queryable, booksId: number): Promise<Comparatives> => {
+export const comparativesOf = async (tx: Queryable, booksId: BooksId): Promise<Comparatives> => {
   const rows = await tx.query<{ account: AccountId; column: number; amount: Minor }>(
     'select account_id as account, column_no as "column", amount from comparative where books_id = $1 order by account_id, column_no',
     [booksId],
@@ -30,9 +31,9 @@ export interface ComparativeWriting {
 /** Writes comparatives; gives what changed, for the record. */
 export const writeComparatives = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   writings: readonly ComparativeWriting[],
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<readonly Change[]> => {
   if (writings.length === 0) return [];
@@ -77,7 +78,7 @@ export interface ComparativeChange {
 /** What happened to an account's comparatives, newest first. */
 export const comparativeChanges = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   account: number,
   most = 50,
 ): Promise<readonly ComparativeChange[]> =>

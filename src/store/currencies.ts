@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import { type DatedRate, decimalOf, plainRate } from '@/core/money/rate';
 import type { Change } from '@/core/base/change';
 import { type Kept, sameKept } from '@/core/base/kept';
@@ -19,9 +20,9 @@ export const currenciesOf = async (
 
 export const insertCurrency = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   currency: string,
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<Change> => {
   await tx.query('insert into books_currency (books_id, currency, added_by, added_at) values ($1, $2, $3, $4)', [
@@ -33,7 +34,7 @@ export const insertCurrency = async (
   return { subject: 'currency', id: booksId, field: currency, from: null, to: true };
 };
 
-export const deleteCurrency = async (tx: Queryable, booksId: number, currency: string): Promise<readonly Change[]> =>
+export const deleteCurrency = async (tx: Queryable, booksId: BooksId, currency: string): Promise<readonly Change[]> =>
   (
     await tx.query('delete from books_currency where books_id = $1 and currency = $2 returning currency', [
       booksId,
@@ -42,7 +43,7 @@ export const deleteCurrency = async (tx: Queryable, booksId: number, currency: s
   ).map(() => ({ subject: 'currency', id: booksId, field: currency, from: true, to: null }));
 
 /** Whether a posted amount is in this currency. */
-export const isPostedIn = async (tx: Queryable, booksId: number, currency: string): Promise<boolean> =>
+export const isPostedIn = async (tx: Queryable, booksId: BooksId, currency: string): Promise<boolean> =>
   (await tx.query('select from journal_line where books_id = $1 and currency = $2 limit 1', [booksId, currency]))
     .length > 0;
 
@@ -92,7 +93,7 @@ export const ratesBefore = async (
 /** Of one pair, the nearest rates on each side of a day, the day's own left out. */
 export const neighboursOf = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   pair: readonly [string, string],
   date: string,
 ): Promise<readonly DatedRate[]> => {
@@ -107,7 +108,7 @@ export const neighboursOf = async (
   ).map(dated);
 };
 
-export const allRates = async (tx: Queryable, booksId: number): Promise<readonly DatedRate[]> =>
+export const allRates = async (tx: Queryable, booksId: BooksId): Promise<readonly DatedRate[]> =>
   (await tx.query<RateRow>(`select ${COLUMNS} from rate where books_id = $1 order by low, high, date`, [booksId])).map(
     dated,
   );
@@ -120,7 +121,7 @@ export interface PairSummary {
   readonly last: string;
 }
 
-export const pairsOf = async (tx: Queryable, booksId: number): Promise<readonly PairSummary[]> =>
+export const pairsOf = async (tx: Queryable, booksId: BooksId): Promise<readonly PairSummary[]> =>
   tx.query<PairSummary>(
     'select low, high, count(*)::int as count, min(date) as first, max(date) as last from rate where books_id = $1 group by low, high order by low, high',
     [booksId],
@@ -129,7 +130,7 @@ export const pairsOf = async (tx: Queryable, booksId: number): Promise<readonly 
 /** Rates of one pair, newest first; of more than `most`, evenly thinned to about so many when `thin`, else the newest. */
 export const pairRates = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   pair: readonly [string, string],
   most: number,
   thin: boolean,
@@ -159,7 +160,7 @@ const keptRate = (rate: DatedRate | undefined): Kept =>
 export const rateFrom = (kept: Kept): DatedRate | undefined =>
   kept === null ? undefined : dated(kept as unknown as RateRow);
 
-const rateChange = (booksId: number, from: DatedRate | undefined, to: DatedRate | undefined): readonly Change[] => {
+const rateChange = (booksId: BooksId, from: DatedRate | undefined, to: DatedRate | undefined): readonly Change[] => {
   const either = to ?? from;
   return either === undefined
     ? []
@@ -169,7 +170,7 @@ const rateChange = (booksId: number, from: DatedRate | undefined, to: DatedRate 
 /** The rates that stand for some pairs and days, by what the record calls them. */
 const ratesAt = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   keys: readonly Pick<DatedRate, 'unit' | 'quote' | 'date'>[],
 ): Promise<ReadonlyMap<string, DatedRate>> => {
   const pairs = keys.map(({ unit, quote }) => [unit, quote].sort());
@@ -189,9 +190,9 @@ const ratesAt = async (
  */
 export const putRates = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   rates: readonly DatedRate[],
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<readonly Change[]> => {
   if (rates.length === 0) return [];
@@ -220,7 +221,7 @@ export const putRates = async (
 /** Takes the rate of a pair and day away; gives what changed, nothing where there was none. */
 export const deleteRate = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   pair: readonly [string, string],
   date: string,
 ): Promise<readonly Change[]> => {
@@ -235,7 +236,7 @@ export const deleteRate = async (
 /** Whether a rate still is what a change made of it. */
 export const rateStands = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   changes: readonly Change[],
 ): Promise<readonly boolean[]> => {
   const keys = changes.flatMap(({ from, to }) => rateFrom(to) ?? rateFrom(from) ?? []);

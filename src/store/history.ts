@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import type { Sentence } from '@/core/base/sentence';
 import type { Queryable } from './database';
 
@@ -15,11 +16,11 @@ const kept = (what: string | Sentence): string => JSON.stringify(typeof what ===
 /** Writes down what happened to one or several things of a kind. */
 export const record = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   subject: Subject,
   subjectIds: readonly number[],
   what: string | Sentence,
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<void> => {
   await tx.query(
@@ -31,10 +32,10 @@ export const record = async (
 /** Writes down what happened to each of several things of a kind. */
 export const recordEach = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   subject: Subject,
   happened: readonly { readonly id: number; readonly what: string | Sentence }[],
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<void> => {
   await tx.query(
@@ -47,7 +48,7 @@ export const recordEach = async (
 /** What happened to things of a kind, newest first; of one thing when `subjectId` is given. */
 export const happenings = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   subject: Subject,
   subjectId?: number,
   most = 50,

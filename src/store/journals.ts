@@ -1,3 +1,4 @@
+import type { BooksId, PersonId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import { type PlainDate, plainDate } from '@/core/base/dates';
@@ -25,7 +26,7 @@ export interface Journal {
 /** Writes and posts a journal. The books must be locked by the caller, since the number is the next one. */
 export const postJournal = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   journal: {
     readonly date: PlainDate;
     readonly periodId: number | null;
@@ -33,7 +34,7 @@ export const postJournal = async (
     readonly openingSetId: number;
   },
   lines: readonly PostingLine<AccountId>[],
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<number> => {
   const { id, number } = one(
@@ -67,7 +68,7 @@ export const postJournal = async (
 };
 
 /** What stands on each account by posted journals. */
-export const ledgerBalances = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, Minor>> => {
+export const ledgerBalances = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<AccountId, Minor>> => {
   const rows = await tx.query<{ account: AccountId; amount: Minor }>(
     `select l.account_id as account, sum(l.amount)::int8 as amount
      from journal_line l join journal j on j.id = l.journal_id
@@ -78,7 +79,7 @@ export const ledgerBalances = async (tx: Queryable, booksId: number): Promise<Re
 };
 
 /** What stands on each account by posted journals, with its parts in foreign currencies. */
-export const ledgerPositions = async (tx: Queryable, booksId: number): Promise<ReadonlyMap<AccountId, Position>> => {
+export const ledgerPositions = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<AccountId, Position>> => {
   const rows = await tx.query<{ account: AccountId; currency: string | null; amount: Minor; foreign: Minor | null }>(
     `select l.account_id as account, l.currency, sum(l.amount)::int8 as amount, sum(l.foreign_amount)::int8 as "foreign"
      from journal_line l join journal j on j.id = l.journal_id
@@ -95,7 +96,7 @@ export const ledgerPositions = async (tx: Queryable, booksId: number): Promise<R
   return found;
 };
 
-export const journalsOf = async (tx: Queryable, booksId: number): Promise<readonly Journal[]> => {
+export const journalsOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Journal[]> => {
   const heads = await tx.query<Omit<Journal, 'lines' | 'date'> & { date: string }>(
     `select j.id, j.number, j.date, p.name as period, j.description, w.name as by, j.posted_at as at
      from journal j join person w on w.id = j.posted_by left join period p on p.id = j.period_id
@@ -113,5 +114,5 @@ export const journalsOf = async (tx: Queryable, booksId: number): Promise<readon
   return heads.map((head) => ({ ...head, date: plainDate(head.date), lines: byJournal.get(head.id) ?? [] }));
 };
 
-export const hasPosted = async (tx: Queryable, booksId: number): Promise<boolean> =>
+export const hasPosted = async (tx: Queryable, booksId: BooksId): Promise<boolean> =>
   (await tx.query('select 1 from journal where books_id = $1 and posted_at is not null limit 1', [booksId])).length > 0;

@@ -1,3 +1,4 @@
+import type { BooksId, PersonId, PaperId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import { type Minor, minor } from '@/core/money/minor';
@@ -18,7 +19,7 @@ export interface OpeningLine {
   readonly account: AccountId;
   readonly amount: Minor;
   readonly source: Source;
-  readonly paper: number | null;
+  readonly paper: PaperId | null;
   /** For a calculated figure: by what. */
   readonly why: string | null;
   readonly revision: number;
@@ -27,14 +28,14 @@ export interface OpeningLine {
 const SET = 'id, version, state, reason';
 
 /** The set that counts now: the draft when there is one, else the posted one. */
-export const currentSet = async (tx: Queryable, booksId: number): Promise<OpeningSet | undefined> =>
+export const currentSet = async (tx: Queryable, booksId: BooksId): Promise<OpeningSet | undefined> =>
   (
     await tx.query<OpeningSet>(`select ${SET} from opening_set where books_id = $1 order by version desc limit 1`, [
       booksId,
     ])
   )[0];
 
-export const setsOf = async (tx: Queryable, booksId: number): Promise<readonly (OpeningSet & { at: string })[]> =>
+export const setsOf = async (tx: Queryable, booksId: BooksId): Promise<readonly (OpeningSet & { at: string })[]> =>
   tx.query<OpeningSet & { at: string }>(
     `select ${SET}, created_at as at from opening_set where books_id = $1 order by version desc`,
     [booksId],
@@ -42,7 +43,7 @@ export const setsOf = async (tx: Queryable, booksId: number): Promise<readonly (
 
 export const insertSet = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   version: number,
   at: string,
   reason: string | null,
@@ -57,10 +58,10 @@ export const insertSet = async (
 /** A new draft that starts with the figures of another set. */
 export const copyLines = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   from: number,
   to: number,
-  person: number,
+  person: PersonId,
   at: string,
 ): Promise<void> => {
   await tx.query(
@@ -79,7 +80,7 @@ export const copyLines = async (
 /** The parts in foreign currencies of a set's figures. */
 export const partsOfSet = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   setId: number,
 ): Promise<ReadonlyMap<AccountId, readonly Part[]>> => {
   const rows = await tx.query<Part & { account: AccountId }>(
@@ -96,7 +97,7 @@ export const partsOfSet = async (
 /** Replaces the parts of some figures; the figures themselves are there already. */
 const writeParts = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   setId: number,
   parts: readonly { readonly account: AccountId; readonly parts: readonly Part[] }[],
 ): Promise<void> => {
@@ -136,7 +137,7 @@ const partsFrom = (stored: readonly StoredPart[] | null): readonly Part[] =>
     base: minor(BigInt(base)),
   }));
 
-export const linesOf = async (tx: Queryable, booksId: number, setId: number): Promise<readonly OpeningLine[]> =>
+export const linesOf = async (tx: Queryable, booksId: BooksId, setId: number): Promise<readonly OpeningLine[]> =>
   tx.query<OpeningLine>(
     'select account_id as account, amount, source, paper_id as paper, why, revision from opening_line where books_id = $1 and set_id = $2 order by account_id',
     [booksId, setId],
@@ -182,7 +183,7 @@ export interface HeldLine extends OpeningLine {
 /** The stored lines of the given accounts, held against other writers until the transaction ends. */
 export const lockLines = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   setId: number,
   accounts: readonly number[],
 ): Promise<ReadonlyMap<AccountId, HeldLine>> => {
@@ -217,10 +218,10 @@ export interface Written {
 /** Writes figures. `seen` are those that stand, where the caller has read them in this transaction. */
 export const writeLines = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   setId: number,
   writings: readonly Writing[],
-  person: number,
+  person: PersonId,
   at: string,
   seen?: ReadonlyMap<AccountId, HeldLine>,
 ): Promise<Written> => {
@@ -306,7 +307,7 @@ export interface FigureChange {
 /** Everything that happened to an account's figure, newest first. */
 export const figureChanges = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   account: number,
   most = 50,
 ): Promise<readonly FigureChange[]> =>
@@ -324,7 +325,7 @@ export const figureChanges = async (
 /** The figures that accounts had at some time in this version, newest first: what an undo or redo may give back. */
 export const figuresOnce = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   setId: number,
   accounts: readonly AccountId[],
 ): Promise<ReadonlyMap<AccountId, readonly Figure[]>> => {
@@ -364,7 +365,7 @@ export const currenciesInUse = async (
 };
 
 /** The draft becomes the posted set, the posted one before it is superseded. False when the draft was posted meanwhile. */
-export const markPosted = async (tx: Queryable, booksId: number, setId: number): Promise<boolean> => {
+export const markPosted = async (tx: Queryable, booksId: BooksId, setId: number): Promise<boolean> => {
   await tx.query(`update opening_set set state = 'superseded' where books_id = $1 and state = 'posted'`, [booksId]);
   return (
     (
@@ -377,6 +378,6 @@ export const markPosted = async (tx: Queryable, booksId: number, setId: number):
 };
 
 /** Takes back a draft that was opened as a correction. */
-export const deleteDraft = async (tx: Queryable, booksId: number, setId: number): Promise<void> => {
+export const deleteDraft = async (tx: Queryable, booksId: BooksId, setId: number): Promise<void> => {
   await tx.query(`delete from opening_set where books_id = $1 and id = $2 and state = 'draft'`, [booksId, setId]);
 };

@@ -1,3 +1,4 @@
+import type { BooksId, PaperId } from '@/core/base/ids';
 import type { AccountId } from '@/core/chart/account';
 import type { Classification } from '@/core/ledger/classes';
 import type { Minor } from '@/core/money/minor';
@@ -22,8 +23,8 @@ interface Stored {
 /** What was decided about the rows of a paper, by the number of the row. */
 export const decisionsOf = async (
   tx: Queryable,
-  booksId: number,
-  paper: number,
+  booksId: BooksId,
+  paper: PaperId,
 ): Promise<ReadonlyMap<number, Decision>> => {
   const stored = await tx.query<Stored>(
     `select row_no as row, kind, account_id as account, reason, code, name, classification, parent_id as parent
@@ -64,8 +65,8 @@ const created = (decision: Decision): Creation | undefined => (decision.kind ===
 /** Decides about rows of a paper, in the place of what was decided about them before; null takes a decision back. */
 export const writeDecisions = async (
   tx: Queryable,
-  booksId: number,
-  paper: { readonly id: number; readonly decisions: ReadonlyMap<number, Decision> },
+  booksId: BooksId,
+  paper: { readonly id: PaperId; readonly decisions: ReadonlyMap<number, Decision> },
   decided: ReadonlyMap<number, Decision | null>,
 ): Promise<Change> => {
   await putDecisions(tx, booksId, paper.id, decided);
@@ -77,8 +78,8 @@ export const writeDecisions = async (
 
 const putDecisions = async (
   tx: Queryable,
-  booksId: number,
-  paper: number,
+  booksId: BooksId,
+  paper: PaperId,
   decided: ReadonlyMap<number, Decision | null>,
 ): Promise<void> => {
   await tx.query(
@@ -125,10 +126,10 @@ const putDecisions = async (
 /** Takes decisions back that go to accounts which are about to go. */
 export const dropDecisions = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   accounts: readonly AccountId[],
 ): Promise<readonly Change[]> => {
-  const papers = await tx.query<{ id: number; rows: readonly number[] }>(
+  const papers = await tx.query<{ id: PaperId; rows: readonly number[] }>(
     `select paper_id as id, array_agg(distinct row_no) as rows from (
        select paper_id, row_no from paper_decision where books_id = $1 and (account_id = any($2::int[]) or parent_id = any($2::int[]))
        union all select paper_id, row_no from paper_decision_part where books_id = $1 and account_id = any($2::int[])
@@ -153,7 +154,7 @@ export const dropDecisions = async (
 /** Decisions that name an account name the one that it is merged into. */
 export const moveDecisions = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   from: AccountId,
   into: AccountId,
 ): Promise<void> => {

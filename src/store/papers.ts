@@ -1,3 +1,4 @@
+import type { BooksId, PersonId, PaperId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
@@ -11,7 +12,7 @@ import { type Queryable, arrayText, one } from './database';
 import { decisionsOf } from './paper-decisions';
 
 export interface Paper {
-  readonly id: number;
+  readonly id: PaperId;
   readonly name: string;
   readonly bytes: number;
   readonly by: string;
@@ -22,7 +23,7 @@ export interface Paper {
 const LISTED = `f.id, f.name, f.bytes, p.name as by, f.brought_at as at,
   (select max(t.at) from take_over t where t.books_id = f.books_id and t.paper_id = f.id) as "takenAt"`;
 
-export const papersOf = async (tx: Queryable, booksId: number): Promise<readonly Paper[]> =>
+export const papersOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Paper[]> =>
   tx.query<Paper>(
     `select ${LISTED} from paper f join person p on p.id = f.brought_by where f.books_id = $1 order by f.id desc`,
     [booksId],
@@ -35,17 +36,17 @@ export interface OpenPaper extends Paper {
 }
 
 /** `undefined` also for an address that is no number. */
-export const findPaper = async (tx: Queryable, booksId: number, id: number): Promise<OpenPaper | undefined> => {
+export const findPaper = async (tx: Queryable, booksId: BooksId, id: number): Promise<OpenPaper | undefined> => {
   if (!Number.isSafeInteger(id)) return undefined;
   const [found] = await tx.query<Omit<OpenPaper, 'decisions'>>(
     `select ${LISTED}, f.reading from paper f join person p on p.id = f.brought_by where f.books_id = $1 and f.id = $2`,
     [booksId, id],
   );
-  return found === undefined ? undefined : { ...found, decisions: await decisionsOf(tx, booksId, id) };
+  return found === undefined ? undefined : { ...found, decisions: await decisionsOf(tx, booksId, found.id) };
 };
 
 /** The bytes as they were brought; both ways in base64, which the drivers pass on as it is. */
-export const paperContent = async (tx: Queryable, booksId: number, id: number): Promise<Uint8Array> =>
+export const paperContent = async (tx: Queryable, booksId: BooksId, id: PaperId): Promise<Uint8Array> =>
   Buffer.from(
     one(
       await tx.query<{ content: string }>(
@@ -56,21 +57,21 @@ export const paperContent = async (tx: Queryable, booksId: number, id: number): 
     'base64',
   );
 
-export const paperWithHash = async (tx: Queryable, booksId: number, sha256: string): Promise<number | undefined> =>
-  (await tx.query<{ id: number }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
+export const paperWithHash = async (tx: Queryable, booksId: BooksId, sha256: string): Promise<PaperId | undefined> =>
+  (await tx.query<{ id: PaperId }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
     ?.id;
 
 export const insertPaper = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   name: string,
   sha256: string,
   content: Uint8Array,
-  person: number,
+  person: PersonId,
   at: string,
-): Promise<number> =>
+): Promise<PaperId> =>
   one(
-    await tx.query<{ id: number }>(
+    await tx.query<{ id: PaperId }>(
       "insert into paper (books_id, name, sha256, content, bytes, brought_by, brought_at) values ($1, $2, $3, decode($4, 'base64'), $5, $6, $7) returning id",
       [booksId, name, sha256, Buffer.from(content).toString('base64'), content.length, person, at],
     ),
@@ -78,7 +79,7 @@ export const insertPaper = async (
 
 export const saveReading = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   { id, reading: was }: Pick<OpenPaper, 'id' | 'reading'>,
   reading: Reading | null,
 ): Promise<Change> => {
@@ -92,7 +93,7 @@ export const saveReading = async (
 
 /** One taking over of a paper: the batch of its changes, the version of the opening balances it went into, and what it did. */
 export interface TakeOver {
-  readonly paper: number;
+  readonly paper: PaperId;
   readonly set: number;
   readonly batch: string;
   readonly figures: number;
@@ -102,11 +103,11 @@ export interface TakeOver {
 const TAKE_OVER = 'paper_id as paper, set_id as "set", batch, figures, created';
 
 /** The take-over that was asked for under a key. */
-export const takeOverByKey = async (tx: Queryable, booksId: number, key: string): Promise<TakeOver | undefined> =>
+export const takeOverByKey = async (tx: Queryable, booksId: BooksId, key: string): Promise<TakeOver | undefined> =>
   (await tx.query<TakeOver>(`select ${TAKE_OVER} from take_over where books_id = $1 and key = $2`, [booksId, key]))[0];
 
 /** The last take-over of a paper that was not undone. */
-export const lastTakeOver = async (tx: Queryable, booksId: number, paper: number): Promise<TakeOver | undefined> =>
+export const lastTakeOver = async (tx: Queryable, booksId: BooksId, paper: PaperId): Promise<TakeOver | undefined> =>
   (
     await tx.query<TakeOver>(
       `select ${TAKE_OVER} from take_over where books_id = $1 and paper_id = $2 order by id desc limit 1`,
@@ -117,7 +118,7 @@ export const lastTakeOver = async (tx: Queryable, booksId: number, paper: number
 /** Keeps a take-over, which row went where, and the accounts that were made for it. */
 export const writeTakeOver = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   { paper, set, batch, figures, created, key }: TakeOver & { readonly key: string },
   rows: readonly TakenRow[],
   made: readonly AccountId[],
@@ -167,7 +168,7 @@ export const writeTakeOver = async (
  */
 export const madeByTakeOver = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   batch: string,
 ): Promise<readonly { readonly account: AccountId; readonly used: boolean }[]> =>
   tx.query<{ account: AccountId; used: boolean }>(
@@ -186,12 +187,12 @@ export const madeByTakeOver = async (
   );
 
 /** Forgets a take-over that was undone, with its rows; an earlier one of the paper counts again. */
-export const deleteTakeOver = async (tx: Queryable, booksId: number, batch: string): Promise<void> => {
+export const deleteTakeOver = async (tx: Queryable, booksId: BooksId, batch: string): Promise<void> => {
   await tx.query('delete from take_over where books_id = $1 and batch = $2', [booksId, batch]);
 };
 
 /** False when figures were taken from the paper at some time: their history names it. */
-export const deletePaper = async (tx: Queryable, booksId: number, id: number): Promise<boolean> =>
+export const deletePaper = async (tx: Queryable, booksId: BooksId, id: number): Promise<boolean> =>
   (
     await tx.query(
       `delete from paper where books_id = $1 and id = $2
@@ -203,7 +204,7 @@ export const deletePaper = async (tx: Queryable, booksId: number, id: number): P
 /** A row that stands behind a figure, and how many of its paper do. */
 export interface RowBehind {
   readonly account: AccountId;
-  readonly paper: number;
+  readonly paper: PaperId;
   readonly row: number;
   readonly text: string;
   readonly amount: Minor;
@@ -211,7 +212,7 @@ export interface RowBehind {
 }
 
 /** The rows behind each account's figure in the papers taken over, of each paper the first `most`. */
-export const rowsBehind = async (tx: Queryable, booksId: number, most: number): Promise<readonly RowBehind[]> =>
+export const rowsBehind = async (tx: Queryable, booksId: BooksId, most: number): Promise<readonly RowBehind[]> =>
   tx.query<RowBehind>(
     `select t.account_id as account, t.paper_id as paper, r.row, r.text, r.amount, cardinality(t.row_nos) as of
      from rows_that_count t, unnest(t.row_nos[:$2], t.texts[:$2], t.amounts[:$2]) with ordinality as r (row, text, amount, at)
@@ -222,7 +223,7 @@ export const rowsBehind = async (tx: Queryable, booksId: number, most: number): 
 /** The rows with an amount that were left out when their paper was taken over. */
 export const rowsLeftOut = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
 ): Promise<readonly Pick<RowBehind, 'paper' | 'row' | 'text' | 'amount'>[]> =>
   tx.query(
     `select t.paper_id as paper, r.row, r.text, r.amount
@@ -232,7 +233,7 @@ export const rowsLeftOut = async (
   );
 
 /** Rows taken over, and papers kept with it, follow when one account is merged into another. */
-export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, into: AccountId): Promise<void> => {
+export const moveRows = async (tx: Queryable, booksId: BooksId, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query('update taken_rows set account_id = $3 where books_id = $1 and account_id = $2', [
     booksId,
     from,
@@ -252,14 +253,14 @@ export const moveRows = async (tx: Queryable, booksId: number, from: AccountId, 
 };
 
 /** What was decided about old accounts before, in these books. */
-export const matchMemory = async (tx: Queryable, booksId: number): Promise<readonly Remembered[]> =>
+export const matchMemory = async (tx: Queryable, booksId: BooksId): Promise<readonly Remembered[]> =>
   tx.query<Remembered>(
     'select code, name, account_id as account, reason from match_memory where books_id = $1 order by code, name',
     [booksId],
   );
 
 /** Another text whenever what is remembered has changed. */
-export const memoryStamp = async (tx: Queryable, booksId: number): Promise<string> =>
+export const memoryStamp = async (tx: Queryable, booksId: BooksId): Promise<string> =>
   one(
     await tx.query<{ stamp: string }>(
       `select concat_ws(' ', count(*), max(set_at), sum(account_id)) as stamp from match_memory where books_id = $1`,
@@ -270,7 +271,7 @@ export const memoryStamp = async (tx: Queryable, booksId: number): Promise<strin
 /** Remembers where old accounts went; what was remembered about the same ones before is replaced. */
 export const remember = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   decided: readonly Remembered[],
   at: string,
 ): Promise<void> => {

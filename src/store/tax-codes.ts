@@ -1,10 +1,11 @@
+import type { BooksId } from '@/core/base/ids';
 import { type Change, WHOLE } from '@/core/base/change';
 import { type Kept, sameKept } from '@/core/base/kept';
 import type { AccountId } from '@/core/chart/account';
 import type { TaxCode, TaxCodeFields, TaxRate } from '@/core/chart/tax-codes';
 import { type Queryable, one } from './database';
 
-export const taxCodesOf = (tx: Queryable, booksId: number): Promise<readonly TaxCode[]> =>
+export const taxCodesOf = (tx: Queryable, booksId: BooksId): Promise<readonly TaxCode[]> =>
   tx.query<TaxCode>(
     `select c.id, c.code, c.name, c.direction, c.charged_account as charged, c.recoverable_account as recoverable, c.active,
        coalesce((select json_agg(json_build_object('from', r.from_date, 'rate', trim_scale(r.rate)::text) order by r.from_date)
@@ -13,7 +14,7 @@ export const taxCodesOf = (tx: Queryable, booksId: number): Promise<readonly Tax
     [booksId],
   );
 
-const putRates = async (tx: Queryable, booksId: number, id: number, rates: readonly TaxRate[]): Promise<void> => {
+const putRates = async (tx: Queryable, booksId: BooksId, id: number, rates: readonly TaxRate[]): Promise<void> => {
   await tx.query('delete from tax_rate where books_id = $1 and tax_code_id = $2', [booksId, id]);
   await tx.query(
     `insert into tax_rate (books_id, tax_code_id, from_date, rate)
@@ -50,7 +51,7 @@ const taxChange = (id: number, from: TaxCodeFields | undefined, to: TaxCodeField
 /** Adds a tax code, under the id that it had where it comes back. */
 export const insertTaxCode = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   code: TaxCodeFields,
   as: number | null = null,
 ): Promise<{ readonly id: number; readonly change: Change }> => {
@@ -67,7 +68,7 @@ export const insertTaxCode = async (
 
 export const updateTaxCode = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   was: TaxCode,
   code: TaxCodeFields,
 ): Promise<Change> => {
@@ -80,7 +81,7 @@ export const updateTaxCode = async (
   return taxChange(was.id, was, code);
 };
 
-export const deleteTaxCode = async (tx: Queryable, booksId: number, code: TaxCode): Promise<Change> => {
+export const deleteTaxCode = async (tx: Queryable, booksId: BooksId, code: TaxCode): Promise<Change> => {
   await tx.query('delete from tax_code where books_id = $1 and id = $2', [booksId, code.id]);
   return taxChange(code.id, code, undefined);
 };
@@ -92,7 +93,7 @@ export const isStill = (stands: TaxCode | undefined, { to }: Pick<Change, 'to'>)
 /** Figures' tax codes follow when one account is merged into another. */
 export const moveTaxAccounts = async (
   tx: Queryable,
-  booksId: number,
+  booksId: BooksId,
   from: AccountId,
   into: AccountId,
 ): Promise<void> => {

@@ -1,3 +1,4 @@
+import { personId } from '@/core/base/ids';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
@@ -56,7 +57,7 @@ describe('every use case and every view', () => {
 
   it('refuses somebody who may only look, before it looks at what is asked', async () => {
     const books = await newBooks();
-    actAs({ person: 1, practice: 1, role: 'client' });
+    actAs({ person: personId(1), practice: 1, role: 'client' });
     const tried: string[] = [];
     for (const { file, text } of sources) {
       const names = [...text.matchAll(/export const (\w+) = (?:booksAction|fileAction|action)\(/g)].map(
@@ -76,7 +77,7 @@ describe('every use case and every view', () => {
     }
     expect(tried.length).toBeGreaterThan(50);
     expect(await openingsView(books)).toBeDefined();
-    actAs({ person: 1, practice: 2, role: 'owner' });
+    actAs({ person: personId(1), practice: 2, role: 'owner' });
     expect(await openingsView(books)).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { type BooksId, personId } from '@/core/base/ids';
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -59,7 +60,7 @@ const type = async (books: number, code: string, amount: bigint | null): Promise
 };
 
 /** All that a batch of the record can change, as it stands; revisions and instants apart. */
-const everything = async (books: number) => {
+const everything = async (books: BooksId) => {
   const tx = database.current;
   const found = await findBooks(tx, 1, books);
   const set = await currentSet(tx, books);
@@ -124,7 +125,7 @@ const step = fc.record({
 type Step = typeof step extends fc.Arbitrary<infer T> ? T : never;
 
 /** Whether it was done. */
-const carryOut = async (books: number, { kind, at, amount }: Step): Promise<boolean> => {
+const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boolean> => {
   const rows = await rowsOf(books);
   const row = rows[at % Math.max(1, rows.length)];
   if (row === undefined) return false;
@@ -263,7 +264,7 @@ const carryOut = async (books: number, { kind, at, amount }: Step): Promise<bool
   }
 };
 
-const fullBooks = async (): Promise<number> => {
+const fullBooks = async (): Promise<BooksId> => {
   const books = await newBooks({ foreign: true, starter: 'services' });
   valueOf(await switchOn({ books, currency: 'NOK' }));
   const parts = (await findBooks(database.current, 1, books))?.facts.parts ?? [];
@@ -435,9 +436,9 @@ describe('taking back', () => {
   it('needs one who may change what is taken back', async () => {
     const books = await newBooks();
     await type(books, '1010', 100n);
-    actAs({ person: 1, practice: 1, role: 'reviewer' });
+    actAs({ person: personId(1), practice: 1, role: 'reviewer' });
     expect(codesOf(await undo({ books, batch: await latest(books) }))).toEqual(['access.denied']);
-    actAs({ person: 1, practice: 1, role: 'preparer' });
+    actAs({ person: personId(1), practice: 1, role: 'preparer' });
     expect(valueOf(await undo({ books, batch: await latest(books) }))).toEqual({ undone: 1, kept: 0 });
   });
 });
@@ -504,7 +505,7 @@ describe('the record of changes', () => {
     // The taking back is no change that is offered itself, and what it took back is gone.
     expect((await lastChange(books, ['figure']))?.what).toMatch(/^1010 .*: empty → 1\.00 Dr$/);
     expect((await lastChange(books, ['account']))?.what).toContain('→ “Till”');
-    actAs({ person: 2, practice: 1, role: 'owner' });
+    actAs({ person: personId(2), practice: 1, role: 'owner' });
     expect(await lastChange(books, ['figure'])).toBeNull();
   });
 

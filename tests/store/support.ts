@@ -1,3 +1,4 @@
+import type { BooksId } from '@/core/base/ids';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject } from 'vitest';
 import './on-server';
@@ -45,7 +46,7 @@ export const valueOf = <T>(result: Result<T>): T => {
 export const codesOf = (result: Result<unknown>): readonly string[] =>
   result.ok ? [] : result.problems.map((one) => one.code);
 
-export const newBooks = async (more: Partial<Parameters<typeof createBooks>[0]> = {}): Promise<number> =>
+export const newBooks = async (more: Partial<Parameters<typeof createBooks>[0]> = {}): Promise<BooksId> =>
   valueOf(
     await createBooks({
       name: 'Saltmarsh Pottery Ltd',

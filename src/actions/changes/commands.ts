@@ -1,5 +1,6 @@
 'use server';
 
+import { paperId } from '@/core/base/ids';
 import { z } from 'zod';
 import { deedOfSubject, deedWords } from '@/core/access/deeds';
 import { may } from '@/core/access/roles';
@@ -97,7 +98,7 @@ export const undo = booksAction(
     if (denied.length > 0)
       return fail(...denied.map((deed) => problem('access.denied', `You may not ${deedWords[deed]}.`)));
     if (batch.action === 'takeOver') {
-      const back = await takeOverBack(context, Number(batch.about.paper), batch.id);
+      const back = await takeOverBack(context, paperId(Number(batch.about.paper)), batch.id);
       return back.ok ? ok({ undone: back.value.undone + back.value.removed, kept: back.value.kept }) : back;
     }
 

@@ -93,7 +93,7 @@ export const attachPaper = booksAction(
     const paper = await findPaper(tx, books.id, input.paper);
     if (found === undefined || paper === undefined)
       return fail(problem('account.unknown', 'The account or the paper is not in these books any more.'));
-    await keepPaper(tx, books.id, input.account, input.paper, input.keep);
+    await keepPaper(tx, books.id, input.account, paper.id, input.keep);
     await record(
       tx,
       books.id,

@@ -1,3 +1,4 @@
+import type { BooksId } from '@/core/base/ids';
 import { type Account, type AccountId, type EditedIndex, editedIndex, keptIndex } from '@/core/chart/account';
 import type { Edited } from '@/core/chart/edit';
 import { chartOf, chartsOf } from '@/store/chart';
@@ -30,7 +31,7 @@ const MOST_HELD = 150_000;
 
 interface Within {
   readonly tx: Queryable;
-  readonly books: { readonly id: number; readonly revision: bigint };
+  readonly books: { readonly id: BooksId; readonly revision: bigint };
 }
 
 const keyOf = (id: number): string => `${String(databaseNumber())}/${String(id)}`;

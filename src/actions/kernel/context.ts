@@ -1,3 +1,4 @@
+import { type PersonId, personId } from '@/core/base/ids';
 import { randomUUID } from 'node:crypto';
 import pino from 'pino';
 import type { Acting } from '@/core/access/roles';
@@ -8,10 +9,10 @@ import { type Reading, WORKER, readingPool } from '@/workers/reading/pool';
 
 /** Who acts. */
 export interface Actor extends Acting {
-  readonly person: number;
+  readonly person: PersonId;
 }
 
-const OWNER: Actor = { person: 1, practice: 1, role: 'owner' };
+const OWNER: Actor = { person: personId(1), practice: 1, role: 'owner' };
 
 /**
  * The one place that says who acts. Until people sign in, it is the practice's one person, its owner, and the server listens on

@@ -1,3 +1,4 @@
+import type { PaperId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
@@ -26,7 +27,7 @@ export interface WhyAccount {
   readonly name: string;
   readonly revision: number;
   /** The paper and the row that the figure came from first. */
-  readonly behind: { readonly paper: number; readonly name: string; readonly row: number } | null;
+  readonly behind: { readonly paper: PaperId; readonly name: string; readonly row: number } | null;
 }
 
 const MOST_RATES = 40;
@@ -65,7 +66,7 @@ export const whyView = (id: number) =>
     const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
     const papers = await papersOf(tx, books.id);
     const names = new Map(papers.map((paper) => [paper.id, paper.name]));
-    const behind = new Map<AccountId, { paper: number; row: number; amount: SearchFigure['amount'] }[]>();
+    const behind = new Map<AccountId, { paper: PaperId; row: number; amount: SearchFigure['amount'] }[]>();
     for (const { account, ...row } of await rowsBehind(tx, books.id, MOST_ROWS)) {
       addTo(behind, account, row);
     }

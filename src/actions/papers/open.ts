@@ -1,3 +1,4 @@
+import { paperId as toPaperId } from '@/core/base/ids';
 import { type AccountId, type ChartIndex, PLAIN_ACCOUNT, accountProblems } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Creation, Decision } from '@/core/openings/takeover';
@@ -7,7 +8,7 @@ import { type OpenPaper, findPaper } from '@/store/papers';
 import type { BooksContext } from '../kernel/action';
 import { id } from '../kernel/inputs';
 
-export const paperId = id;
+export const paperId = id.transform(toPaperId);
 const unknownPaper = fail(
   problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'),
 );

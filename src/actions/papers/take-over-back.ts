@@ -1,3 +1,4 @@
+import type { PaperId } from '@/core/base/ids';
 import { type Account, type AccountId, called, listed } from '@/core/chart/account';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { changesIn } from '@/store/changes';
@@ -70,7 +71,7 @@ const takenBack = async (
  */
 export const takeOverBack = async (
   context: WritingContext,
-  paper: number,
+  paper: PaperId,
   batch: string,
 ): Promise<Result<TakeOverBack>> => {
   const { tx, books, actor, now } = context;

@@ -27,7 +27,7 @@ const planOf = async (context: WritingContext, number: number, set: OpeningSet |
         'The opening balances are posted. Open a correction on the Sign-off page, then take the paper over.',
       ),
     );
-  if ((await lastTakeOver(tx, books.id, number))?.set === set.id)
+  if ((await lastTakeOver(tx, books.id, paper.value.id))?.set === set.id)
     return fail(
       problem(
         'paper.taken-already',

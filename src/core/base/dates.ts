@@ -1,5 +1,5 @@
 import { Temporal } from 'temporal-polyfill';
-import { type DateStyle, MONTHS, PLAIN_DATES, monthName, writeStyled } from './date-style';
+import { type DateStyle, MONTHS, monthName, writeStyled } from './date-style';
 import { type Result, fail, ok, problem, quoted } from './result';
 
 export type PlainDate = Temporal.PlainDate;
@@ -33,18 +33,20 @@ export const before = (a: PlainDate, b: PlainDate): boolean => Temporal.PlainDat
 
 export const dayBefore = (date: PlainDate): PlainDate => date.subtract({ days: 1 });
 
+/**
+ * @example daysInclusive(plainDate('2026-07-31'), plainDate('2026-08-01')) // 2
+ */
 export const daysInclusive = (start: PlainDate, end: PlainDate): number =>
   start.until(end, { largestUnit: 'days' }).days + 1;
 
 /** `31 Jul 2026`: unambiguous in every country, and short. */
 export const writeDate = (date: PlainDate): string => `${date.day} ${monthName(date.month)} ${date.year}`;
 
-/** The same from `YYYY-MM-DD`. */
-export const writeIso = (iso: string): string => writeStyled(iso, PLAIN_DATES);
-
 /**
  * Days since 1 January 1970 of a date written `YYYY-MM-DD`, for arithmetic over many dates
  * (the proleptic Gregorian calendar, counted in years that begin in March so that the leap day comes last).
+ *
+ * @example epochDay('1970-01-02') // 1
  */
 export const epochDay = (iso: string): number => {
   const month = Number(iso.slice(5, 7));
@@ -79,6 +81,8 @@ export const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1] ??
 /**
  * A date typed as the books write dates, with any separator, months by number or by name, years of two or four digits
  * (two are of this century up to 79); `YYYY-MM-DD` is always taken too. Strict otherwise: the 30th of February is refused.
+ *
+ * @example readStyled('1.6.19', { order: 'dmy', separator: '.', year: 4, month: 'number' }).value.toString() // '2019-06-01'
  */
 export const readStyled = (text: string, style: DateStyle, field?: string): Result<PlainDate> => {
   const typed = text.trim();

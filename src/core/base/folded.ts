@@ -23,7 +23,11 @@ const withoutAccents = (text: string): string =>
     .toLowerCase()
     .replace(/[łıøœđðßæþ]/g, (letter) => LETTERS[letter] ?? letter);
 
-/** Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one. */
+/**
+ * Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one.
+ *
+ * @example folded('Über-Łódź') // 'uber lodz'
+ */
 export const folded = (text: string): string => {
   const short = text.length > MOST_FOLDED ? text.slice(0, MOST_FOLDED) : text;
   return (BEYOND_ASCII.test(short) ? withoutAccents(short) : short.toLowerCase())

@@ -62,7 +62,7 @@ export const isWithin = ({ path = [] }: Pick<Problem, 'path'>, ...steps: Path): 
 /**
  * Two people in one value: what stands by now and what was to be put there, in one sentence everywhere.
  *
- * @example clash('account.clash', 'The name of 1010 Bank', '“Main bank”', '“House bank”', 1010, 'name')
+ * @example clash('account.clash', 'The name of 1010 Bank', '“Main bank”', '“House bank”', 1010, 'name').path // [1010, 'name']
  */
 export const clash = (
   code: string,

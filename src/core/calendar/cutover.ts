@@ -5,7 +5,11 @@ import { type FiscalYear, type Period, periodOf } from './year';
 
 type Year = Pick<FiscalYear, 'start' | 'end'> & { readonly periods: readonly Pick<Period, 'name' | 'start' | 'end'>[] };
 
-/** The date at whose close the opening balances stand. */
+/**
+ * The date at whose close the opening balances stand.
+ *
+ * @example openingDate(plainDate('2026-08-01')).toString() // '2026-07-31'
+ */
 export const openingDate = (cutover: PlainDate): PlainDate => dayBefore(cutover);
 
 /** At a year start income and expense open at nil; in mid-year they open at their year-to-date figures. */

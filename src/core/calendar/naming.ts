@@ -82,7 +82,11 @@ export const periodName = (naming: Naming, place: number, start: PlainDate, end:
   return `${from}–${named(last)}`;
 };
 
-/** Names made distinct in their order: the second "Mar 2026" becomes "Mar 2026 (2)". */
+/**
+ * Names made distinct in their order: the second "Mar 2026" becomes "Mar 2026 (2)".
+ *
+ * @example distinct(['P1', 'P1'], ['P2']) // ['P1', 'P1 (2)']
+ */
 export const distinct = (names: readonly string[], taken: Iterable<string> = []): readonly string[] => {
   const seen = new Set(taken);
   return names.map((name) => {

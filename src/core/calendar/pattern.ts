@@ -28,7 +28,11 @@ export type WeekPattern = Extract<Pattern, { kind: 'weeks' }>;
 
 export const CALENDAR_MONTHS: Pattern = { kind: 'months', size: 1, endDay: 31 };
 
-/** Weeks of each period of a 52-week year. */
+/**
+ * Weeks of each period of a 52-week year.
+ *
+ * @example weeksOf('4-4-5') // [4, 4, 5, 4, 4, 5, 4, 4, 5, 4, 4, 5]
+ */
 export const weeksOf = (groups: WeekGroups): readonly number[] =>
   groups === 'thirteen-fours'
     ? Array.from({ length: 13 }, () => 4)

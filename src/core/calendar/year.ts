@@ -180,6 +180,8 @@ export const isRegular = (period: { readonly kind: PeriodKind }): boolean => per
 /**
  * The quarter (1 to 4) of the regular period at a place (from 0) among so many; undefined where periods make no quarters.
  * Counted from the year's end, so that a short first year lacks its first months, not its last.
+ *
+ * @example [quarterOf(0, 12), quarterOf(0, 10), quarterOf(0, 13)] // [1, 1, undefined]
  */
 export const quarterOf = (at: number, periods: number): number | undefined => {
   if (periods === 4) return at + 1;

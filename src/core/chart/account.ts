@@ -51,7 +51,7 @@ export const called = (account: Pick<Account, 'code' | 'name'>): string => `${ac
 /**
  * Accounts in a sentence: the first few, and how many more there are.
  *
- * @example listed(accounts, 2) // 'Cash 1000, Bank 1010 and 3 more'
+ * @example listed([{ code: '1000', name: 'Cash' }, { code: '1010', name: 'Bank' }], 1) // '1000 Cash and 1 more'
  */
 export const listed = (accounts: readonly Pick<Account, 'code' | 'name'>[], most = 5): string =>
   `${accounts.slice(0, most).map(called).join(', ')}${accounts.length > most ? ` and ${String(accounts.length - most)} more` : ''}`;

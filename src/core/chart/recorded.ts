@@ -19,7 +19,8 @@ const kept = (account: Account): Kept => Object.fromEntries(FIELDS.map((field) =
 /**
  * What edits made of a chart, for the record. `ids` are those that new accounts got, by those they had in the edits.
  *
- * @example accountChanges(edited, ids) // [{ id: 12, field: 'code', from: '7990', to: '7940' }]
+ * @example accountChanges({ added: [], removed: [], changed: [{ was: { id: 12, code: '7990', parent: null }, is: { id: 12, code: '7940', parent: null } }] }, new Map())
+ * // [{ id: 12, field: 'code', from: '7990', to: '7940' }]
  */
 export const accountChanges = (
   { added, changed, removed }: Pick<Edited, 'added' | 'changed' | 'removed'>,

@@ -12,6 +12,9 @@ export type PaymentTerms =
 
 export const MOST_TERM_DAYS = 365;
 
+/**
+ * @example dueDate(plainDate('2026-01-31'), { kind: 'days', days: 30 }).toString() // '2026-03-02'
+ */
 export const dueDate = (document: PlainDate, terms: PaymentTerms): PlainDate => {
   switch (terms.kind) {
     case 'days':

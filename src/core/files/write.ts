@@ -9,7 +9,11 @@ export type OutRow = readonly OutCell[];
 /** What a spreadsheet may take for the beginning of a formula, in full width too (which some locales read alike), and white space that it skips. */
 const FORMULA = /^'*[=+\-@\t\r\n＝＋－＠]/;
 
-/** Text that a spreadsheet would run as a formula is marked as text with a leading apostrophe. */
+/**
+ * Text that a spreadsheet would run as a formula is marked as text with a leading apostrophe.
+ *
+ * @example asText('=1+1') // "'=1+1"
+ */
 export const asText = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
 
 /** The text that `asText` marked, as it was: `fromText(asText(text))` is `text`, whatever it is. */

@@ -131,7 +131,11 @@ export const classFacts = (id: Classification): ClassFacts => {
 
 export const typeOf = (id: Classification): AccountType => classFacts(id).type;
 
-/** The side on which accounts of a type normally stand; a contra account stands on the other. */
+/**
+ * The side on which accounts of a type normally stand; a contra account stands on the other.
+ *
+ * @example normalSide({ classification: 'fixed-asset', contra: true }) // 'credit'
+ */
 export const normalSide = (account: { readonly classification: Classification; readonly contra: boolean }): Side => {
   const type = typeOf(account.classification);
   const debit = type === 'asset' || type === 'expense';

@@ -6,6 +6,9 @@ export interface Totals {
   readonly credits: Minor;
 }
 
+/**
+ * @example totalsOf([minor(900n), minor(-870n), minor(0n)]) // { debits: 900n, credits: 870n }
+ */
 export const totalsOf = (amounts: Iterable<Minor>): Totals => {
   let debits = 0n;
   let credits = 0n;
@@ -23,7 +26,11 @@ export const withChange = (totals: Totals, from: Minor, to: Minor): Totals => {
   };
 };
 
-/** Positive when debits are heavier. */
+/**
+ * Positive when debits are heavier.
+ *
+ * @example difference({ debits: 900n, credits: 870n }) // 30n
+ */
 export const difference = (totals: Totals): Minor => subtract(totals.debits, totals.credits);
 
 /**

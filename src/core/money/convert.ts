@@ -23,7 +23,11 @@ const exactly = (amount: bigint, how: Conversion): Ratio => {
   return { n: amount * n, d };
 };
 
-/** One amount converted: exact until the one rounding to the target's minor unit. The side (sign) stays. */
+/**
+ * One amount converted: exact until the one rounding to the target's minor unit. The side (sign) stays.
+ *
+ * @example convert(minor(36890000n), { ratio: { n: 87n, d: 1000n }, fromDigits: 2, toDigits: 2, rounding: 'half-up' }) // 3209430n
+ */
 export const convert = (amount: Minor, how: Conversion): Minor => {
   const { n, d } = exactly(amount, how);
   return minor(divideRounded(n, d, how.rounding));
@@ -71,6 +75,8 @@ export const convertToTotal = (amounts: readonly Minor[], how: Conversion): read
  * Divides a total by weights so that the parts sum to it exactly: each part is its share cut towards zero, and what is
  * left goes one minor unit each to the largest remainders, among equals to the earlier. Throws RangeError when no weight
  * is positive or one is negative.
+ *
+ * @example allocate(minor(100n), [1n, 1n, 1n]) // [34n, 33n, 33n]
  */
 export const allocate = (total: Minor, weights: readonly bigint[]): readonly Minor[] => {
   const whole = weights.reduce((all, weight) => all + weight, 0n);

@@ -4,6 +4,8 @@ import { type NumberStyle, marksOf } from './number-style';
 /**
  * An amount in the style with exactly `digits` decimals, for example `1 234.50`. Negative amounts get a leading minus;
  * screens show the side by column instead and pass the magnitude. Locale-free: the style decides everything.
+ *
+ * @example formatMinor(minor(-1234567n), 3, '1.234,56') // '-1.234,567'
  */
 export const formatMinor = (amount: Minor | bigint, digits: number, style: NumberStyle): string => {
   const negative = amount < 0n;

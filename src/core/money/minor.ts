@@ -33,5 +33,9 @@ export const sum = (amounts: Iterable<Minor>): Minor => {
 /** The side an amount stands on, or `undefined` when it is nil. */
 export const sideOf = (amount: Minor): Side | undefined => (amount > 0n ? 'debit' : amount < 0n ? 'credit' : undefined);
 
-/** The same magnitude on the given side. */
+/**
+ * The same magnitude on the given side.
+ *
+ * @example onSide(minor(-250n), 'debit') // 250n
+ */
 export const onSide = (amount: Minor, side: Side): Minor => (side === 'debit' ? abs(amount) : negate(abs(amount)));

@@ -63,7 +63,11 @@ export const unsignedPattern = (style: NumberStyle): string => {
 
 const GROUPS = /[ ',.]/g;
 
-/** The digits of a text that matched `unsignedPattern(style)`: an exact coefficient and its number of decimals. */
+/**
+ * The digits of a text that matched `unsignedPattern(style)`: an exact coefficient and its number of decimals.
+ *
+ * @example readUnsigned('1.234,50', '1.234,56') // { coefficient: 123450n, scale: 2 }
+ */
 export const readUnsigned = (text: string, style: NumberStyle): { coefficient: bigint; scale: number } => {
   const { decimal } = MARKS[style];
   const at = text.lastIndexOf(decimal);

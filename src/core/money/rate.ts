@@ -41,7 +41,11 @@ export const decimalOf = (plain: string): Decimal => {
   return { coefficient: BigInt(whole + fraction), scale: fraction.length };
 };
 
-/** A rate as the books write numbers, every typed digit kept. */
+/**
+ * A rate as the books write numbers, every typed digit kept.
+ *
+ * @example writeRate(decimalOf('0.921659'), '1.234,56') // '0,921659'
+ */
 export const writeRate = (rate: Decimal, style: NumberStyle): string =>
   plainRate(rate).replace('.', marksOf(style).decimal);
 
@@ -83,7 +87,11 @@ export const readRate = (typed: string, style: NumberStyle, field?: string): Res
 
 const forward = ({ rate }: Rate): Ratio => ({ n: rate.coefficient, d: 10n ** BigInt(rate.scale) });
 
-/** How many `to` one `from` is worth by this rate; undefined when the rate is of another pair. */
+/**
+ * How many `to` one `from` is worth by this rate; undefined when the rate is of another pair.
+ *
+ * @example ratioOf({ unit: 'GBP', quote: 'EUR', rate: decimalOf('1.25') }, 'EUR', 'GBP') // { n: 100n, d: 125n }
+ */
 export const ratioOf = (rate: Rate, from: string, to: string): Ratio | undefined =>
   rate.unit === from && rate.quote === to
     ? forward(rate)

@@ -14,7 +14,11 @@ export const inverse = ({ n, d }: Ratio): Ratio => {
   return { n: d, d: n };
 };
 
-/** Negative, zero or positive, as for sorting. Denominators are positive. */
+/**
+ * Negative, zero or positive, as for sorting. Denominators are positive.
+ *
+ * @example compareRatios({ n: 1n, d: 3n }, { n: 2n, d: 6n }) // 0
+ */
 export const compareRatios = (a: Ratio, b: Ratio): number => {
   const left = a.n * b.d;
   const right = b.n * a.d;

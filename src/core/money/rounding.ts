@@ -9,6 +9,8 @@ export const ROUNDING_IDS = ROUNDINGS.map((one) => one.id) as unknown as readonl
 /**
  * `numerator / denominator` as an integer, rounded by the rule. Exact until the one rounding.
  * Throws RangeError on a zero denominator.
+ *
+ * @example [divideRounded(5n, 2n, 'half-even'), divideRounded(-5n, 2n, 'half-up')] // [2n, -2n]
  */
 export const divideRounded = (
   numerator: bigint,

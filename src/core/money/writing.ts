@@ -6,7 +6,7 @@ import { grouped } from './format';
 /**
  * How books write what stands in sentences.
  *
- * @example writingOf({ style: '1.234,56', dates }).number('-1234.5') // "-1.234,5"
+ * @example writingOf({ style: '1.234,56', dates: PLAIN_DATES }).number('-1234.5') // '-1.234,5'
  */
 export const writingOf = ({ style, dates }: { readonly style: NumberStyle; readonly dates: DateStyle }): Writing => ({
   date: (iso) => writeStyled(iso, dates),

@@ -18,6 +18,9 @@ export interface Value {
   readonly parts: readonly Part[];
 }
 
+/**
+ * @example sameParts([], [{ currency: 'NOK', amount: minor(1n), base: null }]) // false
+ */
 export const sameParts = (a: readonly Part[], b: readonly Part[]): boolean =>
   a.length === b.length &&
   a.every((part) =>

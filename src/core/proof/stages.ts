@@ -104,7 +104,7 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
  * The course while figures are typed, until the checks are run anew: books that are out of balance by now are not ready to post, and
  * those that were out and net to zero by now are not known to be. Both totals are of the same books; what is posted stays.
  *
- * @example whileTyping(stages, { debits: 5n, credits: 5n }, { debits: 6n, credits: 5n }) // Proof: 'out of balance'
+ * @example whileTyping([{ id: 'proof', fill: 100 }], { debits: 5n, credits: 5n }, { debits: 6n, credits: 5n })[0].note // 'out of balance'
  */
 export const whileTyping = (stages: readonly StageState[], then: Totals, now: Totals): readonly StageState[] => {
   const [was, is] = [difference(then), difference(now)];
