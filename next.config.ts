@@ -1,7 +1,16 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['@electric-sql/pglite', 'pg', 'pdfmake', 'pino', 'piscina', 'proper-lockfile'],
+  serverExternalPackages: [
+    '@electric-sql/pglite',
+    'pg',
+    'exceljs',
+    'fontkit',
+    'pdfmake',
+    'pino',
+    'piscina',
+    'proper-lockfile',
+  ],
   poweredByHeader: false,
   reactStrictMode: true,
   // `npm test` checks the types, of everything and once.

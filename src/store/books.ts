@@ -99,6 +99,9 @@ export const namePractice = async (
 };
 
 /** The people of a practice, and whoever else is in charge of its books. */
+export const personName = async (tx: Queryable, id: PersonId): Promise<string> =>
+  one(await tx.query<{ name: string }>('select name from person where id = $1', [id])).name;
+
 export const peopleOf = async (tx: Queryable, practice: number): Promise<readonly string[]> =>
   (
     await tx.query<{ name: string }>(

@@ -80,19 +80,20 @@ const readOwner = (file: string): Owner | undefined => {
 /**
  * Takes the data directory for this process. The embedded database does not notice a second process and would be corrupted
  * by it. The lock is refreshed every second; one that was left by a process that provably died is taken over after two
- * seconds, any other only after a minute, because a busy process may be late with refreshing.
+ * seconds, any other only after a minute, because a busy process may be late with refreshing. One without an owner was left just as it
+ * was taken, before anything was opened, since the owner is written at once: it is taken over after ten seconds.
  */
 const takeLock = async (directory: string, compromised: (error: Error) => void): Promise<() => Promise<void>> => {
   const ownerFile = join(directory, 'owner');
   const owner = readOwner(ownerFile);
-  const gone = owner !== undefined && !isAlive(owner);
+  const stale = owner === undefined ? 10_000 : isAlive(owner) ? 60_000 : 2000;
   let release: () => Promise<void>;
   try {
     release = await lockfile.lock(directory, {
       lockfilePath: join(directory, 'lock'),
-      stale: gone ? 2000 : 60_000,
+      stale,
       update: 1000,
-      retries: gone ? { retries: 8, factor: 1, minTimeout: 500, maxTimeout: 500 } : 0,
+      retries: stale < 60_000 ? { retries: stale / 500 + 4, factor: 1, minTimeout: 500, maxTimeout: 500 } : 0,
       onCompromised: compromised,
     });
   } catch (error) {

@@ -387,11 +387,12 @@ test('the chart is taken out as CSV, XLSX and SAF-T, and printed', async ({ page
   await client(page, 'Tessellate Tile Co-operative');
   await stage(page, 'Chart').click();
   for (const [label, starts] of [
-    ['CSV', '\ufeffCode,Name'],
+    ['CSV, to be brought again', '\ufeffCode,Name'],
     ['SAF-T, its accounts', '<?xml'],
-    ['XLSX', 'PK'],
+    ['XLSX, to be brought again', 'PK'],
+    ['PDF, for the file', '%PDF'],
   ] as const) {
-    await page.getByText('Take out').click();
+    await page.getByText('Export', { exact: true }).click();
     const [file] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('link', { name: label, exact: true }).click(),
@@ -400,7 +401,7 @@ test('the chart is taken out as CSV, XLSX and SAF-T, and printed', async ({ page
     expect(text.startsWith(starts)).toBe(true);
     await page.reload();
   }
-  await page.getByText('Take out').click();
-  await page.getByRole('link', { name: 'On paper' }).click();
+  await page.getByText('Export', { exact: true }).click();
+  await page.getByRole('link', { name: 'A page to print' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'Petty cash' })).toBeVisible();
 });

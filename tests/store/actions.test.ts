@@ -16,7 +16,8 @@ import { boardView } from '@/actions/books/views';
 import { calendarView } from '@/actions/calendar/views';
 import { companyView } from '@/actions/company/views';
 import { paperRowsView, paperView } from '@/actions/papers/views';
-import { openingsView, proofView, signOffView, statementView } from '@/actions/openings/views';
+import { openingsView, proofView, signOffView } from '@/actions/openings/views';
+import { statementView } from '@/actions/statements/views';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
 const database = withDatabase();
@@ -113,7 +114,10 @@ describe('making books', () => {
   it('refuses books of another practice everywhere', async () => {
     const books = await newBooks();
     await database.current.query(`insert into practice (id, name) values (2, 'Other') on conflict do nothing`);
-    await database.current.query('update books set practice_id = 2 where id = $1', [books]);
+    await database.current.query(
+      `insert into person (id, practice_id, name) values (2, 2, 'Other') on conflict do nothing`,
+    );
+    await database.current.query('update books set practice_id = 2, created_by = 2 where id = $1', [books]);
     expect(codesOf(await changeFact({ books, field: 'name', was: 'Saltmarsh Pottery Ltd', now: 'Mine' }))).toEqual([
       'books.unknown',
     ]);
@@ -364,11 +368,19 @@ describe('posting', () => {
     expect(codesOf(await type(books, '1010', 1n))).toEqual(['openings.posted']);
     expect(codesOf(await removeBooks({ books, typedName: 'Saltmarsh Pottery Ltd' }))).toEqual(['books.posted']);
     const journal = await statementView(books, 'journal');
-    expect(journal?.statement).toMatchObject({ content: [{ number: 1, date: '2026-07-31', period: 'Jul 2026' }] });
+    expect(journal?.document.sections).toMatchObject([
+      { title: 'Journal 1: Opening balances at close of 31 Jul 2026' },
+    ]);
+    expect(journal?.document.sections[0]?.about?.slice(0, 2)).toEqual([
+      { date: '2026-07-31' },
+      ', Jul 2026; posted on ',
+    ]);
     const sheet = await statementView(books, 'balance-sheet');
-    expect(sheet?.statement).toMatchObject({
-      content: { totalAssets: 900n, totalLiabilitiesAndEquity: 900n, outBy: 0n },
-    });
+    expect(sheet?.document.sections.map(({ lines }) => lines.at(-1)?.values)).toEqual([
+      ['', 'Net assets', { amount: 900n, digits: 2 }],
+      ['', 'Total equity', { amount: 900n, digits: 2 }],
+    ]);
+    expect(sheet?.document).toMatchObject({ standing: { draft: false }, notes: [] });
 
     expect(codesOf(await openCorrection({ books, reason: ' ' }))).toEqual(['input.too_small']);
     valueOf(await openCorrection({ books, reason: 'a late invoice' }));
@@ -379,9 +391,12 @@ describe('posting', () => {
       { code: '3010', name: 'Share capital', amount: 250n },
     ]);
     expect(valueOf(await postOpenings({ books, set: await setOf(books) }))).toEqual({ number: 2, lines: 2 });
-    expect((await statementView(books, 'trial-balance'))?.statement).toMatchObject({
-      content: { totals: { debits: 900n, credits: 900n } },
-    });
+    expect((await statementView(books, 'trial-balance'))?.document.sections[0]?.lines.at(-1)?.values).toEqual([
+      '',
+      'Total',
+      { amount: 900n, digits: 2 },
+      { amount: 900n, digits: 2 },
+    ]);
     expect((await signOffView(books))?.versions.map((one) => one.state)).toEqual(['posted', 'superseded']);
 
     valueOf(await openCorrection({ books, reason: 'opened by mistake' }));
@@ -400,8 +415,9 @@ describe('posting', () => {
     valueOf(await type(books, '4010', null));
     valueOf(await type(books, '3200', -100n));
     valueOf(await postOpenings({ books, set: await setOf(books) }));
-    expect((await statementView(books, 'journal'))?.statement).toMatchObject({
-      content: [{ date: '2026-07-31', period: null }],
-    });
+    expect((await statementView(books, 'journal'))?.document.sections[0]?.about?.slice(0, 2)).toEqual([
+      { date: '2026-07-31' },
+      ', brought forward; posted on ',
+    ]);
   });
 });

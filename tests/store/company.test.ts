@@ -5,7 +5,8 @@ import { archiveBooks, changeFact, removeLogo, setLogo } from '@/actions/company
 import { logoFile } from '@/actions/company/files';
 import { boardView } from '@/actions/books/views';
 import { companyView } from '@/actions/company/views';
-import { proofView, statementView } from '@/actions/openings/views';
+import { statementView } from '@/actions/statements/views';
+import { proofView } from '@/actions/openings/views';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { codesOf, newBooks, valueOf, withDatabase } from './support';
 

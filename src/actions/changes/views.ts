@@ -83,6 +83,8 @@ export const changesView = (id: number, before: string | undefined) =>
     return {
       batches: listed.map((batch) => toldBatch(batch, changes.get(batch.id) ?? [], telling)),
       later: from !== null,
+      /** Where this page begins, as its address asked. */
+      asked: from === null ? null : String(from),
       /** Where the page of what came before begins. */
       before: found.length > MOST_LISTED ? String(listed.at(-1)?.seq ?? '') : null,
     };

@@ -6,22 +6,13 @@ import type { Minor } from '@/core/money/minor';
 import type { Ratio } from '@/core/money/ratio';
 import { compareVersions } from '@/core/openings/compare';
 import { type Part, postingLines } from '@/core/openings/foreign';
-import { standing } from '@/core/ledger/level';
 import type { CheckResult } from '@/core/proof/checks';
-import {
-  type Statement,
-  type StatementKind,
-  balanceSheet,
-  incomeStatement,
-  trialBalance,
-} from '@/core/statements/statements';
-import { hasPosted, journalsOf, ledgerBalances, ledgerPositions } from '@/store/journals';
+import { journalsOf, ledgerPositions } from '@/store/journals';
 import type { Source } from '@/core/openings/figure';
 import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
 import { papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from '../kernel/action';
 import { page } from '../frame/views';
-import { letterheadOf } from '../company/views';
 import { openingRate, positionsOf, stateOf } from '../frame/state';
 import { historyOf } from '../frame/history';
 
@@ -196,48 +187,6 @@ export const compareView = (id: number, from: number | undefined, to: number | u
               : (line.why ?? (line.paper === null ? line.source : `from ${names.get(line.paper) ?? 'a paper'}`)),
         };
       }),
-    };
-  });
-
-/** The statements of what is posted; before the first posting, of the draft, and said so. */
-export const statementView = (id: number, kind: StatementKind) =>
-  page('books.see', id, async ({ tx, books }, state) => {
-    const posted = await hasPosted(tx, books.id);
-    const balances = posted ? await ledgerBalances(tx, books.id) : standing(state.amounts);
-    const year = state.years.find(
-      (one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0,
-    );
-    const build = async (): Promise<Statement> => {
-      switch (kind) {
-        case 'trial-balance':
-          return { kind, content: trialBalance(state.accounts, balances) };
-        case 'balance-sheet':
-          return { kind, content: balanceSheet(state.accounts, balances) };
-        case 'income-statement':
-          return { kind, content: incomeStatement(state.accounts, balances) };
-        case 'journal': {
-          const byId = new Map(state.accounts.map((account) => [account.id, account]));
-          const journals = await journalsOf(tx, books.id);
-          return {
-            kind,
-            content: journals.map(({ id: _, ...journal }) => ({
-              ...journal,
-              date: journal.date.toString(),
-              lines: journal.lines.map((line) => {
-                const account = byId.get(line.account);
-                return { code: account?.code ?? '', name: account?.name ?? '', amount: line.amount };
-              }),
-            })),
-          };
-        }
-      }
-    };
-    return {
-      posted,
-      yearStart: year?.start.toString() ?? null,
-      letterhead: await letterheadOf(tx, books),
-      paperSize: books.facts.paperSize,
-      statement: await build(),
     };
   });
 

@@ -1,18 +1,30 @@
-import { plainDate, writeDate } from '@/core/base/dates';
 import { writeSaft } from '@/core/chart/saft';
-import { NIL, abs } from '@/core/money/minor';
-import { comparisonRows } from '@/core/openings/compare';
-import { partsOf } from '@/core/openings/takeover';
-import { type OutCell, type OutRow, toCsv, toXlsx } from '@/core/files/write';
-import { statementRows } from '@/core/statements/export';
-import { STATEMENT_KINDS, STATEMENT_TITLES, type StatementKind } from '@/core/statements/statements';
 import type { CompanyFacts } from '@/core/company/facts';
-import { now } from '../kernel/context';
-import type { FrameView } from '../frame/views';
-import { type PdfSize, toPdf } from '../../print/pdf';
-import { wholePaper } from '../papers/views';
-import { compareView, openingsView, statementView } from '../openings/views';
+import { toCsv } from '@/core/files/write';
+import { NIL } from '@/core/money/minor';
+import { partsOf } from '@/core/openings/takeover';
+import { type Document, plainRows } from '@/core/statements/document';
+import {
+  type MatchedRow,
+  calendarReport,
+  chartReport,
+  comparisonReport,
+  historyReport,
+  matchingReport,
+  ratesReport,
+} from '@/core/statements/lists';
+import type { SheetForm } from '@/core/statements/reports';
+import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statements';
+import { type PdfSize, type Print, toPdf } from '../../print/pdf';
+import { documentXlsx } from '../../print/xlsx';
+import { calendarView } from '../calendar/views';
+import { changesView } from '../changes/views';
 import { chartView } from '../chart/views';
+import { currenciesView } from '../currencies/views';
+import { now } from '../kernel/context';
+import { compareView, openingsView } from '../openings/views';
+import { wholePaper } from '../papers/views';
+import { printView, statementView } from './views';
 
 export const isStatementKind = (text: string): text is StatementKind =>
   (STATEMENT_KINDS as readonly string[]).includes(text);
@@ -33,86 +45,101 @@ interface OutFile {
   readonly content: string | Uint8Array;
 }
 
-/** Rows as a file of the wanted format. */
+const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
+/** A document as a file of the wanted format; a draft says so in the file's name too. */
 const fileOf = async (
-  frame: FrameView,
-  title: string,
-  rows: readonly OutRow[],
+  id: number,
+  openingDate: string,
+  document: Document,
   format: FileFormat,
-  size: PdfSize = 'A4',
-): Promise<OutFile> => {
-  const name = `${frame.name} ${title.toLowerCase()} ${frame.openingDate}.${format}`;
+): Promise<OutFile | undefined> => {
+  const view = await printView(id);
+  if (view === undefined) return undefined;
+  const print: Print = { ...view, size: PDF_SIZES[view.paperSize] };
+  const draft = document.standing?.draft === true ? ' draft' : '';
+  const name = `${view.books} ${document.title.toLowerCase()} ${openingDate}${draft}.${format}`;
   switch (format) {
     case 'csv':
-      return { name, type: 'text/csv; charset=utf-8', content: toCsv(rows) };
+      return { name, type: 'text/csv; charset=utf-8', content: toCsv(plainRows(document)) };
     case 'xlsx':
-      return {
-        name,
-        type: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-        content: toXlsx(title, rows),
-      };
+      return { name, type: XLSX_TYPE, content: await documentXlsx(document, print) };
     case 'pdf':
-      return { name, type: 'application/pdf', content: await toPdf(rows, { style: frame.style, size, made: now() }) };
+      return { name, type: 'application/pdf', content: await toPdf(document, print) };
   }
 };
 
-const headOf = (frame: FrameView) => ({
-  company: frame.name,
-  date: writeDate(plainDate(frame.openingDate)),
-  currency: frame.currency,
-  digits: frame.digits,
-});
-
 /** A statement as a file. */
-export const exportStatement = async (id: number, kind: StatementKind, format: FileFormat) => {
-  const view = await statementView(id, kind);
-  if (view === undefined) return undefined;
-  const { frame, statement, paperSize } = view;
-  return fileOf(frame, STATEMENT_TITLES[kind], statementRows(statement, headOf(frame)), format, PDF_SIZES[paperSize]);
+export const exportStatement = async (id: number, kind: StatementKind, form: SheetForm, format: FileFormat) => {
+  const view = await statementView(id, kind, form);
+  return view === undefined ? undefined : fileOf(id, view.frame.openingDate, view.document, format);
 };
 
-/** Where each row of a paper goes, as a file: what the matching remembers, for whoever has to check it. */
+/** The lists of books that are printed beside the statements. */
+export const LISTS = ['chart', 'calendar', 'rates', 'changes'] as const;
+export type ListKind = (typeof LISTS)[number];
+export const isListKind = (text: string): text is ListKind => (LISTS as readonly string[]).includes(text);
+
+const listDocument = async (
+  id: number,
+  kind: ListKind,
+  before: string | undefined,
+): Promise<{ readonly openingDate: string; readonly document: Document } | undefined> => {
+  switch (kind) {
+    case 'chart': {
+      const view = await chartView(id);
+      if (view === undefined) return undefined;
+      const document = chartReport(view.rows.map(({ account }) => account));
+      return { openingDate: view.frame.openingDate, document };
+    }
+    case 'calendar': {
+      const view = await calendarView(id);
+      if (view === undefined) return undefined;
+      return { openingDate: view.frame.openingDate, document: calendarReport(view.years, view.frame.cutover) };
+    }
+    case 'rates': {
+      const view = await currenciesView(id, undefined);
+      if (view === undefined) return undefined;
+      const { openingDate, currency } = view.frame;
+      return { openingDate, document: ratesReport(view.used, openingDate, currency) };
+    }
+    case 'changes': {
+      const view = await changesView(id, before);
+      if (view === undefined) return undefined;
+      return { openingDate: view.frame.openingDate, document: historyReport(view.batches, !view.later) };
+    }
+  }
+};
+
+/** A list as a file; of the record of changes the page that `before` begins. */
+export const exportList = async (id: number, kind: ListKind, format: FileFormat, before?: string) => {
+  const found = await listDocument(id, kind, before);
+  return found === undefined ? undefined : fileOf(id, found.openingDate, found.document, format);
+};
+
+/** Where each row of a paper goes, as a file. */
 export const exportMatching = async (id: number, paperId: number, format: FileFormat) => {
   const view = await wholePaper(id, paperId);
   if (view === undefined || view.paper === null) return undefined;
   const { frame, paper, accounts } = view;
   const byId = new Map(accounts.map((account) => [account.id, account]));
-  const amount = (value: typeof NIL): readonly OutCell[] => [
-    value > 0n ? { amount: value, digits: frame.digits } : null,
-    value < 0n ? { amount: abs(value), digits: frame.digits } : null,
-  ];
-  const rows = paper.rows.flatMap((decided): OutRow[] => {
+  const rows = paper.rows.flatMap((decided): MatchedRow[] => {
     const { row, match, decision } = decided;
-    const old = [String(row.row), row.code, row.name];
+    const old = { row: row.row, code: row.code, name: row.name, amount: row.amount, to: null };
     if (decision?.kind === 'create')
-      return [[...old, ...amount(row.amount), decision.code, decision.name, 'to be created', '']];
-    if (decision?.kind === 'leave-out') return [[...old, ...amount(row.amount), '', '', 'left out', decision.reason]];
+      return [{ ...old, to: { code: decision.code, name: decision.name }, what: 'to be created', why: '' }];
+    if (decision?.kind === 'leave-out') return [{ ...old, what: 'left out', why: decision.reason }];
     const parts = partsOf(decided);
-    if (parts.length === 0) return [[...old, ...amount(row.amount), '', '', 'not decided', match.why]];
-    return parts.map((part) => {
-      const account = byId.get(part.account);
-      return [
-        ...old,
-        ...amount(part.amount),
-        account?.code ?? '',
-        account?.name ?? '',
-        parts.length > 1 ? 'divided' : 'goes to',
-        match.kind === 'matched' && match.account === part.account ? match.why : 'chosen',
-      ];
-    });
+    if (parts.length === 0) return [{ ...old, what: 'not decided', why: match.why }];
+    return parts.map((part) => ({
+      ...old,
+      amount: part.amount,
+      to: byId.get(part.account) ?? null,
+      what: parts.length > 1 ? 'divided' : 'goes to',
+      why: match.kind === 'matched' && match.account === part.account ? match.why : 'chosen',
+    }));
   });
-  return fileOf(
-    frame,
-    `Matching of ${paper.name.replace(/\.[^.]*$/, '')}`,
-    [
-      [frame.name],
-      [`Where the rows of ${paper.name} go`],
-      [],
-      ['Row', 'Old code', 'Old name', 'Debit', 'Credit', 'Code', 'Account', 'What', 'Why'],
-      ...rows,
-    ],
-    format,
-  );
+  return fileOf(id, frame.openingDate, matchingReport(paper.name, rows, frame.digits), format);
 };
 
 /** Two versions of the opening position beside each other, as a file. */
@@ -120,21 +147,8 @@ export const exportComparison = async (id: number, from: number, to: number, for
   const view = await compareView(id, from, to);
   if (view === undefined || view.from === null || view.to === null) return undefined;
   const { frame, rows } = view;
-  const names = [`Version ${String(view.from.version)}`, `Version ${String(view.to.version)}`] as const;
-  return fileOf(
-    frame,
-    `Opening balances, ${names.join(' and ').toLowerCase()}`,
-    comparisonRows(rows, {
-      title: [
-        frame.name,
-        `Opening balances at close of ${headOf(frame).date}, ${frame.currency}`,
-        `${names[0]} beside ${names[1].toLowerCase()}${view.to.reason === null ? '' : `: ${view.to.reason}`}`,
-      ],
-      names,
-      digits: frame.digits,
-    }),
-    format,
-  );
+  const versions = { from: view.from.version, to: view.to.version, reason: view.to.reason };
+  return fileOf(id, frame.openingDate, comparisonReport(rows, versions, frame), format);
 };
 
 /** The chart with its opening balances as the master files of an audit file (SAF-T). */

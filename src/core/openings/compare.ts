@@ -1,7 +1,6 @@
 import type { Account, AccountId } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
 import { type Minor, NIL, subtract } from '../money/minor';
-import type { OutCell, OutRow } from '../files/write';
 
 export interface ComparedRow {
   readonly account: Account;
@@ -21,38 +20,3 @@ export const compareVersions = (
     const [was, is] = [from.get(account.id) ?? NIL, to.get(account.id) ?? NIL];
     return was === 0n && is === 0n ? [] : [{ account, from: was, to: is, difference: subtract(is, was) }];
   });
-
-/** The comparison as rows for a file: debit and credit of both versions and of the difference, and why. */
-export const comparisonRows = (
-  rows: readonly (ComparedRow & { readonly why: string })[],
-  head: { readonly title: readonly string[]; readonly names: readonly [string, string]; readonly digits: number },
-): readonly OutRow[] => {
-  const sides = (value: Minor): readonly OutCell[] => [
-    value > 0n ? { amount: value, digits: head.digits } : null,
-    value < 0n ? { amount: subtract(NIL, value), digits: head.digits } : null,
-  ];
-  const [old, now] = head.names;
-  return [
-    ...head.title.map((line): OutRow => [line]),
-    [],
-    [
-      'Code',
-      'Account',
-      `${old} debit`,
-      `${old} credit`,
-      `${now} debit`,
-      `${now} credit`,
-      'Difference debit',
-      'Difference credit',
-      'Why',
-    ],
-    ...rows.map(({ account, from, to, difference, why }): OutRow => [
-      account.code,
-      account.name,
-      ...sides(from),
-      ...sides(to),
-      ...sides(difference),
-      why,
-    ]),
-  ];
-};

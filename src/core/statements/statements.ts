@@ -153,7 +153,14 @@ export interface JournalStatement {
   readonly description: string;
   readonly by: string;
   readonly at: string;
-  readonly lines: readonly { readonly code: string; readonly name: string; readonly amount: Minor }[];
+  readonly lines: readonly {
+    readonly account: AccountId;
+    readonly code: string;
+    readonly name: string;
+    /** Where the figure behind it is from: a paper and its row, typed, or calculated. */
+    readonly source: string;
+    readonly amount: Minor;
+  }[];
 }
 
 export const STATEMENT_KINDS = ['trial-balance', 'balance-sheet', 'income-statement', 'journal'] as const;

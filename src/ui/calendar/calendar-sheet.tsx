@@ -254,6 +254,9 @@ export const CalendarSheet = (view: CalendarView) => {
                 <a className="btn btn-xs" href={`/books/${String(frame.id)}/calendar/file`} download>
                   Export as CSV
                 </a>
+                <a className="btn btn-xs" href={`/books/${String(frame.id)}/lists/calendar?format=pdf`} download>
+                  PDF
+                </a>
                 <FileButton
                   small
                   label="Bring a calendar"

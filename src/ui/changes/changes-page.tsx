@@ -10,12 +10,13 @@ import { Frame } from '../frame/frame';
 import { Go } from '../parts/go';
 import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
+import { SaveAs } from '../parts/save-as';
 import { send } from '../parts/send';
 
 type View = NonNullable<Awaited<ReturnType<typeof changesView>>>;
 
 /** The record of changes: what was changed when and by whom, and each taken back as one. */
-export const ChangesPage = ({ frame, batches, later, before }: View) => {
+export const ChangesPage = ({ frame, batches, later, asked, before }: View) => {
   const router = useRouter();
   const [busy, setBusy] = useState<string>();
   const [refused, setRefused] = useState<{ readonly batch: string; readonly problems: readonly Problem[] }>();
@@ -36,6 +37,14 @@ export const ChangesPage = ({ frame, batches, later, before }: View) => {
       frame={frame}
       stage={undefined}
       title="Changes"
+      actions={
+        batches.length > 0 && (
+          <SaveAs
+            label="Save as"
+            href={`/books/${String(frame.id)}/lists/changes${asked === null ? '' : `?before=${asked}`}`}
+          />
+        )
+      }
       about={later ? 'earlier ones' : 'newest first; each can be taken back as one'}
     >
       <div className="max-w-4xl px-4 pb-6">

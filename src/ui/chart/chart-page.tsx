@@ -198,28 +198,25 @@ const Effects = ({
 
 const Downloads = ({ books }: { readonly books: number }) => (
   <details className="dropdown dropdown-end">
-    <summary className="btn btn-sm">Take out</summary>
-    <ul className="dropdown-content z-30 mt-1 w-56 border border-rule bg-paper p-1 text-sm">
+    <summary className="btn btn-sm">Export</summary>
+    <ul className="dropdown-content z-30 mt-1 w-56 border border-rule bg-paper p-1 text-sm shadow-sm">
       {(
         [
-          ['csv', 'CSV'],
-          ['xlsx', 'XLSX'],
-          ['xml', 'SAF-T, its accounts'],
+          ['chart/export?format=csv', 'CSV, to be brought again'],
+          ['chart/export?format=xlsx', 'XLSX, to be brought again'],
+          ['chart/export?format=xml', 'SAF-T, its accounts'],
+          ['lists/chart?format=pdf', 'PDF, for the file'],
         ] as const
-      ).map(([format, label]) => (
-        <li key={format}>
-          <a
-            className="block px-2 py-1 hover:bg-paper-2"
-            href={`/books/${String(books)}/chart/export?format=${format}`}
-            download
-          >
+      ).map(([address, label]) => (
+        <li key={address}>
+          <a className="block px-2 py-1 hover:bg-paper-2" href={`/books/${String(books)}/${address}`} download>
             {label}
           </a>
         </li>
       ))}
       <li>
         <Go className="block px-2 py-1 hover:bg-paper-2" href={`/books/${String(books)}/chart/print`}>
-          On paper
+          A page to print
         </Go>
       </li>
     </ul>

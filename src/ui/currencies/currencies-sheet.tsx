@@ -8,6 +8,7 @@ import { missingExchangeRoles } from '@/core/chart/exchange';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { type Named, day, moment } from '../parts/names';
 import { send } from '../parts/send';
+import { SaveAs } from '../parts/save-as';
 import { ExchangeAccounts, MoneyRules } from './money-rules';
 import { Rates } from './rates';
 import { UsedTable } from './used-table';
@@ -67,6 +68,11 @@ export const CurrenciesSheet = (view: View) => {
     >
       <div className="px-4 pb-6">
         <UsedTable view={view} nameOf={nameOf} />
+        {currencies.length > 0 && (
+          <p className="no-print mt-1">
+            <SaveAs label="The rates used" href={`/books/${String(frame.id)}/lists/rates`} />
+          </p>
+        )}
         <SwitchOn books={frame.id} names={names} taken={[frame.currency, ...currencies.map((one) => one.currency)]} />
         {chosen === null ? (
           <p className="note mt-4">

@@ -1,4 +1,5 @@
 import { exportStatement, isFileFormat, isStatementKind } from '@/actions/statements/export';
+import { sheetForm } from '@/core/statements/reports';
 import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
@@ -7,9 +8,10 @@ export async function GET(
   { params }: { readonly params: Promise<{ books: string; kind: string }> },
 ): Promise<Response> {
   const { books, kind } = await params;
-  const format = new URL(request.url).searchParams.get('format');
+  const { searchParams: asked } = new URL(request.url);
+  const format = asked.get('format');
   if (!isStatementKind(kind) || !isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  const file = await exportStatement(idFrom(books), kind, format);
+  const file = await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format);
   return file === undefined
     ? new Response('There are no such books.', { status: 404 })
     : download(file.name, file.type, file.content);

@@ -1,0 +1,149 @@
+import { Temporal } from 'temporal-polyfill';
+import { type Sentence, dated, say } from '@/core/base/sentence';
+import type { AccountId } from '@/core/chart/account';
+import { standing } from '@/core/ledger/level';
+import { type Minor, NIL } from '@/core/money/minor';
+import { LAST_YEAR, comparativeColumns } from '@/core/openings/comparatives';
+import type { Document } from '@/core/statements/document';
+import {
+  type Head,
+  type SheetForm,
+  balanceSheetReport,
+  incomeReport,
+  journalReport,
+  trialBalanceReport,
+} from '@/core/statements/reports';
+import {
+  type JournalStatement,
+  type StatementKind,
+  balanceSheet,
+  incomeStatement,
+  trialBalance,
+} from '@/core/statements/statements';
+import { findLogo, personName } from '@/store/books';
+import { comparativesOf } from '@/store/comparatives';
+import { type Journal, journalsOf, ledgerBalances } from '@/store/journals';
+import { linesOf, setsOf } from '@/store/openings';
+import { papersOf } from '@/store/papers';
+import { letterheadOf } from '../company/views';
+import type { BooksState } from '../frame/state';
+import { page } from '../frame/views';
+import { type BooksContext, booksView } from '../kernel/action';
+import { writingOfBooks } from '../kernel/writing';
+
+/** How what is shown stands: a draft until something is posted; then by whom the last was, and whether a correction is open. */
+const standingOf = (
+  journals: readonly Journal[],
+  versions: readonly { version: number; state: string }[],
+): Document['standing'] => {
+  const last = journals.at(-1);
+  if (last === undefined) return { draft: true };
+  const posted = versions.find(({ state }) => state === 'posted')?.version ?? 1;
+  const open = versions.some(({ state }) => state === 'draft');
+  return {
+    draft: false,
+    says: say`Version ${posted}, posted on ${dated(last.at.slice(0, 10))} by ${last.by}${open ? '; a correction of it is open and not in here' : ''}`,
+  };
+};
+
+/** Journals as they are shown, each line with where its figure is from, as far as its version is still kept. */
+const shownJournals = async (
+  { tx, books }: Pick<BooksContext, 'tx' | 'books'>,
+  { accounts }: Pick<BooksState, 'accounts'>,
+  journals: readonly Journal[],
+): Promise<readonly JournalStatement[]> => {
+  const byId = new Map(accounts.map((account) => [account.id, account]));
+  const names = new Map((await papersOf(tx, books.id)).map(({ id, name }) => [id, name]));
+  const sets = [...(await setsOf(tx, books.id))].sort((one, other) => one.version - other.version);
+  return Promise.all(
+    journals.map(async ({ id: _, ...journal }, at) => {
+      const set = sets[at];
+      const lines = new Map(
+        (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
+      );
+      const sourceOf = (account: AccountId): string => {
+        const line = lines.get(account);
+        if (line === undefined) return '';
+        return line.why ?? (line.paper === null ? line.source : (names.get(line.paper) ?? 'a paper'));
+      };
+      return {
+        ...journal,
+        date: journal.date.toString(),
+        lines: journal.lines.map(({ account, amount }) => {
+          const { code = '', name = '' } = byId.get(account) ?? {};
+          return { account, code, name, source: sourceOf(account), amount };
+        }),
+      };
+    }),
+  );
+};
+
+/** Last year's closing balances, where there are any. */
+const lastYear = async (
+  { tx, books }: Pick<BooksContext, 'tx' | 'books'>,
+  { years }: Pick<BooksState, 'years'>,
+): Promise<{ readonly date: string; readonly amounts: ReadonlyMap<AccountId, Minor> } | null> => {
+  const column = comparativeColumns(years, books.cutover).find((one) => one.column === LAST_YEAR);
+  const amounts = new Map(
+    [...(await comparativesOf(tx, books.id))].flatMap(([account, own]) => {
+      const amount = own.get(LAST_YEAR) ?? NIL;
+      return amount === 0n ? [] : [[account, amount] as const];
+    }),
+  );
+  return column === undefined || amounts.size === 0 ? null : { date: column.end, amounts };
+};
+
+/** The statements of what is posted; before the first posting, of the draft, and said so. */
+export const statementView = (id: number, kind: StatementKind, form: SheetForm = 'list') =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const journals = await journalsOf(tx, books.id);
+    const balances = journals.length > 0 ? await ledgerBalances(tx, books.id) : standing(state.amounts);
+    const year = state.years.find(
+      (one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0,
+    );
+    const head: Head = {
+      currency: books.currency,
+      digits: state.digits,
+      openingDate: books.cutover.subtract({ days: 1 }).toString(),
+      yearStart: state.atYearStart ? null : (year?.start.toString() ?? null),
+      standing: standingOf(journals, await setsOf(tx, books.id)),
+    };
+    const build = async (): Promise<Document> => {
+      switch (kind) {
+        case 'trial-balance':
+          return trialBalanceReport(trialBalance(state.accounts, balances), head, await lastYear({ tx, books }, state));
+        case 'balance-sheet':
+          return balanceSheetReport(balanceSheet(state.accounts, balances), head, form);
+        case 'income-statement':
+          return incomeReport(incomeStatement(state.accounts, balances), head);
+        case 'journal':
+          return journalReport(await shownJournals({ tx, books }, state, journals), head);
+      }
+    };
+    return {
+      kind,
+      form,
+      letterhead: await letterheadOf(tx, books),
+      paperSize: books.facts.paperSize,
+      document: await build(),
+    };
+  });
+
+/** What documents are printed with: the company's paper, the books' style, and who prints when. */
+export const printView = (id: number) =>
+  booksView('books.see', id, async ({ tx, books, actor, now }) => {
+    const zone = Temporal.Now.timeZoneId();
+    const local = Temporal.Instant.from(now).toZonedDateTimeISO(zone);
+    const printed: Sentence = say`Printed by ${await personName(tx, actor.person)} on ${dated(local.toPlainDate())}, ${local.toPlainTime().toString({ smallestUnit: 'minute' })} ${zone}`;
+    const { lines, preprinted } = await letterheadOf(tx, books);
+    return {
+      books: books.name,
+      letterhead: lines,
+      preprinted,
+      logo: (await findLogo(tx, books.id)) ?? null,
+      style: books.style,
+      writing: writingOfBooks(books),
+      paperSize: books.facts.paperSize,
+      printed,
+    };
+  });

@@ -1,0 +1,17 @@
+import { exportList, isFileFormat, isListKind } from '@/actions/statements/export';
+import { download } from '@/app/download';
+import { idFrom } from '@/app/parameters';
+
+export async function GET(
+  request: Request,
+  { params }: { readonly params: Promise<{ books: string; kind: string }> },
+): Promise<Response> {
+  const { books, kind } = await params;
+  const { searchParams: asked } = new URL(request.url);
+  const format = asked.get('format');
+  if (!isListKind(kind) || !isFileFormat(format)) return new Response('There is no such list.', { status: 404 });
+  const file = await exportList(idFrom(books), kind, format, asked.get('before') ?? undefined);
+  return file === undefined
+    ? new Response('There are no such books.', { status: 404 })
+    : download(file.name, file.type, file.content);
+}
