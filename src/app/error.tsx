@@ -12,6 +12,7 @@ export default function ErrorPage({
 }) {
   return (
     <main className="mx-auto max-w-xl px-4 pt-16">
+      <title>Not shown · Bathron</title>
       <h1 className="title text-2xl">This page could not be shown</h1>
       <p className="mt-2">Something went wrong in Bathron itself. What was saved stays saved.</p>
       {error.digest !== undefined && (

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { Toasts } from '@/ui/parts/toasts';
 
 export const metadata: Metadata = {
-  title: { default: 'Bathron', template: '%s · Bathron' },
+  // Each page names itself: those of books are named with them, once they are read.
   description: 'Takes a company’s books from nothing to ready for the first entry.',
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

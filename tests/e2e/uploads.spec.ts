@@ -4,6 +4,11 @@ import { CORPUS, control } from '../hostile/corpus';
 import { mutated } from '../hostile/mutate';
 import { expect, test } from './support';
 
+/** One for each answer that there is, and some more: all of them are tried on the same pool without a browser. */
+const SOME = CORPUS.filter(
+  ({ becomes }, at) => at % 8 === 0 || at === CORPUS.findIndex((other) => other.becomes === becomes),
+);
+
 /** Hostile and mutated files through the real route of the production build. */
 test.describe('through the real route', () => {
   const bring = (baseURL: string | undefined, name: string) => ({
@@ -11,11 +16,11 @@ test.describe('through the real route', () => {
     'content-type': 'application/octet-stream',
     origin: baseURL ?? '',
   });
-  test('each hostile file gets its sentence or is read, and a paper like any other is taken after it', async ({
+  test('hostile files of each kind get their sentence or are read, and a paper like any other is taken after it', async ({
     request,
     baseURL,
   }) => {
-    for (const [at, { name, becomes, bytes }] of CORPUS.entries()) {
+    for (const [at, { name, becomes, bytes }] of SOME.entries()) {
       const answer = await request.post('/books/3/papers/bring', {
         data: Buffer.from(bytes()),
         headers: bring(baseURL, `${name}.csv`),

@@ -3,7 +3,7 @@ import { namesView } from '@/actions/books/names';
 import { NewBooks } from '@/ui/books/new-books';
 import { countryNames, currencyNames } from '@/ui/parts/names';
 
-export const metadata: Metadata = { title: 'New books' };
+export const metadata: Metadata = { title: 'New books · Bathron' };
 
 export const dynamic = 'force-dynamic';
 

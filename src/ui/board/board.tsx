@@ -11,6 +11,7 @@ export const Board = ({ practice, books }: BoardView) => (
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-ink pt-4 pb-2.5">
       <div>
         <p className="text-sm text-ink-2">Bathron</p>
+        <title>{`${practice} · Bathron`}</title>
         <h1 className="title text-2xl leading-tight">{practice}</h1>
       </div>
       <div className="ml-auto flex items-center gap-2">

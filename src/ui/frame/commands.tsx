@@ -87,9 +87,13 @@ export const Commands = ({
   return (
     <>
       <button type="button" className="btn btn-ghost btn-xs" onClick={() => setOpen(true)}>
-        <kbd className="kbd kbd-sm">Ctrl K</kbd> find
+        <kbd className="kbd kbd-sm max-md:hidden pointer-coarse:hidden">Ctrl K</kbd> find
       </button>
-      <button type="button" className="btn btn-ghost btn-xs" onClick={() => help.current?.showModal()}>
+      <button
+        type="button"
+        className="btn btn-ghost btn-xs max-md:hidden pointer-coarse:hidden"
+        onClick={() => help.current?.showModal()}
+      >
         <kbd className="kbd kbd-sm">?</kbd> keys
       </button>
       <Command.Dialog

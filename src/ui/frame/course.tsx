@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import type { StageId } from '@/core/proof/stage-ids';
 import { type StageState, whileTyping } from '@/core/proof/stages';
 import type { Totals } from '@/core/ledger/level';
@@ -21,8 +22,15 @@ export const Course = ({
   readonly current: StageId | undefined;
 }) => {
   const shown = whileTyping(stages, totals, useTotals());
+  const stones = useRef<HTMLElement>(null);
+  // On a narrow screen the stones go on to the right: the one of this page is brought into sight.
+  useEffect(() => {
+    const row = stones.current;
+    const here = row?.querySelector<HTMLElement>('[aria-current]');
+    if (row && here) row.scrollLeft = here.offsetLeft - (row.clientWidth - here.offsetWidth) / 2;
+  }, [current]);
   return (
-    <nav aria-label="Stages" className="no-print min-w-0 overflow-x-auto">
+    <nav ref={stones} aria-label="Stages" className="no-print relative min-w-0 overflow-x-auto">
       <ol className="flex h-full items-end gap-1 pt-2">
         {shown.map((stage) => {
           const here = stage.id === current;

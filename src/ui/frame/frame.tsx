@@ -41,6 +41,7 @@ export const Frame = ({
   children,
 }: FrameProps) => (
   <LevelProvider totals={frame.totals}>
+    <title>{`${title} · ${frame.name} · Bathron`}</title>
     <div className="frame grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto]">
       <SkipLink />
       <header className="no-print grid min-w-0 grid-cols-[minmax(0,1fr)] border-b border-rule bg-paper-2 pl-4 pr-3 md:grid-cols-[fit-content(22rem)_1fr] md:gap-4">

@@ -57,7 +57,7 @@ const Part = ({
     <thead>
       <tr>
         {columns.map(({ label, kind }) => (
-          <th key={label} scope="col" className={kind === 'figure' ? 'figure' : undefined}>
+          <th key={label} scope="col" className={kind === 'figure' ? 'figure hung' : undefined}>
             {label}
           </th>
         ))}
@@ -87,9 +87,7 @@ const Row = ({
         return (
           <td
             key={label}
-            className={
-              kind === 'figure' ? `figure ${outside ? 'pr-[0.9rem]' : ''}` : kind === 'code' ? 'text-ink-2' : ''
-            }
+            className={kind === 'figure' ? `figure ${outside ? 'hung' : ''}` : kind === 'code' ? 'text-ink-2' : ''}
             style={at === named && line.depth > 0 ? { paddingLeft: `${String(0.6 + line.depth * 1.1)}rem` } : undefined}
             data-testid={
               at === columns.length - 1 && line.kind !== 'line'
