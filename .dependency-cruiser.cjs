@@ -19,6 +19,7 @@ const ROOMS = [
   'chart',
   'papers',
   'openings',
+  'schedules',
   'statements',
   'proof',
   'access',

@@ -3,20 +3,28 @@
  *   npm run --silent ask -- read FILE [--date YYYY-MM-DD] [--digits N]
  *   npm run --silent ask -- match --chart CHART.csv ROWS.csv
  *   npm run --silent ask -- search FIGURES.csv [--paper ROWS.csv]
+ *   npm run --silent ask -- list FILE [--kind customers|suppliers|contacts] [--date YYYY-MM-DD] [--digits N]
+ *   npm run --silent ask -- statement FILE
  */
 import { readFile, stat } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
+import { askList } from '../src/ask/list';
 import { askMatch } from '../src/ask/match';
 import { askRead } from '../src/ask/read';
 import { askSearch } from '../src/ask/search';
+import { askStatement } from '../src/ask/statement';
 import { MOST_BYTES, megabytes } from '../src/core/files/limits';
 import type { Result } from '../src/core/base/result';
 
 const USAGE = `Ask one of:
   read FILE [--date YYYY-MM-DD] [--digits N]
   match --chart CHART.csv ROWS.csv
-  search FIGURES.csv [--paper ROWS.csv]`;
+  search FIGURES.csv [--paper ROWS.csv]
+  list FILE [--kind customers|suppliers|contacts] [--date YYYY-MM-DD] [--digits N]
+  statement FILE`;
+
+const LIST_KINDS = ['customers', 'suppliers', 'contacts'] as const;
 
 class Refused extends Error {}
 
@@ -47,6 +55,7 @@ const main = async (): Promise<void> => {
       digits: { type: 'string' },
       chart: { type: 'string' },
       paper: { type: 'string' },
+      kind: { type: 'string' },
     },
   });
   const [question, path] = positionals;
@@ -65,6 +74,19 @@ const main = async (): Promise<void> => {
   else if (question === 'match') answer(askMatch(await fileAt(values.chart), await fileAt(path)));
   else if (question === 'search')
     answer(askSearch(await fileAt(path), values.paper === undefined ? undefined : await fileAt(values.paper)));
+  else if (question === 'list') {
+    const kind = LIST_KINDS.find((one) => one === values.kind);
+    if (values.kind !== undefined && kind === undefined)
+      throw new Refused(`--kind is one of ${LIST_KINDS.join(', ')}.`);
+    answer(
+      await askList({
+        ...(await fileAt(path)),
+        ...(kind === undefined ? {} : { kind }),
+        ...(values.date === undefined ? {} : { date: values.date }),
+        ...(values.digits === undefined ? {} : { digits: Number(values.digits) }),
+      }),
+    );
+  } else if (question === 'statement') answer(await askStatement(await fileAt(path)));
   else throw new Refused(USAGE);
 };
 

@@ -88,7 +88,10 @@ const badness = (text: string, enough: number): number => {
     } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
     else if (
       (LETTER.test(before) && LETTER.test(next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) ||
-      /[\u2500-\u25ff]/.test(character)
+      /[\u2500-\u25ff]/.test(character) ||
+      // No word begins with a raised figure or a mark for money, or has an accent without its letter at one end.
+      (LETTER.test(next) && /[£¥¤¹²³¯¸¨¦¬±¶×÷]/.test(character) && !/^[kmb]\P{L}/u.test(text.slice(at + 1, at + 3))) ||
+      (LETTER.test(before) && /[¯¸¨¦¬¤¥£±¶]/.test(character))
     )
       bad += 1;
   }

@@ -1,0 +1,41 @@
+import { isXml } from '@/core/files/audit-file';
+import { readAnyPaper } from '@/core/files/read-any';
+import { type Result, ok } from '@/core/base/result';
+import { plainDecimal } from '@/core/money/format';
+import { type StatementsRead, readCamt } from '@/core/schedules/camt';
+import { readStatementTable } from '@/core/schedules/statement-table';
+
+const read = async (bytes: Uint8Array, name: string): Promise<Result<StatementsRead>> => {
+  if (isXml(bytes)) return readCamt(bytes, name);
+  const tables = await readAnyPaper(bytes, name);
+  return tables.ok ? readStatementTable(tables.value, name) : tables;
+};
+
+/** The statements of a bank's file, as JSON: money in the bank is positive, what is owed to it negative. */
+export const askStatement = async ({
+  bytes,
+  name,
+}: {
+  readonly bytes: Uint8Array;
+  readonly name: string;
+}): Promise<Result<unknown>> => {
+  const found = await read(bytes, name);
+  if (!found.ok) return found;
+  const { statements, doubts } = found.value;
+  return ok({
+    statements: statements.map(({ digits, opening, closing, entries, iban, account, currency, from, to }) => {
+      const amount = (units: bigint): string => plainDecimal(units, digits);
+      const balance = (one: typeof opening) => (one === null ? null : { date: one.date, amount: amount(one.amount) });
+      return {
+        account: iban ?? account,
+        currency: currency === '' ? null : currency,
+        from,
+        to,
+        opening: balance(opening),
+        closing: balance(closing),
+        entries: entries.map((entry) => ({ ...entry, amount: amount(entry.amount) })),
+      };
+    }),
+    doubts: doubts.map(({ code, message, path }) => ({ code, message, statement: path?.[0] ?? null })),
+  });
+};

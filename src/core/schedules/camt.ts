@@ -1,0 +1,278 @@
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
+import { oneLine } from '../files/clean';
+import { MOST_CELL_CHARACTERS, MOST_DEPTH, counted } from '../files/limits';
+import { decode } from '../files/text';
+import { type XmlFault, xmlReader } from '../files/xml';
+import { minorDigits } from '../money/currency';
+import { type Minor, NIL, add, minor, negate } from '../money/minor';
+
+/** A balance of a statement: money in the bank is positive, what is owed to it negative. */
+export interface StatementBalance {
+  readonly date: string | null;
+  readonly amount: Minor;
+}
+
+/** An entry as the bank booked it: money that came in is positive. */
+export interface StatementEntry {
+  readonly date: string | null;
+  readonly valueDate: string | null;
+  readonly amount: Minor;
+  readonly text: string;
+}
+
+/** A statement of a bank, cash or card account. */
+export interface AccountStatement {
+  readonly iban: string | null;
+  /** The number where there is no IBAN; a card's may be masked. */
+  readonly account: string;
+  readonly currency: string;
+  readonly digits: number;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly opening: StatementBalance | null;
+  readonly closing: StatementBalance | null;
+  readonly entries: readonly StatementEntry[];
+}
+
+export interface StatementsRead {
+  readonly statements: readonly AccountStatement[];
+  /** What a person has to know of, at the place of a statement (from 0) in the file. */
+  readonly doubts: readonly Problem[];
+}
+
+/** Entries of one file: more is no statement of a company that is being taken over. */
+const MOST_ENTRIES = 200_000;
+
+class Past extends Error {
+  constructor(readonly told: Problem) {
+    super(told.code);
+  }
+}
+
+/** An element as far as it is needed: its text, its attributes and what is in it. */
+interface Node {
+  readonly name: string;
+  readonly currency: string;
+  text: string;
+  readonly parts: Node[];
+}
+
+const child = (node: Node | undefined, ...path: readonly string[]): Node | undefined => {
+  let at = node;
+  for (const name of path) at = at?.parts.find((part) => part.name === name);
+  return at;
+};
+const children = (node: Node, name: string): readonly Node[] => node.parts.filter((part) => part.name === name);
+const textOf = (node: Node | undefined): string => oneLine(node?.text ?? '');
+
+/** A day, or the day of a moment. */
+const dayOf = (node: Node | undefined): string | null => {
+  const text = textOf(child(node, 'Dt')) || textOf(child(node, 'DtTm')) || textOf(node);
+  return /^\d{4}-\d{2}-\d{2}/.exec(text)?.[0] ?? null;
+};
+
+/** An amount in minor units of its currency, positive where money came in; undefined where it is none. */
+const amountOf = (node: Node | undefined, digits: number): Minor | undefined => {
+  const found = /^\+?(\d{1,15})(?:\.(\d{0,5}))?$/.exec(textOf(child(node, 'Amt')));
+  if (found === null) return undefined;
+  const [, whole = '', fraction = ''] = found;
+  if (/[^0]/.test(fraction.slice(digits))) return undefined;
+  const amount = minor(BigInt(whole + fraction.slice(0, digits).padEnd(digits, '0')));
+  switch (textOf(child(node, 'CdtDbtInd'))) {
+    case 'CRDT':
+      return amount;
+    case 'DBIT':
+      return negate(amount);
+    default:
+      return undefined;
+  }
+};
+
+/** Booked entries count; those that are only announced are in no balance. Version 8 has the status in an element of its own. */
+const isBooked = (entry: Node): boolean => {
+  const status = textOf(child(entry, 'Sts', 'Cd')) || textOf(child(entry, 'Sts'));
+  return status === '' || status === 'BOOK';
+};
+
+/** What an entry says: of its payments, else of itself. */
+const wordsOf = (entry: Node): string => {
+  const payments = children(entry, 'NtryDtls').flatMap((details) => children(details, 'TxDtls'));
+  const said = payments.flatMap((payment) => {
+    const remittance = child(payment, 'RmtInf');
+    const free = remittance === undefined ? [] : children(remittance, 'Ustrd').map(textOf);
+    return free.length > 0 ? free : [textOf(child(payment, 'AddtlTxInf'))];
+  });
+  const words = said.filter((one) => one !== '').join(' ');
+  return words === '' ? textOf(child(entry, 'AddtlNtryInf')) : words;
+};
+
+/** The opening balance of a statement: booked at its beginning, or the closing one of the statement before. */
+const OPENING = ['OPBD', 'PRCD'];
+const CLOSING = ['CLBD'];
+
+const balanceOf = (statement: Node, codes: readonly string[], digits: number): StatementBalance | null => {
+  for (const code of codes)
+    for (const balance of children(statement, 'Bal')) {
+      if (textOf(child(balance, 'Tp', 'CdOrPrtry', 'Cd')) !== code) continue;
+      const amount = amountOf(balance, digits);
+      if (amount !== undefined) return { date: dayOf(child(balance, 'Dt')), amount };
+    }
+  return null;
+};
+
+/** The day of a moment as it is written, whatever zone stands behind it. */
+const spanOf = (statement: Node, name: string): string | null =>
+  /^\d{4}-\d{2}-\d{2}/.exec(textOf(child(statement, 'FrToDt', name)))?.[0] ?? null;
+
+const statementOf = (
+  node: Node,
+  at: number,
+): { readonly read: AccountStatement; readonly doubts: readonly Problem[] } => {
+  const account = child(node, 'Acct');
+  const iban = textOf(child(account, 'Id', 'IBAN')).replaceAll(' ', '') || null;
+  const currency =
+    textOf(child(account, 'Ccy')) ||
+    (child(node, 'Bal', 'Amt')?.currency ?? '') ||
+    (child(node, 'Ntry', 'Amt')?.currency ?? '');
+  const digits = minorDigits(currency);
+  const doubts: Problem[] = [];
+  const doubt = (code: string, message: string): void => void doubts.push(problem(code, message, at));
+  const entries = children(node, 'Ntry')
+    .filter(isBooked)
+    .flatMap((entry, place): readonly StatementEntry[] => {
+      const amount = amountOf(entry, digits);
+      if (amount === undefined) {
+        doubt('statement.entry', `Entry ${String(place + 1)} has no amount that reads, so it is left out.`);
+        return [];
+      }
+      const other = child(entry, 'Amt')?.currency ?? '';
+      if (other !== '' && other !== currency)
+        doubt('statement.currency', `Entry ${String(place + 1)} is in ${other}, the account in ${currency}.`);
+      return [
+        { date: dayOf(child(entry, 'BookgDt')), valueDate: dayOf(child(entry, 'ValDt')), amount, text: wordsOf(entry) },
+      ];
+    });
+  const opening = balanceOf(node, OPENING, digits);
+  const closing = balanceOf(node, CLOSING, digits);
+  const called = iban ?? textOf(child(account, 'Id', 'Othr', 'Id'));
+  if (opening === null) doubt('statement.no-opening', `The statement of ${called} has no opening balance.`);
+  if (closing === null) doubt('statement.no-closing', `The statement of ${called} has no closing balance.`);
+  if (opening !== null && closing !== null) {
+    const sum = entries.reduce((all, { amount }) => add(all, amount), opening.amount);
+    if (sum !== closing.amount)
+      doubt(
+        'statement.sum',
+        `The opening balance of ${called} and its entries do not come to its closing balance: an entry is missing or is there twice. Fetch the statement again.`,
+      );
+  }
+  const read: AccountStatement = {
+    iban,
+    account: called,
+    currency,
+    digits,
+    from: spanOf(node, 'FrDtTm') ?? opening?.date ?? null,
+    to: spanOf(node, 'ToDtTm') ?? closing?.date ?? null,
+    opening,
+    closing,
+    entries,
+  };
+  return { read, doubts };
+};
+
+const refused = (fault: XmlFault, name: string): Result<never> =>
+  fail(
+    fault === 'entities'
+      ? problem(
+          'statement.entities',
+          `${name} declares a document type or entities, which a bank’s statement does not need. It was not read.`,
+        )
+      : fault === 'deep'
+        ? problem(
+            'statement.deep',
+            `${name} has elements more than ${String(MOST_DEPTH)} deep in each other, which no statement has. It was not read.`,
+          )
+        : problem('statement.broken', `${name} is XML that does not read to its end. Fetch it from the bank again.`),
+  );
+
+/** A file that goes on in pages has one statement after the other of the same account and number: they are one. */
+const joined = (nodes: readonly Node[]): readonly Node[] => {
+  const found: Node[] = [];
+  for (const node of nodes) {
+    const last = found.at(-1);
+    const same =
+      last !== undefined &&
+      textOf(child(last, 'Id')) !== '' &&
+      textOf(child(last, 'Id')) === textOf(child(node, 'Id')) &&
+      textOf(child(last, 'Acct', 'Id', 'IBAN')) === textOf(child(node, 'Acct', 'Id', 'IBAN')) &&
+      textOf(child(last, 'Acct', 'Id', 'Othr', 'Id')) === textOf(child(node, 'Acct', 'Id', 'Othr', 'Id')) &&
+      child(node, 'StmtPgntn') !== undefined;
+    if (same) last.parts.push(...node.parts.filter(({ name }) => name === 'Ntry' || name === 'Bal'));
+    else found.push(node);
+  }
+  return found;
+};
+
+/**
+ * The statements of an ISO 20022 file (camt.053 of any version; camt.052 reads alike): balances and booked entries, money in the bank
+ * positive. What is only announced is left out; opening balance and entries are compared with the closing balance.
+ */
+export const readCamt = (bytes: Uint8Array, name: string): Result<StatementsRead> => {
+  const root: Node = { name: '', currency: '', text: '', parts: [] };
+  const open: Node[] = [root];
+  let entries = 0;
+  const reader = xmlReader({
+    open: ({ name: called, attributes }) => {
+      const node: Node = { name: called, currency: attributes.Ccy ?? '', text: '', parts: [] };
+      if (called === 'Ntry') {
+        entries += 1;
+        if (entries > MOST_ENTRIES)
+          throw new Past(
+            problem(
+              'statement.many',
+              `${name} has more than ${counted(MOST_ENTRIES)} entries, which is the most that is read.`,
+            ),
+          );
+      }
+      open.at(-1)?.parts.push(node);
+      open.push(node);
+    },
+    text: (text) => {
+      const node = open.at(-1);
+      if (node === undefined) return;
+      node.text += text;
+      if (node.text.length > MOST_CELL_CHARACTERS)
+        throw new Past(
+          problem(
+            'statement.long',
+            `${name} has an element of more than ${counted(MOST_CELL_CHARACTERS)} characters, which is the most that is read.`,
+          ),
+        );
+    },
+    close: () => void open.pop(),
+  });
+  let fault: XmlFault | undefined;
+  try {
+    const { text } = decode(bytes);
+    fault = reader.push(text.replace(/^\ufeff/, '').trimStart()) ?? reader.end();
+  } catch (error) {
+    if (!(error instanceof Past)) throw error;
+    return fail(error.told);
+  }
+  if (fault !== undefined) return refused(fault, name);
+  const message = child(root, 'Document')?.parts.find((part) => /^BkToCstmr(Stmt|AcctRpt)$/.test(part.name));
+  const nodes =
+    message === undefined ? [] : message.parts.filter((part) => part.name === 'Stmt' || part.name === 'Rpt');
+  if (nodes.length === 0)
+    return fail(
+      problem(
+        'statement.none',
+        `${name} is XML, but holds no statement of a bank account as ISO 20022 has them (camt.053). Ask the bank for that format, or bring the statement as CSV.`,
+      ),
+    );
+  const read = joined(nodes).map(statementOf);
+  return ok({ statements: read.map((one) => one.read), doubts: read.flatMap(({ doubts }) => doubts) });
+};
+
+/** What a list of entries comes to. */
+export const entriesSum = (entries: readonly StatementEntry[]): Minor =>
+  entries.reduce<Minor>((sum, { amount }) => add(sum, amount), NIL);

@@ -1,0 +1,197 @@
+import { distance } from 'fastest-levenshtein';
+import { folded } from '../base/folded';
+import { type Problem, problem } from '../base/result';
+import { type Table, textOf } from '../base/table';
+import { isCurrency } from '../money/currency';
+import { headerTexts } from '../papers/header';
+import { lexicon } from '../words/lexicon';
+import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
+
+export type ContactRole = 'customer' | 'supplier' | 'both' | 'other';
+
+/** A contact of a list, as it stands there. */
+export interface ListedContact {
+  readonly row: number;
+  readonly code: string | null;
+  readonly name: string;
+  readonly role: ContactRole;
+  /** ISO 3166-1 alpha-2, where the list has it so or the tax number begins with it. */
+  readonly country: string | null;
+  readonly taxNumber: string | null;
+  readonly termDays: number | null;
+  readonly currency: string | null;
+  readonly email: string | null;
+}
+
+export interface ContactsRead {
+  readonly items: readonly ListedContact[];
+  /** Rows that look like one contact entered twice. */
+  readonly nearDuplicates: readonly (readonly [number, number])[];
+  readonly doubts: readonly Problem[];
+}
+
+const WORDS = {
+  code: COLUMN_WORDS.contactCode,
+  name: COLUMN_WORDS.contactName,
+  role: lexicon(
+    'type, kind, role, category, contact type, art, typ, rolle, type de tiers, categorie, tipo, clase, categoria, soort, rodzaj, typ kontrahenta, tipus, typ partnera, tyyppi, tip, is, relationship',
+  ),
+  country: lexicon(
+    'country, country code, land, landesk, pays, code pays, pais, cod pais, paese, nazione, stato, kraj, zeme, stat, orszag, maa, tara, χωρα, ulke, land kode',
+  ),
+  taxNumber: lexicon(
+    'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
+  ),
+  termDays: COLUMN_WORDS.terms,
+  currency: COLUMN_WORDS.currency,
+  email: lexicon(
+    'email, e mail, mail, email address, e mail adresse, mailadresse, courriel, adresse mail, correo, correo electronico, posta elettronica, e post, epost, sahkoposti, adres e mail, eposta, e posta',
+  ),
+} as const;
+type ContactColumn = keyof typeof WORDS;
+const COLUMNS = Object.keys(WORDS) as readonly ContactColumn[];
+
+/** Forms of companies and small words, which do not tell two of them apart. */
+const FORMS = lexicon(
+  'ltd, limited, plc, llp, llc, inc, co, company, corp, gmbh, ag, kg, ohg, ug, e k, gbr, mbh, sarl, sas, sa, sasu, eurl, snc, s l, sl, slu, s a, s c, sc, srl, s r l, spa, s p a, sas, snc, lda, bv, b v, nv, n v, vof, cv, sp, z, o, o o, sp z o o, s r o, sro, a s, as, spol, kft, zrt, bt, nyrt, ab, hb, aps, oy, oyj, asa, ans, sia, uab, ou, doo, d o o, ae, epe, ike, as, ltd sti, and, und, et, y, e, i, en, og, och, ja, the, la, le, les, der, die, das',
+);
+
+const core = (name: string): string =>
+  folded(name)
+    .split(' ')
+    .filter((word) => !FORMS.is(word))
+    .join(' ');
+
+/** Whether two contacts look like one entered twice: the same tax number or address, or names that differ by a slip or a form. */
+const alike = (one: ListedContact, other: ListedContact): boolean => {
+  const tax = (contact: ListedContact): string => (contact.taxNumber ?? '').replace(/\W/g, '').toLowerCase();
+  if (tax(one) !== '' && tax(one) === tax(other)) return true;
+  const [a, b] = [core(one.name), core(other.name)];
+  if (a === '' || b === '') return false;
+  const differs = tax(one) !== '' && tax(other) !== '';
+  if (a === b) return !differs || one.country === other.country;
+  if (differs) return false;
+  const sorted = (text: string): string => text.split(' ').sort().join(' ');
+  if (sorted(a) === sorted(b)) return true;
+  const most = Math.max(a.length, b.length);
+  // A digit that differs tells two places or branches apart.
+  if (a.replace(/\D/g, '') !== b.replace(/\D/g, '')) return false;
+  return most >= 6 && distance(a, b) <= (most >= 14 ? 2 : 1);
+};
+
+/** So many pairs are compared in full; of longer lists, those that share the first letters of a word. */
+const nearDuplicatesOf = (items: readonly ListedContact[]): readonly (readonly [number, number])[] => {
+  const buckets = new Map<string, number[]>();
+  items.forEach((item, at) => {
+    const keys = new Set([
+      ...core(item.name)
+        .split(' ')
+        .map((word) => `n${word.slice(0, 3)}`),
+      ...(item.taxNumber === null ? [] : [`t${item.taxNumber.replace(/\W/g, '').toLowerCase()}`]),
+      ...(item.email === null ? [] : [`e${item.email.toLowerCase()}`]),
+    ]);
+    for (const key of keys) buckets.set(key, [...(buckets.get(key) ?? []), at]);
+  });
+  const found = new Map<string, readonly [number, number]>();
+  for (const bucket of buckets.values()) {
+    if (bucket.length > 400) continue;
+    bucket.forEach((first, place) => {
+      for (const second of bucket.slice(place + 1)) {
+        const [one, other] = [items[first], items[second]];
+        if (one !== undefined && other !== undefined && alike(one, other))
+          found.set(`${String(first)}-${String(second)}`, [one.row, other.row]);
+      }
+    });
+  }
+  return [...found.values()].sort(([a, b], [c, d]) => a - c || b - d);
+};
+
+const roleOf = (text: string, fallback: ContactRole): ContactRole => {
+  const words = folded(text);
+  if (words === '') return fallback;
+  const [customer, supplier] = [CUSTOMERS.in(words) !== undefined, SUPPLIERS.in(words) !== undefined];
+  if (
+    (customer && supplier) ||
+    /^(both|beide|beides|les deux|ambos|entrambi|oba|mindketto|bada|begge|c s|k l|cs)$/.test(words)
+  )
+    return 'both';
+  if (customer || /^(c|cust|k|d|deb|cli|cl)$/.test(words)) return 'customer';
+  if (supplier || /^(s|supp|l|v|f|kred|cred|four|prov|for)$/.test(words)) return 'supplier';
+  return 'other';
+};
+
+/** The contacts of a list; undefined where no row names the columns of one. */
+export const readContacts = (tables: readonly Table[], fileName: string): ContactsRead | undefined => {
+  let most:
+    | {
+        readonly table: Table;
+        readonly at: number;
+        readonly columns: readonly (ContactColumn | undefined)[];
+        readonly score: number;
+      }
+    | undefined;
+  for (const table of tables)
+    for (let at = 0; at < Math.min(60, table.rows.length); at += 1) {
+      const names = headerTexts(table.rows, at, 1, Math.min(60, table.rows[at]?.length ?? 0));
+      const taken = new Set<ContactColumn>();
+      const columns = names.map((text): ContactColumn | undefined => {
+        const words = folded(text);
+        if (words === '' || text.length > 60) return undefined;
+        const exact = COLUMNS.filter((column) => !taken.has(column) && WORDS[column].is(words));
+        const found = exact[0] ?? COLUMNS.find((column) => !taken.has(column) && WORDS[column].in(words) !== undefined);
+        if (found !== undefined) taken.add(found);
+        return found;
+      });
+      // A column of names that are codes, or the other way round.
+      const code = columns.indexOf('code');
+      const body = table.rows.slice(at + 1, at + 40);
+      const wordy = (column: number): boolean =>
+        body.filter((row) => /\p{L}{4}|\p{L}{2}\s\S/u.test(textOf(row[column]))).length * 2 >= Math.max(1, body.length);
+      if (!taken.has('name') && code >= 0 && wordy(code)) {
+        columns[code] = 'name';
+        taken.add('name');
+      }
+      if (taken.has('name') && taken.size >= 2 && (most === undefined || taken.size > most.score))
+        most = { table, at, columns, score: taken.size };
+    }
+  if (most === undefined) return undefined;
+  const { table, at, columns } = most;
+  const above = [
+    ...table.rows.slice(0, at + 1).flatMap((row) => row.map(textOf)),
+    fileName.replace(/[_.-]+/g, ' '),
+  ].map(folded);
+  const count = (words: typeof CUSTOMERS): number =>
+    above.filter((text) => text.length < 200 && words.in(text) !== undefined).length;
+  const [ours, theirs] = [count(CUSTOMERS), count(SUPPLIERS)];
+  const fallback: ContactRole = ours > theirs ? 'customer' : theirs > ours ? 'supplier' : 'other';
+  const doubts: Problem[] = [];
+  const items = table.rows.slice(at + 1).flatMap((row, place): readonly ListedContact[] => {
+    const text = (column: ContactColumn): string => textOf(row[columns.indexOf(column)]);
+    const name = text('name').replace(/\s+/g, ' ');
+    const number = at + 2 + place;
+    if (name === '') {
+      if (row.some((cell) => textOf(cell) !== ''))
+        doubts.push(problem('list.no-name', `Row ${String(number)} has no name, so it is left out.`, number));
+      return [];
+    }
+    if (WORDS.name.is(folded(name)) && text('code') !== '' && WORDS.code.is(folded(text('code')))) return [];
+    const tax = text('taxNumber');
+    const days = /\d{1,3}/.exec(text('termDays'))?.[0];
+    const country = text('country').toUpperCase();
+    const currency = text('currency').toUpperCase();
+    return [
+      {
+        row: number,
+        code: text('code') || null,
+        name,
+        role: roleOf(text('role'), fallback),
+        country: /^[A-Z]{2}$/.test(country) ? country : (/^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? null),
+        taxNumber: tax || null,
+        termDays: days === undefined ? null : Number(days),
+        currency: isCurrency(currency) ? currency : null,
+        email: text('email') || null,
+      },
+    ];
+  });
+  return items.length === 0 ? undefined : { items, nearDuplicates: nearDuplicatesOf(items), doubts };
+};

@@ -1,0 +1,125 @@
+import { lexicon } from '../words/lexicon';
+
+/**
+ * Words by which lists of open items, contacts and statements name their columns, in the languages of the papers. A word only
+ * proposes a column; what stands in it decides.
+ */
+export const COLUMN_WORDS = {
+  contactCode: lexicon(
+    'account, account no, account number, acct, a c, customer no, customer number, customer code, customer id, supplier no, supplier number, supplier code, supplier id, vendor no, vendor id, client code, client no, contact code, debtor no, creditor no, ledger account, code',
+    'konto, kontonr, kontonummer, kundennr, kundennummer, kunden nr, debitorennr, debitor nr, debitor, kreditorennr, kreditor nr, kreditor, lieferantennr, lieferanten nr, lieferantennummer, personenkonto, nr',
+    'compte, n compte, no compte, code client, code fournisseur, code tiers, compte tiers, n client, n fournisseur, tiers',
+    'cuenta, codigo, cod, codigo cliente, codigo proveedor, cod cliente, n cliente, n proveedor, subcuenta',
+    'conto, codice, cod, codice cliente, codice fornitore, cod cliente, cod fornitore, conta, codigo do cliente, codigo do fornecedor, n cliente, n fornecedor, terceiro',
+    'debiteurnr, debiteurnummer, debiteur nr, debnr, crediteurnr, crediteurnummer, crediteur nr, crednr, klantnr, klantnummer, leveranciersnr, relatienr, rekening',
+    'kontrahent, kod, kod kontrahenta, nr kontrahenta, symbol, id kontrahenta, kod odberatele, cislo odberatele, kod dodavatele, kod partnera, partner kod, vevokod, szallitokod, kod',
+    'kundnr, kundnummer, kund nr, leverantorsnr, leverantorsnummer, kundenr, kundenummer, leverandornr, leverandornummer, debitornr, kreditornr, asiakasnro, asiakasnumero, toimittajanro, toimittajanumero, tunnus, kod partener, cont, κωδικος, musteri kodu, cari kod, hesap kodu',
+  ),
+  contactName: lexicon(
+    'name, customer, customer name, supplier, supplier name, vendor, vendor name, client, client name, company, contact, contact name, debtor, creditor, payee, legal name, account name',
+    'kunde, kundenname, lieferant, lieferantenname, firma, bezeichnung, geschaftspartner',
+    'nom, nom du client, client, fournisseur, raison sociale, libelle, intitule, nom client, nom fournisseur, denomination',
+    'nombre, cliente, proveedor, razon social, titular, denominacion, acreedor, deudor',
+    'nome, fornitore, ragione sociale, cliente, fornecedor, entidade, designacao, intestatario, denominazione',
+    'naam, klant, debiteur, crediteur, leverancier, bedrijfsnaam, relatie',
+    'nazwa, nazwa kontrahenta, odbiorca, dostawca, klient, nazev, nazev firmy, odberatel, dodavatel, partner, partner neve, vevo, szallito, megnevezes, nazov',
+    'namn, kund, kundnamn, leverantor, leverantorsnamn, navn, kundenavn, leverandor, asiakas, nimi, toimittaja, denumire, client, furnizor, επωνυμια, πελατης, προμηθευτης, unvan, cari unvan, musteri, tedarikci',
+  ),
+  kind: lexicon(
+    'type, kind, doc type, document type, transaction type, tran type, trans type, tx type, entry type',
+    'art, belegart, typ, buchungsart, nature, type piece, type de piece, tipo, tipo doc, tipo documento, clase, soort, type document, rodzaj, rodzaj dokumentu, druh, tipus, bizonylat tipus, jenis, tyyppi, laji, bilagstype, tip, tip document, ειδος, turu, belge turu',
+  ),
+  number: lexicon(
+    'number, no, doc no, document, document no, document number, invoice, invoice no, invoice number, inv no, invoice ref, transaction no, tran no, voucher, voucher no, our ref, our reference, our no, register no, entry no',
+    'beleg, belegnr, beleg nr, belegnummer, rechnung, rechnungsnr, rechnung nr, rechnungsnummer, re nr, belegfeld 1, opos nr, unsere nr',
+    'piece, n piece, no piece, facture, n facture, no facture, numero, document, n document, notre ref',
+    'factura, n factura, num factura, documento, n documento, n registro, registro, asiento, nuestra ref',
+    'fattura, n fattura, numero fattura, numero documento, n doc, protocollo, fatura, n fatura, nosso n',
+    'factuur, factuurnr, factuurnummer, factuur nr, boekstuk, boekstuknr, stuk, stuknr, ons nummer',
+    'numer, nr dokumentu, numer dokumentu, dokument, nr faktury, faktura, cislo dokladu, doklad, cislo faktury, cislo, szamlaszam, bizonylatszam, bizonylat, szamla, sorszam',
+    'fakturanr, fakturanummer, faktura nr, faktura, fakt nr, bilag, bilagsnr, bilagsnummer, verifikation, ver nr, laskunro, laskunumero, lasku nro, tosite, numar, nr factura, nr document, factura, αριθμος, παραστατικο, αρ παραστατικου, fatura no, belge no, evrak no',
+  ),
+  reference: lexicon(
+    'reference, ref, your ref, your reference, their ref, their reference, external ref, customer ref, supplier ref, supplier invoice, supplier invoice no, their invoice, their no, vendor invoice, ext doc no, external document no, details, description, narrative, comment, memo',
+    'ihre ref, ihr zeichen, fremdbeleg, fremdbelegnr, externe belegnr, belegfeld 2, buchungstext, text, verwendungszweck, lieferantenrechnung, lieferanten rechnung, ext beleg',
+    'votre ref, votre reference, ref, reference, ref externe, ref client, ref fournisseur, facture fournisseur, libelle ecriture, objet, commentaire',
+    'su factura, su ref, su referencia, referencia, ref proveedor, n factura proveedor, concepto, factura proveedor',
+    'rif, riferimento, vs rif, vostro rif, n fatt fornitore, fattura fornitore, descrizione, causale, referencia, v ref, vossa ref, descricao',
+    'uw ref, uw referentie, referentie, kenmerk, uw kenmerk, omschrijving, factuur leverancier, betalingskenmerk',
+    'referencja, numer obcy, nr obcy, opis, tytul, variabilni symbol, var symbol, vs, popis, cizi cislo, hivatkozas, megjegyzes',
+    'er ref, er referens, referens, deres ref, deres reference, referanse, betalningsref, ocr, ext ref, lev fakturanr, leverantorens fakturanr, viite, viitenumero, viesti, referinta, explicatii, σχολια, αιτιολογια, aciklama, referans',
+  ),
+  order: lexicon(
+    'order, order no, order number, po, po no, po number, purchase order, our order, our order no, sales order, customer order',
+    'auftrag, auftragsnr, bestellung, bestellnr, bestell nr, bestellnummer, commande, n commande, no commande, notre commande, bon de commande, pedido, n pedido, nuestro pedido, ordine, n ordine, encomenda, n encomenda, ordernr, ordernummer, bestelnr, bestelling, onze order, zamowienie, nr zamowienia, objednavka, cislo objednavky, rendeles, rendelesszam, order nr, ordrenr, ordrenummer, tilausnro, tilaus, comanda, παραγγελια, siparis, siparis no',
+  ),
+  date: lexicon(
+    'date, doc date, document date, invoice date, inv date, transaction date, tran date, posting date, issued, issue date, dated, booking date, entry date',
+    'datum, belegdatum, rechnungsdatum, buchungsdatum, re datum, date piece, date facture, date de facture, date document, date ecriture, date operation, fecha, fecha factura, fecha documento, f factura, f emision, fecha emision, data, data documento, data fattura, data doc, data fatura, data emissao, factuurdatum, boekdatum, datum factuur, data wystawienia, data dokumentu, data faktury, datum vystaveni, datum dokladu, vystaveno, kelt, kelte, szamla kelte, bizonylat kelte, teljesites, fakturadatum, bilagsdato, fakturadato, dato, bokforingsdatum, paivays, laskupvm, pvm, paivamaara, data factura, data document, ημερομηνια, ημ νια, tarih, belge tarihi, fatura tarihi',
+  ),
+  due: lexicon(
+    'due, due date, due on, payment due, pay by, maturity, date due',
+    'fallig, fallig am, falligkeit, falligkeitsdatum, zahlbar bis, netto fallig, echeance, date echeance, date d echeance, ech, vencimiento, vto, fecha vencimiento, f vencimiento, fecha vto, vence, scadenza, data scadenza, scad, vencimento, data vencimento, vervaldatum, vervalt, vervaldag, termin, termin platnosci, data platnosci, platne do, splatnost, datum splatnosti, esedekesseg, hatarido, fizetesi hatarido, lejarat, forfallodatum, forfallo, forfallodag, forfall, forfallsdato, forfaldsdato, forfald, forfalder, erapaiva, erapvm, scadenta, data scadenta, ληξη, ημ ληξης, vade, vade tarihi',
+  ),
+  terms: lexicon(
+    'terms, days, term days, payment terms, payment days, credit days, terms days, net days',
+    'ziel, zahlungsziel, zahlungsziel tage, ziel tage, tage, conditions, delai, delai jours, jours, plazo, dias, giorni, termini, prazo, betaaltermijn, termijn, dagen, termin dni, dni, ilosc dni, splatnost dni, dnu, nap, fizetesi nap, betalningsvillkor, villkor, dagar, dage, dager, betingelser, maksuehto, paivaa, zile, ημερες, gun, vade gun',
+  ),
+  currency: lexicon(
+    'currency, curr, cur, ccy, wahrung, wkz, whg, wahr, devise, dev, monnaie, moneda, divisa, div, valuta, val, moeda, munt, waluta, mena, penznem, devizanem, deviza, valutta, valuuta, para birimi, doviz, νομισμα',
+  ),
+  original: lexicon(
+    'amount, original, original amount, gross, gross amount, invoice amount, invoice total, total, document amount, doc amount, invoiced, value, amount original',
+    'betrag, rechnungsbetrag, belegbetrag, bruttobetrag, brutto, urspr betrag, ursprungsbetrag, montant, montant ttc, montant initial, montant facture, montant origine, ttc, importe, importe original, importe factura, total factura, importo, importo originale, importo fattura, totale documento, valor, valor original, valor documento, bedrag, factuurbedrag, oorspronkelijk, origineel bedrag, kwota, kwota dok, kwota dokumentu, kwota brutto, wartosc, castka, castka dokladu, fakturovano, puvodni castka, osszeg, szamla osszege, eredeti osszeg, brutto osszeg, belopp, fakturabelopp, ursprungligt belopp, belob, fakturabelob, belop, fakturabelop, opprinnelig belop, summa, laskun summa, alkuperainen, suma, valoare, valoare factura, ποσο, αξια, tutar, fatura tutari',
+  ),
+  open: lexicon(
+    'open, open amount, outstanding, outstanding amount, balance, balance due, amount due, amount open, remaining, remaining amount, unpaid, still open, due amount, open balance, o s, left to pay, unallocated',
+    'offen, offener betrag, restbetrag, rest, offener saldo, saldo, offener posten, noch offen, opos, solde, solde du, restant du, reste du, reste a payer, montant ouvert, ouvert, montant du, a payer, pendiente, importe pendiente, saldo, saldo pendiente, por cobrar, por pagar, residuo, importo residuo, aperto, da pagare, da incassare, in sospeso, em aberto, valor em aberto, saldo em aberto, pendente, por liquidar, openstaand, openstaand bedrag, open bedrag, nog open, resterend, saldo, do rozliczenia, do zaplaty, pozostalo, nierozliczone, saldo dokumentu, kwota pozostala, zbyva, zbyva uhradit, neuhrazeno, k uhrade, zustatek, nyitott, nyitott osszeg, hatralek, fennallo, egyenleg, kiegyenlitetlen, rest, restbelopp, kvar, kvar att betala, saldo, restsaldo, restbelob, restbelop, utestaende, utestaaende, aapen, avoin, avoinna, avoin summa, saldo, sold, rest de plata, rest de incasat, neachitat, υπολοιπο, ανοικτο, kalan, kalan tutar, bakiye, acik tutar',
+  ),
+  base: lexicon(
+    'base, base amount, local, local amount, local currency, amount lcy, lcy, home currency, base currency, equivalent, in base, balance lcy, remaining lcy',
+    'hauswahrung, eigenwahrung, in hauswahrung, contre valeur, contrevaleur, devise locale, contravalor, moneda local, controvalore, valuta locale, contravalor, moeda local, tegenwaarde, in huisvaluta, basisvaluta, w walucie krajowej, w pln, w walucie ksiegowej, v czk, v domaci mene, v mene uctovnictvi, forintban, huf ertek, konyvelesi penznem, i sek, basvaluta, i dkk, i nok, basisvaluta, grundvaluta, euroina, kirjanpitovaluutta, in lei, echivalent lei, σε ευρω, tl karsiligi, yerel para',
+  ),
+  debit: lexicon(
+    'debit, dr, debits, soll, debe, dare, debito, debet, wn, winien, ma dati, md, tartozik, debiter, debiteur, χρεωση, borc, charge, charges, invoices, paid out, withdrawal, withdrawals, money out, payments out, belastung, lastschrift, ausgang, cargo, cargos, addebito, addebiti, uscite, af, afschrijving, bij debet, obciazenie, obciazenia, wyplata, vydej, kiadas, terheles, ut, uttag, ut av konto, haevet, panot ulos, plati, cikis',
+  ),
+  credit: lexicon(
+    'credit, cr, credits, haben, haber, avere, credito, kredit, ct, dal, d, kovetel, crediter, πιστωση, alacak, payments, receipts, paid in, deposit, deposits, money in, gutschrift, eingang, abono, abonos, accredito, accrediti, entrate, bij, bijschrijving, uznanie, uznania, wplata, prijem, bevetel, jovairas, in, insattning, inn paa konto, indsat, sisaan, panot, incasari, giris',
+  ),
+} as const;
+
+export type ListColumn = keyof typeof COLUMN_WORDS;
+
+/** The first column of ageing, without days of its own: what is not due yet. */
+export const NOT_DUE = lexicon(
+  'current, not due, not yet due, nicht fallig, nicht fallige, noch nicht fallig, non echu, non echue, a echoir, no vencido, por vencer, non scaduto, a scadere, nao vencido, niet vervallen, nog niet vervallen, niewymagalne, biezace, nieprzeterminowane, do splatnosti, pred splatnosti, nesplatne, le nem jart, nem esedekes, nem lejart, ej forfallet, ej forfallna, ikke forfaldent, ikke forfalt, eraantymatta, eraantymattomat, in termen, nescadent, μη ληξιπροθεσμα, vadesi gelmemis',
+);
+
+/** A column of ageing: days from and to, or beyond. */
+export const AGE_COLUMN =
+  /(?:^|\D)\d{1,3}\s?(?:-|–|—|à|a|to|bis|do|tot|till|til|al|au|\.\.)\s?\d{1,3}(?:\D|$)|^(?:>|\+|plus de|over|ueber|über|mehr als|more than|más de|mas de|oltre|mais de|meer dan|boven|ponad|powyżej|powyzej|nad|över|yli|peste|fazla|άνω)\s?(?:de\s)?\d{2,3}|^\d{2,3}\s?\+|^\d{2,3}\s(?:days|tage|jours|j|días|dias|dni|giorni|dagen|dagar|dage|nap)\b|^(?:<|<=|up to|bis|bis zu|jusqu)\s?\d{1,3}/iu;
+
+/** Words of titles that say whose list it is. */
+export const CUSTOMERS = lexicon(
+  'customer*, client*, debtor*, debitor*, receivable*, sales ledger, aged debt, aged debtors, accounts receivable, kunden*, forderung*, offene posten debitoren, client*, clients, creances, balance clients, cliente*, deudores, por cobrar, clienti, crediti, clientes, a receber, debiteur*, klanten, vorderingen, odbiorc*, odbiorcami, naleznosci, klient*, odberatel*, pohledav*, vevo*, vevok, koveteles*, kund*, kundreskontra, kundfordringar, kunder, debitorer, tilgodehavender, kundefordringer, asiakas*, asiakkaat, myyntireskontra, myyntisaamiset, clienti, creante, πελατ*, απαιτησεις, musteri*, alicilar',
+);
+export const SUPPLIERS = lexicon(
+  'supplier*, vendor*, creditor*, payable*, purchase ledger, aged creditors, accounts payable, lieferant*, kreditor*, verbindlichkeit*, fournisseur*, dettes, proveedor*, acreedor*, por pagar, fornitor*, debiti, fornecedor*, a pagar, crediteur*, leverancier*, schulden, dostawc*, dostawcami, zobowiaza*, dodavatel*, zavaz*, szallito*, kotelezettseg*, leverantor*, leverantorsskulder, leverandor*, leverandorgjaeld, leverandorgjeld, kreditorer, toimittaja*, ostoreskontra, ostovelat, furnizor*, datorii, προμηθευτ*, υποχρεωσεις, tedarikci*, saticilar',
+);
+
+/** What kinds of documents are called or how their numbers begin; a payment is what is not matched with an invoice yet. */
+export const INVOICE_WORDS = lexicon(
+  'invoice, inv, si, pi, sin, pin, bill, rechnung, re, ar, er, facture, fa, fac, fv, fz, fs, factura, fra, fattura, ft, fatura, factuur, vf, if, faktura, fakt, fak, szamla, sz, lasku, factura, τιμολογιο, τπυ, τδα, debit note, dn, f, i',
+);
+export const CREDIT_WORDS = lexicon(
+  'credit note, credit, credit memo, cn, cr, crn, sc, pc, scr, pcr, scn, pcn, gutschrift, gs, gu, rechnungskorrektur, rk, storno, avoir, av, avo, note de credit, nc, abono, ab, abn, rectificativa, nota de credito, nota de abono, nota credito, nota di credito, ndc, creditnota, creditfactuur, cf, korekta, kor, fvk, fk, fkv, kfv, zks, dobropis, db, dob, opravny doklad, jovairo, jovairas, js, kreditfaktura, kreditnota, kf, kn, kr, kre, hyvityslasku, hl, hyvitys, nota de creditare, storno, πιστωτικο, iade, iade faturasi, refund invoice',
+);
+export const PAYMENT_WORDS = lexicon(
+  'payment, pay, pmt, payment on account, poa, on account, receipt, rec, rct, rcpt, sa, pa, sr, pp, cash, unallocated, deposit, prepayment, advance, bank, zahlung, za, zahlungseingang, ze, anzahlung, az, akonto, a conto, vorauszahlung, bk, reglement, rg, rgt, acompte, ac, a affecter, virement, vir, encaissement, paiement, pago, cobro, anticipo, ant, a cuenta, entrega a cuenta, pagamento, incasso, acconto, in conto, bonifico, recebimento, rc, adiantamento, por conta, betaling, vooruitbetaling, aanbetaling, ontvangst, wplata, zaplata, zaliczka, zal, wb, wyciag, kp, przedplata, platba, uhrada, zaloha, zal, fizetes, befizetes, eloleg, el, elol, betalning, inbetalning, forskott, a conto, forskudd, forskud, indbetaling, innbetaling, suoritus, maksu, ennakko, ennakkomaksu, plata, incasare, avans, εισπραξη, πληρωμη, προκαταβολη, odeme, tahsilat, avans, unmatched',
+);
+export const BALANCE_WORDS = lexicon(
+  'balance, opening balance, balance brought forward, brought forward, b f, bf, bfwd, saldo, saldovortrag, sv, eb wert, eroffnungssaldo, anfangsbestand, solde, solde initial, report, a nouveau, an, saldo inicial, saldo anterior, saldo iniziale, apertura, beginsaldo, saldo begin, bilans otwarcia, bo, ob, pocatecni stav, ps, nyito, nyito egyenleg, ingaende saldo, ib, primo, primosaldo, inngaende saldo, alkusaldo, sold initial, υπολοιπο εναρξης, devir, acilis',
+);
+export const REFUND_WORDS = lexicon(
+  'refund, rueckzahlung, ruckzahlung, erstattung, remboursement, reembolso, rimborso, terugbetaling, zwrot, vratka, visszaterites, aterbetalning, tilbagebetaling, tilbakebetaling, palautus, rambursare, iade odemesi',
+);

@@ -1,0 +1,205 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { readCsv } from '../files/csv';
+import { minor } from '../money/minor';
+import { entriesSum, readCamt } from './camt';
+import { readStatementTable } from './statement-table';
+
+const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+
+const entry = (amount: string, side: string, day: string, status = '<Sts>BOOK</Sts>', more = ''): string =>
+  `<Ntry><Amt Ccy="EUR">${amount}</Amt><CdtDbtInd>${side}</CdtDbtInd>${status}<BookgDt><Dt>${day}</Dt></BookgDt><ValDt><Dt>${day}</Dt></ValDt>${more}</Ntry>`;
+const balance = (code: string, amount: string, side: string, day: string): string =>
+  `<Bal><Tp><CdOrPrtry><Cd>${code}</Cd></CdOrPrtry></Tp><Amt Ccy="EUR">${amount}</Amt><CdtDbtInd>${side}</CdtDbtInd><Dt><Dt>${day}</Dt></Dt></Bal>`;
+const statement = (inside: string, iban = 'IE29AIBK93115212345678', id = '1'): string =>
+  `<Stmt><Id>${id}</Id><Acct><Id><IBAN>${iban}</IBAN></Id><Ccy>EUR</Ccy></Acct>${inside}</Stmt>`;
+const file = (...statements: readonly string[]): Uint8Array =>
+  bytes(
+    `<?xml version="1.0"?><d:Document xmlns:d="urn:iso:std:iso:20022:tech:xsd:camt.053.001.02"><BkToCstmrStmt>${statements.join('')}</BkToCstmrStmt></d:Document>`,
+  );
+const OPEN = balance('OPBD', '100.00', 'CRDT', '2026-07-01');
+const codes = (read: ReturnType<typeof readCamt>): readonly string[] =>
+  (read.ok ? read.value.doubts : read.problems).map(({ code }) => code);
+
+describe('a statement as ISO 20022 has it', () => {
+  it('is read with its balances and booked entries, money in the bank positive', () => {
+    const read = readCamt(
+      file(
+        statement(
+          OPEN +
+            entry(
+              '20.50',
+              'DBIT',
+              '2026-07-03',
+              '<Sts><Cd>BOOK</Cd></Sts>',
+              '<NtryDtls><TxDtls><RmtInf><Ustrd>Rope</Ustrd><Ustrd>July</Ustrd></RmtInf></TxDtls></NtryDtls>',
+            ) +
+            entry('5', 'CRDT', '2026-07-09', '<Sts>BOOK</Sts>', '<AddtlNtryInf>Refund</AddtlNtryInf>') +
+            entry('7.00', 'DBIT', '2026-07-31', '<Sts>PDNG</Sts>') +
+            balance('CLBD', '84.50', 'CRDT', '2026-07-31'),
+        ),
+      ),
+      's.xml',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [
+          {
+            iban: 'IE29AIBK93115212345678',
+            currency: 'EUR',
+            from: '2026-07-01',
+            to: '2026-07-31',
+            opening: { date: '2026-07-01', amount: 10_000n },
+            closing: { date: '2026-07-31', amount: 8450n },
+            entries: [
+              { amount: -2050n, text: 'Rope July' },
+              { amount: 500n, text: 'Refund' },
+            ],
+          },
+        ],
+      },
+    });
+  });
+  it('says when it does not come to its closing balance, or has none', () => {
+    const wrong = statement(
+      OPEN + entry('20.50', 'DBIT', '2026-07-03') + balance('CLBD', '80.00', 'CRDT', '2026-07-31'),
+    );
+    expect(codes(readCamt(file(wrong), 's.xml'))).toEqual(['statement.sum']);
+    expect(codes(readCamt(file(statement(entry('1.00', 'CRDT', '2026-07-03'))), 's.xml'))).toEqual([
+      'statement.no-opening',
+      'statement.no-closing',
+    ]);
+    expect(codes(readCamt(file(statement(OPEN + entry('1.2.3', 'CRDT', '2026-07-03'))), 's.xml'))).toContain(
+      'statement.entry',
+    );
+  });
+  it('may be several, of several accounts', () => {
+    const two = file(statement(OPEN), statement(OPEN, 'DE89370400440532013000', '2'));
+    const read = readCamt(two, 's.xml');
+    expect(read.ok && read.value.statements.map(({ iban }) => iban)).toEqual([
+      'IE29AIBK93115212345678',
+      'DE89370400440532013000',
+    ]);
+  });
+  it.each([
+    ['<!DOCTYPE x [<!ENTITY a "b">]><Document/>', 'statement.entities'],
+    ['<Document><BkToCstmrStmt>', 'statement.broken'],
+    ['<a>'.repeat(80), 'statement.deep'],
+    ['<Document><Other/></Document>', 'statement.none'],
+    [
+      `<Document><BkToCstmrStmt><Stmt><Id>${'x'.repeat(40_000)}</Id></Stmt></BkToCstmrStmt></Document>`,
+      'statement.long',
+    ],
+  ])('is refused with a sentence: %.40s', (text, code) => {
+    const read = readCamt(bytes(text), 's.xml');
+    expect(codes(read)).toEqual([code]);
+    expect(read.ok ? '' : read.problems[0]?.message).toMatch(/^s\.xml .{20,}\.$/);
+  });
+  it('comes to its closing balance whatever its entries and their order', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.bigInt(-999_999n, 999_999n), { maxLength: 20 }),
+        fc.bigInt(-99_999n, 99_999n),
+        (amounts, start) => {
+          const text = (units: bigint): string => {
+            const size = units < 0n ? -units : units;
+            return `${String(size / 100n)}.${String(size % 100n).padStart(2, '0')}`;
+          };
+          const side = (units: bigint): string => (units < 0n ? 'DBIT' : 'CRDT');
+          const end = amounts.reduce((sum, units) => sum + units, start);
+          const read = readCamt(
+            file(
+              statement(
+                balance('CLBD', text(end), side(end), '2026-07-31') +
+                  amounts.map((units) => entry(text(units), side(units), '2026-07-03')).join('') +
+                  balance('PRCD', text(start), side(start), '2026-06-30'),
+              ),
+            ),
+            's.xml',
+          );
+          expect(codes(read)).toEqual([]);
+          if (read.ok) expect(entriesSum(read.value.statements[0]?.entries ?? [])).toBe(minor(end - start));
+        },
+      ),
+    );
+  });
+});
+
+const table = (text: string) => {
+  const read = readCsv(bytes(text), 'bank.csv');
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  return readStatementTable(read.value, 'bank.csv');
+};
+
+describe('a bank’s table', () => {
+  it('is read oldest first, its balances taken from the balance beside each entry', () => {
+    const read = table(
+      [
+        'Skerry Bank;IBAN IE29 AIBK 9311 5212 3456 78;EUR',
+        'Buchungstag;Wertstellung;Verwendungszweck;Betrag;Saldo',
+        '31.07.2026;30.07.2026;Miete;-800,00;1.200,00',
+        '14.07.2026;14.07.2026;Rechnung 17;500,00;2.000,00',
+      ].join('\n'),
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [
+          {
+            account: 'IE29AIBK93115212345678',
+            currency: 'EUR',
+            opening: { date: '2026-07-14', amount: 150_000n },
+            closing: { date: '2026-07-31', amount: 120_000n },
+            entries: [
+              { date: '2026-07-14', amount: 50_000n, text: 'Rechnung 17' },
+              { date: '2026-07-31', valueDate: '2026-07-30', amount: -80_000n, text: 'Miete' },
+            ],
+          },
+        ],
+      },
+    });
+  });
+  it('has money in and out in two columns, and lines of its own for the balances', () => {
+    const read = table(
+      [
+        'Date,Description,Money out,Money in',
+        '2026-07-01,Opening balance,,100.00',
+        '2026-07-03,Rope,20.50,',
+        '2026-07-20,Sale,,5.00',
+        '2026-07-31,Closing balance,,84.50',
+      ].join('\n'),
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [
+          { opening: { amount: 10_000n }, closing: { amount: 8450n }, entries: [{ amount: -2050n }, { amount: 500n }] },
+        ],
+      },
+    });
+  });
+  it('of two accounts is two statements', () => {
+    const read = table(
+      'Account,Date,Description,Amount,Balance\n111-1,2026-07-13,A,5.00,15.00\n222-2,2026-07-14,B,-5.00,10.00\n111-1,2026-07-15,C,1.00,16.00\n',
+    );
+    expect(read.ok && read.value.statements.map(({ account, entries }) => [account, entries.length])).toEqual([
+      ['111-1', 2],
+      ['222-2', 1],
+    ]);
+  });
+  it('says when it has no balance, does not come to it, or is none', () => {
+    const doubts = (text: string): readonly string[] => {
+      const read = table(text);
+      return (read.ok ? read.value.doubts : read.problems).map(({ code }) => code);
+    };
+    expect(doubts('Date,Description,Amount\n2026-07-13,A,5.00\n')).toEqual(['statement.no-balance']);
+    expect(doubts('Date,Description,Amount,Balance\n2026-07-13,A,5.00,15.00\n2026-07-14,B,1.00,17.00\n')).toEqual([
+      'statement.sum',
+    ]);
+    expect(doubts('Colour,Shape\nred,round\n')).toEqual(['statement.none']);
+  });
+});
