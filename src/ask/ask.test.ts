@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { askList } from './list';
 import { askMatch } from './match';
 import { askRead } from './read';
 import { askSearch } from './search';
+import { askStatement } from './statement';
 
 const file = (text: string, name = 'file.csv') => ({ bytes: new TextEncoder().encode(text), name });
 const demo = (name: string) => ({ bytes: new Uint8Array(readFileSync(`demo/papers/${name}`)), name });
@@ -111,5 +113,58 @@ describe('asking without the screen', () => {
       first(askSearch(file('code,line,debit,credit\n1,current-asset,5000.125,\n2,equity,,5000.152\n'), undefined)),
     ).toMatchObject({ kinds: ['transposed'], explains: '-0.027', changes: [{ code: '1', to: '5000.152' }] });
     expect(askSearch(file('code,debit,credit\n1,5,5\n'), undefined)).toEqual({ ok: true, value: [] });
+  });
+  it('reads a list of open items, as the books see them, each in its own currency', async () => {
+    const list = file(
+      'Suppliers as at 31 July 2026\nCode;Supplier;Invoice no;Date;Due date;Currency;Open;Base EUR\nL1;Cairn;A-1;2026-07-01;2026-07-31;JPY;12000;75,00\nL1;Cairn;A-2;2026-07-02;2026-08-01;EUR;5,00;5,00\n;Total;;;;;;80,00\n',
+    );
+    expect(await askList(list)).toMatchObject({
+      ok: true,
+      value: {
+        kind: 'suppliers',
+        asAt: '2026-07-31',
+        currency: 'EUR',
+        items: [
+          { row: 3, number: 'A-1', currency: 'JPY', open: '-12000', base: '-75.00', original: null },
+          { row: 4, number: 'A-2', currency: 'EUR', open: '-5.00' },
+        ],
+        totals: { JPY: '-12000', EUR: '-5.00' },
+        printedTotals: { base: '-80.00' },
+        doubts: [],
+      },
+    });
+  });
+  it('reads a list of contacts where there are no open items', async () => {
+    const list = file(
+      'Code,Name,Country,Email\nK1,Ardmore Boats Ltd,IE,a@ard.example\nK2,Ardmore Boats,IE,\n',
+      'customers.csv',
+    );
+    expect(await askList(list)).toMatchObject({
+      ok: true,
+      value: { kind: 'contacts', items: [{ role: 'customer', email: 'a@ard.example' }, {}], nearDuplicates: [[2, 3]] },
+    });
+    expect(await askList(file('a\nb\n'))).toMatchObject({ ok: false, problems: [{ code: 'list.none' }] });
+  });
+  it('reads a bank’s statement, from its own file or from a table', async () => {
+    expect(
+      await askStatement(file('Date,Text,Amount (EUR),Balance\n2026-07-01,Sale,5.00,15.00\n', 's.csv')),
+    ).toMatchObject({
+      ok: true,
+      value: {
+        statements: [
+          {
+            currency: 'EUR',
+            opening: { date: '2026-07-01', amount: '10.00' },
+            closing: { amount: '15.00' },
+            entries: [{ amount: '5.00' }],
+          },
+        ],
+        doubts: [],
+      },
+    });
+    expect(await askStatement(file('<a/>', 's.xml'))).toMatchObject({
+      ok: false,
+      problems: [{ code: 'statement.none' }],
+    });
   });
 });

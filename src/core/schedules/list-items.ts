@@ -4,8 +4,8 @@ import { type Row, type Table, textOf } from '../base/table';
 import { plainDate } from '../base/dates';
 import { isCurrency, minorDigits } from '../money/currency';
 import type { PaperAmount } from '../money/paper-amount';
-import { datesIn } from '../papers/dates-in';
 import { statedCurrency } from '../papers/stated-currency';
+import { statedDate } from '../papers/stated-date';
 import { totalWords } from '../papers/total-words';
 import { CARRIED } from '../words/paper-words';
 import { type ListTable, type Role, amountIn, dayIn, listTable } from './list-table';
@@ -87,17 +87,25 @@ const signed = (amount: PaperAmount, digits: number): bigint => {
   return amount.side === 'credit' ? -units : units;
 };
 
+/** What a column of sides says of a row. */
+const sideIn = (list: ListTable, row: Row): PaperAmount['side'] => {
+  const at = list.roles.indexOf('side');
+  return at < 0 ? undefined : list.sideOf(textOf(row[at]));
+};
+
 const printedRow = (list: ListTable, row: Row, at: number, digits: number): Printed => {
   const texts: Partial<Record<Role, string>> = {};
   const amounts: Partial<Record<(typeof AMOUNTS)[number], PaperAmount>> = {};
   const ages: (PaperAmount | undefined)[] = [];
+  const side = sideIn(list, row);
   list.roles.forEach((role, column) => {
     if (role === undefined) return;
     const text = textOf(row[column]);
     if (role === 'age') ages.push(amountIn(list, row[column]));
     else if ((AMOUNTS as readonly string[]).includes(role)) {
       const amount = amountIn(list, row[column]);
-      if (amount !== undefined) amounts[role as (typeof AMOUNTS)[number]] = amount;
+      if (amount !== undefined)
+        amounts[role as (typeof AMOUNTS)[number]] = side === undefined ? amount : { ...amount, side };
     } else texts[role] = text;
   });
   const filled = ages.filter((one) => one !== undefined);
@@ -186,9 +194,12 @@ const kindIn = (words: string): DocumentKind | undefined => {
 
 /**
  * What kind of document each row is: by its own word, else by how its number begins, else by its sign. The commonest beginning is that
- * of invoices, whatever it means elsewhere; one that counts against them is a payment where none of its documents is ever due.
+ * of invoices, whatever it means elsewhere; one that nobody knows and that counts against them is a
+ * payment where none of its documents is ever due, and that is a guess.
  */
-const kindsOf = (rows: readonly Printed[]): readonly DocumentKind[] => {
+const kindsOf = (
+  rows: readonly Printed[],
+): { readonly kinds: readonly DocumentKind[]; readonly guessed: readonly Printed[] } => {
   const groups = new Map<string, Printed[]>();
   const keyOf = ({ texts }: Printed): string => folded(texts.kind ?? '') || `#${prefixOf(texts.number ?? '')}`;
   for (const row of rows) {
@@ -199,6 +210,7 @@ const kindsOf = (rows: readonly Printed[]): readonly DocumentKind[] => {
   const against = ({ open = 0n }: Printed): boolean => (positive ? open < 0n : open > 0n);
   const [commonest] = [...groups].sort(([, one], [, other]) => other.length - one.length);
   const kinds = new Map<string, DocumentKind | undefined>();
+  const guessed = new Set<string>();
   for (const [key, own] of groups) {
     const said = kindIn(key.replace(/^#/, ''));
     if (
@@ -215,10 +227,12 @@ const kindsOf = (rows: readonly Printed[]): readonly DocumentKind[] => {
     }
     // A number without letters tells nothing by how it begins.
     if (key === '#') kinds.set(key, undefined);
-    else if (own.every(against)) kinds.set(key, own.some(({ due }) => due !== undefined) ? 'credit-note' : 'payment');
-    else kinds.set(key, 'invoice');
+    else if (own.every(against)) {
+      kinds.set(key, own.some(({ due }) => due !== undefined) ? 'credit-note' : 'payment');
+      guessed.add(key);
+    } else kinds.set(key, 'invoice');
   }
-  return rows.map((row) => {
+  const found = rows.map((row): DocumentKind => {
     const kind = kinds.get(keyOf(row));
     if (kind === 'invoice' || kind === undefined) {
       const told = kindIn(folded(row.texts.reference ?? ''));
@@ -232,6 +246,7 @@ const kindsOf = (rows: readonly Printed[]): readonly DocumentKind[] => {
     }
     return kind;
   });
+  return { kinds: found, guessed: rows.filter((row) => guessed.has(keyOf(row))) };
 };
 
 const AGAINST: ReadonlySet<DocumentKind> = new Set(['credit-note', 'payment']);
@@ -246,12 +261,6 @@ const kindOfList = (list: ListTable, asked: ListAsked): { readonly kind: ListKin
     texts.reduce((sum, text) => sum + (text.length < 200 && words.in(folded(text)) !== undefined ? 1 : 0), 0);
   const [ours, theirs] = [count(CUSTOMERS), count(SUPPLIERS)];
   return { kind: theirs > ours ? 'suppliers' : 'customers', sure: ours !== theirs };
-};
-
-/** The list's own day: the last that its titles name, or its file. */
-const asAtOf = (titles: readonly string[], name: string): string | undefined => {
-  const days = titles.flatMap((title) => datesIn(title).slice(-1));
-  return [...days].sort().at(-1) ?? datesIn(name.replace(/_/g, ' ')).at(-1);
 };
 
 const sameRow = (row: Row, texts: readonly string[]): boolean => {
@@ -295,6 +304,16 @@ interface Walked {
   readonly unread: readonly number[];
 }
 
+/** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
+const contactAbove = (list: ListTable): Contact | undefined => {
+  const row = list.rows[list.header - list.height];
+  const texts = (row ?? []).map(textOf);
+  const [label = ''] = texts.find((text) => text !== '')?.split(/[:：]/) ?? [];
+  const words = folded(label);
+  const named = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
+  return named && texts.some((text) => /[:：]/.test(text)) ? contactIn(texts) : undefined;
+};
+
 /** Goes through the rows: contacts above their items, items, sums, what is printed on every page. */
 const walk = (list: ListTable, digits: number): Walked => {
   const items: { printed: Printed; contact: Contact }[] = [];
@@ -310,7 +329,7 @@ const walk = (list: ListTable, digits: number): Walked => {
   const grouped = !list.roles.includes('contactName') && !list.roles.includes('contactCode');
   const dated = list.roles.includes('date');
   const numbered = list.roles.includes('number');
-  let heading: Contact | undefined;
+  let heading = grouped ? contactAbove(list) : undefined;
   let last: Contact = { code: null, name: null };
   let since = 0n;
   list.rows.slice(list.header + 1).forEach((row, at) => {
@@ -327,6 +346,7 @@ const walk = (list: ListTable, digits: number): Walked => {
     const { open, texts: own } = printed;
     const labels = filled.filter((text) => /\p{L}/u.test(text));
     const has = (role: Role): boolean => (own[role] ?? '') !== '';
+    const carriedRow = isCarried(row);
     if (open === undefined) {
       const moneyText = list.roles.some(
         (role, column) =>
@@ -340,8 +360,11 @@ const walk = (list: ListTable, digits: number): Walked => {
           /\d/.test(texts[column] ?? '') &&
           amountIn(list, row[column]) === undefined,
       );
+      // Of several currencies only the amounts in base add up, so that a sum has no open amount.
+      const summed = printed.amounts.base ?? printed.amounts.original;
+      if (summed !== undefined && printed.date === undefined && !carriedRow && labels.length <= 1) totals.push(printed);
       if (unreadable && printed.date !== undefined) unread.push(list.header + 2 + at);
-      if (moneyText || printed.date !== undefined || isCarried(row) || labels.every(isTotal)) return;
+      if (moneyText || printed.date !== undefined || carriedRow || labels.every(isTotal)) return;
       const contact = contactIn(texts);
       if (contact !== undefined) heading = contact;
       since = 0n;
@@ -349,7 +372,7 @@ const walk = (list: ListTable, digits: number): Walked => {
     }
     // A number without a digit is a label that stands in its column, unless the row has a day.
     const hasNumber = has('number') && (printed.date !== undefined || /\d/.test(own.number ?? ''));
-    const carried = isCarried(row) && !(has('contactCode') && has('contactName'));
+    const carried = carriedRow && !(has('contactCode') && has('contactName'));
     const identified =
       printed.date !== undefined && (!numbered || hasNumber || has('reference') || has('contactName') || !grouped);
     // A row without a day and a number of its own, with one word at most beside its amounts, is what others come to.
@@ -398,19 +421,32 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   const { roles } = list;
   if (!roles.some((role) => role === 'age' || (role !== undefined && (AMOUNTS as readonly string[]).includes(role))))
     return undefined;
-  const asAt = asAtOf(list.titles, asked.name);
+  const asAt = statedDate(
+    tables,
+    { sheet: at, header: list.header + 1 - list.height, columns: roles.map(() => 'ignore') },
+    asked.name,
+  );
   const { kind, sure } = kindOfList(list, asked);
+  // The base currency is that of the column in it, else of the amounts where no other column says theirs.
+  const counts = (role: Role | undefined): boolean =>
+    roles.includes('base')
+      ? role === 'base'
+      : !roles.includes('currency') && (role === 'age' || role === 'open' || role === 'original');
   const currency =
     statedCurrency(tables, {
       sheet: at,
       header: list.header,
-      columns: roles.map((role) => (role === 'base' ? 'balance' : 'ignore')),
+      columns: roles.map((role) => (counts(role) ? 'balance' : 'ignore')),
     }) ?? null;
   const scale = finest(list);
   const digits = asked.digits ?? (currency === null ? scale : Math.max(scale, scale === 0 ? 0 : minorDigits(currency)));
   const { items, totals, unread } = walk(list, digits);
   const rows = items.map(({ printed }) => printed);
-  const kinds = kindsOf(rows);
+  // Where nothing numbers or dates a document, what stands for each contact is its balance.
+  const { kinds, guessed } =
+    roles.includes('number') || roles.includes('date')
+      ? kindsOf(rows)
+      : { kinds: rows.map(() => 'balance' as const), guessed: [] };
   const doubts: Problem[] = [];
   const doubt = (code: string, message: string, row: number | null): void =>
     void doubts.push(row === null ? problem(code, message) : problem(code, message, row));
@@ -425,6 +461,13 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
       'list.dates',
       'No date of the list says whether its day or its month is first; they are read with the day first.',
       null,
+    );
+  const [odd] = guessed;
+  if (odd !== undefined)
+    doubt(
+      'list.kind',
+      `Nothing says what ${quoted(odd.texts.number ?? odd.texts.kind ?? '')} and those like it are, but that they count against invoices.`,
+      odd.row,
     );
   for (const row of unread)
     doubt('list.amount', `Row ${String(row)} has an amount that does not read, so it is left out.`, row);

@@ -6,10 +6,13 @@ import { type PaperAmount, readPaperAmount } from '../money/paper-amount';
 import { type DayOrder, readFileDate } from '../papers/dates';
 import { datesIn } from '../papers/dates-in';
 import { headerTexts } from '../papers/header';
-import { AGE_COLUMN, COLUMN_WORDS, type ListColumn, NOT_DUE } from './list-words';
+import type { Side } from '../money/minor';
+import { pairOfSides, sideReader } from '../papers/sides';
+import { totalWords } from '../papers/total-words';
+import { AGE_COLUMN, AGE_MONTHS, COLUMN_WORDS, type ListColumn, NOT_DUE, OLDER } from './list-words';
 
 /** What a column of a list is. */
-export type Role = ListColumn | 'age';
+export type Role = ListColumn | 'age' | 'side';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -21,6 +24,8 @@ export interface ListTable {
   readonly roles: readonly (Role | undefined)[];
   readonly style: NumberStyle;
   readonly order: DayOrder;
+  /** On which side an amount stands, by the word in its column of sides. */
+  readonly sideOf: (text: string) => Side | undefined;
   /** Whether the days themselves say which of day and month is first. */
   readonly ordered: boolean;
 }
@@ -40,14 +45,22 @@ interface Content {
   readonly spaced: number;
   readonly distinct: number;
   readonly integers: number;
+  /** Of letters only, few of them. */
+  readonly short: number;
 }
+
+/** "20260630". */
+const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
+const parted = (text: string): string =>
+  COMPACT.test(text) ? `${text.slice(0, 4)}-${text.slice(4, 6)}-${text.slice(6)}` : text;
 
 const DATE_LIKE = /^\d{1,4}[./\-\s]\d{1,2}[./\-\s]\d{1,4}\.?$/;
 
 /** A day in any order, or written with its month's name. */
 const isDay = (text: string): boolean =>
   text.length <= 30 &&
-  ((DATE_LIKE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined) ||
+  (COMPACT.test(text) ||
+    (DATE_LIKE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined) ||
     wordedDay(text) !== undefined);
 
 const SHORT_WORDED = /^(\d{1,2})[-\s./]+(\p{L}{3,12})\.?[-\s./]+(\d{2})$/u;
@@ -79,6 +92,7 @@ const contentOf = (cells: readonly string[]): Content => {
     codes: share((text) => text.length <= 14 && !/\s/.test(text) && /\d/.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
     integers: share((text) => /^\d{1,4}$/.test(text)),
+    short: share((text) => /^\p{L}{1,4}$/u.test(text)),
     distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
   };
 };
@@ -102,7 +116,7 @@ const fits = (role: Role, content: Content): boolean => {
     case 'contactName':
       return content.dates < 0.5 && content.spaced >= 0.5;
     case 'kind':
-      return content.dates < 0.5 && content.fractions < 0.3 && content.distinct <= 0.7;
+      return content.dates < 0.5 && content.fractions < 0.3 && (content.distinct <= 0.7 || content.short >= 0.9);
     default:
       return content.dates < 0.7 && content.fractions < 0.7;
   }
@@ -111,7 +125,14 @@ const fits = (role: Role, content: Content): boolean => {
 /** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
 const named = (text: string, role: Role): number => {
   if (text === '' || text.length > 60) return 0;
-  if (role === 'age') return AGE_COLUMN.test(text.trim()) || NOT_DUE.in(folded(text)) !== undefined ? 4 : 0;
+  if (role === 'side') return 0;
+  if (role === 'age')
+    return AGE_COLUMN.test(text.trim()) ||
+      AGE_MONTHS.test(text.trim()) ||
+      NOT_DUE.in(folded(text)) !== undefined ||
+      OLDER.is(folded(text))
+      ? 4
+      : 0;
   const words = folded(text);
   const own = COLUMN_WORDS[role];
   if (own.is(words)) return 3;
@@ -162,6 +183,15 @@ const rolesOf = (names: readonly string[], contents: readonly Content[]): readon
     found[at] = role;
     taken.add(role);
   };
+  // A reference that is a code, where nothing else numbers the documents, is their number.
+  const reference = found.indexOf('reference');
+  if (!taken.has('number') && reference >= 0 && (contents[reference]?.codes ?? 0) >= 0.6) {
+    found[reference] = 'number';
+    taken.add('number');
+    taken.delete('reference');
+    const other = offers.find(({ at, role }) => role === 'reference' && found[at] === undefined);
+    if (other !== undefined) give('reference', other.at);
+  }
   give(
     'date',
     free(({ dates }) => dates >= 0.8),
@@ -206,6 +236,63 @@ const rolesOf = (names: readonly string[], contents: readonly Content[]): readon
 /** Texts of a column from a row on, as far as is looked at. */
 const column = (rows: readonly Row[], from: number, at: number): readonly string[] =>
   rows.slice(from, from + SAMPLE).map((row) => textOf(row[at]));
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** Whether a column says on which side each amount stands. */
+const isSides = (texts: readonly string[]): boolean => {
+  const words = new Set(texts.filter((text) => text !== '').map(folded));
+  return words.size === 2 && pairOfSides([...words]) !== undefined;
+};
+
+/**
+ * Roles that columns have only beside each other: a balance beside debits and credits that runs on is no open amount, and a column that
+ * is called by a currency is in that one where another column says the currency of each document.
+ */
+const settled = (
+  rows: readonly Row[],
+  from: number,
+  roles: readonly (Role | undefined)[],
+  names: readonly string[],
+): readonly (Role | undefined)[] => {
+  const at = (role: Role): number => roles.indexOf(role);
+  const made = [...roles];
+  if (at('currency') >= 0 && at('base') < 0 && at('open') >= 0)
+    names.forEach((name, column) => {
+      if (made[column] === undefined && isCurrency(name.trim())) made[column] = 'base';
+    });
+  // A total beside ages is what is open, where it is what they come to.
+  const total = at('open') >= 0 ? at('open') : at('original');
+  const ages = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
+  if (ages.length > 1 && total >= 0) {
+    const style = styleOf(rows, from, roles);
+    const units = (row: Row, column: number): bigint => {
+      const read = amountIn({ style }, row[column]);
+      return read === undefined ? 0n : read.coefficient * 10n ** BigInt(Math.max(0, 4 - read.scale));
+    };
+    const filled = rows.slice(from, from + SAMPLE).filter((row) => units(row, total) !== 0n);
+    const meets = filled.filter(
+      (row) => units(row, total) === ages.reduce((sum, column) => sum + units(row, column), 0n),
+    );
+    if (meets.length * 10 >= filled.length * 8) made[total] = 'open';
+  }
+  if (at('debit') < 0 || at('credit') < 0 || at('open') < 0) return made;
+  const style = styleOf(rows, from, roles);
+  let before = 0n;
+  let [runs, all] = [0, 0];
+  for (const row of rows.slice(from, from + SAMPLE)) {
+    const [debit = 0n, credit = 0n, open] = (['debit', 'credit', 'open'] as const).map((role) => {
+      const read = amountIn({ style }, row[at(role)]);
+      return read === undefined ? undefined : read.coefficient * 10n ** BigInt(Math.max(0, 4 - read.scale));
+    });
+    if (open === undefined) continue;
+    all += 1;
+    if (before + debit - credit === open || debit - credit === open) runs += 1;
+    before = open;
+  }
+  if (all > 0 && runs * 10 >= all * 6) made[at('open')] = undefined;
+  return made;
+};
 
 const styleOf = (rows: readonly Row[], from: number, roles: readonly (Role | undefined)[]): NumberStyle => {
   const texts = roles.flatMap((role, at) => (role !== undefined && MONEY.has(role) ? column(rows, from, at) : []));
@@ -282,9 +369,18 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
   const from = top.at + 1;
   // The header stands on every page of a printed list.
   const contents = names.map((name, at) =>
-    contentOf(column(rows, from, at).filter((text) => text !== name && text !== textOf(rows[from - 1]?.[at]))),
+    contentOf(
+      column(rows, from, at).filter(
+        (text) => text !== name && text !== textOf(rows[from - 1]?.[at]) && totalWords(text, NONE) === 0,
+      ),
+    ),
   );
-  const roles = rolesOf(names, contents);
+  const roles = settled(
+    rows,
+    from,
+    rolesOf(names, contents).map((role, at) => role ?? (isSides(column(rows, from, at)) ? 'side' : undefined)),
+    names,
+  );
   return {
     rows,
     header: top.at,
@@ -300,13 +396,14 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
       .filter((text) => text !== ''),
     roles,
     style: styleOf(rows, from, roles),
+    sideOf: sideReader(roles.includes('side') ? column(rows, from, roles.indexOf('side')) : []),
     ...orderOf(rows, from, roles, asAt),
   };
 };
 
 /** A day in a cell of the list. */
 export const dayIn = ({ order }: Pick<ListTable, 'order'>, text: string): string | undefined =>
-  text === '' ? undefined : (readFileDate(text, order) ?? wordedDay(text));
+  text === '' ? undefined : (readFileDate(parted(text), order) ?? wordedDay(text));
 
 /** An amount in a cell of the list; undefined for an empty cell and for what is none. */
 export const amountIn = ({ style }: Pick<ListTable, 'style'>, cell: Cell | undefined): PaperAmount | undefined => {

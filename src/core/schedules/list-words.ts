@@ -26,7 +26,7 @@ export const COLUMN_WORDS = {
     'namn, kund, kundnamn, leverantor, leverantorsnamn, navn, kundenavn, leverandor, asiakas, nimi, toimittaja, denumire, client, furnizor, επωνυμια, πελατης, προμηθευτης, unvan, cari unvan, musteri, tedarikci',
   ),
   kind: lexicon(
-    'type, kind, doc type, document type, transaction type, tran type, trans type, tx type, entry type',
+    'type, kind, doc type, document type, transaction type, transaction, tran, trans, tran type, trans type, tx type, entry type',
     'art, belegart, typ, buchungsart, nature, type piece, type de piece, tipo, tipo doc, tipo documento, clase, soort, type document, rodzaj, rodzaj dokumentu, druh, tipus, bizonylat tipus, jenis, tyyppi, laji, bilagstype, tip, tip document, ειδος, turu, belge turu',
   ),
   number: lexicon(
@@ -98,6 +98,13 @@ export const NOT_DUE = lexicon(
 /** A column of ageing: days from and to, or beyond. */
 export const AGE_COLUMN =
   /(?:^|\D)\d{1,3}\s?(?:-|–|—|à|a|to|bis|do|tot|till|til|al|au|\.\.)\s?\d{1,3}(?:\D|$)|^(?:>|\+|plus de|over|ueber|über|mehr als|more than|más de|mas de|oltre|mais de|meer dan|boven|ponad|powyżej|powyzej|nad|över|yli|peste|fazla|άνω)\s?(?:de\s)?\d{2,3}|^\d{2,3}\s?\+|^\d{2,3}\s(?:days|tage|jours|j|días|dias|dni|giorni|dagen|dagar|dage|nap)\b|^(?:<|<=|up to|bis|bis zu|jusqu)\s?\d{1,3}/iu;
+
+/** A column of ageing by whole months, and the last one without a number. */
+export const AGE_MONTHS =
+  /^[<>]?\s?\d{1,2}\s?(?:-\s?\d{1,2}\s?)?(?:months?|mths?|monate?|mois|meses|mes|mesi|mese|maanden|maand|miesiące|miesiąc|měsíce|měsíc|hónap|månader|måneder|kk)\b/iu;
+export const OLDER = lexicon(
+  'older, and older, earlier, prior, alter, aelter, plus ancien, anterieur, mas antiguo, anteriores, piu vecchi, precedenti, mais antigo, ouder, starsze, starsi, regebbi, aldre, eldre, vanhemmat, mai vechi, παλαιοτερα, daha eski',
+);
 
 /** Words of titles that say whose list it is. */
 export const CUSTOMERS = lexicon(

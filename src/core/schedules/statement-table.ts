@@ -36,7 +36,15 @@ const PENDING = lexicon(
   'pending, vorgemerkt, en attente, pendiente, in sospeso, in behandeling, oczekujaca, odotta*, reserverad, authorised, not booked',
 );
 
-type Column = 'date' | 'valueDate' | 'text' | 'amount' | 'in' | 'out' | 'balance' | 'account' | 'currency';
+/** Sides as banks' tables write them, where not as debit and credit. */
+const IN = lexicon(
+  'bij, in, plus, c, cr, h, haben, kredit, credit, crdt, +, ct, uznanie, gutschrift, abono, entrata, inn',
+);
+const OUT = lexicon(
+  'af, uit, ut, ud, minus, d, dr, s, soll, debet, debit, dbit, dt, obciazenie, lastschrift, cargo, uscita',
+);
+
+type Column = 'side' | 'date' | 'valueDate' | 'text' | 'amount' | 'in' | 'out' | 'balance' | 'account' | 'currency';
 
 const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
 const NUMBER = /(?:\*|x|\d)[\d*x\s-]{4,25}\d/i;
@@ -65,6 +73,7 @@ const columnsOf = (list: ListTable): ReadonlyMap<Column, readonly number[]> => {
     else if (role === 'credit') give('in', at);
     else if (money && (role === 'open' || role === 'original' || role === 'base') && !ACCOUNT.is(words))
       give('amount', at);
+    else if (isSides(filled)) give('side', at);
     else if (role === 'currency') give('currency', at);
     else if (ACCOUNT.is(words) && filled.length > 0) give('account', at);
     else if (
@@ -80,6 +89,12 @@ const columnsOf = (list: ListTable): ReadonlyMap<Column, readonly number[]> => {
   }
   return found;
 };
+
+/** Whether a column says of each amount whether it came in or went out. */
+const isSides = (texts: readonly string[]): boolean =>
+  texts.length > 0 &&
+  texts.every((text) => IN.is(folded(text)) || OUT.is(folded(text)) || text === '+' || text === '-') &&
+  texts.every((text) => text.length <= 12);
 
 const units = ({ coefficient, scale }: PaperAmount, digits: number): Minor =>
   minor(scale <= digits ? coefficient * 10n ** BigInt(digits - scale) : coefficient / 10n ** BigInt(scale - digits));
@@ -98,6 +113,12 @@ const balanceIn = (list: ListTable, row: Row, words: typeof OPENING, digits: num
   const amount = amounts.at(-1);
   const day = texts.flatMap((text) => dayIn(list, text) ?? datesIn(text)).at(-1);
   return amount === undefined ? undefined : { date: day ?? null, amount };
+};
+
+/** The days that a title names, in its order; of numbers in the list's own. */
+const daysOf = (list: ListTable, title: string): readonly string[] => {
+  const own = [...title.matchAll(/\d{1,4}[./-]\d{1,2}[./-]\d{1,4}/g)].flatMap(([text]) => dayIn(list, text) ?? []);
+  return own.length > 0 ? own : datesIn(title);
 };
 
 interface Found extends StatementEntry {
@@ -134,7 +155,9 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
     const common = statedCurrency(tables, {
       sheet: at,
       header: list.header,
-      columns: list.roles.map((role) => (role === 'currency' ? 'currency' : 'ignore')),
+      columns: list.roles.map((_, where) =>
+        where === column('currency') ? 'currency' : [amountAt, inAt, outAt].includes(where) ? 'balance' : 'ignore',
+      ),
     });
     const first = textOf(list.rows[list.header + 1]?.[column('currency')]);
     const base = common ?? (isCurrency(first) ? first : '');
@@ -144,13 +167,15 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
       IBAN.exec(head)?.[0].replaceAll(' ', '') ??
       NUMBER.exec(list.titles.find((title) => ACCOUNT.in(folded(title)) !== undefined) ?? '')?.[0].trim() ??
       '';
+    // "01/06/2026 to 30/06/2026": the period of the statement.
+    const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
     const entries: Found[] = [];
     let [opening, closing]: (StatementBalance | undefined)[] = [];
     for (const row of list.rows.slice(0, list.header)) {
       opening ??= balanceIn(list, row, OPENING, digits);
       closing ??= balanceIn(list, row, CLOSING, digits);
     }
-    list.rows.slice(list.header + 1).forEach((row, place) => {
+    list.rows.slice(list.header + 1).forEach((row) => {
       const texts = row.map(textOf);
       if (texts.every((text) => text === '')) return;
       const whole = amountAt < 0 ? undefined : amountIn(list, row[amountAt]);
@@ -167,6 +192,8 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
       }
       if (date === undefined || (whole === undefined && paidIn === undefined && paidOut === undefined)) return;
       if (texts.some((text) => text.length < 40 && PENDING.is(folded(text)))) return;
+      const side = texts[column('side')] ?? '';
+      const wentOut = side === '-' || OUT.is(folded(side));
       const absolute = (read: PaperAmount): Minor => {
         const value = units(read, digits);
         return value < 0n ? minor(-value) : value;
@@ -174,7 +201,9 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
       const amount =
         whole !== undefined
           ? whole.side === undefined
-            ? units(whole, digits)
+            ? column('side') >= 0 && side !== ''
+              ? minor(wentOut ? -absolute(whole) : absolute(whole))
+              : units(whole, digits)
             : minor(whole.side === 'credit' ? absolute(whole) : -absolute(whole))
           : minor((paidIn === undefined ? 0n : absolute(paidIn)) - (paidOut === undefined ? 0n : absolute(paidOut)));
       entries.push({
@@ -189,8 +218,6 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
         balance: balance === undefined ? null : units(balance, digits),
         currency: isCurrency(texts[column('currency')] ?? '') ? (texts[column('currency')] ?? base) : base,
       });
-      if (entries.at(-1)?.text === '' && place < 0)
-        doubts.push(problem('statement.entry', 'An entry has no text.', place));
     });
     const accounts = [...new Set(entries.map(({ account }) => account))];
     for (const account of accounts) {
@@ -250,10 +277,10 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
         account: called,
         currency: own[0]?.currency ?? base,
         digits,
-        from: before?.date ?? oldest?.date ?? null,
-        to: after?.date ?? newest?.date ?? null,
-        opening: before === null ? null : { ...before, date: before.date ?? oldest?.date ?? null },
-        closing: after === null ? null : { ...after, date: after.date ?? newest?.date ?? null },
+        from: period[0] ?? before?.date ?? oldest?.date ?? null,
+        to: period[1] ?? after?.date ?? newest?.date ?? null,
+        opening: before === null ? null : { ...before, date: before.date ?? period[0] ?? oldest?.date ?? null },
+        closing: after === null ? null : { ...after, date: after.date ?? period[1] ?? newest?.date ?? null },
         entries: own.map(({ date, valueDate, amount, text }) => ({ date, valueDate, amount, text })),
       });
     }
