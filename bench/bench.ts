@@ -23,6 +23,7 @@ import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 import { houseFigures } from './house';
+import { madeLists } from './lists';
 import { paperFigures } from './papers';
 import { madePapers, madeNames } from './reading';
 import { oneError, outside, searchSpeed, twoErrors } from './search';
@@ -460,6 +461,8 @@ try {
   outside(400);
   console.log('Papers that were made from seeds, as they are read:');
   madePapers(5000);
+  console.log('Lists of open items that were made from seeds, as they are read:');
+  await madeLists(1000);
   console.log('Accounts of papers in other languages, matched with an English chart:');
   madeNames();
 } finally {

@@ -3,7 +3,7 @@ import { before } from '../base/dates';
 import { dated, say } from '../base/sentence';
 import { partitionProblems, periodOf } from '../calendar/year';
 import { returnsOf } from '../company/facts';
-import { type Check, yearOfCutover } from './check';
+import { type Check, asideWhere, yearOfCutover } from './check';
 
 const oldRecords =
   (code: string): Check['find'] =>
@@ -57,12 +57,24 @@ export const CALENDAR_CHECKS = {
     severity: 'warning',
     title: 'The old system’s records reach the opening date',
     why: 'What happened between the last complete day there and the cutover date here would be in neither.',
+    aside: (state) =>
+      asideWhere(
+        state.old.completeUntil === undefined,
+        'not asked',
+        'Nobody has said until when the old records are complete.',
+      ),
     find: oldRecords('calendar.records-end-early'),
   },
   'calendar.trial-balance-date': {
     severity: 'warning',
     title: 'The trial balance is of the opening date',
     why: 'A trial balance of another day nets to zero just as well, and every figure in it is wrong.',
+    aside: (state) =>
+      asideWhere(
+        state.old.trialBalance === undefined,
+        'not asked',
+        'Nobody has said of which day the trial balance is.',
+      ),
     find: oldRecords('calendar.trial-balance-date'),
   },
   'calendar.old-records-asked': {
@@ -82,7 +94,9 @@ export const CALENDAR_CHECKS = {
     severity: 'advice',
     title: 'The cutover date lies between two tax returns',
     why: 'A return that covers days before and after the cutover date is put together from two systems.',
-    applies: (state) => state.facts.parts.includes('sales-tax'),
+    aside: (state) =>
+      asideWhere(!state.facts.parts.includes('sales-tax'), 'does not apply', 'Sales taxes are not in use.') ??
+      asideWhere(state.facts.taxRegistered === 'no', 'does not apply', 'The company is not registered for sales tax.'),
     find: (state) => {
       const opening = openingDate(state.cutover);
       return returnsOf(state.facts, { start: state.cutover, end: state.cutover })

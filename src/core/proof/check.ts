@@ -49,12 +49,22 @@ export interface Finding {
   readonly place: Place;
 }
 
+/** A check that tells nothing: what it looks at is not there, or nobody has answered what it would be compared with. */
+export interface Aside {
+  readonly says: 'does not apply' | 'not asked';
+  readonly why: string;
+}
+
+/** Aside where something is so. */
+export const asideWhere = (is: boolean, says: Aside['says'], why: string): Aside | undefined =>
+  is ? { says, why } : undefined;
+
 export interface Check {
   readonly severity: Severity;
   readonly title: string;
   readonly why: string;
-  /** Left out of the proof where its part of the books is not in use. */
-  readonly applies?: (state: ProofState) => boolean;
+  /** Why it tells nothing of these books, where it does not: then it is not clear either. */
+  readonly aside?: (state: ProofState) => Aside | undefined;
   readonly find: (state: ProofState) => readonly Finding[];
 }
 

@@ -3,7 +3,7 @@ import { tell } from '../base/sentence';
 import { writingOf } from '../money/writing';
 import { CALENDAR_CHECKS } from './calendar';
 import { CHART_CHECKS } from './chart';
-import type { Check, Finding, ProofState, Severity } from './check';
+import type { Aside, Check, Finding, ProofState, Severity } from './check';
 import { COMPANY_CHECKS } from './company';
 import { CURRENCY_CHECKS } from './currencies';
 import { OPENING_CHECKS } from './openings';
@@ -18,18 +18,21 @@ export interface CheckResult {
   readonly severity: Severity;
   readonly title: string;
   readonly why: string;
+  /** Why the check tells nothing of these books; absent where it tells something. */
+  readonly aside?: Aside;
   /** Empty when the check is satisfied. */
   readonly findings: readonly (Finding & { readonly what: string })[];
 }
 
-/** All checks that apply to the state, in a fixed order; each with what it found. */
+/** All checks in a fixed order, each with what it found, or why it tells nothing of these books. */
 export const prove = (state: ProofState): readonly CheckResult[] => {
   const writing = writingOf({ style: state.style, dates: state.facts.dates });
-  return CHECK_IDS.flatMap((id) => {
-    const { severity, title, why, find, applies }: Check = CHECKS[id];
-    if (applies !== undefined && !applies(state)) return [];
+  return CHECK_IDS.map((id): CheckResult => {
+    const { severity, title, why, find, aside: tellsNothing }: Check = CHECKS[id];
+    const aside = tellsNothing?.(state);
+    if (aside !== undefined) return { id, severity, title, why, findings: [], aside };
     const findings = find(state).map((one) => ({ ...one, what: tell(one.what, writing) }));
-    return [{ id, severity, title, why, findings }];
+    return { id, severity, title, why, findings };
   });
 };
 

@@ -3,9 +3,10 @@ import { typeOf } from '../ledger/classes';
 import { companyChecklist } from '../company/facts';
 import { PARTS, partLabel, partOfRole } from '../company/parts';
 import { taxNumberProblems } from '../company/tax';
-import type { Check, ProofState } from './check';
+import { type Aside, type Check, type ProofState, asideWhere } from './check';
 
-const taxOn = (state: ProofState): boolean => state.facts.parts.includes('sales-tax');
+const taxOff = (state: ProofState): Aside | undefined =>
+  asideWhere(!state.facts.parts.includes('sales-tax'), 'does not apply', 'Sales taxes are not in use.');
 
 export const COMPANY_CHECKS = {
   'company.required': {
@@ -24,9 +25,16 @@ export const COMPANY_CHECKS = {
     severity: 'warning',
     title: 'The tax number has its country’s shape',
     why: 'A wrong number on an invoice makes the customer’s tax deduction invalid.',
-    applies: taxOn,
+    aside: (state) =>
+      taxOff(state) ??
+      asideWhere(
+        state.facts.taxRegistered === 'no',
+        'does not apply',
+        'The company is not registered for sales tax.',
+      ) ??
+      asideWhere(state.facts.taxNumber === '', 'not asked', 'The company has no tax number yet.'),
     find: (state) =>
-      state.facts.taxRegistered !== 'yes' || state.facts.taxNumber === ''
+      state.facts.taxRegistered !== 'yes'
         ? []
         : taxNumberProblems(state.facts.taxNumber, state.facts.country).map((one) => ({
             what: one.sentence ?? one.message,
@@ -37,7 +45,14 @@ export const COMPANY_CHECKS = {
     severity: 'warning',
     title: 'Only a registered company owes sales tax',
     why: 'A balance of sales tax in the books of a company that is not registered is a mistake or a missed registration.',
-    applies: taxOn,
+    aside: (state) =>
+      taxOff(state) ??
+      asideWhere(state.facts.taxRegistered === 'yes', 'does not apply', 'The company is registered.') ??
+      asideWhere(
+        state.facts.taxRegistered !== 'no',
+        'not asked',
+        'Nobody has said whether the company is registered for sales tax.',
+      ),
     find: (state) =>
       state.facts.taxRegistered !== 'no'
         ? []

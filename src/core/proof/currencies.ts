@@ -6,9 +6,13 @@ import { missingExchangeRoles } from '../chart/exchange';
 import { type DatedRate, rateTold } from '../money/rate';
 import { doubtOf, lookUp } from '../money/rate-book';
 import { plural } from '../base/result';
-import type { Check, ProofState } from './check';
+import { type Aside, type Check, type ProofState, asideWhere } from './check';
 
 const on = (state: ProofState): boolean => state.facts.parts.includes('currencies');
+
+const off = (state: ProofState): Aside | undefined =>
+  asideWhere(!on(state), 'does not apply', 'Foreign currencies are not in use.') ??
+  asideWhere(state.currencies.length === 0, 'does not apply', 'No foreign currency is switched on.');
 
 const rateOf = (state: ProofState, currency: string) =>
   lookUp(state.rates, {
@@ -52,7 +56,7 @@ export const CURRENCY_CHECKS = {
     severity: 'warning',
     title: 'Every foreign currency has a rate for the opening date',
     why: 'Foreign balances are brought into the base currency at that rate.',
-    applies: on,
+    aside: off,
     find: (state) =>
       state.currencies.flatMap((currency) => {
         const found = rateOf(state, currency);
@@ -73,7 +77,7 @@ export const CURRENCY_CHECKS = {
     severity: 'warning',
     title: 'The rates of the opening date are plausible',
     why: 'A rate upside down or with a slipped digit misstates every balance in its currency.',
-    applies: on,
+    aside: off,
     find: (state) => {
       const used = new Map<string, DatedRate>(
         state.currencies
@@ -93,7 +97,7 @@ export const CURRENCY_CHECKS = {
     severity: 'warning',
     title: 'Exchange and rounding differences have their accounts',
     why: 'Without them the first foreign payment has nowhere to put its difference.',
-    applies: (state) => on(state) && state.currencies.length > 0,
+    aside: off,
     find: (state) =>
       missingExchangeRoles(state.accounts.filter((account) => !account.heading)).map((role) => ({
         what: `No active account has the role ${roleFacts(role).label}.`,

@@ -5,7 +5,7 @@ import { type Minor } from '../money/minor';
 import { difference, totalsOf } from '../ledger/level';
 import { type AmountCheck, accountFault } from '../openings/account-fault';
 import { resultOf } from '../statements/statements';
-import { type Check, type ProofState, filled, money, yearOfCutover } from './check';
+import { type Check, type ProofState, asideWhere, filled, money, yearOfCutover } from './check';
 
 const atYearStart = (state: ProofState): boolean => {
   const year = yearOfCutover(state);
@@ -97,7 +97,12 @@ export const OPENING_CHECKS = {
     severity: 'warning',
     title: 'A mid-year opening brings its results',
     why: 'In the middle of a year income and expense open at their year-to-date figures; without them the year’s result is short.',
-    applies: (state) => !atYearStart(state),
+    aside: (state) =>
+      asideWhere(
+        atYearStart(state),
+        'does not apply',
+        'The books open with a year, and income and expense open at nil.',
+      ),
     find: (state) =>
       filled(state).length === 0 || filled(state).some(([account]) => isResult(typeOf(account.classification)))
         ? []

@@ -380,10 +380,20 @@ describe('the checks of company, calendar and currencies', () => {
     expect(found?.findings[0]?.what).toMatch(/\.$|\?$/);
     expect(found?.findings[0]?.place.stage).toBeDefined();
   });
-  it('leave out what belongs to a part that is off', () => {
+  it('are set aside, and not called clear, where they tell nothing of these books', () => {
+    const asideOf = (id: string, more: Parameters<typeof stateOf>[0] = {}) =>
+      prove(stateOf(more)).find((one) => one.id === id)?.aside;
+    expect(asideOf('currencies.rate-on-opening-date')).toEqual({
+      says: 'does not apply',
+      why: 'Foreign currencies are not in use.',
+    });
+    expect(asideOf('company.tax-number')?.why).toBe('Sales taxes are not in use.');
     expect(
-      prove(stateOf()).some((one) => one.id === 'currencies.rate-on-opening-date' || one.id === 'company.tax-number'),
-    ).toBe(false);
+      asideOf('calendar.trial-balance-date', { old: { completeUntil: undefined, trialBalance: undefined } })?.says,
+    ).toBe('not asked');
+    expect(asideOf('openings.nets-to-zero')).toBeUndefined();
+    // What tells nothing finds nothing either, so that it neither blocks nor counts.
+    for (const one of prove(stateOf())) if (one.aside !== undefined) expect(one.findings).toEqual([]);
   });
   it('count realised differences in one account or in two', () => {
     const holding = (...roles: readonly Account['role'][]) => roles.map((role) => ({ role, active: true }));

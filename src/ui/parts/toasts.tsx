@@ -5,7 +5,7 @@ import { Toaster } from 'sonner';
 /** Where passing messages appear; what must not be missed is said on the sheet itself. */
 export const Toasts = () => (
   <Toaster
-    position="bottom-right"
+    position="bottom-center"
     offset={84}
     toastOptions={{
       style: {

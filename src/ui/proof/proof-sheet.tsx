@@ -1,9 +1,10 @@
 import { Go } from '../parts/go';
-import { Check, CircleHelp, type LucideIcon, OctagonX, TriangleAlert } from 'lucide-react';
+import { Check, CircleHelp, type LucideIcon, Minus, OctagonX, TriangleAlert } from 'lucide-react';
 import type { proofView } from '@/actions/openings/views';
 import type { Place, Severity } from '@/core/proof/check';
 import { type CheckResult, blockers, verdict } from '@/core/proof/checks';
 import { plural } from '@/core/base/result';
+import { STAGES } from '@/core/proof/stage-ids';
 import { stageHref } from '../frame/stage-href';
 import { Frame, MarginPart } from '../frame/frame';
 
@@ -23,7 +24,8 @@ const GO: Readonly<Record<Place['stage'], string>> = {
 /** The checks: what stands, what blocks, why it matters, and the way to where it is put right. */
 export const ProofSheet = ({ frame, proof }: View) => {
   const open = proof.filter((one) => one.findings.length > 0);
-  const clear = proof.filter((one) => one.findings.length === 0);
+  const aside = proof.filter((one) => one.aside !== undefined);
+  const clear = proof.filter((one) => one.findings.length === 0 && one.aside === undefined);
   const blocking = blockers(proof).length;
   return (
     <Frame
@@ -47,16 +49,6 @@ export const ProofSheet = ({ frame, proof }: View) => {
               <strong className="font-medium">Advice</strong> is a question that may stay open.
             </p>
           </MarginPart>
-          <MarginPart title="Clear">
-            <ul className="space-y-1">
-              {clear.map((one) => (
-                <li key={one.id} className="flex gap-2">
-                  <Check aria-hidden className="mt-0.5 size-4 shrink-0 text-ink-2" />
-                  {one.title}
-                </li>
-              ))}
-            </ul>
-          </MarginPart>
         </>
       }
     >
@@ -65,7 +57,7 @@ export const ProofSheet = ({ frame, proof }: View) => {
           <div className="border-t border-ink py-3">
             <h2 className="title text-lg">
               {open.length === 0
-                ? `All ${String(proof.length)} checks are clear`
+                ? `All ${String(clear.length)} checks are clear`
                 : `${String(clear.length)} checks are clear, ${plural(open.length, 'question')} left open`}
             </h2>
             <p className="mt-1">
@@ -81,10 +73,68 @@ export const ProofSheet = ({ frame, proof }: View) => {
               <OpenCheck key={one.id} check={one} books={frame.id} />
             ))}
         </ul>
+        <section aria-labelledby="looked-at" className="mt-4 border-t border-ink pt-3">
+          <h2 id="looked-at" className="title text-lg">
+            Looked at besides
+          </h2>
+          {STAGES.map(({ id, label }) => (
+            <StageChecks
+              key={id}
+              label={label}
+              clear={clear.filter((one) => one.id.startsWith(`${id}.`))}
+              aside={aside.filter((one) => one.id.startsWith(`${id}.`))}
+            />
+          ))}
+        </section>
       </div>
     </Frame>
   );
 };
+
+/** The checks of a stage that found nothing, and those that tell nothing of these books, folded. */
+const StageChecks = ({
+  label,
+  clear,
+  aside,
+}: {
+  readonly label: string;
+  readonly clear: readonly CheckResult[];
+  readonly aside: readonly CheckResult[];
+}) =>
+  clear.length + aside.length === 0 ? null : (
+    <details className="border-b border-hairline py-1.5">
+      <summary className="cursor-pointer">
+        {label}
+        <span className="note ml-2">
+          {[
+            ...(clear.length > 0 ? [`${String(clear.length)} clear`] : []),
+            ...(['not asked', 'does not apply'] as const).flatMap((says) => {
+              const count = aside.filter((one) => one.aside?.says === says).length;
+              return count === 0
+                ? []
+                : [`${String(count)} ${says === 'does not apply' && count > 1 ? 'do not apply' : says}`];
+            }),
+          ].join(', ')}
+        </span>
+      </summary>
+      <ul className="mt-1 space-y-1 pb-1 pl-4">
+        {clear.map((one) => (
+          <li key={one.id} className="flex gap-2">
+            <Check aria-hidden className="mt-0.5 size-4 shrink-0 text-ink-2" />
+            {one.title}
+          </li>
+        ))}
+        {aside.map((one) => (
+          <li key={one.id} className="flex gap-2 text-ink-2">
+            <Minus aria-hidden className="mt-0.5 size-4 shrink-0" />
+            <span>
+              {one.title}: {one.aside?.says}. {one.aside?.why}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
 
 const MOST = 50;
 const ORDER: readonly Severity[] = ['blocker', 'warning', 'advice'];
