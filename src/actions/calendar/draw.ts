@@ -52,7 +52,7 @@ export const draw = async (
       ...(made.length > 0
         ? [`Drawn: ${made.slice(0, 5).join(', ')}${made.length > 5 ? ` and ${made.length - 5} more` : ''}`]
         : []),
-      ...(gone.length > 0 ? [`Taken away: ${gone.join(', ')}`] : []),
+      ...(gone.length > 0 ? [`Deleted: ${gone.join(', ')}`] : []),
       ...(made.length + gone.length === 0 ? ['Names, codes or adjustment periods changed'] : []),
     ].join('. '),
     actor.person,

@@ -56,7 +56,7 @@ export const setLogo = fileAction(
 
 export const removeLogo = booksAction('removeLogo', 'company.change', {}, async ({ tx, books, actor, now }) => {
   await putLogo(tx, books.id, undefined, now);
-  await record(tx, books.id, 'books', [books.id], 'Logo taken away', actor.person, now);
+  await record(tx, books.id, 'books', [books.id], 'Logo removed', actor.person, now);
   return ok({});
 });
 

@@ -146,7 +146,7 @@ export const removeRate = booksAction(
     const gone = await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString());
     context.changes.add(gone);
     if (gone.length === 0) return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
-    await note(context, say`Rate of ${input.unit}/${input.quote} on ${dated(input.date)} taken away`);
+    await note(context, say`Rate of ${input.unit}/${input.quote} on ${dated(input.date)} deleted`);
     return ok({ left: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0) });
   },
 );

@@ -183,7 +183,7 @@ export const compareView = (id: number, from: number | undefined, to: number | u
           ...row,
           why:
             line === undefined
-              ? 'taken away'
+              ? 'cleared'
               : (line.why ?? (line.paper === null ? line.source : `from ${names.get(line.paper) ?? 'a paper'}`)),
         };
       }),

@@ -88,7 +88,7 @@ export const takeAway = (years: Draft, at: number): Result<Draft> =>
     : fail(
         problem(
           'year.between',
-          'Only the first or the last of several years can be taken away: years follow each other without a day between.',
+          'Only the first or the last of several years can be deleted: years follow each other without a day between.',
         ),
       );
 

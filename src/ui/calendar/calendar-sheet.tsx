@@ -157,7 +157,7 @@ export const CalendarSheet = (view: CalendarView) => {
                     ...(preview.value.rename.length > 0
                       ? [`${plural(preview.value.rename.length, 'year')} with the same days`]
                       : []),
-                    ...(years.some((one) => !shown.some((other) => other.id === one.id)) ? ['some taken away'] : []),
+                    ...(years.some((one) => !shown.some((other) => other.id === one.id)) ? ['some deleted'] : []),
                   ].join(', ')
                 : 'It cannot be taken as it stands.'}
             </span>

@@ -100,7 +100,7 @@ export const SchemeForm = ({
                 className="btn btn-ghost btn-xs"
                 onClick={() => setDraft({ ...draft, segments: draft.segments.filter((_, other) => other !== at) })}
               >
-                Take away<span className="sr-only"> part {at + 1}</span>
+                Delete<span className="sr-only"> part {at + 1}</span>
               </button>
             )}
           </div>

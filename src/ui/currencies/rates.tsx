@@ -231,7 +231,7 @@ const RateList = ({
             <th scope="col">The other way round</th>
             <th scope="col">From</th>
             <th scope="col">
-              <span className="sr-only">Take away</span>
+              <span className="sr-only">Delete</span>
             </th>
           </tr>
         </thead>
@@ -257,14 +257,14 @@ const RateList = ({
                 <button
                   type="button"
                   className="btn btn-ghost btn-xs"
-                  aria-label={`take away the rate of ${day(rate.date)}`}
+                  aria-label={`delete the rate of ${day(rate.date)}`}
                   onClick={() =>
                     void send(
                       removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),
                     ).then((done) => {
                       router.refresh();
                       if (!done.ok) return toast(done.problems[0]?.message ?? '');
-                      return toast('Rate taken away', {
+                      return toast('Rate deleted', {
                         action: {
                           label: 'Undo',
                           onClick: () =>
@@ -283,7 +283,7 @@ const RateList = ({
                     })
                   }
                 >
-                  take away
+                  delete
                 </button>
               </td>
             </tr>
