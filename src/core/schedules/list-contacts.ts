@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein';
 import { folded } from '../base/folded';
+import { addTo } from '../base/lists';
 import { type Problem, problem } from '../base/result';
 import { type Table, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
@@ -90,7 +91,7 @@ const nearDuplicatesOf = (items: readonly ListedContact[]): readonly (readonly [
       ...(item.taxNumber === null ? [] : [`t${item.taxNumber.replace(/\W/g, '').toLowerCase()}`]),
       ...(item.email === null ? [] : [`e${item.email.toLowerCase()}`]),
     ]);
-    for (const key of keys) buckets.set(key, [...(buckets.get(key) ?? []), at]);
+    for (const key of keys) addTo(buckets, key, at);
   });
   const found = new Map<string, readonly [number, number]>();
   for (const bucket of buckets.values()) {

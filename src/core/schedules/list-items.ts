@@ -1,4 +1,5 @@
 import { folded } from '../base/folded';
+import { addTo } from '../base/lists';
 import { type Problem, problem, quoted } from '../base/result';
 import { type Row, type Table, textOf } from '../base/table';
 import { plainDate } from '../base/dates';
@@ -202,10 +203,7 @@ const kindsOf = (
 ): { readonly kinds: readonly DocumentKind[]; readonly guessed: readonly Printed[] } => {
   const groups = new Map<string, Printed[]>();
   const keyOf = ({ texts }: Printed): string => folded(texts.kind ?? '') || `#${prefixOf(texts.number ?? '')}`;
-  for (const row of rows) {
-    const key = keyOf(row);
-    groups.set(key, [...(groups.get(key) ?? []), row]);
-  }
+  for (const row of rows) addTo(groups, keyOf(row), row);
   const positive = rows.filter(({ open = 0n }) => open > 0n).length * 2 >= rows.length;
   const against = ({ open = 0n }: Printed): boolean => (positive ? open < 0n : open > 0n);
   const [commonest] = [...groups].sort(([, one], [, other]) => other.length - one.length);
@@ -439,7 +437,10 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
       columns: roles.map((role) => (counts(role) ? 'balance' : 'ignore')),
     }) ?? null;
   const scale = finest(list);
-  const digits = asked.digits ?? (currency === null ? scale : Math.max(scale, scale === 0 ? 0 : minorDigits(currency)));
+  // A spreadsheet shows 1100.80 as 1100.8: one decimal is two.
+  const written = scale === 1 ? 2 : scale;
+  const digits =
+    asked.digits ?? (currency === null ? written : Math.max(written, written === 0 ? 0 : minorDigits(currency)));
   const { items, totals, unread } = walk(list, digits);
   const rows = items.map(({ printed }) => printed);
   // Where nothing numbers or dates a document, what stands for each contact is its balance.
@@ -507,7 +508,8 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   const invoices = rows.flatMap((row, place) =>
     kinds[place] === 'invoice' || kinds[place] === 'balance' ? [sign(row.open ?? 0n, place)] : [],
   );
-  const mostly = invoices.filter((units) => units > 0n).length * 2 >= invoices.length;
+  const above = invoices.filter((units) => units > 0n).length - invoices.filter((units) => units < 0n).length;
+  const mostly = above === 0 ? invoices.reduce((sum, units) => sum + units, 0n) >= 0n : above > 0;
   // What is owed to us is a debit, what we owe a credit: the list turns round where it prints them otherwise.
   const turn = sided || spoken ? 1n : (kind === 'customers') === mostly ? 1n : -1n;
 

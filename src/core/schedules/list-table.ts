@@ -278,17 +278,20 @@ const settled = (
   }
   if (at('debit') < 0 || at('credit') < 0 || at('open') < 0) return made;
   const style = styleOf(rows, from, roles);
-  let before = 0n;
+  // It runs on from row to row, or stands where an account ends.
+  let [before, since] = [0n, 0n];
   let [runs, all] = [0, 0];
   for (const row of rows.slice(from, from + SAMPLE)) {
     const [debit = 0n, credit = 0n, open] = (['debit', 'credit', 'open'] as const).map((role) => {
       const read = amountIn({ style }, row[at(role)]);
       return read === undefined ? undefined : read.coefficient * 10n ** BigInt(Math.max(0, 4 - read.scale));
     });
+    since += debit - credit;
     if (open === undefined) continue;
     all += 1;
-    if (before + debit - credit === open || debit - credit === open) runs += 1;
+    if ([before + debit - credit, debit - credit, since].includes(open)) runs += 1;
     before = open;
+    if (since === open) since = 0n;
   }
   if (all > 0 && runs * 10 >= all * 6) made[at('open')] = undefined;
   return made;

@@ -84,7 +84,7 @@ export const COLUMN_WORDS = {
     'debit, dr, debits, soll, debe, dare, debito, debet, wn, winien, ma dati, md, tartozik, debiter, debiteur, χρεωση, borc, charge, charges, invoices, paid out, withdrawal, withdrawals, money out, payments out, belastung, lastschrift, ausgang, cargo, cargos, addebito, addebiti, uscite, af, afschrijving, bij debet, obciazenie, obciazenia, wyplata, vydej, kiadas, terheles, ut, uttag, ut av konto, haevet, panot ulos, plati, cikis',
   ),
   credit: lexicon(
-    'credit, cr, credits, haben, haber, avere, credito, kredit, ct, dal, d, kovetel, crediter, πιστωση, alacak, payments, receipts, paid in, deposit, deposits, money in, gutschrift, eingang, abono, abonos, accredito, accrediti, entrate, bij, bijschrijving, uznanie, uznania, wplata, prijem, bevetel, jovairas, in, insattning, inn paa konto, indsat, sisaan, panot, incasari, giris',
+    'credit, cr, credits, ma, haben, haber, avere, credito, kredit, ct, dal, d, kovetel, crediter, πιστωση, alacak, payments, receipts, paid in, deposit, deposits, money in, gutschrift, eingang, abono, abonos, accredito, accrediti, entrate, bij, bijschrijving, uznanie, uznania, wplata, prijem, bevetel, jovairas, in, insattning, inn paa konto, indsat, sisaan, panot, incasari, giris',
   ),
 } as const;
 

@@ -80,6 +80,75 @@ describe('lists of open items', () => {
     ]);
     expect(doubts).toEqual([]);
   });
+  it('are what debits less credits come to, where a balance runs on beside them', () => {
+    const ledger = read(
+      [
+        'Sales ledger at 30 June 2026;Printed 02/07/2026 14:33',
+        'A/C;Name;Tran;Date;Ref;Details;Debit;Credit;Balance',
+        'A1;Ardmore;SI;03/04/2026;10021;Rope;1,200.00;;1,200.00',
+        'A1;Ardmore;SC;15/05/2026;C0012;Return;;200.00;1,000.00',
+        'A1;Ardmore;SA;16/05/2026;;On account;;300.00;700.00',
+        'B2;Ballin;SI;13/05/2026;10044;Flour;450.00;;450.00',
+        ';;;;;Ledger total;1,650.00;500.00;1,150.00',
+      ].join('\n'),
+    );
+    expect(ledger.asAt).toBe('2026-06-30');
+    expect(
+      ledger.items.map(({ documentKind, number, reference, open }) => [documentKind, number, reference, open]),
+    ).toEqual([
+      ['invoice', '10021', 'Rope', 120_000n],
+      ['credit-note', 'C0012', 'Return', -20_000n],
+      ['payment', null, 'On account', -30_000n],
+      ['invoice', '10044', 'Flour', 45_000n],
+    ]);
+    expect(ledger.doubts).toEqual([]);
+  });
+  it('are balances where nothing numbers or dates them, on the side that a letter says or that most stand on', () => {
+    const balances = (text: string) => read(text).items.map(({ documentKind, open }) => [documentKind, open]);
+    expect(
+      balances('Kreditoren\nKonto;Name;Saldo;S/H\n70001;Holz;1.234,56;H\n70002;Druck;200,00;S\n70003;Stahl;5,00;H\n'),
+    ).toEqual([
+      ['balance', -123_456n],
+      ['balance', 20_000n],
+      ['balance', -500n],
+    ]);
+    expect(balances('Debtors\nName,Balance\nArdmore,1200.00\nBallin,-35.50\nCairn,0.00\n')).toEqual([
+      ['balance', 120_000n],
+      ['balance', -3550n],
+      ['balance', 0n],
+    ]);
+  });
+  it('are the total beside ages that come to it', () => {
+    const aged = read(
+      'Aged Debtors\nCustomer,Total,Current,1 Month,2 Months,Older\nArdmore,1500.00,1000.00,500.00,0.00,0.00\nCairn,-20.00,-20.00,0.00,0.00,0.00\nTotal,1480.00,980.00,500.00,0.00,0.00\n',
+    );
+    expect(aged.items.map(({ open }) => open)).toEqual([150_000n, -2000n]);
+    expect(aged.printed).toEqual({ open: 148_000n, ageing: [98_000n, 50_000n, 0n, 0n] });
+  });
+  it('have the first contact above the header, and are added up in base where currencies differ', () => {
+    const list = read(
+      [
+        'Client: 4001 Forge Works',
+        'Invoice;Issued;Due;Cur;Original;Open;EUR',
+        '118;2026-06-01;2026-07-01;USD;1,000.00;1,000.00;920.00',
+        'Client: 4002 Delta Sails',
+        'Invoice;Issued;Due;Cur;Original;Open;EUR',
+        '119;2026-06-03;2026-07-03;EUR;90.00;90.00;90.00',
+        ';;;Total;;;1,010.00',
+      ].join('\n'),
+    );
+    expect(list.items.map(({ contactCode, currency, open, base }) => [contactCode, currency, open, base])).toEqual([
+      ['4001', 'USD', 100_000n, 92_000n],
+      ['4002', 'EUR', 9000n, 9000n],
+    ]);
+    expect(list.printed).toEqual({ base: 101_000n });
+  });
+  it('say so where nothing tells what a document is that counts against invoices', () => {
+    const odd = read(
+      'Customers\nName;No;Date;Due date;Open\nArd;1;2026-01-05;2026-02-04;9,00\nArd;X2;2026-01-15;;-1,00\n',
+    );
+    expect(codes(odd)).toEqual(['list.kind']);
+  });
   it.each([
     [['Proveedor: 400003 - Corchos Alcornera, S.L.'], '400003', 'Corchos Alcornera, S.L.'],
     [['K-0003 Siodlarnia'], 'K-0003', 'Siodlarnia'],
