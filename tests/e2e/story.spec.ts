@@ -103,6 +103,10 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await page.getByRole('button', { name: 'Post 44 lines' }).click();
   await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
   await page.getByRole('link', { name: 'Balance sheet' }).click();
+  await expect(page.getByText('Net assets and equity are equal.')).toBeVisible();
+  const net = await page.getByTestId('Net assets').textContent();
+  await expect(page.getByTestId('Total equity')).toHaveText(net ?? 'net assets');
+  await page.getByRole('link', { name: 'two sides' }).click();
   await expect(page.getByText('The two sides are equal.')).toBeVisible();
   const total = await page.getByTestId('Total assets').textContent();
   await expect(page.getByTestId('Total liabilities and equity')).toHaveText(total ?? 'a total');
@@ -169,5 +173,5 @@ test('the six balances of a sole trader in a currency without decimals, by keybo
   await page.getByRole('link', { name: 'Go to Sign-off' }).click();
   await page.getByRole('button', { name: 'Post 6 lines' }).click();
   await page.getByRole('link', { name: 'Balance sheet' }).click();
-  await expect(page.getByTestId('Total assets')).toHaveText('1,753,500');
+  await expect(page.getByTestId('Net assets')).toHaveText('1,153,500');
 });

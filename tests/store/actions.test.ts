@@ -380,7 +380,10 @@ describe('posting', () => {
       ['', 'Net assets', { amount: 900n, digits: 2 }],
       ['', 'Total equity', { amount: 900n, digits: 2 }],
     ]);
-    expect(sheet?.document).toMatchObject({ standing: { draft: false }, notes: [] });
+    expect(sheet?.document).toMatchObject({
+      standing: { draft: false },
+      notes: [['Net assets and equity are equal.']],
+    });
 
     expect(codesOf(await openCorrection({ books, reason: ' ' }))).toEqual(['input.too_small']);
     valueOf(await openCorrection({ books, reason: 'a late invoice' }));

@@ -60,7 +60,10 @@ describe('statements as documents', () => {
         expect(amountOf(lineNamed(two, 'Total assets'), 2)).toBe(
           amountOf(lineNamed(two, 'Total liabilities and equity'), 2),
         );
-        expect([list.notes, two.notes]).toEqual([[], []]);
+        expect([list.notes, two.notes]).toEqual([
+          [['Net assets and equity are equal.']],
+          [['The two sides are equal.']],
+        ]);
       }),
     );
   });

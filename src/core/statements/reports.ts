@@ -196,7 +196,7 @@ export const balanceSheetReport = (sheet: BalanceSheet, head: Head, form: SheetF
     sections: form === 'list' ? list : account,
     notes:
       sheet.outBy === 0n
-        ? []
+        ? [form === 'list' ? say`Net assets and equity are equal.` : say`The two sides are equal.`]
         : [
             say`The two sides differ by ${{ number: plainDecimal(abs(sheet.outBy), digits) }} ${head.currency}: the opening balances do not net to zero.`,
           ],
