@@ -113,12 +113,24 @@ const roleOf = (text: string, fallback: ContactRole): ContactRole => {
   const [customer, supplier] = [CUSTOMERS.in(words) !== undefined, SUPPLIERS.in(words) !== undefined];
   if (
     (customer && supplier) ||
-    /^(both|beide|beides|les deux|ambos|entrambi|oba|mindketto|bada|begge|c s|k l|cs)$/.test(words)
+    /^(both|beide|beides|les deux|ambos|entrambi|oba|oboje|obe|mindketto|bada|bade|begge|molemmat|ambele|c s|k l|cs)$/.test(
+      words,
+    )
   )
     return 'both';
   if (customer || /^(c|cust|k|d|deb|cli|cl)$/.test(words)) return 'customer';
   if (supplier || /^(s|supp|l|v|f|kred|cred|four|prov|for)$/.test(words)) return 'supplier';
   return 'other';
+};
+
+const YES = /^(?:y|yes|x|1|true|j|ja|oui|si|s|sim|tak|ano|igen|kylla|da|ναι|evet)$/;
+const YES_OR_NO =
+  /^(?:y|yes|x|1|true|j|ja|oui|o|si|s|sim|tak|t|ano|a|igen|i|kylla|da|ναι|evet|n|no|0|false|nein|non|nao|nie|ne|nem|nej|nei|ei|nu|οχι|hayir)?$/;
+
+/** Whether a column only says yes or no. */
+const isFlag = (table: Table, header: number, column: number): boolean => {
+  const texts = table.rows.slice(header + 1, header + 60).map((row) => folded(textOf(row[column])));
+  return texts.some((text) => text !== '') && texts.every((text) => YES_OR_NO.test(text));
 };
 
 /** The contacts of a list; undefined where no row names the columns of one. */
@@ -135,9 +147,9 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
     for (let at = 0; at < Math.min(60, table.rows.length); at += 1) {
       const names = headerTexts(table.rows, at, 1, Math.min(60, table.rows[at]?.length ?? 0));
       const taken = new Set<ContactColumn>();
-      const columns = names.map((text): ContactColumn | undefined => {
+      const columns = names.map((text, column): ContactColumn | undefined => {
         const words = folded(text);
-        if (words === '' || text.length > 60) return undefined;
+        if (words === '' || text.length > 60 || isFlag(table, at, column)) return undefined;
         const exact = COLUMNS.filter((column) => !taken.has(column) && WORDS[column].is(words));
         const found = exact[0] ?? COLUMNS.find((column) => !taken.has(column) && WORDS[column].in(words) !== undefined);
         if (found !== undefined) taken.add(found);
@@ -165,6 +177,9 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
     above.filter((text) => text.length < 200 && words.in(text) !== undefined).length;
   const [ours, theirs] = [count(CUSTOMERS), count(SUPPLIERS)];
   const fallback: ContactRole = ours > theirs ? 'customer' : theirs > ours ? 'supplier' : 'other';
+  const flags = (table.rows[at] ?? []).flatMap((cell, column) =>
+    isFlag(table, at, column) ? [{ name: folded(textOf(cell)), column }] : [],
+  );
   const doubts: Problem[] = [];
   const items = table.rows.slice(at + 1).flatMap((row, place): readonly ListedContact[] => {
     const text = (column: ContactColumn): string => textOf(row[columns.indexOf(column)]);
@@ -176,6 +191,10 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
       return [];
     }
     if (WORDS.name.is(folded(name)) && text('code') !== '' && WORDS.code.is(folded(text('code')))) return [];
+    const is = (words: typeof CUSTOMERS): boolean =>
+      flags.some(({ name: flag, column }) => words.in(flag) !== undefined && YES.test(folded(textOf(row[column]))));
+    const flagged: ContactRole | undefined =
+      is(CUSTOMERS) && is(SUPPLIERS) ? 'both' : is(CUSTOMERS) ? 'customer' : is(SUPPLIERS) ? 'supplier' : undefined;
     const tax = text('taxNumber');
     const days = /\d{1,3}/.exec(text('termDays'))?.[0];
     const country = text('country').toUpperCase();
@@ -185,7 +204,7 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
         row: number,
         code: text('code') || null,
         name,
-        role: roleOf(text('role'), fallback),
+        role: flagged ?? roleOf(text('role'), fallback),
         country: /^[A-Z]{2}$/.test(country) ? country : (/^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? null),
         taxNumber: tax || null,
         termDays: days === undefined ? null : Number(days),

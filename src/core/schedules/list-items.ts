@@ -15,6 +15,7 @@ import {
   CREDIT_WORDS,
   CUSTOMERS,
   INVOICE_WORDS,
+  OTHER_LIST,
   PAYMENT_WORDS,
   REFUND_WORDS,
   SUPPLIERS,
@@ -417,6 +418,7 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   if (chosen === undefined) return undefined;
   const { list, at } = chosen;
   const { roles } = list;
+  if ((list.rows[list.header] ?? []).some((cell) => OTHER_LIST.is(folded(textOf(cell))))) return undefined;
   if (!roles.some((role) => role === 'age' || (role !== undefined && (AMOUNTS as readonly string[]).includes(role))))
     return undefined;
   const asAt = statedDate(

@@ -90,6 +90,12 @@ export const COLUMN_WORDS = {
 
 export type ListColumn = keyof typeof COLUMN_WORDS;
 
+/** Columns of other lists, of stock and of fixed assets: what is counted, priced by the piece or written down is no open item. */
+export const OTHER_LIST = lexicon(
+  'quantity, qty, qty on hand, on hand, unit cost, unit price, menge, bestand, stuckpreis, einzelpreis, quantite, prix unitaire, cantidad, precio unitario, quantita, prezzo unitario, quantidade, preco unitario, aantal, stukprijs, kostprijs, ilosc, cena jednostkowa, mnozstvi, jednotkova cena, mennyiseg, egysegar, antal, styckpris, stykpris, stykkpris, maara, yksikkohinta, cantitate, pret unitar, ποσοτητα, miktar, birim fiyat',
+  'nbv, net book value, book value, depreciation, accumulated depreciation, depn, depn b f, life, useful life, buchwert, restbuchwert, abschreibung, nutzungsdauer, valeur nette, amortissement, amortissements, valor neto, amortizacion, valore netto, ammortamento, boekwaarde, afschrijving, amortyzacja, umorzenie, odpis, zustatkova hodnota, ertekcsokkenes, avskrivning, afskrivning, poistot, amortizare, αποσβεση, amortisman',
+);
+
 /** The first column of ageing, without days of its own: what is not due yet. */
 export const NOT_DUE = lexicon(
   'current, not due, not yet due, nicht fallig, nicht fallige, noch nicht fallig, non echu, non echue, a echoir, no vencido, por vencer, non scaduto, a scadere, nao vencido, niet vervallen, nog niet vervallen, niewymagalne, biezace, nieprzeterminowane, do splatnosti, pred splatnosti, nesplatne, le nem jart, nem esedekes, nem lejart, ej forfallet, ej forfallna, ikke forfaldent, ikke forfalt, eraantymatta, eraantymattomat, in termen, nescadent, μη ληξιπροθεσμα, vadesi gelmemis',

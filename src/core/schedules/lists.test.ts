@@ -161,6 +161,9 @@ describe('lists of open items', () => {
   });
   it('are none where no row names columns', () => {
     expect(readItems(tablesOf('1,2\n3,4\n'), { name: 'x' })).toBeUndefined();
+    // A count of stock has codes, names and amounts as well.
+    const stock = 'Customers\nCode,Description,Qty on hand,Unit cost,Value\n418,Hemp,"1,250.5",1.8425,"2,304.05"\n';
+    expect(readItems(tablesOf(stock), { name: 'x' })).toBeUndefined();
     expect(readContacts(tablesOf('1,2\n3,4\n'), 'x')).toBeUndefined();
   });
 });
@@ -185,6 +188,17 @@ describe('lists of contacts', () => {
       ['other', 'DE', null, null],
     ]);
     expect(found?.doubts.map(({ code }) => code)).toEqual(['list.no-name']);
+  });
+  it('are told by columns of yes and no, in words of other languages', () => {
+    const roles = (text: string) => readContacts(tablesOf(text), 'x.csv')?.items.map(({ role }) => role);
+    expect(
+      roles('Ref,Company name,Customer?,Supplier?,Country\n7,Ardmore,Y,N,IE\n8,Cairn,N,Y,GB\n9,Drumlin,Y,Y,IE\n'),
+    ).toEqual(['customer', 'supplier', 'both']);
+    expect(roles('namn;typ;land\nÅkeri Norr;kund;SE\nBageriet;leverantör;SE\nVäveriet;både;SE\n')).toEqual([
+      'customer',
+      'supplier',
+      'both',
+    ]);
   });
   it('point out who looks like one entered twice, and not two branches', () => {
     expect(readContacts(tablesOf(list), 'contacts.csv')?.nearDuplicates).toEqual([[2, 4]]);
