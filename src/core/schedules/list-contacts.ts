@@ -5,6 +5,7 @@ import { type Problem, problem } from '../base/result';
 import { type Table, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
 import { headerTexts } from '../papers/header';
+import { countryIn } from '../words/countries';
 import { lexicon } from '../words/lexicon';
 import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
 
@@ -197,7 +198,6 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
       is(CUSTOMERS) && is(SUPPLIERS) ? 'both' : is(CUSTOMERS) ? 'customer' : is(SUPPLIERS) ? 'supplier' : undefined;
     const tax = text('taxNumber');
     const days = /\d{1,3}/.exec(text('termDays'))?.[0];
-    const country = text('country').toUpperCase();
     const currency = text('currency').toUpperCase();
     return [
       {
@@ -205,7 +205,7 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
         code: text('code') || null,
         name,
         role: flagged ?? roleOf(text('role'), fallback),
-        country: /^[A-Z]{2}$/.test(country) ? country : (/^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? null),
+        country: countryIn(text('country')) ?? /^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? null,
         taxNumber: tax || null,
         termDays: days === undefined ? null : Number(days),
         currency: isCurrency(currency) ? currency : null,

@@ -1,0 +1,51 @@
+import { folded } from '../base/folded';
+
+/** Languages in which lists name countries. */
+const LANGUAGES = 'en de fr es it pt nl pl cs hu sv da nb fi ro el tr'.split(' ');
+
+/** What is usual beside the official names. */
+const USUAL: Readonly<Record<string, string>> = {
+  uk: 'GB',
+  'great britain': 'GB',
+  england: 'GB',
+  scotland: 'GB',
+  wales: 'GB',
+  'northern ireland': 'GB',
+  eire: 'IE',
+  'republic of ireland': 'IE',
+  usa: 'US',
+  holland: 'NL',
+  'czech republic': 'CZ',
+};
+
+let byName: ReadonlyMap<string, string> | undefined;
+
+/** Names of all two-letter regions that the platform knows, in each of the languages; made once, when first asked. */
+const names = (): ReadonlyMap<string, string> => {
+  if (byName !== undefined) return byName;
+  const found = new Map<string, string>();
+  const letters = Array.from({ length: 26 }, (_, at) => String.fromCodePoint(65 + at));
+  for (const language of LANGUAGES) {
+    const display = new Intl.DisplayNames([language], { type: 'region', fallback: 'none' });
+    for (const first of letters)
+      for (const second of letters) {
+        const name = display.of(first + second);
+        // The first language that has a name keeps it; withdrawn codes come after the ones in use.
+        if (name !== undefined && !found.has(folded(name))) found.set(folded(name), first + second);
+      }
+  }
+  for (const [name, code] of Object.entries(USUAL)) found.set(name, code);
+  byName = found;
+  return found;
+};
+
+/**
+ * The country (ISO 3166-1 alpha-2) that a text is: its code, or its name in one of the languages.
+ *
+ * @example [countryIn('ie'), countryIn('Irlande'), countryIn('United Kingdom'), countryIn('Elsewhere')] // ['IE', 'IE', 'GB', undefined]
+ */
+export const countryIn = (text: string): string | undefined => {
+  const trimmed = text.trim();
+  if (/^[A-Z]{2}$/i.test(trimmed)) return trimmed.toUpperCase() === 'UK' ? 'GB' : trimmed.toUpperCase();
+  return trimmed === '' || trimmed.length > 60 ? undefined : names().get(folded(trimmed));
+};
