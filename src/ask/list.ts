@@ -3,7 +3,8 @@ import { type Problem, type Result, fail, ok, problem } from '@/core/base/result
 import { minorDigits } from '@/core/money/currency';
 import { plainDecimal } from '@/core/money/format';
 import { readContacts } from '@/core/schedules/list-contacts';
-import { type ListKind, readItems } from '@/core/schedules/list-items';
+import { readItems } from '@/core/schedules/list-items';
+import type { ListKind } from '@/core/schedules/list-kinds';
 
 export interface ListQuestion {
   readonly bytes: Uint8Array;

@@ -2,7 +2,8 @@ import { isXml } from '@/core/files/audit-file';
 import { readAnyPaper } from '@/core/files/read-any';
 import { type Result, ok } from '@/core/base/result';
 import { plainDecimal } from '@/core/money/format';
-import { type StatementsRead, readCamt } from '@/core/schedules/camt';
+import { readCamt } from '@/core/schedules/camt';
+import type { StatementsRead } from '@/core/schedules/statement';
 import { readStatementTable } from '@/core/schedules/statement-table';
 
 const read = async (bytes: Uint8Array, name: string): Promise<Result<StatementsRead>> => {
@@ -23,11 +24,11 @@ export const askStatement = async ({
   if (!found.ok) return found;
   const { statements, doubts } = found.value;
   return ok({
-    statements: statements.map(({ digits, opening, closing, entries, iban, account, currency, from, to }) => {
+    statements: statements.map(({ digits, opening, closing, entries, account, currency, from, to }) => {
       const amount = (units: bigint): string => plainDecimal(units, digits);
       const balance = (one: typeof opening) => (one === null ? null : { date: one.date, amount: amount(one.amount) });
       return {
-        account: iban ?? account,
+        account,
         currency: currency === '' ? null : currency,
         from,
         to,

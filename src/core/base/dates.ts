@@ -79,6 +79,14 @@ export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday',
 export const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1] ?? '';
 
 /**
+ * A year of four digits; one of two is of this century up to 79.
+ *
+ * @example [fullYear('26'), fullYear('80'), fullYear('1999')] // ['2026', '1980', '1999']
+ */
+export const fullYear = (year: string): string =>
+  year.length === 4 ? year : `${Number(year) < 80 ? '20' : '19'}${year}`;
+
+/**
  * A date typed as the books write dates, with any separator, months by number or by name, years of two or four digits
  * (two are of this century up to 79); `YYYY-MM-DD` is always taken too. Strict otherwise: the 30th of February is refused.
  *
@@ -101,6 +109,5 @@ export const readStyled = (text: string, style: DateStyle, field?: string): Resu
         field,
       ),
     );
-  const full = year.length === 4 ? year : `${Number(year) < 80 ? '20' : '19'}${year}`;
-  return readDate(`${full}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`, field);
+  return readDate(`${fullYear(year)}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`, field);
 };

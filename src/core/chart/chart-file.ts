@@ -1,6 +1,6 @@
 import { isCurrency, minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
-import { readPaperAmount } from '../money/paper-amount';
+import { readPaperAmount, unitsOf } from '../money/paper-amount';
 import { type Table, folded, textOf } from '../base/table';
 import { type OutRow, fromText } from '../files/write';
 import { type Problem, problem, quoted } from '../base/result';
@@ -237,7 +237,8 @@ const bankOf = (
   if ([number, iban, bic, alert, reconciled, day].every((text) => text === '')) return undefined;
   const digits = isCurrency(currency) ? minorDigits(currency) : 2;
   const found = alert === '' ? undefined : readPaperAmount(alert, '1234.56', currency);
-  if (alert !== '' && (found === undefined || found.scale > digits))
+  const below = found === undefined ? undefined : unitsOf(found, digits);
+  if (alert !== '' && below === undefined)
     problems.push(
       problem('import.alert', `${quoted(alert)} does not read as an amount with ${digits} decimals.`, 'bank'),
     );
@@ -245,8 +246,7 @@ const bankOf = (
     number,
     iban: plainIban(iban),
     bic: bic.toUpperCase(),
-    alertBelow:
-      found === undefined || found.scale > digits ? null : found.coefficient * 10n ** BigInt(digits - found.scale),
+    alertBelow: below?.amount ?? null,
     reconciled: !NO.test(folded(reconciled)),
     statementDay: day === '' ? null : Number(day),
   };

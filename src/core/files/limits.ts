@@ -31,6 +31,8 @@ export const MOST_PDF_BYTES = 64 * 1024 * 1024;
 export const MOST_PAGES = 2000;
 /** Accounts of an audit file. */
 export const MOST_ACCOUNTS = 100_000;
+/** Entries of a bank's file. */
+export const MOST_ENTRIES = 200_000;
 /** Characters of a file's name; a longer one is cut, since it only says what the file is called. */
 export const MOST_NAME_CHARACTERS = 150;
 

@@ -1,4 +1,5 @@
 import { isMark, mayMean } from './marks';
+import { divideRounded } from './rounding';
 import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 
 /** An amount as a paper writes it. `scale` is its number of decimals; `side` is there when the text itself names one. */
@@ -84,4 +85,28 @@ export const readPaperAmount = (cell: string, style: NumberStyle, currency?: str
   const { scale } = found;
   if (sideWord === undefined) return { coefficient: signed, scale };
   return { coefficient: signed, scale, side: sideWord.startsWith('d') || sideWord === 's' ? 'debit' : 'credit' };
+};
+
+/** A spreadsheet's number this near to a whole minor unit (a thousandth of it) was meant to be one: binary sums leave such noise. */
+const NOISE = 1000n;
+
+/**
+ * An amount in units of so many decimals, by its sign alone; `rounded` says that a spreadsheet's noise was rounded away. Undefined where
+ * it has decimals that the units have not: nobody but the paper's owner knows where they go. `binary` is for a number that a
+ * spreadsheet stores.
+ *
+ * @example [unitsOf({ coefficient: 125n, scale: 1 }, 2), unitsOf({ coefficient: 125n, scale: 2 }, 1)] // [{ amount: 1250n, rounded: false }, undefined]
+ */
+export const unitsOf = (
+  { coefficient, scale }: Pick<PaperAmount, 'coefficient' | 'scale'>,
+  digits: number,
+  binary = false,
+): { readonly amount: bigint; readonly rounded: boolean } | undefined => {
+  if (scale <= digits) return { amount: coefficient * 10n ** BigInt(digits - scale), rounded: false };
+  const unit = 10n ** BigInt(scale - digits);
+  const rest = coefficient % unit;
+  const over = rest < 0n ? -rest : rest;
+  if (over === 0n) return { amount: coefficient / unit, rounded: false };
+  const noise = binary && (over * NOISE < unit || (unit - over) * NOISE < unit);
+  return noise ? { amount: divideRounded(coefficient, unit), rounded: true } : undefined;
 };

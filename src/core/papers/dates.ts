@@ -1,4 +1,4 @@
-import { readDate } from '../base/dates';
+import { fullYear, readDate } from '../base/dates';
 
 /** How a file writes its days, when not as `YYYY-MM-DD`. */
 export type DayOrder = 'dmy' | 'mdy';
@@ -26,7 +26,6 @@ export const readFileDate = (text: string, order: DayOrder): string | undefined 
   const [year, month, day] =
     first.length > 2 ? [first, second, third] : order === 'dmy' ? [third, second, first] : [third, first, second];
   if (day.length > 2 || (year.length !== 4 && year.length !== 2)) return undefined;
-  const full = year.length === 4 ? year : `${Number(year) < 80 ? '20' : '19'}${year}`;
-  const read = readDate(`${full}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`);
+  const read = readDate(`${fullYear(year)}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`);
   return read.ok ? read.value.toString() : undefined;
 };

@@ -1,8 +1,7 @@
 import { isCurrency, minorDigits } from '../money/currency';
 import { LARGEST, type Minor, NIL, abs, minor } from '../money/minor';
-import { divideRounded } from '../money/rounding';
 import { quoted } from '../base/result';
-import { readPaperAmount } from '../money/paper-amount';
+import { readPaperAmount, unitsOf } from '../money/paper-amount';
 import { type Cell, type Row, textOf } from '../base/table';
 import { COLUMN_ROLES, type ColumnRole } from './header';
 import type { PaperRow } from './paper-row';
@@ -35,9 +34,6 @@ export interface Read {
 
 const NOTHING: Read = { amount: NIL, rounded: false, sided: false };
 
-/** A spreadsheet's number this near to a whole minor unit (a thousandth of it) was meant to be one: binary sums leave such noise. */
-const NOISE = 1000n;
-
 /**
  * One cell as minor units. Noise of a spreadsheet's binary sums is rounded away and told; a real decimal more than the
  * currency has is not read, because nobody but the paper's owner knows where it goes. Nor is what no books can hold.
@@ -61,21 +57,13 @@ export const readCell = (
   }
   const { coefficient, side } = found;
   const scale = found.scale - (noughts ?? 0);
-  let amount = coefficient;
-  let rounded = false;
-  if (scale < digits) amount = coefficient * 10n ** BigInt(digits - scale);
-  else if (scale > digits) {
-    const unit = 10n ** BigInt(scale - digits);
-    const over = abs(minor(coefficient % unit));
-    rounded = over !== 0n;
-    const noise = typeof cell === 'object' && (over * NOISE < unit || (unit - over) * NOISE < unit);
-    if (rounded && !noise)
-      return {
-        ...NOTHING,
-        bad: `${quoted(typeof cell === 'string' ? cell : cell.decimal)} has ${scale} decimals where the currency has ${digits}; is the number style right?`,
-      };
-    amount = divideRounded(coefficient, unit);
-  }
+  const units = unitsOf({ coefficient, scale }, digits, typeof cell === 'object');
+  if (units === undefined)
+    return {
+      ...NOTHING,
+      bad: `${quoted(typeof cell === 'string' ? cell : cell.decimal)} has ${scale} decimals where the currency has ${digits}; is the number style right?`,
+    };
+  const { amount, rounded } = units;
   if (abs(minor(amount)) > LARGEST)
     return { ...NOTHING, bad: `${quoted(textOf(cell))} is larger than any balance that the books can hold` };
   return { amount: minor(side === 'credit' ? -amount : amount), rounded, sided: side !== undefined };

@@ -1,53 +1,33 @@
 import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { oneLine } from '../files/clean';
-import { MOST_CELL_CHARACTERS, MOST_DEPTH, counted } from '../files/limits';
+import { MOST_CELL_CHARACTERS, MOST_DEPTH, MOST_ENTRIES, counted } from '../files/limits';
 import { decode } from '../files/text';
 import { type XmlFault, xmlReader } from '../files/xml';
 import { minorDigits } from '../money/currency';
-import { type Minor, NIL, add, minor, negate } from '../money/minor';
-
-/** A balance of a statement: money in the bank is positive, what is owed to it negative. */
-export interface StatementBalance {
-  readonly date: string | null;
-  readonly amount: Minor;
-}
-
-/** An entry as the bank booked it: money that came in is positive. */
-export interface StatementEntry {
-  readonly date: string | null;
-  readonly valueDate: string | null;
-  readonly amount: Minor;
-  readonly text: string;
-}
-
-/** A statement of a bank, cash or card account. */
-export interface AccountStatement {
-  readonly iban: string | null;
-  /** The number where there is no IBAN; a card's may be masked. */
-  readonly account: string;
-  readonly currency: string;
-  readonly digits: number;
-  readonly from: string | null;
-  readonly to: string | null;
-  readonly opening: StatementBalance | null;
-  readonly closing: StatementBalance | null;
-  readonly entries: readonly StatementEntry[];
-}
-
-export interface StatementsRead {
-  readonly statements: readonly AccountStatement[];
-  /** What a person has to know of, at the place of a statement (from 0) in the file. */
-  readonly doubts: readonly Problem[];
-}
-
-/** Entries of one file: more is no statement of a company that is being taken over. */
-const MOST_ENTRIES = 200_000;
+import { type Minor, minor, negate } from '../money/minor';
+import { unitsOf } from '../money/paper-amount';
+import { plainIban } from '../chart/bank';
+import {
+  type AccountStatement,
+  type StatementBalance,
+  type StatementEntry,
+  type StatementsRead,
+  balanceDoubts,
+} from './statement';
 
 class Past extends Error {
   constructor(readonly told: Problem) {
     super(told.code);
   }
 }
+
+/** Elements that are looked at; what is in others is not kept, whatever there is of it. */
+const KEPT = new Set(
+  (
+    'Document BkToCstmrStmt BkToCstmrAcctRpt Stmt Rpt Id StmtPgntn FrToDt FrDtTm ToDtTm Acct IBAN Othr Ccy Bal Tp CdOrPrtry Cd Amt ' +
+    'CdtDbtInd Dt DtTm Ntry Sts BookgDt ValDt NtryDtls TxDtls RmtInf Ustrd AddtlTxInf AddtlNtryInf'
+  ).split(' '),
+);
 
 /** An element as far as it is needed: its text, its attributes and what is in it. */
 interface Node {
@@ -73,19 +53,12 @@ const dayOf = (node: Node | undefined): string | null => {
 
 /** An amount in minor units of its currency, positive where money came in; undefined where it is none. */
 const amountOf = (node: Node | undefined, digits: number): Minor | undefined => {
-  const found = /^\+?(\d{1,15})(?:\.(\d{0,5}))?$/.exec(textOf(child(node, 'Amt')));
-  if (found === null) return undefined;
-  const [, whole = '', fraction = ''] = found;
-  if (/[^0]/.test(fraction.slice(digits))) return undefined;
-  const amount = minor(BigInt(whole + fraction.slice(0, digits).padEnd(digits, '0')));
-  switch (textOf(child(node, 'CdtDbtInd'))) {
-    case 'CRDT':
-      return amount;
-    case 'DBIT':
-      return negate(amount);
-    default:
-      return undefined;
-  }
+  const [, whole = '', fraction = ''] = /^\+?(\d{1,15})(?:\.(\d{0,5}))?$/.exec(textOf(child(node, 'Amt'))) ?? [];
+  if (whole === '') return undefined;
+  const units = unitsOf({ coefficient: BigInt(whole + fraction), scale: fraction.length }, digits);
+  const side = textOf(child(node, 'CdtDbtInd'));
+  if (units === undefined || (side !== 'CRDT' && side !== 'DBIT')) return undefined;
+  return side === 'CRDT' ? minor(units.amount) : negate(minor(units.amount));
 };
 
 /** Booked entries count; those that are only announced are in no balance. Version 8 has the status in an element of its own. */
@@ -129,7 +102,7 @@ const statementOf = (
   at: number,
 ): { readonly read: AccountStatement; readonly doubts: readonly Problem[] } => {
   const account = child(node, 'Acct');
-  const iban = textOf(child(account, 'Id', 'IBAN')).replaceAll(' ', '') || null;
+  const iban = plainIban(textOf(child(account, 'Id', 'IBAN')));
   const currency =
     textOf(child(account, 'Ccy')) ||
     (child(node, 'Bal', 'Amt')?.currency ?? '') ||
@@ -154,20 +127,8 @@ const statementOf = (
     });
   const opening = balanceOf(node, OPENING, digits);
   const closing = balanceOf(node, CLOSING, digits);
-  const called = iban ?? textOf(child(account, 'Id', 'Othr', 'Id'));
-  if (opening === null) doubt('statement.no-opening', `The statement of ${called} has no opening balance.`);
-  if (closing === null) doubt('statement.no-closing', `The statement of ${called} has no closing balance.`);
-  if (opening !== null && closing !== null) {
-    const sum = entries.reduce((all, { amount }) => add(all, amount), opening.amount);
-    if (sum !== closing.amount)
-      doubt(
-        'statement.sum',
-        `The opening balance of ${called} and its entries do not come to its closing balance: an entry is missing or is there twice. Fetch the statement again.`,
-      );
-  }
   const read: AccountStatement = {
-    iban,
-    account: called,
+    account: iban === '' ? textOf(child(account, 'Id', 'Othr', 'Id')) : iban,
     currency,
     digits,
     from: spanOf(node, 'FrDtTm') ?? opening?.date ?? null,
@@ -176,6 +137,7 @@ const statementOf = (
     closing,
     entries,
   };
+  doubts.push(...balanceDoubts(read, at));
   return { read, doubts };
 };
 
@@ -220,8 +182,14 @@ export const readCamt = (bytes: Uint8Array, name: string): Result<StatementsRead
   const root: Node = { name: '', currency: '', text: '', parts: [] };
   const open: Node[] = [root];
   let entries = 0;
+  // How deep the reader is inside of an element that is not kept.
+  let aside = 0;
   const reader = xmlReader({
     open: ({ name: called, attributes }) => {
+      if (aside > 0 || !KEPT.has(called)) {
+        aside += 1;
+        return;
+      }
       const node: Node = { name: called, currency: attributes.Ccy ?? '', text: '', parts: [] };
       if (called === 'Ntry') {
         entries += 1;
@@ -238,7 +206,7 @@ export const readCamt = (bytes: Uint8Array, name: string): Result<StatementsRead
     },
     text: (text) => {
       const node = open.at(-1);
-      if (node === undefined) return;
+      if (node === undefined || aside > 0) return;
       node.text += text;
       if (node.text.length > MOST_CELL_CHARACTERS)
         throw new Past(
@@ -248,7 +216,10 @@ export const readCamt = (bytes: Uint8Array, name: string): Result<StatementsRead
           ),
         );
     },
-    close: () => void open.pop(),
+    close: () => {
+      if (aside > 0) aside -= 1;
+      else open.pop();
+    },
   });
   let fault: XmlFault | undefined;
   try {
@@ -272,7 +243,3 @@ export const readCamt = (bytes: Uint8Array, name: string): Result<StatementsRead
   const read = joined(nodes).map(statementOf);
   return ok({ statements: read.map((one) => one.read), doubts: read.flatMap(({ doubts }) => doubts) });
 };
-
-/** What a list of entries comes to. */
-export const entriesSum = (entries: readonly StatementEntry[]): Minor =>
-  entries.reduce<Minor>((sum, { amount }) => add(sum, amount), NIL);

@@ -1,18 +1,16 @@
-import { type Cell, type Row, type Table, textOf } from '../base/table';
+import { epochDay } from '../base/dates';
 import { folded } from '../base/folded';
+import { type Cell, type Row, type Table, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
-import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
-import { type PaperAmount, readPaperAmount } from '../money/paper-amount';
-import { type DayOrder, readFileDate } from '../papers/dates';
-import { datesIn } from '../papers/dates-in';
-import { headerTexts } from '../papers/header';
 import type { Side } from '../money/minor';
+import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
+import { type PaperAmount, readPaperAmount, unitsOf } from '../money/paper-amount';
+import type { DayOrder } from '../papers/dates';
+import { headerTexts } from '../papers/header';
 import { pairOfSides, sideReader } from '../papers/sides';
 import { totalWords } from '../papers/total-words';
-import { AGE_COLUMN, AGE_MONTHS, COLUMN_WORDS, type ListColumn, NOT_DUE, OLDER } from './list-words';
-
-/** What a column of a list is. */
-export type Role = ListColumn | 'age' | 'side';
+import { MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
+import { DATE_LIKE, dayOf, isDay } from './list-days';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -30,117 +28,11 @@ export interface ListTable {
   readonly ordered: boolean;
 }
 
+/** A header stands within so many rows from the top, and is judged by so many below it. */
 const MOST_HEADER = 120;
 const SAMPLE = 400;
-const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
-
-/** What is in a column, as shares of its cells that are not empty. */
-interface Content {
-  readonly filled: number;
-  readonly dates: number;
-  readonly amounts: number;
-  readonly fractions: number;
-  readonly currencies: number;
-  readonly codes: number;
-  readonly spaced: number;
-  readonly distinct: number;
-  readonly integers: number;
-  /** Of letters only, few of them. */
-  readonly short: number;
-}
-
-/** "20260630". */
-const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
-const parted = (text: string): string =>
-  COMPACT.test(text) ? `${text.slice(0, 4)}-${text.slice(4, 6)}-${text.slice(6)}` : text;
-
-const DATE_LIKE = /^\d{1,4}[./\-\s]\d{1,2}[./\-\s]\d{1,4}\.?$/;
-
-/** A day in any order, or written with its month's name. */
-const isDay = (text: string): boolean =>
-  text.length <= 30 &&
-  (COMPACT.test(text) ||
-    (DATE_LIKE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined) ||
-    wordedDay(text) !== undefined);
-
-const SHORT_WORDED = /^(\d{1,2})[-\s./]+(\p{L}{3,12})\.?[-\s./]+(\d{2})$/u;
-
-/** "14-Mar-21", "14 March 2021": a day with its month's name. */
-export const wordedDay = (text: string): string | undefined => {
-  if (!/\p{L}/u.test(text) || text.length > 30) return undefined;
-  const [, day, month, year] = SHORT_WORDED.exec(text) ?? [];
-  const whole =
-    year === undefined
-      ? text.replace(/[-.]/g, ' ')
-      : `${day ?? ''} ${month ?? ''} ${Number(year) < 80 ? '20' : '19'}${year}`;
-  const found = datesIn(whole);
-  return found.length === 1 ? found[0] : undefined;
-};
-
-const contentOf = (cells: readonly string[]): Content => {
-  const filled = cells.filter((text) => text !== '');
-  const share = (is: (text: string) => boolean): number =>
-    filled.length === 0 ? 0 : filled.filter(is).length / filled.length;
-  return {
-    filled: filled.length,
-    dates: share(isDay),
-    amounts: share(
-      (text) => /\d/.test(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined),
-    ),
-    fractions: share((text) => /[.,]\d{2,3}\)?-?$/.test(text)),
-    currencies: share((text) => isCurrency(text)),
-    codes: share((text) => text.length <= 14 && !/\s/.test(text) && /\d/.test(text)),
-    spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
-    integers: share((text) => /^\d{1,4}$/.test(text)),
-    short: share((text) => /^\p{L}{1,4}$/u.test(text)),
-    distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
-  };
-};
-
-const MONEY: ReadonlySet<Role> = new Set(['original', 'open', 'base', 'debit', 'credit', 'age']);
-
-/** Whether what is in a column may be what its name says. */
-const fits = (role: Role, content: Content): boolean => {
-  if (content.filled === 0) return MONEY.has(role) || role === 'order' || role === 'reference' || role === 'due';
-  if (MONEY.has(role)) return content.amounts >= 0.7 && content.dates < 0.5;
-  switch (role) {
-    case 'date':
-    case 'due':
-      return content.dates >= 0.6;
-    case 'currency':
-      return content.currencies >= 0.6;
-    case 'terms':
-      return content.dates < 0.3 && content.fractions < 0.3;
-    case 'contactCode':
-      return content.dates < 0.5 && content.fractions < 0.5 && content.codes >= 0.4;
-    case 'contactName':
-      return content.dates < 0.5 && content.spaced >= 0.5;
-    case 'kind':
-      return content.dates < 0.5 && content.fractions < 0.3 && (content.distinct <= 0.7 || content.short >= 0.9);
-    default:
-      return content.dates < 0.7 && content.fractions < 0.7;
-  }
-};
-
-/** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
-const named = (text: string, role: Role): number => {
-  if (text === '' || text.length > 60) return 0;
-  if (role === 'side') return 0;
-  if (role === 'age')
-    return AGE_COLUMN.test(text.trim()) ||
-      AGE_MONTHS.test(text.trim()) ||
-      NOT_DUE.in(folded(text)) !== undefined ||
-      OLDER.is(folded(text))
-      ? 4
-      : 0;
-  const words = folded(text);
-  const own = COLUMN_WORDS[role];
-  if (own.is(words)) return 3;
-  const found = own.in(words);
-  return found === undefined ? 0 : 1 + found.length / Math.max(1, words.length);
-};
-
-const best = (text: string): number => Math.max(named(text, 'age'), ...LISTED.map((role) => named(text, role)));
+/** Decimals in which amounts are compared before their currency is known. */
+const FINEST = 4;
 
 /** How much a row looks like the names of columns. */
 const headerScore = (texts: readonly string[]): number => {
@@ -159,79 +51,6 @@ const namesOf = (rows: readonly Row[], at: number, height: 1 | 2, width: number)
     const own = textOf(rows[at]?.[column]);
     return own !== '' && best(own) >= best(name) ? own : name;
   });
-
-/** The columns of a list by their names and by what is in them; each role once, but ages as often as there are. */
-const rolesOf = (names: readonly string[], contents: readonly Content[]): readonly (Role | undefined)[] => {
-  const found: (Role | undefined)[] = names.map(() => undefined);
-  const offers = names.flatMap((name, at) =>
-    [...LISTED, 'age' as const].flatMap((role) => {
-      const content = contents[at];
-      const score = named(name, role);
-      return score > 0 && content !== undefined && fits(role, content) ? [{ at, role, score }] : [];
-    }),
-  );
-  const taken = new Set<Role>();
-  for (const { at, role } of offers.sort((one, other) => other.score - one.score || one.at - other.at)) {
-    if (found[at] !== undefined || (role !== 'age' && taken.has(role))) continue;
-    found[at] = role;
-    taken.add(role);
-  }
-  const free = (is: (content: Content) => boolean): number =>
-    contents.findIndex((content, at) => found[at] === undefined && content.filled > 0 && is(content));
-  const give = (role: Role, at: number): void => {
-    if (at < 0 || taken.has(role)) return;
-    found[at] = role;
-    taken.add(role);
-  };
-  // A reference that is a code, where nothing else numbers the documents, is their number.
-  const reference = found.indexOf('reference');
-  if (!taken.has('number') && reference >= 0 && (contents[reference]?.codes ?? 0) >= 0.6) {
-    found[reference] = 'number';
-    taken.add('number');
-    taken.delete('reference');
-    const other = offers.find(({ at, role }) => role === 'reference' && found[at] === undefined);
-    if (other !== undefined) give('reference', other.at);
-  }
-  give(
-    'date',
-    free(({ dates }) => dates >= 0.8),
-  );
-  give(
-    'due',
-    free(({ dates }) => dates >= 0.8),
-  );
-  give(
-    'currency',
-    free(({ currencies }) => currencies >= 0.9),
-  );
-  // One column of amounts is what is open; of two, what is open is never the larger one, and stands last.
-  if (!taken.has('open') && !taken.has('age') && !(taken.has('debit') && taken.has('credit'))) {
-    const amounts = free(({ fractions, amounts: share }) => fractions >= 0.6 && share >= 0.8);
-    if (amounts >= 0) give('open', amounts);
-    else {
-      const at = found.indexOf('original');
-      if (at >= 0) {
-        found[at] = 'open';
-        taken.delete('original');
-        taken.add('open');
-      } else if (found.includes('base')) {
-        found[found.indexOf('base')] = 'open';
-        taken.add('open');
-      }
-    }
-  }
-  if (!taken.has('contactName') && !taken.has('reference'))
-    give(
-      'contactName',
-      free(({ spaced, distinct }) => spaced >= 0.8 && distinct <= 0.9),
-    );
-  if (!taken.has('number'))
-    give(
-      'number',
-      free(({ codes, distinct }) => codes >= 0.6 && distinct >= 0.8),
-    );
-  return found;
-};
 
 /** Texts of a column from a row on, as far as is looked at. */
 const column = (rows: readonly Row[], from: number, at: number): readonly string[] =>
@@ -261,35 +80,33 @@ const settled = (
     names.forEach((name, column) => {
       if (made[column] === undefined && isCurrency(name.trim())) made[column] = 'base';
     });
+  const style = styleOf(rows, from, roles);
+  const units = (row: Row, column: number): bigint | undefined => {
+    const read = amountIn({ style }, row[column]);
+    return read === undefined ? undefined : unitsOf(read, FINEST, typeof row[column] === 'object')?.amount;
+  };
+  const sample = rows.slice(from, from + SAMPLE);
   // A total beside ages is what is open, where it is what they come to.
   const total = at('open') >= 0 ? at('open') : at('original');
   const ages = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
   if (ages.length > 1 && total >= 0) {
-    const style = styleOf(rows, from, roles);
-    const units = (row: Row, column: number): bigint => {
-      const read = amountIn({ style }, row[column]);
-      return read === undefined ? 0n : read.coefficient * 10n ** BigInt(Math.max(0, 4 - read.scale));
-    };
-    const filled = rows.slice(from, from + SAMPLE).filter((row) => units(row, total) !== 0n);
+    const filled = sample.filter((row) => (units(row, total) ?? 0n) !== 0n);
     const meets = filled.filter(
-      (row) => units(row, total) === ages.reduce((sum, column) => sum + units(row, column), 0n),
+      (row) => units(row, total) === ages.reduce((sum, column) => sum + (units(row, column) ?? 0n), 0n),
     );
     if (meets.length * 10 >= filled.length * 8) made[total] = 'open';
   }
   if (at('debit') < 0 || at('credit') < 0 || at('open') < 0) return made;
-  const style = styleOf(rows, from, roles);
-  // It runs on from row to row, or stands where an account ends.
+  // A balance runs on from row to row, or stands where an account ends.
   let [before, since] = [0n, 0n];
   let [runs, all] = [0, 0];
-  for (const row of rows.slice(from, from + SAMPLE)) {
-    const [debit = 0n, credit = 0n, open] = (['debit', 'credit', 'open'] as const).map((role) => {
-      const read = amountIn({ style }, row[at(role)]);
-      return read === undefined ? undefined : read.coefficient * 10n ** BigInt(Math.max(0, 4 - read.scale));
-    });
-    since += debit - credit;
+  for (const row of sample) {
+    const moved = (units(row, at('debit')) ?? 0n) - (units(row, at('credit')) ?? 0n);
+    const open = units(row, at('open'));
+    since += moved;
     if (open === undefined) continue;
     all += 1;
-    if ([before + debit - credit, debit - credit, since].includes(open)) runs += 1;
+    if ([before + moved, moved, since].includes(open)) runs += 1;
     before = open;
     if (since === open) since = 0n;
   }
@@ -337,11 +154,11 @@ const orderOf = (
     let bad = 0;
     const spans = new Map<number, number>();
     for (const row of rows.slice(from, from + SAMPLE)) {
-      const day = readFileDate(textOf(row[dateAt]), order);
-      const due = dueAt < 0 ? undefined : readFileDate(textOf(row[dueAt]), order);
+      const day = dayOf(textOf(row[dateAt]), order);
+      const due = dueAt < 0 ? undefined : dayOf(textOf(row[dueAt]), order);
       if (day !== undefined && asAt !== undefined && day > asAt) bad += 2;
       if (day === undefined || due === undefined) continue;
-      const span = Math.round((Date.parse(due) - Date.parse(day)) / 86_400_000);
+      const span = epochDay(due) - epochDay(day);
       if (span < 0 || span > 200) bad += 2;
       spans.set(span, (spans.get(span) ?? 0) + 1);
     }
@@ -405,8 +222,7 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
 };
 
 /** A day in a cell of the list. */
-export const dayIn = ({ order }: Pick<ListTable, 'order'>, text: string): string | undefined =>
-  text === '' ? undefined : (readFileDate(parted(text), order) ?? wordedDay(text));
+export const dayIn = ({ order }: Pick<ListTable, 'order'>, text: string): string | undefined => dayOf(text, order);
 
 /** An amount in a cell of the list; undefined for an empty cell and for what is none. */
 export const amountIn = ({ style }: Pick<ListTable, 'style'>, cell: Cell | undefined): PaperAmount | undefined => {

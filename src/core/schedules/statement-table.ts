@@ -1,14 +1,24 @@
 import { folded } from '../base/folded';
 import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { type Row, type Table, textOf } from '../base/table';
+import { addTo } from '../base/lists';
+import { plainIban } from '../chart/bank';
 import { isCurrency, minorDigits } from '../money/currency';
-import { type Minor, minor } from '../money/minor';
-import type { PaperAmount } from '../money/paper-amount';
+import { type Minor, NIL, abs, minor, negate, subtract } from '../money/minor';
+import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
 import { statedCurrency } from '../papers/stated-currency';
+import { totalWords } from '../papers/total-words';
 import { lexicon } from '../words/lexicon';
-import { type AccountStatement, type StatementBalance, type StatementEntry, type StatementsRead } from './camt';
+import type { Lexicon } from '../words/lexicon';
 import { type ListTable, amountIn, dayIn, listTable } from './list-table';
+import {
+  type AccountStatement,
+  type StatementBalance,
+  type StatementEntry,
+  type StatementsRead,
+  balanceDoubts,
+} from './statement';
 
 /** Words of a bank's table beyond those of lists. */
 const VALUE_DATE = lexicon(
@@ -45,70 +55,97 @@ const OUT = lexicon(
 );
 
 type Column = 'side' | 'date' | 'valueDate' | 'text' | 'amount' | 'in' | 'out' | 'balance' | 'account' | 'currency';
+type Columns = ReadonlyMap<Column, readonly number[]>;
 
 const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
 const NUMBER = /(?:\*|x|\d)[\d*x\s-]{4,25}\d/i;
 
-/** The columns of a bank's table, from those of lists and the words that only banks use. */
-const columnsOf = (list: ListTable): ReadonlyMap<Column, readonly number[]> => {
-  const found = new Map<Column, number[]>();
-  const names = (list.rows[list.header] ?? []).map(textOf);
-  const give = (column: Column, at: number): void => void found.set(column, [...(found.get(column) ?? []), at]);
-  names.forEach((name, at) => {
-    const words = folded(name);
-    const role = list.roles[at];
-    const body = list.rows.slice(list.header + 1, list.header + 60).map((row) => textOf(row[at]));
-    const filled = body.filter((text) => text !== '');
-    const dated =
-      filled.length > 0 && filled.filter((text) => dayIn(list, text) !== undefined).length * 1.25 >= filled.length;
-    const money =
-      filled.length > 0 &&
-      !dated &&
-      filled.filter((text) => amountIn(list, text) !== undefined).length * 1.25 >= filled.length;
-    if (dated) {
-      if (VALUE_DATE.in(words) !== undefined && !BOOKED.is(words)) give('valueDate', at);
-      else give('date', at);
-    } else if (money && BALANCE.in(words) !== undefined) give('balance', at);
-    else if (role === 'debit') give('out', at);
-    else if (role === 'credit') give('in', at);
-    else if (money && (role === 'open' || role === 'original' || role === 'base') && !ACCOUNT.is(words))
-      give('amount', at);
-    else if (isSides(filled)) give('side', at);
-    else if (role === 'currency') give('currency', at);
-    else if (ACCOUNT.is(words) && filled.length > 0) give('account', at);
-    else if (
-      !money &&
-      (WORDS.in(words) !== undefined || role === 'contactName' || role === 'reference' || role === 'kind')
-    )
-      give('text', at);
-  });
-  const dates = found.get('date') ?? [];
-  if (dates.length > 1 && !found.has('valueDate')) {
-    found.set('date', dates.slice(0, 1));
-    found.set('valueDate', dates.slice(1, 2));
-  }
-  return found;
-};
+const NONE: ReadonlySet<string> = new Set();
+
+/** So many rows below the header say what is in a column. */
+const SAMPLE = 60;
 
 /** Whether a column says of each amount whether it came in or went out. */
 const isSides = (texts: readonly string[]): boolean =>
   texts.length > 0 &&
-  texts.every((text) => IN.is(folded(text)) || OUT.is(folded(text)) || text === '+' || text === '-') &&
-  texts.every((text) => text.length <= 12);
+  texts.every(
+    (text) => text.length <= 12 && (text === '+' || text === '-' || IN.is(folded(text)) || OUT.is(folded(text))),
+  );
 
-const units = ({ coefficient, scale }: PaperAmount, digits: number): Minor =>
-  minor(scale <= digits ? coefficient * 10n ** BigInt(digits - scale) : coefficient / 10n ** BigInt(scale - digits));
+/** The columns of a bank's table, from those of lists and the words that only banks use. */
+const columnsOf = (list: ListTable): Columns => {
+  const found = new Map<Column, number[]>();
+  (list.rows[list.header] ?? []).forEach((cell, at) => {
+    const words = folded(textOf(cell));
+    const role = list.roles[at];
+    const cells = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => row[at]);
+    const filled = cells.filter((one) => textOf(one) !== '');
+    const mostly = (is: (one: Row[number] | undefined) => boolean): boolean =>
+      filled.length > 0 && filled.filter(is).length * 1.25 >= filled.length;
+    const dated = mostly((one) => dayIn(list, textOf(one)) !== undefined);
+    const money = !dated && mostly((one) => amountIn(list, one) !== undefined);
+    const give = (column: Column): void => addTo(found, column, at);
+    if (dated) give(VALUE_DATE.in(words) !== undefined && !BOOKED.is(words) ? 'valueDate' : 'date');
+    else if (money && BALANCE.in(words) !== undefined) give('balance');
+    else if (role === 'debit') give('out');
+    else if (role === 'credit') give('in');
+    else if (money && (role === 'open' || role === 'original' || role === 'base') && !ACCOUNT.is(words)) give('amount');
+    else if (isSides(filled.map(textOf))) give('side');
+    else if (role === 'currency') give('currency');
+    else if (ACCOUNT.is(words) && filled.length > 0) give('account');
+    else if (
+      !money &&
+      (WORDS.in(words) !== undefined || role === 'contactName' || role === 'reference' || role === 'kind')
+    )
+      give('text');
+  });
+  const [first, second] = found.get('date') ?? [];
+  if (first !== undefined && second !== undefined && !found.has('valueDate')) {
+    found.set('date', [first]);
+    found.set('valueDate', [second]);
+  }
+  return found;
+};
+
+/** A bank's table with what its rows are read by. */
+interface BankTable {
+  readonly list: ListTable;
+  readonly at: (column: Column) => number;
+  readonly texts: readonly number[];
+  /** The currency that the table says, or empty. */
+  readonly currency: string;
+}
+
+/** The bank's table in a table; undefined where it has no days with amounts. */
+const bankTable = (tables: readonly Table[], sheet: number): BankTable | undefined => {
+  const table = tables[sheet];
+  const list = table === undefined ? undefined : listTable(table);
+  if (list === undefined) return undefined;
+  const columns = columnsOf(list);
+  const at = (column: Column): number => columns.get(column)?.[0] ?? -1;
+  const amounts = (['amount', 'in', 'out'] as const).map(at);
+  if ((at('date') < 0 && at('valueDate') < 0) || amounts.every((one) => one < 0)) return undefined;
+  const currency = statedCurrency(tables, {
+    sheet,
+    header: list.header,
+    columns: list.roles.map((_, where) =>
+      where === at('currency') ? 'currency' : amounts.includes(where) ? 'balance' : 'ignore',
+    ),
+  });
+  return { list, at, texts: columns.get('text') ?? [], currency: currency ?? '' };
+};
 
 /** An amount beside the words of a balance in a row outside of the entries, and the day beside it. */
-const balanceIn = (list: ListTable, row: Row, words: typeof OPENING, digits: number): StatementBalance | undefined => {
+const balanceIn = (list: ListTable, row: Row, words: Lexicon, digits: number): StatementBalance | undefined => {
   const texts = row.map(textOf);
   if (!texts.some((text) => text.length < 120 && words.in(folded(text)) !== undefined)) return undefined;
   const amounts = row.flatMap((cell) => {
     const text = textOf(cell);
     if (dayIn(list, text) !== undefined) return [];
-    const read =
-      amountIn(list, cell) ?? amountIn(list, text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?$/) + 1).trim());
-    return read === undefined ? [] : [units(read, digits)];
+    const behind = text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?$/) + 1).trim();
+    const read = amountIn(list, cell) ?? amountIn(list, behind);
+    const units = read === undefined ? undefined : unitsOf(read, digits, typeof cell === 'object');
+    return units === undefined ? [] : [minor(units.amount)];
   });
   const amount = amounts.at(-1);
   const day = texts.flatMap((text) => dayIn(list, text) ?? datesIn(text)).at(-1);
@@ -121,169 +158,179 @@ const daysOf = (list: ListTable, title: string): readonly string[] => {
   return own.length > 0 ? own : datesIn(title);
 };
 
-interface Found extends StatementEntry {
+interface TableEntry extends StatementEntry {
   readonly account: string;
+  /** What stands in the account after it, where the table says so. */
   readonly balance: Minor | null;
   readonly currency: string;
 }
+
+/** What a row of a bank's table is: an entry, one that does not read, or none. */
+const entryIn = (
+  { list, at, texts: words, currency: common }: BankTable,
+  row: Row,
+): TableEntry | 'unread' | undefined => {
+  const text = (column: Column): string => textOf(row[at(column)]);
+  const date = dayIn(list, text(at('date') < 0 ? 'valueDate' : 'date'));
+  const cells = (['amount', 'in', 'out'] as const).map((column) => row[at(column)]);
+  if (cells.every((cell) => !/\d/.test(textOf(cell)))) return undefined;
+  // What is only announced is in no balance.
+  if (row.some((cell) => textOf(cell).length < 40 && PENDING.is(folded(textOf(cell))))) return undefined;
+  if (date === undefined) return row.some((cell) => totalWords(textOf(cell), NONE) > 0) ? undefined : 'unread';
+  const currency = isCurrency(text('currency')) ? text('currency') : common;
+  const digits = currency === '' ? 2 : minorDigits(currency);
+  const [whole, paidIn, paidOut] = cells.map((cell) => amountIn(list, cell));
+  const units = (read: PaperAmount, cell: Row[number] | undefined): Minor | undefined => {
+    const found = unitsOf(read, digits, typeof cell === 'object');
+    return found === undefined ? undefined : minor(found.amount);
+  };
+  const amount = ((): Minor | undefined => {
+    if (whole === undefined) {
+      const [came, went] = [paidIn, paidOut].map((read, one) =>
+        read === undefined ? NIL : units(read, cells[one + 1]),
+      );
+      return came === undefined || went === undefined || (paidIn ?? paidOut) === undefined
+        ? undefined
+        : subtract(abs(came), abs(went));
+    }
+    const read = units(whole, cells[0]);
+    if (read === undefined) return undefined;
+    // A letter at the amount, else one in a column of its own, says whether it came in.
+    if (whole.side !== undefined) return whole.side === 'credit' ? abs(read) : negate(abs(read));
+    const side = text('side');
+    return side === '' ? read : side === '-' || OUT.is(folded(side)) ? negate(abs(read)) : abs(read);
+  })();
+  if (amount === undefined) return 'unread';
+  const after = amountIn(list, row[at('balance')]);
+  return {
+    date,
+    valueDate: dayIn(list, text('valueDate')) ?? null,
+    amount,
+    text: words
+      .map((where) => textOf(row[where]))
+      .filter((one) => one !== '')
+      .join(' '),
+    account: text('account'),
+    balance: after === undefined ? null : (units(after, row[at('balance')]) ?? null),
+    currency,
+  };
+};
+
+/** Entries oldest first. Of one day's, the order in which their balances follow each other. */
+const oldestFirst = (entries: readonly TableEntry[]): readonly TableEntry[] => {
+  const turned = [...entries].reverse();
+  const [start, stop] = [entries[0]?.date ?? '', entries.at(-1)?.date ?? ''];
+  const follows = (order: readonly TableEntry[]): number =>
+    order.filter(({ amount, balance }, at) => {
+      const before = order[at - 1]?.balance ?? null;
+      return before !== null && balance !== null && before + amount === balance;
+    }).length;
+  return start > stop || (start === stop && follows(turned) > follows(entries)) ? turned : entries;
+};
+
+/** What a table says of all its entries: the account, the period, the balances before and after. */
+interface Told {
+  readonly account: string;
+  readonly period: readonly string[];
+  readonly opening: StatementBalance | undefined;
+  readonly closing: StatementBalance | undefined;
+}
+
+/** One account's entries as a statement; balances that the table says in its own lines are those of its only account. */
+const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean): AccountStatement => {
+  const own = oldestFirst(entries);
+  const [oldest, newest] = [own[0], own.at(-1)];
+  const [from, to] = told.period;
+  const said = (balance: StatementBalance | undefined, day: string | null | undefined): StatementBalance | null =>
+    alone && balance !== undefined ? { ...balance, date: balance.date ?? day ?? null } : null;
+  const beside = (entry: TableEntry | undefined, before: boolean): StatementBalance | null =>
+    entry === undefined || entry.balance === null
+      ? null
+      : { date: entry.date, amount: before ? subtract(entry.balance, entry.amount) : entry.balance };
+  const opening = said(told.opening, from ?? oldest?.date) ?? beside(oldest, true);
+  const closing = said(told.closing, to ?? newest?.date) ?? beside(newest, false);
+  const account = oldest?.account ?? '';
+  const iban = IBAN.exec(account)?.[0];
+  const currency = oldest?.currency ?? '';
+  return {
+    account: iban !== undefined ? plainIban(iban) : account === '' ? told.account : account,
+    currency,
+    digits: currency === '' ? 2 : minorDigits(currency),
+    from: from ?? opening?.date ?? oldest?.date ?? null,
+    to: to ?? closing?.date ?? newest?.date ?? null,
+    opening,
+    closing,
+    entries: own.map(({ date, valueDate, amount, text }) => ({ date, valueDate, amount, text })),
+  };
+};
+
+/** The account that the lines above the table name: an IBAN, else a number beside the word for one. */
+const accountIn = (titles: readonly string[]): string => {
+  const iban = IBAN.exec(titles.join('\n'))?.[0];
+  if (iban !== undefined) return plainIban(iban);
+  return NUMBER.exec(titles.find((title) => ACCOUNT.in(folded(title)) !== undefined) ?? '')?.[0].trim() ?? '';
+};
+
+/** Reads the rows of a bank's table; rows with an amount that are neither entries nor balances are told. */
+const readTable = (
+  bank: BankTable,
+): { readonly entries: readonly TableEntry[]; readonly told: Told; readonly unread: readonly number[] } => {
+  const { list, currency } = bank;
+  const digits = currency === '' ? 2 : minorDigits(currency);
+  const entries: TableEntry[] = [];
+  const unread: number[] = [];
+  let [opening, closing]: (StatementBalance | undefined)[] = [];
+  list.rows.forEach((row, at) => {
+    if (at === list.header) return;
+    const [before, after] = [balanceIn(list, row, OPENING, digits), balanceIn(list, row, CLOSING, digits)];
+    if (before !== undefined) opening ??= before;
+    else if (after !== undefined) closing ??= after;
+    if (before !== undefined || after !== undefined || at < list.header) return;
+    const entry = entryIn(bank, row);
+    if (entry === 'unread') unread.push(at + 1);
+    else if (entry !== undefined) entries.push(entry);
+  });
+  // "01/06/2026 to 30/06/2026": the period of the statement.
+  const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
+  return { entries, told: { account: accountIn(list.titles), period, opening, closing }, unread };
+};
 
 /**
  * The statements in a bank's table: entries with their days, amounts in one column or by in and out, oldest first whatever the table's
  * order. Balances come from its own lines, else from the balance beside each entry.
  */
 export const readStatementTable = (tables: readonly Table[], name: string): Result<StatementsRead> => {
-  const none = fail(
-    problem(
-      'statement.none',
-      `${name} has no row that names the columns of a bank statement, such as date, text and amount. Bring the bank’s own file (camt.053), or give the columns such names.`,
-    ),
-  );
-  const doubts: Problem[] = [];
   const statements: AccountStatement[] = [];
-  for (const [at, table] of tables.entries()) {
-    const list = listTable(table);
-    if (list === undefined) continue;
-    const columns = columnsOf(list);
-    const column = (which: Column): number => columns.get(which)?.[0] ?? -1;
-    const [day, amountAt, inAt, outAt] = [
-      column('date') < 0 ? column('valueDate') : column('date'),
-      column('amount'),
-      column('in'),
-      column('out'),
-    ];
-    if (day < 0 || (amountAt < 0 && inAt < 0 && outAt < 0)) continue;
-    const common = statedCurrency(tables, {
-      sheet: at,
-      header: list.header,
-      columns: list.roles.map((_, where) =>
-        where === column('currency') ? 'currency' : [amountAt, inAt, outAt].includes(where) ? 'balance' : 'ignore',
-      ),
-    });
-    const first = textOf(list.rows[list.header + 1]?.[column('currency')]);
-    const base = common ?? (isCurrency(first) ? first : '');
-    const digits = base === '' ? 2 : minorDigits(base);
-    const head = list.titles.join('\n');
-    const named =
-      IBAN.exec(head)?.[0].replaceAll(' ', '') ??
-      NUMBER.exec(list.titles.find((title) => ACCOUNT.in(folded(title)) !== undefined) ?? '')?.[0].trim() ??
-      '';
-    // "01/06/2026 to 30/06/2026": the period of the statement.
-    const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
-    const entries: Found[] = [];
-    let [opening, closing]: (StatementBalance | undefined)[] = [];
-    for (const row of list.rows.slice(0, list.header)) {
-      opening ??= balanceIn(list, row, OPENING, digits);
-      closing ??= balanceIn(list, row, CLOSING, digits);
-    }
-    list.rows.slice(list.header + 1).forEach((row) => {
-      const texts = row.map(textOf);
-      if (texts.every((text) => text === '')) return;
-      const whole = amountAt < 0 ? undefined : amountIn(list, row[amountAt]);
-      const paidIn = inAt < 0 ? undefined : amountIn(list, row[inAt]);
-      const paidOut = outAt < 0 ? undefined : amountIn(list, row[outAt]);
-      const date = dayIn(list, texts[day] ?? '');
-      const own = balanceIn(list, row, OPENING, digits);
-      const end = balanceIn(list, row, CLOSING, digits);
-      const balance = column('balance') < 0 ? undefined : amountIn(list, row[column('balance')]);
-      if (own !== undefined || end !== undefined) {
-        if (own !== undefined) opening ??= own;
-        else closing ??= end;
-        return;
-      }
-      if (date === undefined || (whole === undefined && paidIn === undefined && paidOut === undefined)) return;
-      if (texts.some((text) => text.length < 40 && PENDING.is(folded(text)))) return;
-      const side = texts[column('side')] ?? '';
-      const wentOut = side === '-' || OUT.is(folded(side));
-      const absolute = (read: PaperAmount): Minor => {
-        const value = units(read, digits);
-        return value < 0n ? minor(-value) : value;
-      };
-      const amount =
-        whole !== undefined
-          ? whole.side === undefined
-            ? column('side') >= 0 && side !== ''
-              ? minor(wentOut ? -absolute(whole) : absolute(whole))
-              : units(whole, digits)
-            : minor(whole.side === 'credit' ? absolute(whole) : -absolute(whole))
-          : minor((paidIn === undefined ? 0n : absolute(paidIn)) - (paidOut === undefined ? 0n : absolute(paidOut)));
-      entries.push({
-        date,
-        valueDate: dayIn(list, texts[column('valueDate')] ?? '') ?? null,
-        amount,
-        text: (columns.get('text') ?? [])
-          .map((where) => texts[where] ?? '')
-          .filter((text) => text !== '')
-          .join(' '),
-        account: texts[column('account')] ?? '',
-        balance: balance === undefined ? null : units(balance, digits),
-        currency: isCurrency(texts[column('currency')] ?? '') ? (texts[column('currency')] ?? base) : base,
-      });
-    });
-    const accounts = [...new Set(entries.map(({ account }) => account))];
-    for (const account of accounts) {
-      const listed = entries.filter((one) => one.account === account);
-      const [start, stop] = [listed[0]?.date ?? '', listed.at(-1)?.date ?? ''];
-      const chained = (order: readonly Found[]): number =>
-        order.filter((one, place) => {
-          const before = order[place - 1];
-          return (
-            before !== undefined &&
-            before.balance !== null &&
-            one.balance !== null &&
-            before.balance + one.amount === one.balance
-          );
-        }).length;
-      const newestFirst = start > stop || (start === stop && chained([...listed].reverse()) > chained(listed));
-      const own = newestFirst ? [...listed].reverse() : listed;
-      const [oldest, newest] = [own[0], own.at(-1)];
-      const alone = accounts.length === 1;
-      const before: StatementBalance | null =
-        (alone ? opening : undefined) ??
-        (oldest === undefined || oldest.balance === null
-          ? null
-          : { date: oldest.date, amount: minor(oldest.balance - oldest.amount) });
-      const after: StatementBalance | null =
-        (alone ? closing : undefined) ??
-        (newest === undefined || newest.balance === null ? null : { date: newest.date, amount: newest.balance });
-      const called = IBAN.exec(account)?.[0].replaceAll(' ', '') ?? (account === '' ? named : account);
-      const sum = own.reduce((all, { amount }) => all + amount, 0n);
-      const place = statements.length;
-      if (before === null || after === null)
-        doubts.push(
-          problem(
-            'statement.no-balance',
-            `The statement${called === '' ? '' : ` of ${called}`} has no balance before or after its entries.`,
-            place,
-          ),
-        );
-      else if (before.amount + sum !== after.amount)
-        doubts.push(
-          problem(
-            'statement.sum',
-            `The opening balance${called === '' ? '' : ` of ${called}`} and the entries do not come to the closing balance.`,
-            place,
-          ),
-        );
-      if (!list.ordered)
-        doubts.push(
-          problem(
-            'statement.dates',
-            'No date says whether its day or its month is first; they are read with the day first.',
-            place,
-          ),
-        );
-      statements.push({
-        iban: /^[A-Z]{2}\d{2}/.test(called) ? called : null,
-        account: called,
-        currency: own[0]?.currency ?? base,
-        digits,
-        from: period[0] ?? before?.date ?? oldest?.date ?? null,
-        to: period[1] ?? after?.date ?? newest?.date ?? null,
-        opening: before === null ? null : { ...before, date: before.date ?? period[0] ?? oldest?.date ?? null },
-        closing: after === null ? null : { ...after, date: after.date ?? period[1] ?? newest?.date ?? null },
-        entries: own.map(({ date, valueDate, amount, text }) => ({ date, valueDate, amount, text })),
-      });
-    }
-  }
-  return statements.length === 0 ? none : ok({ statements, doubts });
+  const doubts: Problem[] = [];
+  tables.forEach((_, sheet) => {
+    const bank = bankTable(tables, sheet);
+    if (bank === undefined) return;
+    const { entries, told, unread } = readTable(bank);
+    const byAccount = new Map<string, TableEntry[]>();
+    for (const entry of entries) addTo(byAccount, entry.account, entry);
+    const first = statements.length;
+    for (const own of byAccount.values()) statements.push(statementOf(own, told, byAccount.size === 1));
+    if (statements.length === first) return;
+    for (const row of unread)
+      doubts.push(
+        problem('statement.entry', `Row ${row} has an amount or a day that does not read, so it is left out.`, first),
+      );
+    if (!bank.list.ordered)
+      doubts.push(
+        problem(
+          'statement.dates',
+          'No date says whether its day or its month is first; they are read with the day first.',
+          first,
+        ),
+      );
+  });
+  doubts.push(...statements.flatMap(balanceDoubts));
+  return statements.length > 0
+    ? ok({ statements, doubts })
+    : fail(
+        problem(
+          'statement.none',
+          `${name} has no row that names the columns of a bank statement, such as date, text and amount. Bring the bank’s own file (camt.053), or give the columns such names.`,
+        ),
+      );
 };

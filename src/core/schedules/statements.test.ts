@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
 import { minor } from '../money/minor';
-import { entriesSum, readCamt } from './camt';
+import { readCamt } from './camt';
+import { entriesSum } from './statement';
 import { readStatementTable } from './statement-table';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
@@ -47,7 +48,7 @@ describe('a statement as ISO 20022 has it', () => {
         doubts: [],
         statements: [
           {
-            iban: 'IE29AIBK93115212345678',
+            account: 'IE29AIBK93115212345678',
             currency: 'EUR',
             from: '2026-07-01',
             to: '2026-07-31',
@@ -78,7 +79,7 @@ describe('a statement as ISO 20022 has it', () => {
   it('may be several, of several accounts', () => {
     const two = file(statement(OPEN), statement(OPEN, 'DE89370400440532013000', '2'));
     const read = readCamt(two, 's.xml');
-    expect(read.ok && read.value.statements.map(({ iban }) => iban)).toEqual([
+    expect(read.ok && read.value.statements.map(({ account }) => account)).toEqual([
       'IE29AIBK93115212345678',
       'DE89370400440532013000',
     ]);
@@ -120,7 +121,7 @@ describe('a statement as ISO 20022 has it', () => {
             's.xml',
           );
           expect(codes(read)).toEqual([]);
-          if (read.ok) expect(entriesSum(read.value.statements[0]?.entries ?? [])).toBe(minor(end - start));
+          if (read.ok) expect(entriesSum(read.value.statements[0] ?? { entries: [] })).toBe(minor(end - start));
         },
       ),
     );
@@ -191,12 +192,30 @@ describe('a bank’s table', () => {
       ['222-2', 1],
     ]);
   });
+  it('has each account in the decimals of its own currency, and says which rows it leaves out', () => {
+    const read = table(
+      'Account,Date,Description,Currency,Amount,Balance\n111-1,2026-07-13,A,EUR,5.50,15.50\n222-2,2026-07-14,B,JPY,-500,1000\n222-2,2026-07-15,C,JPY,0.5,1000.5\n,,Total,,5.50,\n',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        statements: [
+          { currency: 'EUR', digits: 2, entries: [{ amount: 550n }] },
+          { currency: 'JPY', digits: 0, opening: { amount: 1500n }, entries: [{ amount: -500n }] },
+        ],
+        doubts: [{ code: 'statement.entry', message: expect.stringContaining('Row 4') as unknown }],
+      },
+    });
+  });
   it('says when it has no balance, does not come to it, or is none', () => {
     const doubts = (text: string): readonly string[] => {
       const read = table(text);
       return (read.ok ? read.value.doubts : read.problems).map(({ code }) => code);
     };
-    expect(doubts('Date,Description,Amount\n2026-07-13,A,5.00\n')).toEqual(['statement.no-balance']);
+    expect(doubts('Date,Description,Amount\n2026-07-13,A,5.00\n')).toEqual([
+      'statement.no-opening',
+      'statement.no-closing',
+    ]);
     expect(doubts('Date,Description,Amount,Balance\n2026-07-13,A,5.00,15.00\n2026-07-14,B,1.00,17.00\n')).toEqual([
       'statement.sum',
     ]);

@@ -1,0 +1,164 @@
+import { folded } from '../base/folded';
+import { isCurrency } from '../money/currency';
+import { NUMBER_STYLES } from '../money/number-style';
+import { readPaperAmount } from '../money/paper-amount';
+import { isDay } from './list-days';
+import { AGE_COLUMN, AGE_MONTHS, COLUMN_WORDS, type ListColumn, NOT_DUE, OLDER } from './list-words';
+
+/** What a column of a list is. */
+export type Role = ListColumn | 'age' | 'side';
+
+const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
+
+/** What is in a column, as shares of its cells that are not empty. */
+export interface Content {
+  readonly filled: number;
+  readonly dates: number;
+  readonly amounts: number;
+  readonly fractions: number;
+  readonly currencies: number;
+  readonly codes: number;
+  readonly spaced: number;
+  readonly distinct: number;
+  /** Of letters only, few of them. */
+  readonly short: number;
+}
+
+export const contentOf = (cells: readonly string[]): Content => {
+  const filled = cells.filter((text) => text !== '');
+  const share = (is: (text: string) => boolean): number =>
+    filled.length === 0 ? 0 : filled.filter(is).length / filled.length;
+  return {
+    filled: filled.length,
+    dates: share(isDay),
+    amounts: share(
+      (text) => /\d/.test(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined),
+    ),
+    fractions: share((text) => /[.,]\d{2,3}\)?-?$/.test(text)),
+    currencies: share((text) => isCurrency(text)),
+    codes: share((text) => text.length <= 14 && !/\s/.test(text) && /\d/.test(text)),
+    spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
+    short: share((text) => /^\p{L}{1,4}$/u.test(text)),
+    distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
+  };
+};
+
+/** Roles of columns that hold amounts. */
+export const MONEY: ReadonlySet<Role> = new Set(['original', 'open', 'base', 'debit', 'credit', 'age']);
+
+/** Whether what is in a column may be what its name says. */
+const fits = (role: Role, content: Content): boolean => {
+  if (content.filled === 0) return MONEY.has(role) || role === 'order' || role === 'reference' || role === 'due';
+  if (MONEY.has(role)) return content.amounts >= 0.7 && content.dates < 0.5;
+  switch (role) {
+    case 'date':
+    case 'due':
+      return content.dates >= 0.6;
+    case 'currency':
+      return content.currencies >= 0.6;
+    case 'terms':
+      return content.dates < 0.3 && content.fractions < 0.3;
+    case 'contactCode':
+      return content.dates < 0.5 && content.fractions < 0.5 && content.codes >= 0.4;
+    case 'contactName':
+      return content.dates < 0.5 && content.spaced >= 0.5;
+    case 'kind':
+      return content.dates < 0.5 && content.fractions < 0.3 && (content.distinct <= 0.7 || content.short >= 0.9);
+    default:
+      return content.dates < 0.7 && content.fractions < 0.7;
+  }
+};
+
+/** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
+const named = (text: string, role: Role): number => {
+  if (text === '' || text.length > 60) return 0;
+  if (role === 'side') return 0;
+  if (role === 'age')
+    return AGE_COLUMN.test(text.trim()) ||
+      AGE_MONTHS.test(text.trim()) ||
+      NOT_DUE.in(folded(text)) !== undefined ||
+      OLDER.is(folded(text))
+      ? 4
+      : 0;
+  const words = folded(text);
+  const own = COLUMN_WORDS[role];
+  if (own.is(words)) return 3;
+  const found = own.in(words);
+  return found === undefined ? 0 : 1 + found.length / Math.max(1, words.length);
+};
+
+/** How well a text names any column. */
+export const best = (text: string): number => Math.max(named(text, 'age'), ...LISTED.map((role) => named(text, role)));
+
+/** The columns of a list by their names and by what is in them; each role once, but ages as often as there are. */
+export const rolesOf = (names: readonly string[], contents: readonly Content[]): readonly (Role | undefined)[] => {
+  const found: (Role | undefined)[] = names.map(() => undefined);
+  const offers = names.flatMap((name, at) =>
+    [...LISTED, 'age' as const].flatMap((role) => {
+      const content = contents[at];
+      const score = named(name, role);
+      return score > 0 && content !== undefined && fits(role, content) ? [{ at, role, score }] : [];
+    }),
+  );
+  const taken = new Set<Role>();
+  for (const { at, role } of offers.sort((one, other) => other.score - one.score || one.at - other.at)) {
+    if (found[at] !== undefined || (role !== 'age' && taken.has(role))) continue;
+    found[at] = role;
+    taken.add(role);
+  }
+  const free = (is: (content: Content) => boolean): number =>
+    contents.findIndex((content, at) => found[at] === undefined && content.filled > 0 && is(content));
+  const give = (role: Role, at: number): void => {
+    if (at < 0 || taken.has(role)) return;
+    found[at] = role;
+    taken.add(role);
+  };
+  // A reference that is a code, where nothing else numbers the documents, is their number.
+  const reference = found.indexOf('reference');
+  if (!taken.has('number') && reference >= 0 && (contents[reference]?.codes ?? 0) >= 0.6) {
+    found[reference] = 'number';
+    taken.add('number');
+    taken.delete('reference');
+    const other = offers.find(({ at, role }) => role === 'reference' && found[at] === undefined);
+    if (other !== undefined) give('reference', other.at);
+  }
+  give(
+    'date',
+    free(({ dates }) => dates >= 0.8),
+  );
+  give(
+    'due',
+    free(({ dates }) => dates >= 0.8),
+  );
+  give(
+    'currency',
+    free(({ currencies }) => currencies >= 0.9),
+  );
+  // One column of amounts is what is open; of two, what is open is never the larger one, and stands last.
+  if (!taken.has('open') && !taken.has('age') && !(taken.has('debit') && taken.has('credit'))) {
+    const amounts = free(({ fractions, amounts: share }) => fractions >= 0.6 && share >= 0.8);
+    if (amounts >= 0) give('open', amounts);
+    else {
+      const at = found.indexOf('original');
+      if (at >= 0) {
+        found[at] = 'open';
+        taken.delete('original');
+        taken.add('open');
+      } else if (found.includes('base')) {
+        found[found.indexOf('base')] = 'open';
+        taken.add('open');
+      }
+    }
+  }
+  if (!taken.has('contactName') && !taken.has('reference'))
+    give(
+      'contactName',
+      free(({ spaced, distinct }) => spaced >= 0.8 && distinct <= 0.9),
+    );
+  if (!taken.has('number'))
+    give(
+      'number',
+      free(({ codes, distinct }) => codes >= 0.6 && distinct >= 0.8),
+    );
+  return found;
+};

@@ -1,0 +1,35 @@
+import { fullYear } from '../base/dates';
+import { readFileDate, type DayOrder } from '../papers/dates';
+import { datesIn } from '../papers/dates-in';
+
+/** "20260630". */
+const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
+/** Day, month and year as numbers, in any order. */
+export const DATE_LIKE = /^\d{1,4}[./\-\s]\d{1,2}[./\-\s]\d{1,4}\.?$/;
+const SHORT_WORDED = /^(\d{1,2})[-\s./]+(\p{L}{3,12})\.?[-\s./]+(\d{2})$/u;
+
+/** A longer text is no day alone. */
+const MOST_DAY = 30;
+
+/** "14-Mar-21", "14 March 2021": a day with its month's name. */
+const wordedDay = (text: string): string | undefined => {
+  if (!/\p{L}/u.test(text) || text.length > MOST_DAY) return undefined;
+  const [, day, month, year] = SHORT_WORDED.exec(text) ?? [];
+  const whole = year === undefined ? text.replace(/[-.]/g, ' ') : `${day ?? ''} ${month ?? ''} ${fullYear(year)}`;
+  const found = datesIn(whole);
+  return found.length === 1 ? found[0] : undefined;
+};
+
+/**
+ * A day as a cell of a list has it, ISO; undefined where it is none.
+ *
+ * @example [dayOf('14-Mar-21', 'dmy'), dayOf('20260630', 'dmy'), dayOf('03/04/2026', 'mdy')] // ['2021-03-14', '2026-06-30', '2026-03-04']
+ */
+export const dayOf = (text: string, order: DayOrder): string | undefined => {
+  if (text === '' || text.length > MOST_DAY) return undefined;
+  const parted = COMPACT.test(text) ? `${text.slice(0, 4)}-${text.slice(4, 6)}-${text.slice(6)}` : text;
+  return readFileDate(parted, order) ?? wordedDay(text);
+};
+
+/** A day in any order. */
+export const isDay = (text: string): boolean => (dayOf(text, 'dmy') ?? dayOf(text, 'mdy')) !== undefined;

@@ -1,0 +1,99 @@
+import { folded } from '../base/folded';
+import { addTo } from '../base/lists';
+import { textOf } from '../base/table';
+import { NIL } from '../money/minor';
+import type { PrintedRow } from './list-rows';
+import type { ListTable } from './list-table';
+import {
+  BALANCE_WORDS,
+  CREDIT_WORDS,
+  CUSTOMERS,
+  INVOICE_WORDS,
+  PAYMENT_WORDS,
+  REFUND_WORDS,
+  SUPPLIERS,
+} from './list-words';
+
+export type DocumentKind = 'invoice' | 'credit-note' | 'payment' | 'refund' | 'balance';
+export type ListKind = 'customers' | 'suppliers';
+
+/** Kinds that count against invoices. */
+export const AGAINST: ReadonlySet<DocumentKind> = new Set(['credit-note', 'payment']);
+
+/** The letters that a document's number begins with. */
+const prefixOf = (number: string): string => folded(/^\p{L}+(?:[\s.]?\p{L}+)*/u.exec(number)?.[0] ?? '');
+
+const WORDS = [
+  ['refund', REFUND_WORDS],
+  ['credit-note', CREDIT_WORDS],
+  ['invoice', INVOICE_WORDS],
+  ['balance', BALANCE_WORDS],
+  ['payment', PAYMENT_WORDS],
+] as const;
+
+/** A shorter word within others says nothing. */
+const LEAST = 4;
+
+/** The kind that words name: by being its name, else by the longest name that is in them. */
+const kindIn = (words: string): DocumentKind | undefined => {
+  if (words === '') return undefined;
+  const whole = WORDS.find(([, list]) => list.is(words));
+  if (whole !== undefined) return whole[0];
+  const [found] = WORDS.flatMap(([kind, list]) => {
+    const term = list.in(words);
+    return term === undefined || term.length < LEAST ? [] : [{ kind, length: term.length }];
+  }).sort((one, other) => other.length - one.length);
+  return found?.kind;
+};
+
+/** How documents are alike: by the word for their kind, else by how their numbers begin. */
+const keyOf = ({ texts }: PrintedRow): string => folded(texts.kind ?? '') || `#${prefixOf(texts.number ?? '')}`;
+const UNLETTERED = '#';
+
+/**
+ * What kind of document each row is: by its own word, else by how its number begins, else by its sign. The commonest beginning is that
+ * of invoices, whatever it means elsewhere; one that nobody knows and that counts against them is a payment where none of its documents
+ * is ever due, and that is a guess.
+ */
+export const kindsOf = (
+  rows: readonly PrintedRow[],
+): { readonly kinds: readonly DocumentKind[]; readonly guessed: readonly PrintedRow[] } => {
+  const groups = new Map<string, PrintedRow[]>();
+  for (const row of rows) addTo(groups, keyOf(row), row);
+  const positive = rows.filter(({ open = NIL }) => open > 0n).length * 2 >= rows.length;
+  const against = ({ open = NIL }: PrintedRow): boolean => (positive ? open < 0n : open > 0n);
+  const [commonest] = [...groups].sort(([, one], [, other]) => other.length - one.length);
+  const kinds = new Map<string, DocumentKind | undefined>();
+  const guessed = new Set<string>();
+  for (const [key, own] of groups) {
+    const said = kindIn(key.replace(/^#/, ''));
+    const usual = key === commonest?.[0] && own.filter(against).length * 2 < own.length;
+    if (usual && (said === undefined || key.startsWith('#'))) kinds.set(key, said === 'balance' ? said : 'invoice');
+    else if (said !== undefined) kinds.set(key, said);
+    else if (key === UNLETTERED) kinds.set(key, undefined);
+    else if (own.every(against)) {
+      kinds.set(key, own.some(({ due }) => due !== undefined) ? 'credit-note' : 'payment');
+      guessed.add(key);
+    } else kinds.set(key, 'invoice');
+  }
+  const kindOf = (row: PrintedRow): DocumentKind => {
+    const kind = kinds.get(keyOf(row));
+    if (kind !== undefined && kind !== 'invoice') return kind;
+    const told = kindIn(folded(row.texts.reference ?? ''));
+    const unnumbered = (row.texts.number ?? '') === '';
+    if (!against(row)) return unnumbered && (told === 'balance' || row.date === undefined) ? 'balance' : 'invoice';
+    if (told === 'payment' || told === 'credit-note' || told === 'balance') return told;
+    return kind === undefined && unnumbered && row.due === undefined ? 'payment' : 'credit-note';
+  };
+  return { kinds: rows.map(kindOf), guessed: rows.filter((row) => guessed.has(keyOf(row))) };
+};
+
+/** Whose list it is, by the words of its titles, its columns, its first rows and its file; not sure where they say neither or both. */
+export const kindOfList = (list: ListTable, fileName: string): { readonly kind: ListKind; readonly sure: boolean } => {
+  const rows = list.rows.slice(list.header, list.header + 3).flatMap((row) => row.map(textOf));
+  const texts = [...list.titles, ...rows, fileName.replace(/[_.-]+/g, ' ')].filter((text) => text.length < 200);
+  const count = (words: typeof CUSTOMERS): number =>
+    texts.filter((text) => words.in(folded(text)) !== undefined).length;
+  const [ours, theirs] = [count(CUSTOMERS), count(SUPPLIERS)];
+  return { kind: theirs > ours ? 'suppliers' : 'customers', sure: ours !== theirs };
+};

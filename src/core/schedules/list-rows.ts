@@ -1,0 +1,254 @@
+import { folded } from '../base/folded';
+import { type Row, textOf } from '../base/table';
+import { type Minor, NIL, add, minor, negate, subtract, sum } from '../money/minor';
+import { type PaperAmount, unitsOf } from '../money/paper-amount';
+import { totalWords } from '../papers/total-words';
+import { CARRIED } from '../words/paper-words';
+import { MONEY, type Role } from './list-columns';
+import { type ListTable, amountIn, dayIn } from './list-table';
+import { BALANCE_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
+
+/** Columns of amounts, but for those of ages. */
+type AmountRole = 'original' | 'open' | 'base' | 'debit' | 'credit';
+
+/** A row as it is printed: its texts by role, its amounts in the list's decimals, a credit negative where the row says so. */
+export interface PrintedRow {
+  readonly row: number;
+  readonly texts: Readonly<Partial<Record<Role, string>>>;
+  readonly amounts: Readonly<Partial<Record<AmountRole, Minor>>>;
+  readonly ages: readonly (Minor | undefined)[];
+  /** What the row comes to; undefined where no such amount stands in it. */
+  readonly open: Minor | undefined;
+  /** An amount of the row says its side itself. */
+  readonly spoken: boolean;
+  /** An amount of the row does not read. */
+  readonly unread: boolean;
+  readonly date: string | undefined;
+  readonly due: string | undefined;
+}
+
+export interface Contact {
+  readonly code: string | null;
+  readonly name: string | null;
+}
+
+/** The rows of a list by what they are; the others are headers, page titles, sums carried over pages, and remarks. */
+export interface SortedRows {
+  readonly items: readonly { readonly printed: PrintedRow; readonly contact: Contact }[];
+  readonly totals: readonly PrintedRow[];
+  /** Rows of documents with an amount that does not read. */
+  readonly unread: readonly number[];
+  /** Rows of documents of which nothing is open. */
+  readonly nothing: readonly number[];
+  /** Rows that look like sums, and are of nothing that stands above them. */
+  readonly unsure: readonly number[];
+}
+
+const isMoney = (role: Role | undefined): boolean => role !== undefined && MONEY.has(role);
+
+/** What the columns of a row come to: what is open, else its ages, else debit less credit, else the one amount that there is. */
+const openOf = (
+  list: ListTable,
+  { open, debit, credit, original, base }: PrintedRow['amounts'],
+  ages: readonly (Minor | undefined)[],
+): Minor | undefined => {
+  if (open !== undefined) return open;
+  const aged = ages.filter((one) => one !== undefined);
+  if (aged.length > 0) return sum(aged);
+  if (debit !== undefined || credit !== undefined) return subtract(debit ?? NIL, credit ?? NIL);
+  // Beside a column of what is open, what a document came to says nothing of it.
+  return list.roles.some((role) => role === 'open' || role === 'age') ? undefined : (original ?? base);
+};
+
+export const printedRow = (list: ListTable, row: Row, number: number, digits: number): PrintedRow => {
+  const texts: Partial<Record<Role, string>> = {};
+  const amounts: Partial<Record<AmountRole, Minor>> = {};
+  const ages: (Minor | undefined)[] = [];
+  const sideAt = list.roles.indexOf('side');
+  const side = sideAt < 0 ? undefined : list.sideOf(textOf(row[sideAt]));
+  let [spoken, unread] = [false, false];
+  const read = (cell: Row[number] | undefined, beside: PaperAmount['side']): Minor | undefined => {
+    const found = amountIn(list, cell);
+    const units = found === undefined ? undefined : unitsOf(found, digits, typeof cell === 'object');
+    if (found === undefined || units === undefined) {
+      if (/\d/.test(textOf(cell))) unread = true;
+      return undefined;
+    }
+    const said = beside ?? found.side;
+    if (said !== undefined) spoken = true;
+    return said === 'credit' ? negate(minor(units.amount)) : minor(units.amount);
+  };
+  list.roles.forEach((role, column) => {
+    if (role === 'age') ages.push(read(row[column], side));
+    else if (role === 'debit' || role === 'credit') {
+      // These say the side by their column.
+      const amount = read(row[column], undefined);
+      if (amount !== undefined) amounts[role] = amount;
+    } else if (role === 'original' || role === 'open' || role === 'base') {
+      const amount = read(row[column], side);
+      if (amount !== undefined) amounts[role] = amount;
+    } else if (role !== undefined) texts[role] = textOf(row[column]);
+  });
+  return {
+    row: number,
+    texts,
+    amounts,
+    ages,
+    open: openOf(list, amounts, ages),
+    spoken,
+    unread,
+    date: dayIn(list, texts.date ?? ''),
+    due: dayIn(list, texts.due ?? ''),
+  };
+};
+
+const NONE: ReadonlySet<string> = new Set();
+const isCarried = (row: Row): boolean => row.some((cell) => CARRIED.in(folded(textOf(cell))) !== undefined);
+const isTotal = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED.in(folded(text)) !== undefined;
+
+const isCode = (text: string): boolean => /^[\p{L}\d][\p{L}\d./_-]{0,14}$/u.test(text) && /\d/.test(text);
+const hasLetters = (text: string): boolean => /\p{L}/u.test(text);
+
+/**
+ * Whose the rows below are; undefined where a row names nobody.
+ *
+ * @example [contactIn(['Supplier: 400003 - Cairn & Sons']), contactIn(['10001', 'Ardmore']), contactIn(['Ardmore (10001)'])]
+ * // [{ code: '400003', name: 'Cairn & Sons' }, { code: '10001', name: 'Ardmore' }, { code: '10001', name: 'Ardmore' }]
+ */
+export const contactIn = (texts: readonly string[]): Contact | undefined => {
+  const filled = texts.filter((text) => text !== '');
+  const [first = '', second] = filled;
+  if (filled.length > 3 || first.length > 120) return undefined;
+  const bare = first.replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u, '').trim();
+  if (bare === '') return second === undefined ? undefined : contactIn([second]);
+  if (filled.length === 2 && second !== undefined) {
+    if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };
+    return isCode(second) && hasLetters(bare) ? { code: second, name: bare } : undefined;
+  }
+  if (!hasLetters(bare)) return undefined;
+  const words = bare.split(/\s+/);
+  // "400003 - Name", "400003: Name", "400003 Name".
+  const code = (words[0] ?? '').replace(/[-–—:·|,]$/, '');
+  const name = words
+    .slice(1)
+    .join(' ')
+    .replace(/^[-–—:·|,]\s?/, '');
+  if (isCode(code) && hasLetters(name)) return { code, name };
+  const behind = (words.at(-1) ?? '').replace(/^[([]|[)\]]$/g, '');
+  if (/[)\]]$/.test(bare) && isCode(behind)) return { code: behind, name: words.slice(0, -1).join(' ') };
+  return { code: null, name: bare };
+};
+
+/** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
+const contactAbove = (list: ListTable): Contact | undefined => {
+  const texts = (list.rows[list.header - list.height] ?? []).map(textOf);
+  const [label = '', behind] = texts.find((text) => text !== '')?.split(/[:：]/) ?? [];
+  const words = folded(label);
+  const named = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
+  return named && behind !== undefined ? contactIn(texts) : undefined;
+};
+
+/** Whose a row is by its own cells; an empty one goes on with what stood above it. */
+const contactOf = (
+  { texts: { contactCode: code = '', contactName: name = '' } }: PrintedRow,
+  heading: Contact | undefined,
+  last: Contact,
+): Contact => {
+  if (code === '' && name === '') return heading ?? last;
+  if (code === '') return { code: last.name === name ? last.code : null, name };
+  return { code, name: name !== '' ? name : last.code === code ? last.name : (heading?.name ?? null) };
+};
+
+/** What is printed on every page, but for its number. */
+const plainTitle = (row: Row): string => folded(row.map(textOf).join(' ').replace(/\d+/g, ' '));
+
+/** Tells what is printed on every page: the header, and the titles above it. */
+const repeats = ({ rows, header }: ListTable): ((row: Row) => boolean) => {
+  const filledOf = (row: Row): readonly string[] => row.map(textOf).filter((text) => text !== '');
+  const names = filledOf(rows[header] ?? []).join('|');
+  const titles = new Set(
+    rows
+      .slice(0, header + 1)
+      .map(plainTitle)
+      .filter((text) => text !== ''),
+  );
+  return (row) => titles.has(plainTitle(row)) || filledOf(row).join('|') === names;
+};
+
+/** What a row with an amount is: a document, a sum, or a sum that is carried to another page. */
+const kindOfRow = (
+  list: ListTable,
+  row: Row,
+  printed: PrintedRow,
+  since: Minor,
+): 'item' | 'total' | 'carried' | 'bare' => {
+  const own = printed.texts;
+  const has = (role: Role): boolean => (own[role] ?? '') !== '';
+  const [dated, numbered] = [list.roles.includes('date'), list.roles.includes('number')];
+  const labels = row.map(textOf).filter(hasLetters);
+  // A number without a digit is a label that stands in its column, unless the row has a day.
+  const hasNumber = has('number') && (printed.date !== undefined || /\d/.test(own.number ?? ''));
+  const named = has('contactCode') || has('contactName');
+  if (printed.date !== undefined && (!numbered || hasNumber || has('reference') || named || !isGrouped(list)))
+    return 'item';
+  const carried = isCarried(row) && !(has('contactCode') && has('contactName'));
+  if (carried) return 'carried';
+  if (labels.some((text) => BALANCE_WORDS.is(folded(text)))) return 'item';
+  if (labels.some(isTotal) || (printed.open === since && since !== 0n && !hasNumber)) return 'total';
+  // Without a day and a number of its own, and with one word at most, it is what others come to.
+  const bare = dated && numbered && !hasNumber && printed.date === undefined && labels.length <= 1;
+  return bare || (dated && !named && !hasNumber) ? 'bare' : 'item';
+};
+
+const isGrouped = ({ roles }: ListTable): boolean => !roles.includes('contactName') && !roles.includes('contactCode');
+
+/** Goes through the rows: contacts above their items, items, sums, what is printed on every page. */
+export const sortRows = (list: ListTable, digits: number): SortedRows => {
+  const items: { printed: PrintedRow; contact: Contact }[] = [];
+  const totals: PrintedRow[] = [];
+  const [unread, nothing, unsure]: [number[], number[], number[]] = [[], [], []];
+  const grouped = isGrouped(list);
+  const isRepeated = repeats(list);
+  let heading = grouped ? contactAbove(list) : undefined;
+  let last: Contact = { code: null, name: null };
+  // What the items come to since the last sum or contact, and altogether, as printed.
+  let [since, whole] = [NIL, NIL];
+  const from = list.header + 1;
+  list.rows.slice(from).forEach((row, at) => {
+    const texts = row.map(textOf);
+    if (texts.every((text) => text === '') || isRepeated(row) || texts.some((text) => /\d\s?%$/.test(text))) return;
+    const printed = printedRow(list, row, from + at + 1, digits);
+    const { open } = printed;
+    if (printed.unread && printed.date !== undefined) {
+      unread.push(printed.row);
+      return;
+    }
+    if (open === undefined) {
+      if (printed.date !== undefined) {
+        nothing.push(printed.row);
+        return;
+      }
+      const labels = texts.filter(hasLetters);
+      // Of several currencies only the amounts in base add up, so that a sum has no open amount.
+      const summed = printed.amounts.base ?? printed.amounts.original;
+      if (summed !== undefined && !isCarried(row) && labels.length <= 1) totals.push(printed);
+      const money = list.roles.some((role, column) => isMoney(role) && /\d/.test(texts[column] ?? ''));
+      if (money || isCarried(row) || labels.every(isTotal)) return;
+      heading = contactIn(texts) ?? heading;
+      since = NIL;
+      return;
+    }
+    const kind = kindOfRow(list, row, printed, since);
+    if (kind !== 'item') {
+      if (kind !== 'carried') totals.push(printed);
+      if (kind === 'bare' && open !== since && open !== whole) unsure.push(printed.row);
+      since = NIL;
+      return;
+    }
+    last = grouped ? (heading ?? last) : contactOf(printed, heading, last);
+    since = add(since, open);
+    whole = add(whole, open);
+    items.push({ printed, contact: last });
+  });
+  return { items, totals, unread, nothing, unsure };
+};

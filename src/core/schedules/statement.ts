@@ -1,0 +1,60 @@
+import { type Problem, problem } from '../base/result';
+import { type Minor, sum } from '../money/minor';
+
+/** A balance of a statement: money in the bank is positive, what is owed to it negative. */
+export interface StatementBalance {
+  readonly date: string | null;
+  readonly amount: Minor;
+}
+
+/** An entry as the bank booked it: money that came in is positive. */
+export interface StatementEntry {
+  readonly date: string | null;
+  readonly valueDate: string | null;
+  readonly amount: Minor;
+  readonly text: string;
+}
+
+/** A statement of a bank, cash or card account. */
+export interface AccountStatement {
+  /** The IBAN, else the number; a card's may be masked. */
+  readonly account: string;
+  /** Empty where the file does not say. */
+  readonly currency: string;
+  readonly digits: number;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly opening: StatementBalance | null;
+  readonly closing: StatementBalance | null;
+  readonly entries: readonly StatementEntry[];
+}
+
+export interface StatementsRead {
+  readonly statements: readonly AccountStatement[];
+  /** What a person has to know of, at the place of a statement (from 0) in the file. */
+  readonly doubts: readonly Problem[];
+}
+
+/** What the entries of a statement come to. */
+export const entriesSum = ({ entries }: Pick<AccountStatement, 'entries'>): Minor =>
+  sum(entries.map(({ amount }) => amount));
+
+/** Whether a statement says both balances, and its entries lead from one to the other. */
+export const balanceDoubts = (statement: AccountStatement, at: number): readonly Problem[] => {
+  const { opening, closing, account } = statement;
+  const of = account === '' ? '' : ` of ${account}`;
+  if (opening !== null && closing !== null)
+    return opening.amount + entriesSum(statement) === closing.amount
+      ? []
+      : [
+          problem(
+            'statement.sum',
+            `The opening balance${of} and its entries do not come to its closing balance: an entry is missing or is there twice. Fetch the statement again.`,
+            at,
+          ),
+        ];
+  return [
+    ...(opening === null ? [problem('statement.no-opening', `The statement${of} has no opening balance.`, at)] : []),
+    ...(closing === null ? [problem('statement.no-closing', `The statement${of} has no closing balance.`, at)] : []),
+  ];
+};
