@@ -1,9 +1,7 @@
 import type { Content, ContentTable, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { type Sentence, type Writing, tell } from '@/core/base/sentence';
-import { formatMinor } from '@/core/money/format';
-import { abs } from '@/core/money/minor';
 import type { NumberStyle } from '@/core/money/number-style';
-import { type Column, type Document, type Line, type Value, standingOf, textColumn } from '@/core/statements/document';
+import { type Column, type Document, type Line, saidOfStanding, textColumn, written } from '@/core/statements/document';
 import { TEXT, TITLE, printer, runs } from './fonts';
 
 export type PdfSize = 'A4' | 'A5' | 'LETTER' | 'LEGAL';
@@ -29,16 +27,6 @@ const RULE = '#33413f';
 const HAIR = '#c9cdc9';
 const GREY = '#5a6663';
 
-/** Amounts on the other side than their statement's stand in brackets. */
-const written = (value: Value, { style, writing }: Pick<Print, 'style' | 'writing'>): string => {
-  if (value === null) return '';
-  if (typeof value === 'string') return value;
-  if ('date' in value) return writing.date(value.date);
-  if ('number' in value) return writing.number(value.number);
-  const text = formatMinor(abs(value.amount), value.digits, style);
-  return value.amount < 0n ? `(${text})` : text;
-};
-
 /** How wide a column has to be for what stands in it, in points; letters are counted by their usual width. */
 const widthOf = (text: string, bold: boolean): number => {
   let width = 0;
@@ -50,7 +38,8 @@ const widthsOf = (columns: readonly Column[], lines: readonly Line[], print: Pri
   columns.map(({ label, kind }, at) => {
     if (kind === 'text') return '*';
     const most = lines.reduce(
-      (widest, line) => Math.max(widest, widthOf(written(line.values[at] ?? null, print), line.kind !== 'line')),
+      (widest, line) =>
+        Math.max(widest, widthOf(written(line.values[at] ?? null, print.style, print.writing), line.kind !== 'line')),
       Math.min(70, widthOf(label, true)),
     );
     return Math.min(150, Math.ceil(most) + 4);
@@ -66,7 +55,7 @@ const rowOf = (columns: readonly Column[], line: Line, print: Print): TableCell[
   return columns.map(({ kind }, at): TableCell => {
     const summed = kind === 'figure' && (line.kind === 'sum' || line.kind === 'total');
     const border: Border = [false, summed, false, summed && line.kind === 'total'];
-    const text = written(line.values[at] ?? null, print);
+    const text = written(line.values[at] ?? null, print.style, print.writing);
     return {
       text: runs(text),
       alignment: kind === 'figure' ? 'right' : 'left',
@@ -184,7 +173,7 @@ export const toPdf = async (document: Document, print: Print): Promise<Uint8Arra
   const all = sections.flatMap(({ lines }) => lines);
   const widths = [...widthsOf(columns, all, print)];
   const fixed = widths.reduce<number>((sum, width) => sum + (width === '*' ? 0 : width + 5), 0);
-  const stands = standingOf(document, print.writing);
+  const stands = saidOfStanding(document, print.writing);
   const foot = tell(print.printed, print.writing);
   const [name = '', ...details] = print.letterhead;
   const definition: TDocumentDefinitions = {

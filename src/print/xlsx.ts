@@ -1,17 +1,21 @@
 import ExcelJS from 'exceljs';
 import { tell } from '@/core/base/sentence';
+import { spreadsheetNumber } from '@/core/files/write';
 import { plainDecimal } from '@/core/money/format';
-import { type Column, type Document, type Line, type Value, standingOf, textColumn } from '@/core/statements/document';
+import {
+  type Column,
+  type Document,
+  type Line,
+  type Value,
+  saidOfStanding,
+  textColumn,
+} from '@/core/statements/document';
 import type { Print } from './pdf';
-
-/** A spreadsheet's number holds 15 significant digits; one beyond that is written as text, so that no digit is lost. */
-const numberOr = (decimal: string): number | string =>
-  decimal.replace(/\D/g, '').replace(/^0+/, '').length > 15 ? decimal : Number(decimal);
 
 const cellOf = (value: Value): ExcelJS.CellValue => {
   if (value === null || typeof value === 'string') return value;
   if ('date' in value) return new Date(`${value.date}T00:00:00Z`);
-  return numberOr('number' in value ? value.number : plainDecimal(value.amount, value.digits));
+  return spreadsheetNumber('number' in value ? value.number : plainDecimal(value.amount, value.digits));
 };
 
 const formatOf = (value: Value): string | undefined => {
@@ -36,7 +40,7 @@ export const documentXlsx = async (document: Document, print: Print): Promise<Ui
   const book = new ExcelJS.Workbook();
   book.creator = 'Bathron';
   book.title = `${document.title}, ${print.books}`;
-  const stands = standingOf(document, print.writing);
+  const stands = saidOfStanding(document, print.writing);
   const top = [print.books, document.title, tell(document.about, print.writing), ...(stands === null ? [] : [stands])];
   const head = top.length + 2;
   const sheet = book.addWorksheet(document.title.replace(/[\\/?*[\]:]/g, ' ').slice(0, 31), {
@@ -86,7 +90,7 @@ export const documentXlsx = async (document: Document, print: Print): Promise<Ui
     lines.forEach(write);
   }
   for (const note of notes) sheet.addRow([tell(note, print.writing)]);
-  const last = String.fromCodePoint(64 + columns.length);
+  const last = sheet.getColumn(columns.length).letter;
   sheet.pageSetup.printArea = `A1:${last}${String(sheet.rowCount)}`;
   return new Uint8Array(await book.xlsx.writeBuffer());
 };

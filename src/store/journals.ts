@@ -9,6 +9,8 @@ import { type Queryable, one } from './database';
 export interface Journal {
   readonly id: number;
   readonly number: number;
+  /** The version of the opening set that it posted. */
+  readonly set: number | null;
   readonly date: PlainDate;
   readonly period: string | null;
   readonly description: string;
@@ -98,7 +100,7 @@ export const ledgerPositions = async (tx: Queryable, booksId: BooksId): Promise<
 
 export const journalsOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Journal[]> => {
   const heads = await tx.query<Omit<Journal, 'lines' | 'date'> & { date: string }>(
-    `select j.id, j.number, j.date, p.name as period, j.description, w.name as by, j.posted_at as at
+    `select j.id, j.number, j.opening_set_id as "set", j.date, p.name as period, j.description, w.name as by, j.posted_at as at
      from journal j join person w on w.id = j.posted_by left join period p on p.id = j.period_id
      where j.books_id = $1 and j.posted_at is not null order by j.number`,
     [booksId],

@@ -1,5 +1,7 @@
 import { Temporal } from 'temporal-polyfill';
 import { type Sentence, dated, say } from '@/core/base/sentence';
+import { openingDate } from '@/core/calendar/cutover';
+import { periodOf } from '@/core/calendar/year';
 import type { AccountId } from '@/core/chart/account';
 import { standing } from '@/core/ledger/level';
 import { type Minor, NIL } from '@/core/money/minor';
@@ -32,7 +34,7 @@ import { type BooksContext, booksView } from '../kernel/action';
 import { writingOfBooks } from '../kernel/writing';
 
 /** How what is shown stands: a draft until something is posted; then by whom the last was, and whether a correction is open. */
-const standingOf = (
+const howItStands = (
   journals: readonly Journal[],
   versions: readonly { version: number; state: string }[],
 ): Document['standing'] => {
@@ -46,7 +48,7 @@ const standingOf = (
   };
 };
 
-/** Journals as they are shown, each line with where its figure is from, as far as its version is still kept. */
+/** Journals as they are shown, each line with where its figure is from. */
 const shownJournals = async (
   { tx, books }: Pick<BooksContext, 'tx' | 'books'>,
   { accounts }: Pick<BooksState, 'accounts'>,
@@ -54,13 +56,9 @@ const shownJournals = async (
 ): Promise<readonly JournalStatement[]> => {
   const byId = new Map(accounts.map((account) => [account.id, account]));
   const names = new Map((await papersOf(tx, books.id)).map(({ id, name }) => [id, name]));
-  const sets = [...(await setsOf(tx, books.id))].sort((one, other) => one.version - other.version);
   return Promise.all(
-    journals.map(async ({ id: _, ...journal }, at) => {
-      const set = sets[at];
-      const lines = new Map(
-        (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map((line) => [line.account, line]),
-      );
+    journals.map(async ({ id: _, set, ...journal }) => {
+      const lines = new Map((set === null ? [] : await linesOf(tx, books.id, set)).map((line) => [line.account, line]));
       const sourceOf = (account: AccountId): string => {
         const line = lines.get(account);
         if (line === undefined) return '';
@@ -98,15 +96,13 @@ export const statementView = (id: number, kind: StatementKind, form: SheetForm =
   page('books.see', id, async ({ tx, books }, state) => {
     const journals = await journalsOf(tx, books.id);
     const balances = journals.length > 0 ? await ledgerBalances(tx, books.id) : standing(state.amounts);
-    const year = state.years.find(
-      (one) => one.start.until(books.cutover).sign >= 0 && books.cutover.until(one.end).sign >= 0,
-    );
+    const year = periodOf(state.years, books.cutover);
     const head: Head = {
       currency: books.currency,
       digits: state.digits,
-      openingDate: books.cutover.subtract({ days: 1 }).toString(),
+      openingDate: openingDate(books.cutover).toString(),
       yearStart: state.atYearStart ? null : (year?.start.toString() ?? null),
-      standing: standingOf(journals, await setsOf(tx, books.id)),
+      standing: howItStands(journals, await setsOf(tx, books.id)),
     };
     const build = async (): Promise<Document> => {
       switch (kind) {

@@ -31,11 +31,18 @@ export const toCsv = (rows: readonly OutRow[]): string => {
   return `\ufeff${rows.map((row) => row.map(cell).join(',')).join('\r\n')}\r\n`;
 };
 
-/** A spreadsheet's number holds 15 significant digits; an amount beyond that is written as text, so that no digit is lost. */
+/**
+ * Decimal text as a spreadsheet's number, which holds 15 significant digits; beyond that it stays text, so that no digit is lost.
+ *
+ * @example [spreadsheetNumber('1234.50'), spreadsheetNumber('1234567890123456.78')] // [1234.5, '1234567890123456.78']
+ */
+export const spreadsheetNumber = (decimal: string): number | string =>
+  decimal.replace(/\D/g, '').replace(/^0+/, '').length > 15 ? decimal : Number(decimal);
+
 const amountCell = (amount: Minor, digits: number): XLSX.CellObject => {
-  const decimal = plainDecimal(amount, digits);
-  if (decimal.replace(/\D/g, '').replace(/^0+/, '').length > 15) return { t: 's', v: decimal };
-  return { t: 'n', v: Number(decimal), z: digits === 0 ? '#,##0' : `#,##0.${'0'.repeat(digits)}` };
+  const v = spreadsheetNumber(plainDecimal(amount, digits));
+  if (typeof v === 'string') return { t: 's', v };
+  return { t: 'n', v, z: digits === 0 ? '#,##0' : `#,##0.${'0'.repeat(digits)}` };
 };
 
 /** An Office Open XML workbook of one sheet. Text cells are typed as text, so nothing in them is run. */

@@ -1,6 +1,9 @@
 import { type Sentence, type Writing, tell } from '../base/sentence';
 import type { OutCell, OutRow } from '../files/write';
-import type { Minor } from '../money/minor';
+import { totalsOf } from '../ledger/level';
+import { formatMinor } from '../money/format';
+import { type Minor, abs } from '../money/minor';
+import type { NumberStyle } from '../money/number-style';
 
 /**
  * A value in a document. An amount has the decimals of its currency and stands on the statement's own side: one on the other side is
@@ -51,8 +54,8 @@ export interface Document {
 
 export const DRAFT = 'Draft, not posted';
 
-/** What a document says of how it stands. */
-export const standingOf = ({ standing }: Pick<Document, 'standing'>, writing: Writing): string | null =>
+/** What a document says of how it stands; null where that means nothing. */
+export const saidOfStanding = ({ standing }: Pick<Document, 'standing'>, writing: Writing): string | null =>
   standing === null ? null : standing.draft ? DRAFT : tell(standing.says, writing);
 
 const outCell = (value: Value): OutCell => {
@@ -88,6 +91,35 @@ export const plainRows = ({ columns, sections, standing }: Document): readonly O
       });
     }),
     ...(standing?.draft === true ? [columns.map((_, at) => (at === textColumn(columns) ? DRAFT : null))] : []),
+  ];
+};
+
+/**
+ * A value as people read it: an amount on the other side than its statement's stands in brackets, which a page lets hang outside the
+ * figures.
+ *
+ * @example written({ amount: minor(-123450n), digits: 2 }, '1.234,56', PLAIN_WRITING) // '(1.234,50)'
+ */
+export const written = (value: Value, style: NumberStyle, writing: Writing): string => {
+  if (value === null || typeof value === 'string') return value ?? '';
+  if ('date' in value) return writing.date(value.date);
+  if ('number' in value) return writing.number(value.number);
+  const text = formatMinor(abs(value.amount), value.digits, style);
+  return value.amount < 0n ? `(${text})` : text;
+};
+
+/** An amount by its side, debit before credit; nil stands on neither. */
+export const sides = (amount: Minor, digits: number): readonly [debit: Value, credit: Value] => [
+  amount > 0n ? { amount, digits } : null,
+  amount < 0n ? { amount: abs(amount), digits } : null,
+];
+
+/** Totals of amounts by their sides. */
+export const totalSides = (amounts: Iterable<Minor>, digits: number): readonly [debits: Value, credits: Value] => {
+  const { debits, credits } = totalsOf(amounts);
+  return [
+    { amount: debits, digits },
+    { amount: credits, digits },
   ];
 };
 

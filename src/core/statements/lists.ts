@@ -2,10 +2,10 @@ import { type Sentence, dated, say } from '../base/sentence';
 import type { Account } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
 import { classFacts, roleFacts } from '../ledger/classes';
-import { type Minor, abs } from '../money/minor';
+import type { Minor } from '../money/minor';
 import type { DatedRate } from '../money/rate';
 import type { ComparedRow } from '../openings/compare';
-import { type Column, type Document, type Line, type Value, heading } from './document';
+import { type Column, type Document, type Line, type Value, heading, sides } from './document';
 
 /** Lists of what the books are built on, as documents. They may change at any time, and are no drafts. */
 const list = (
@@ -17,11 +17,6 @@ const list = (
 ): Document => ({ title, about, standing: null, columns, sections: [{ title: null, lines }], notes });
 
 const line = (values: readonly Value[], depth = 0): Line => ({ kind: 'line', depth, values });
-
-const sides = (amount: Minor, digits: number): readonly Value[] => [
-  amount > 0n ? { amount, digits } : null,
-  amount < 0n ? { amount: abs(amount), digits } : null,
-];
 
 const CHART_COLUMNS: readonly Column[] = [
   { label: 'Code', kind: 'code' },

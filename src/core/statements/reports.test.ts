@@ -4,7 +4,7 @@ import { PLAIN_WRITING, say, tell } from '../base/sentence';
 import { PLAIN_ACCOUNT, type Account, accountId } from '../chart/account';
 import { CLASS_IDS, type Classification, isResult, typeOf } from '../ledger/classes';
 import { type Minor, NIL, add, minor, negate, sum } from '../money/minor';
-import { DRAFT, type Document, type Line, plainRows, standingOf } from './document';
+import { DRAFT, type Document, type Line, plainRows, saidOfStanding } from './document';
 import { calendarReport, historyReport } from './lists';
 import { type Head, balanceSheetReport, incomeReport, journalReport, sheetForm, trialBalanceReport } from './reports';
 import { balanceSheet, incomeStatement, trialBalance } from './statements';
@@ -152,7 +152,7 @@ describe('a document as a plain file', () => {
     const rows = plainRows(trialBalanceReport(trialBalance([bank], new Map([[bank.id, minor(5n)]])), HEAD, null));
     expect(rows[0]).toEqual(['Code', 'Account', 'Debit', 'Credit']);
     expect(rows.at(-1)).toEqual([null, DRAFT, null, null]);
-    expect(standingOf({ standing: null }, PLAIN_WRITING)).toBeNull();
+    expect(saidOfStanding({ standing: null }, PLAIN_WRITING)).toBeNull();
   });
   it('names the part that each row is in, and writes dates so that every program reads them', () => {
     const year = {

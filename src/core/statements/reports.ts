@@ -2,8 +2,7 @@ import { type Sentence, dated, say } from '../base/sentence';
 import type { AccountId } from '../chart/account';
 import { plainDecimal } from '../money/format';
 import { type Minor, NIL, abs, add, negate, subtract, sum } from '../money/minor';
-import { totalsOf } from '../ledger/level';
-import { type Column, type Document, type Line, type Section, type Value, heading } from './document';
+import { type Column, type Document, type Line, type Section, heading, sides, totalSides } from './document';
 import {
   type BalanceSheet,
   type IncomeStatement,
@@ -25,20 +24,6 @@ export interface Head {
 }
 
 const at = ({ openingDate, currency }: Head): Sentence => say`At close of ${dated(openingDate)}, in ${currency}`;
-
-/** An amount by its side, debit before credit. */
-const sides = (amount: Minor, digits: number): readonly Value[] => [
-  amount > 0n ? { amount, digits } : null,
-  amount < 0n ? { amount: abs(amount), digits } : null,
-];
-
-const totals = (amounts: Iterable<Minor>, digits: number): readonly Value[] => {
-  const { debits, credits } = totalsOf(amounts);
-  return [
-    { amount: debits, digits },
-    { amount: credits, digits },
-  ];
-};
 
 /** The trial balance, with the year before beside it where that is known. */
 export const trialBalanceReport = (
@@ -80,13 +65,13 @@ export const trialBalanceReport = (
     values: [
       '',
       'Total',
-      ...totals(
+      ...totalSides(
         shown.map(({ amount }) => amount),
         head.digits,
       ),
       ...(before === null
         ? []
-        : totals(
+        : totalSides(
             shown.map(({ account }) => before.amounts.get(account.id) ?? NIL),
             head.digits,
           )),
@@ -275,7 +260,7 @@ export const journalReport = (journals: readonly JournalStatement[], head: Head)
           '',
           'Total',
           '',
-          ...totals(
+          ...totalSides(
             lines.map(({ amount }) => amount),
             head.digits,
           ),

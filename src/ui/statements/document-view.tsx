@@ -1,28 +1,18 @@
 import { Fragment } from 'react';
 import { type Writing, tell } from '@/core/base/sentence';
-import { abs } from '@/core/money/minor';
-import { type Document, type Line, type Section, type Value, textColumn } from '@/core/statements/document';
+import type { NumberStyle } from '@/core/money/number-style';
+import { type Document, type Line, type Section, textColumn, written } from '@/core/statements/document';
 import { Go } from '../parts/go';
-import { type Money, figure } from '../parts/figures';
 
 interface Props {
   readonly document: Document;
-  readonly money: Money;
+  readonly style: NumberStyle;
   readonly writing: Writing;
   /** Where an account's figure is to be seen. */
   readonly account: (id: number) => string;
   /** Parts of the document stand beside each other where there is room. */
   readonly beside?: boolean;
 }
-
-/** A value as it is read: amounts on the other side than their statement's in brackets, which hang outside the digits. */
-const written = (value: Value, money: Money, writing: Writing): string => {
-  if (value === null || typeof value === 'string') return value ?? '';
-  if ('date' in value) return writing.date(value.date);
-  if ('number' in value) return writing.number(value.number);
-  const own = { ...money, digits: value.digits };
-  return value.amount < 0n ? `(${figure(abs(value.amount), own)})` : figure(value.amount, own);
-};
 
 const KINDS = { heading: 'section', line: '', sum: 'sum', total: 'final font-semibold' } as const;
 
@@ -74,7 +64,7 @@ const Part = ({
 const Row = ({
   line,
   columns,
-  money,
+  style,
   writing,
   account,
 }: Omit<Props, 'document' | 'beside'> & Pick<Document, 'columns'> & { readonly line: Line }) => {
@@ -82,7 +72,7 @@ const Row = ({
   return (
     <tr className={KINDS[line.kind]}>
       {columns.map(({ label, kind }, at) => {
-        const text = written(line.values[at] ?? null, money, writing);
+        const text = written(line.values[at] ?? null, style, writing);
         const outside = kind === 'figure' && text !== '' && !text.endsWith(')');
         return (
           <td
@@ -91,7 +81,7 @@ const Row = ({
             style={at === named && line.depth > 0 ? { paddingLeft: `${String(0.6 + line.depth * 1.1)}rem` } : undefined}
             data-testid={
               at === columns.length - 1 && line.kind !== 'line'
-                ? written(line.values[named] ?? null, money, writing)
+                ? written(line.values[named] ?? null, style, writing)
                 : undefined
             }
           >

@@ -1,7 +1,7 @@
 import type { statementView } from '@/actions/statements/views';
 import { tell } from '@/core/base/sentence';
 import { writingOf } from '@/core/money/writing';
-import { standingOf } from '@/core/statements/document';
+import { saidOfStanding } from '@/core/statements/document';
 import { SHEET_FORMS } from '@/core/statements/reports';
 import { STATEMENT_KINDS, STATEMENT_TITLES } from '@/core/statements/statements';
 import { Frame } from '../frame/frame';
@@ -20,7 +20,7 @@ export const StatementSheet = ({ frame, kind, form, letterhead, paperSize, docum
   const books = `/books/${String(frame.id)}`;
   const base = `${books}/statements`;
   const writing = writingOf(frame);
-  const stands = standingOf(document, writing);
+  const stands = saidOfStanding(document, writing);
   const about = tell(document.about, writing);
   const asked = kind === 'balance-sheet' && form !== 'list' ? `?form=${form}` : '';
   return (
@@ -83,7 +83,7 @@ export const StatementSheet = ({ frame, kind, form, letterhead, paperSize, docum
         </div>
         <DocumentView
           document={document}
-          money={frame}
+          style={frame.style}
           writing={writing}
           account={(id) => `${books}/openings?account=${String(id)}`}
           beside={kind === 'balance-sheet' && form === 'account'}

@@ -8,10 +8,7 @@ interface Given {
 }
 
 export async function GET(_request: Request, { params }: Given): Promise<Response> {
-  const file = await exportCalendar(idFrom((await params).books));
-  return file === undefined
-    ? new Response('There are no such books.', { status: 404 })
-    : download(file.name, 'text/csv; charset=utf-8', file.content);
+  return download(await exportCalendar(idFrom((await params).books)));
 }
 
 /** Reads a calendar file and gives its years back to be shown; nothing is stored. */

@@ -8,8 +8,5 @@ export async function GET(
 ): Promise<Response> {
   const format = new URL(request.url).searchParams.get('format') ?? 'csv';
   if (!isChartFormat(format)) return new Response('A chart is written as csv, xlsx or xml.', { status: 400 });
-  const file = await exportChart(idFrom((await params).books), format);
-  return file === undefined
-    ? new Response('There are no such books.', { status: 404 })
-    : download(file.name, file.type, file.content);
+  return download(await exportChart(idFrom((await params).books), format));
 }

@@ -9,10 +9,7 @@ interface Given {
 }
 
 export const GET = guarded(async (_request, { params }: Given) => {
-  const file = await exportRates(idFrom((await params).books));
-  return file === undefined
-    ? new Response('There are no such books.', { status: 404 })
-    : download(file.name, 'text/csv; charset=utf-8', file.content);
+  return download(await exportRates(idFrom((await params).books)));
 });
 
 /** A file of rates: previewed, or with `take=1` stored. `direction` overrules what was guessed. */

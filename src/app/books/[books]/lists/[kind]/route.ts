@@ -10,8 +10,5 @@ export async function GET(
   const { searchParams: asked } = new URL(request.url);
   const format = asked.get('format');
   if (!isListKind(kind) || !isFileFormat(format)) return new Response('There is no such list.', { status: 404 });
-  const file = await exportList(idFrom(books), kind, format, asked.get('before') ?? undefined);
-  return file === undefined
-    ? new Response('There are no such books.', { status: 404 })
-    : download(file.name, file.type, file.content);
+  return download(await exportList(idFrom(books), kind, format, asked.get('before') ?? undefined));
 }

@@ -3,8 +3,5 @@ import { download } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
 export async function GET(_: Request, { params }: { readonly params: Promise<{ books: string }> }): Promise<Response> {
-  const file = await exportAuditFile(idFrom((await params).books));
-  return file === undefined
-    ? new Response('There are no such books.', { status: 404 })
-    : download(file.name, file.type, file.content);
+  return download(await exportAuditFile(idFrom((await params).books)));
 }

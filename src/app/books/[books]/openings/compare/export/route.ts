@@ -9,13 +9,13 @@ export async function GET(
   const { searchParams: asked } = new URL(request.url);
   const format = asked.get('format');
   if (!isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  const file = await exportComparison(
-    idFrom((await params).books),
-    idFrom(asked.get('from') ?? ''),
-    idFrom(asked.get('to') ?? ''),
-    format,
+  return download(
+    await exportComparison(
+      idFrom((await params).books),
+      idFrom(asked.get('from') ?? ''),
+      idFrom(asked.get('to') ?? ''),
+      format,
+    ),
+    'There are no such versions.',
   );
-  return file === undefined
-    ? new Response('There are no such versions.', { status: 404 })
-    : download(file.name, file.type, file.content);
 }

@@ -9,7 +9,5 @@ export async function GET(
 ): Promise<Response> {
   const { books, paper } = await params;
   const found = await paperFile(idFrom(books), idFrom(paper));
-  return found === undefined
-    ? new Response('No such paper.', { status: 404 })
-    : download(found.name, 'application/octet-stream', found.content);
+  return download(found && { ...found, type: 'application/octet-stream' }, 'No such paper.');
 }

@@ -9,8 +9,5 @@ export async function GET(
   const { books, paper } = await params;
   const format = new URL(request.url).searchParams.get('format');
   if (!isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  const file = await exportMatching(idFrom(books), idFrom(paper), format);
-  return file === undefined
-    ? new Response('There is no such paper.', { status: 404 })
-    : download(file.name, file.type, file.content);
+  return download(await exportMatching(idFrom(books), idFrom(paper), format), 'There is no such paper.');
 }

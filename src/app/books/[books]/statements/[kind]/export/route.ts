@@ -11,8 +11,5 @@ export async function GET(
   const { searchParams: asked } = new URL(request.url);
   const format = asked.get('format');
   if (!isStatementKind(kind) || !isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  const file = await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format);
-  return file === undefined
-    ? new Response('There are no such books.', { status: 404 })
-    : download(file.name, file.type, file.content);
+  return download(await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format));
 }
