@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { createBooks } from '@/actions/books/commands';
+import { PLAIN_DATES } from '@/core/base/date-style';
 import { readDate, writeDate } from '@/core/base/dates';
 import { cutoverProblems, openingDate, opensAtYearStart } from '@/core/calendar/cutover';
 import { firstStates } from '@/core/calendar/states';
@@ -280,6 +281,7 @@ const YearPreview = ({ start, cutover }: { readonly start: string; readonly cuto
           `Balances stand at close of ${writeDate(openingDate(on.value))}; income and expense open ${opensAtYearStart(year, on.value) ? 'at nil' : 'at their year-to-date figures'}.`}
       </p>
       <YearBand
+        dates={PLAIN_DATES}
         label={`Periods of ${year.name}`}
         periods={year.periods.map((period, index) => ({
           kind: period.kind,

@@ -127,6 +127,7 @@ export const CalendarSheet = (view: CalendarView) => {
           onProblem={(problem) => draft.say([problem])}
         />
         <YearBand
+          dates={frame.dates}
           label={`Periods of ${year.name}`}
           periods={year.periods.map((period, place) => ({
             ...period,
@@ -201,7 +202,7 @@ export const CalendarSheet = (view: CalendarView) => {
               <h2 id="divided" className="title mb-1 text-base">
                 How {year.name} is divided
               </h2>
-              <PatternFields year={year} onPlan={plan} />
+              <PatternFields year={year} dates={frame.dates} onPlan={plan} />
               <div className="mt-1.5 grid grid-cols-2 gap-x-3">
                 <Field
                   label="Year begins"

@@ -1,12 +1,15 @@
 'use client';
 
 import { useState } from 'react';
-import { longMonthName, weekdayName, writeDate } from '@/core/base/dates';
+import type { DateStyle } from '@/core/base/date-style';
+import { toldIn } from '@/core/base/result';
+import { longMonthName, weekdayName } from '@/core/base/dates';
 import type { Naming } from '@/core/calendar/naming';
 import { CALENDAR_MONTHS, type Pattern, WEEK_GROUPS, type WeekPattern, weeksOf } from '@/core/calendar/pattern';
 import { type YearPlan, isRegular, readEnds } from '@/core/calendar/year';
 import type { DraftYear } from '@/core/calendar/draft';
 import { Field } from '../parts/field';
+import { day, writingWith } from '../parts/names';
 
 interface Props {
   readonly year: DraftYear;
@@ -77,7 +80,7 @@ const startOf = (kind: string, year: DraftYear): Pattern => {
 };
 
 /** How the year is divided; every choice redraws the year at once. */
-export const PatternFields = ({ year, onPlan }: Props) => {
+export const PatternFields = ({ year, dates, onPlan }: Props & { readonly dates: DateStyle }) => {
   const { pattern } = year.plan;
   const put = (next: Pattern): void => onPlan({ ...year.plan, pattern: next });
   return (
@@ -135,7 +138,9 @@ export const PatternFields = ({ year, onPlan }: Props) => {
         </Field>
       )}
       {pattern.kind === 'weeks' && <WeekFields pattern={pattern} put={put} />}
-      {pattern.kind === 'list' && <ListField key={pattern.ends.join()} year={year} ends={pattern.ends} put={put} />}
+      {pattern.kind === 'list' && (
+        <ListField key={pattern.ends.join()} year={year} dates={dates} ends={pattern.ends} put={put} />
+      )}
     </div>
   );
 };
@@ -208,10 +213,12 @@ const WeekFields = ({ pattern, put }: { readonly pattern: WeekPattern; readonly 
 
 const ListField = ({
   year,
+  dates,
   ends,
   put,
 }: {
   readonly year: DraftYear;
+  readonly dates: DateStyle;
   readonly ends: readonly string[];
   readonly put: (next: Pattern) => void;
 }) => {
@@ -220,7 +227,7 @@ const ListField = ({
     <div className="col-span-2">
       <Field
         label="Last days, one on a line"
-        hint={`from ${writeDate(year.start)} on; the last one ends the year`}
+        hint={`from ${day(year.start.toString(), dates)} on; the last one ends the year`}
         problem={problem}
       >
         {(ids) => (
@@ -231,7 +238,7 @@ const ListField = ({
             className="textarea textarea-sm w-full leading-snug"
             onBlur={(event) => {
               const read = readEnds(event.target.value, year.start);
-              setProblem(read.ok ? undefined : read.problems[0]?.message);
+              setProblem(read.ok ? undefined : read.problems.map((one) => toldIn(one, writingWith(dates)).message)[0]);
               if (read.ok && read.value.join() !== ends.join()) put({ kind: 'list', ends: read.value });
             }}
           />

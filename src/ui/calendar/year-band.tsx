@@ -1,4 +1,5 @@
 import type { PeriodView } from '@/actions/calendar/views';
+import type { DateStyle } from '@/core/base/date-style';
 import { daysInclusive, plainDate } from '@/core/base/dates';
 import type { PeriodState } from '@/core/calendar/states';
 import { quarterOf } from '@/core/calendar/year';
@@ -9,6 +10,7 @@ export type BandPeriod = Omit<PeriodView, 'id'>;
 
 interface BandProps {
   readonly label: string;
+  readonly dates: DateStyle;
   readonly periods: readonly BandPeriod[];
   /** ISO date; drawn when it is the first day of one of the periods. */
   readonly cutover: string | undefined;
@@ -28,7 +30,7 @@ const LOOK: Readonly<Record<PeriodState, string>> = {
 };
 
 /** The year as a band: each period as wide as it is long, its state in words, quarters below, flags for cutover and today. */
-export const YearBand = ({ label, periods, cutover, today, extraWeek, chosen, onChoose }: BandProps) => {
+export const YearBand = ({ label, dates, periods, cutover, today, extraWeek, chosen, onChoose }: BandProps) => {
   const regular = periods.filter((one) => one.kind === 'regular');
   const [first] = regular;
   const last = regular.at(-1);
@@ -68,7 +70,7 @@ export const YearBand = ({ label, periods, cutover, today, extraWeek, chosen, on
                     className="absolute -top-5 left-0 z-10 border-l-2 border-madder pl-1 text-xs font-medium whitespace-nowrap text-madder"
                     style={{ height: 'calc(100% + 1.25rem)' }}
                   >
-                    cutover {day(period.start)}
+                    cutover {day(period.start, dates)}
                   </span>
                 )}
                 {onChoose === undefined ? (
@@ -79,7 +81,7 @@ export const YearBand = ({ label, periods, cutover, today, extraWeek, chosen, on
                     aria-pressed={inside}
                     className={look}
                     onClick={(event) => onChoose(at, event.shiftKey)}
-                    title={`${period.name}: ${day(period.start)} to ${day(period.end)}, ${period.state}`}
+                    title={`${period.name}: ${day(period.start, dates)} to ${day(period.end, dates)}, ${period.state}`}
                   >
                     {body}
                   </button>
@@ -114,7 +116,7 @@ export const YearBand = ({ label, periods, cutover, today, extraWeek, chosen, on
                 <li
                   key={period.code}
                   className={`border border-dashed border-rule px-1.5 py-1.5 ${LOOK[period.state]}`}
-                  title={`${period.name}, on ${day(period.start)}`}
+                  title={`${period.name}, on ${day(period.start, dates)}`}
                 >
                   <span className="block text-xs font-medium">{period.code}</span>
                   <span className="block text-[0.68rem] text-ink-2">{period.state}</span>

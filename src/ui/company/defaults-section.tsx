@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { type DateStyle, writeStyled } from '@/core/base/date-style';
-import { plainDate, writeDate } from '@/core/base/dates';
+import { plainDate } from '@/core/base/dates';
 import { PAPER_SIZES, SETTLEMENTS } from '@/core/company/facts';
 import {
   DOCUMENT_KINDS,
@@ -15,6 +15,7 @@ import {
 import { formatMinor } from '@/core/money/format';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { Field } from '../parts/field';
+import { day } from '../parts/names';
 import { Pair, Section, SelectFact } from './fact-fields';
 import { useFacts } from './facts';
 
@@ -147,7 +148,7 @@ const TermsFact = ({
     <Field
       label={label}
       problem={problem(field)}
-      hint={`${describeTerms(terms)}: of ${writeDate(document)}, due ${writeDate(dueDate(document, terms))}`}
+      hint={`${describeTerms(terms)}: of ${day(example, facts.dates)}, due ${day(dueDate(document, terms).toString(), facts.dates)}`}
     >
       {(ids) => (
         <div className="flex flex-wrap gap-1.5">

@@ -1,10 +1,12 @@
 'use client';
 
-import { plainDate, writeDate } from '@/core/base/dates';
-import { returnsOf } from '@/core/company/facts';
+import { monthName } from '@/core/base/date-style';
+import { type PlainDate, plainDate } from '@/core/base/dates';
+import { type CompanyFacts, returnsOf } from '@/core/company/facts';
 import { TAX_BASES, TAX_INTERVALS, type TaxInterval } from '@/core/company/tax';
 import { Field } from '../parts/field';
 import { DateFact, Pair, Section, SelectFact, TextFact } from './fact-fields';
+import { day } from '../parts/names';
 import { useFacts } from './facts';
 
 interface YearSpan {
@@ -70,7 +72,14 @@ export const TaxSection = ({ years }: { readonly years: readonly YearSpan[] }) =
 };
 
 /** The return periods drawn against a fiscal year: where they do not end together, the year's end cuts through one. */
-const Returns = ({ year, facts }: { readonly year: YearSpan; readonly facts: Parameters<typeof returnsOf>[0] }) => {
+const Returns = ({
+  year,
+  facts,
+}: {
+  readonly year: YearSpan;
+  readonly facts: Parameters<typeof returnsOf>[0] & Pick<CompanyFacts, 'dates'>;
+}) => {
+  const write = (date: PlainDate): string => day(date.toString(), facts.dates);
   const [start, end] = [plainDate(year.start), plainDate(year.end)];
   const periods = returnsOf(facts, { start, end });
   if (periods.length === 0) return null;
@@ -89,7 +98,7 @@ const Returns = ({ year, facts }: { readonly year: YearSpan; readonly facts: Par
       <figcaption className="text-sm">
         Returns against fiscal year {year.name}
         {overhang !== undefined && end.until(overhang.end).sign > 0 && (
-          <span className="note"> · the last one runs on to {writeDate(overhang.end)}, into the next year</span>
+          <span className="note"> · the last one runs on to {write(overhang.end)}, into the next year</span>
         )}
       </figcaption>
       <ol className="mt-1 flex border border-rule text-xs" aria-label={`Tax returns in ${year.name}`}>
@@ -103,9 +112,11 @@ const Returns = ({ year, facts }: { readonly year: YearSpan; readonly facts: Par
             key={one.end.toString()}
             className={`min-w-0 border-l border-rule px-1 py-1 first:border-l-0 ${at % 2 === 0 ? 'bg-stone' : 'bg-paper-2'}`}
             style={{ width: `${String(share(one.start, one.end))}%` }}
-            title={`${writeDate(one.start)} to ${writeDate(one.end)}`}
+            title={`${write(one.start)} to ${write(one.end)}`}
           >
-            <span className="block truncate">to {writeDate(one.end).replace(/ \d+$/, '')}</span>
+            <span className="block truncate">
+              to {one.end.day} {monthName(one.end.month)}
+            </span>
           </li>
         ))}
       </ol>

@@ -34,7 +34,7 @@ export const CurrenciesSheet = (view: View) => {
             <ul className="space-y-0.5">
               <Asked done={currencies.length > 0}>a foreign currency switched on</Asked>
               <Asked done={currencies.length > 0 && unrated.length === 0}>
-                a rate at {day(frame.openingDate)} for each
+                a rate at {day(frame.openingDate, frame.dates)} for each
                 {unrated.length > 0 ? `: ${unrated.map((one) => one.currency).join(', ')} missing` : ''}
               </Asked>
               {missing.map((role) => (

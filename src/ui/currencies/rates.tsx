@@ -257,7 +257,7 @@ const RateList = ({
                 <button
                   type="button"
                   className="btn btn-ghost btn-xs"
-                  aria-label={`delete the rate of ${day(rate.date)}`}
+                  aria-label={`delete the rate of ${day(rate.date, frame.dates)}`}
                   onClick={() =>
                     void send(
                       removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),

@@ -36,7 +36,7 @@ export const UsedTable = ({
       <div className="overflow-x-auto">
         <table className="ledger">
           <caption className="pb-1 text-left text-sm">
-            Rates at close of {day(frame.openingDate)}, the opening date
+            Rates at close of {day(frame.openingDate, frame.dates)}, the opening date
           </caption>
           <thead>
             <tr>

@@ -1,5 +1,6 @@
 'use client';
 
+import type { DateStyle } from '@/core/base/date-style';
 import type { FrameView } from '@/actions/frame/views';
 import type { WhyAccount } from '@/actions/openings/why-view';
 import type { AccountId } from '@/core/chart/account';
@@ -38,7 +39,9 @@ export const Explanation = ({ place, hypothesis, frame, account, editable, onTry
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline gap-x-3">
           <h2 className="font-semibold">
-            {inPaper ? `In the paper itself: ${lowered(headlines(causes))}` : headlines(causes)}
+            {inPaper
+              ? `In the paper itself: ${lowered(headlines(causes, frame.dates))}`
+              : headlines(causes, frame.dates)}
           </h2>
           <span className={weight > 0.2 ? 'font-medium text-madder' : 'note'}>{trustOf(weight, inPaper)}</span>
           {ties > 1 && <span className="note">one of {ties} that fit equally</span>}
@@ -94,13 +97,13 @@ const HEADLINES: Readonly<Partial<Record<Cause['kind'], string>>> = {
   'rate-date': 'The rate is of another date',
 };
 
-const headline = ({ kind, date }: Cause): string =>
-  `${HEADLINES[kind] ?? labelOf(kind)}${date === undefined ? '' : ` (${/^\d{4}-/.test(date) ? day(date) : date})`}`;
+const headline = ({ kind, date }: Cause, dates: DateStyle): string =>
+  `${HEADLINES[kind] ?? labelOf(kind)}${date === undefined ? '' : ` (${/^\d{4}-/.test(date) ? day(date, dates) : date})`}`;
 
 const lowered = (text: string): string => text.slice(0, 1).toLowerCase() + text.slice(1);
 
-const headlines = (causes: readonly Cause[]): string => {
-  const [first, second] = causes.map(headline);
+const headlines = (causes: readonly Cause[], dates: DateStyle): string => {
+  const [first, second] = causes.map((cause) => headline(cause, dates));
   return second === undefined
     ? (first ?? '')
     : first === second

@@ -169,7 +169,7 @@ export const InCurrency = ({ frame, row, figures, figure, money, rates, exchange
                     ? of === undefined
                       ? `No ${line.currency} rate near the opening date.`
                       : ''
-                    : `At the rate of ${of === undefined ? 'the opening date' : day(of)}: ${sided(against.translated, frame)}.`)}
+                    : `At the rate of ${of === undefined ? 'the opening date' : day(of, frame.dates)}: ${sided(against.translated, frame)}.`)}
                 {implied !== undefined && ` Implied: 1 ${currency ?? ''} = ${implied} ${frame.currency}.`}
                 {worth != null && against !== undefined && against.difference !== 0n && (
                   <span className="font-medium text-ochre"> Differs by {sided(against.difference, frame)}.</span>

@@ -82,7 +82,7 @@ export const OpeningsPage = ({
         set === null ? undefined : (
           <>
             {set.version > 1 && <>version {set.version}, </>}
-            {set.state === 'draft' ? 'draft' : 'posted'}, at close of {day(frame.openingDate)}
+            {set.state === 'draft' ? 'draft' : 'posted'}, at close of {day(frame.openingDate, frame.dates)}
             {papers[0] !== undefined && (
               <>
                 {' '}

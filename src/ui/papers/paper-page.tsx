@@ -194,8 +194,9 @@ export const PaperPage = ({
         )}
         {paper.stated !== null && paper.stated !== frame.openingDate && (
           <p className="border-l-4 border-ochre bg-paper-2 px-3 py-1.5 text-sm">
-            The paper says {day(paper.stated)}, and these books open at the close of {day(frame.openingDate)}. Is it the
-            right paper? If the cutover date is another one, change it on the{' '}
+            The paper says {day(paper.stated, frame.dates)}, and these books open at the close of{' '}
+            {day(frame.openingDate, frame.dates)}. Is it the right paper? If the cutover date is another one, change it
+            on the{' '}
             <Go className="link" href={`/books/${String(frame.id)}/calendar`}>
               Calendar
             </Go>

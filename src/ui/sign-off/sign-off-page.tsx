@@ -69,7 +69,7 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
         {drafting ? (
           <>
             <p>
-              Posting writes one journal dated {day(frame.openingDate)},{' '}
+              Posting writes one journal dated {day(frame.openingDate, frame.dates)},{' '}
               {period === null ? 'brought forward into the first year' : `in ${period}`}: {plural(lines.length, 'line')}
               , {figure(totals.debits, frame)} {frame.currency} on the debit side.{' '}
               {set.version > 1 && 'It holds only the differences from the version before.'} A posted journal is never
