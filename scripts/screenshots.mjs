@@ -29,7 +29,7 @@ const VIEWS = [
   ['board', '/'],
   ['company', '/books/1'],
   ['calendar', '/books/1/calendar'],
-  ['calendar-weeks', '/books/2/calendar'],
+  ['balance-sheet', '/books/4/statements/balance-sheet'],
   ['currencies', '/books/1/currencies'],
   ['chart', '/books/1/chart', (page) => page.getByRole('row', { name: /VAT payable/ }).click()],
   [

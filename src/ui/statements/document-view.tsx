@@ -37,28 +37,30 @@ const Part = ({
   columns,
   ...how
 }: Omit<Props, 'document' | 'beside'> & Pick<Document, 'columns'> & { readonly section: Section }) => (
-  <table className="ledger">
-    {title !== null && (
-      <caption className="pb-1 text-left">
-        <span className="title text-lg">{title}</span>
-        {about !== undefined && <span className="note ml-2 text-sm">{tell(about, how.writing)}</span>}
-      </caption>
-    )}
-    <thead>
-      <tr>
-        {columns.map(({ label, kind }) => (
-          <th key={label} scope="col" className={kind === 'figure' ? 'figure hung' : undefined}>
-            {label}
-          </th>
+  <div className="overflow-x-auto">
+    <table className="ledger">
+      {title !== null && (
+        <caption className="pb-1 text-left">
+          <span className="title text-lg">{title}</span>
+          {about !== undefined && <span className="note ml-2 text-sm">{tell(about, how.writing)}</span>}
+        </caption>
+      )}
+      <thead>
+        <tr>
+          {columns.map(({ label, kind }) => (
+            <th key={label} scope="col" className={kind === 'figure' ? 'figure hung' : undefined}>
+              {label}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line, at) => (
+          <Row key={at} line={line} columns={columns} {...how} />
         ))}
-      </tr>
-    </thead>
-    <tbody>
-      {lines.map((line, at) => (
-        <Row key={at} line={line} columns={columns} {...how} />
-      ))}
-    </tbody>
-  </table>
+      </tbody>
+    </table>
+  </div>
 );
 
 const Row = ({
@@ -70,7 +72,7 @@ const Row = ({
 }: Omit<Props, 'document' | 'beside'> & Pick<Document, 'columns'> & { readonly line: Line }) => {
   const named = textColumn(columns);
   return (
-    <tr className={KINDS[line.kind]}>
+    <tr className={`${KINDS[line.kind]} ${line.kind === 'sum' && line.depth === 0 ? 'font-semibold' : ''}`}>
       {columns.map(({ label, kind }, at) => {
         const text = written(line.values[at] ?? null, style, writing);
         const outside = kind === 'figure' && text !== '' && !text.endsWith(')');
