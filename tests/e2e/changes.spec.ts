@@ -1,12 +1,11 @@
-import { cell, expect, stage, test } from './support';
+import { cell, expect, fillYear, stage, test } from './support';
 
 test('what was typed is taken back from the record after a reload, by keyboard; what is newer stands in the way and is named', async ({
   page,
 }) => {
   await page.goto('/new');
   await page.getByLabel('Company name').fill('Limpet Chandlery Ltd');
-  await page.getByLabel('Fiscal year starts').fill('2026-02-01');
-  await page.getByLabel('Cutover date').fill('2026-08-01');
+  await fillYear(page, '2026-02-01', '2026-08-01');
   await page.getByRole('button', { name: 'Make these books' }).click();
   await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
   await stage(page, 'Opening balances').click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { client, expect, stage, test } from './support';
+import { client, expect, fillYear, stage, test } from './support';
 
 const made = async (
   page: Page,
@@ -9,10 +9,9 @@ const made = async (
 ): Promise<void> => {
   await page.goto('/new');
   await page.getByLabel('Company name').fill(name);
-  await page.getByLabel('Legal form', { exact: true }).selectOption(more.form ?? 'Limited company');
+  await page.getByLabel('Legal form', { exact: true }).selectOption(more.form ?? 'limited-company');
   if (more.country !== undefined) await page.getByLabel('Country', { exact: true }).selectOption(more.country);
-  await page.getByLabel('Fiscal year starts').fill('2026-01-01');
-  await page.getByLabel('Cutover date').fill('2026-01-01');
+  await fillYear(page, '2026-01-01', '2026-01-01');
   await page.getByRole('radio', { name: /^Empty/ }).check();
   if (more.foreign === true) await page.getByLabel(/^Works in foreign currencies/).check();
   await page.getByRole('button', { name: 'Make these books' }).click();
@@ -29,7 +28,7 @@ const saved = (page: Page): Promise<void> =>
 const CLIENTS = [
   {
     name: 'Dulsewrack Kelp Ltd',
-    form: 'Limited company',
+    form: 'limited-company',
     country: 'Ireland',
     ticks: [
       'Farming, fishing, growing',
@@ -51,7 +50,7 @@ const CLIENTS = [
   },
   {
     name: 'Rushlight Players',
-    form: 'Charity or non-profit',
+    form: 'charity',
     country: 'United Kingdom',
     ticks: ['Arts and events'],
     has: [/^3010 Restricted funds/, /^4040 Ticket and event income/, /^5040 Costs of events/, /^4310 Donations/],

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import * as XLSX from '@e965/xlsx';
 import type { Page } from '@playwright/test';
-import { cell, client, expect, stage, test } from './support';
+import { cell, client, expect, fillYear, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -9,8 +9,7 @@ const newBooks = async (page: Page, name: string, yearStart: string, cutover: st
   await page.goto('/');
   await page.getByRole('link', { name: 'New books' }).click();
   await page.getByLabel('Company name').fill(name);
-  await page.getByLabel('Fiscal year starts').fill(yearStart);
-  await page.getByLabel('Cutover date').fill(cutover);
+  await fillYear(page, yearStart, cutover);
   await page.getByRole('button', { name: 'Make these books' }).click();
   await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
 };

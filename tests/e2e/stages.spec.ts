@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { client, expect, stage, test } from './support';
+import { client, expect, fillYear, stage, test } from './support';
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 const put = async (page: Page, label: string, text: string): Promise<void> => {
@@ -17,8 +17,7 @@ const make = async (
   await page.getByLabel('Company name').fill(name);
   if (more.form !== undefined) await field(page, 'Legal form').selectOption(more.form);
   if (more.country !== undefined) await field(page, 'Country').selectOption(more.country);
-  await page.getByLabel('Fiscal year starts').fill(more.start);
-  await page.getByLabel('Cutover date').fill(more.cutover);
+  await fillYear(page, more.start, more.cutover);
   if (more.foreign === true) await page.getByLabel(/^Works in foreign currencies/).check();
   await page.getByRole('button', { name: 'Make these books' }).click();
   await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
@@ -313,7 +312,7 @@ test('each client’s calendar and currencies through the screens, read back fro
   // A theatre: September to August, no foreign money.
   await make(page, 'Gorse Lane Players', {
     country: 'United Kingdom',
-    form: 'Charity or non-profit',
+    form: 'charity',
     start: '2026-09-01',
     cutover: '2026-09-01',
   });

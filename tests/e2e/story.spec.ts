@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { cell, expect, stage, test } from './support';
+import { cell, expect, fillYear, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -11,10 +11,11 @@ const makeBooks = async (page: Page, name: string): Promise<void> => {
 
 test('from an empty screen to posted opening balances, from the old trial balance', async ({ page }) => {
   await makeBooks(page, 'Dulse & Daughters Ltd');
-  await page.getByLabel('Fiscal year starts').fill('2026-02-01');
-  await page.getByLabel('Cutover date').fill('2026-08-15');
-  await expect(page.getByText('falls inside Aug 2026')).toContainText('1 Aug 2026 or 1 Sep 2026');
-  await page.getByLabel('Cutover date').fill('2026-08-01');
+  await fillYear(page, '2026-02-01', '2026-08-01');
+  // Periods of four weeks have none that begins on that day: it is said, and the months are taken again.
+  await page.getByLabel('Periods', { exact: true }).selectOption('thirteen periods of four weeks');
+  await expect(page.getByText('falls inside')).toContainText('A set of books takes over on a period’s first day');
+  await page.getByLabel('Periods', { exact: true }).selectOption('calendar months');
   await expect(page.getByText('Balances stand at close of 31 Jul 2026')).toBeVisible();
   await expect(page.getByText('Carriage inwards')).toBeVisible();
   await page.getByRole('button', { name: 'Make these books' }).click();
@@ -123,8 +124,7 @@ test('the six balances of a sole trader in a currency without decimals, by keybo
   await page.getByLabel('Legal form', { exact: true }).selectOption('Sole trader');
   await page.getByLabel('Country').selectOption('Japan');
   await expect(page.getByLabel('Base currency')).toHaveValue('JPY');
-  await page.getByLabel('Fiscal year starts').fill('2026-01-01');
-  await page.getByLabel('Cutover date').fill('2026-07-01');
+  await fillYear(page, '2026-01-01', '2026-07-01');
   await page.getByRole('radio', { name: /^Services/ }).check();
   await expect(page.getByText('Owner’s drawings')).toBeVisible();
   await expect(page.getByText('Share capital')).toBeHidden();

@@ -36,3 +36,11 @@ export const cell = (page: Page, account: string, column: number): Locator =>
     .filter({ hasText: account })
     .getByRole('gridcell')
     .nth(column);
+
+/** The first fiscal year and the cutover date of new books, typed and chosen as a person would. */
+export const fillYear = async (page: Page, start: string, cutover: string): Promise<void> => {
+  const begins = page.getByLabel('Fiscal year starts');
+  await begins.fill(start);
+  await begins.press('Enter');
+  await page.getByLabel('Cutover date').selectOption(cutover);
+};

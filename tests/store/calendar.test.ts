@@ -3,6 +3,7 @@ import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar/comman
 import { exportCalendar, readCalendarFile } from '@/actions/calendar/file';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
+import { undo } from '@/actions/changes/commands';
 import { changesView } from '@/actions/changes/views';
 import { changeFact } from '@/actions/company/commands';
 import { PLAIN_DATES } from '@/core/base/date-style';
@@ -24,9 +25,10 @@ const draftOf = async (books: number): Promise<Draft> =>
     periods: year.periods.map((period) => ({ ...period, start: plainDate(period.start), end: plainDate(period.end) })),
   })) ?? [];
 
-const take = async (books: number, draft: Draft, revision?: number) =>
+const take = async (books: number, draft: Draft, revision?: number, cutover?: string) =>
   drawCalendar({
     books,
+    cutover,
     revision: revision ?? (await calendarView(books))?.revision ?? -1,
     years: draft.map((year) => ({
       id: year.id,
@@ -81,6 +83,40 @@ describe('drawing a calendar', () => {
     expect((await proofView(books))?.proof.find((one) => one.id === 'calendar.periods-divide-years')?.findings).toEqual(
       [],
     );
+  });
+
+  it('takes a pattern and a cutover date together where neither goes without the other, and takes both back as one', async () => {
+    const books = await newBooks();
+    const weeks = valueOf(
+      redrawYear(await draftOf(books), 0, { plan: { ...PLAIN_PLAN, pattern: WEEKS }, onward: false }),
+    );
+    expect(codesOf(await take(books, weeks))).toContain('cutover.inside-period');
+    expect(
+      codesOf(
+        await moveCutover({ books, cutover: '2026-08-03', completeUntil: '', trialBalance: '', was: '2026-08-01' }),
+      ),
+    ).toEqual(['cutover.inside-period']);
+    const [, , start] =
+      weeks[0]?.periods.map((period) => period.start.toString()).filter((day) => day >= '2026-06-01') ?? [];
+    valueOf(await take(books, weeks, undefined, start));
+    const after = await calendarView(books);
+    expect(after?.frame.cutover).toBe(start);
+    expect(after?.years[0]?.periods.map(({ state }) => state)).toEqual(
+      after?.years[0]?.periods.map((period) =>
+        period.start < (start ?? '') ? 'closed' : period.start === start ? 'open' : 'future',
+      ),
+    );
+    expect(after?.history[0]?.what).toMatch(/^Cutover date 1 Aug 2026 → .*Drawn: /);
+    const [last] = (await changesView(books, undefined))?.batches ?? [];
+    valueOf(await undo({ books, batch: last?.id ?? '' }));
+    const back = await calendarView(books);
+    expect([back?.frame.cutover, back?.years[0]?.periods.length, back?.years[0]?.periods[6]?.state]).toEqual([
+      '2026-08-01',
+      12,
+      'open',
+    ]);
+    await post(books);
+    expect(codesOf(await take(books, weeks, undefined, start))).toContain('cutover.posted');
   });
 
   it('takes a moved last day with its neighbour', async () => {

@@ -4,15 +4,14 @@ import { z } from 'zod';
 import { cutoverProblems } from '@/core/calendar/cutover';
 import { readDate } from '@/core/base/dates';
 import { firstStates } from '@/core/calendar/states';
-import { firstYear, planFrom } from '@/core/calendar/year';
+import { planFrom, planYear } from '@/core/calendar/year';
 import { vocabularyOf } from '@/core/chart/composition/answers';
 import { compose } from '@/core/chart/composition/compose';
-import { STARTER_IDS, starterAnswers } from '@/core/chart/starters';
+import { STARTER_IDS, firstParts, starterAnswers } from '@/core/chart/starters';
 import { PURPOSE_IDS } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
+import { datesOf } from '@/core/company/country';
 import { similarNames } from '@/core/company/names';
-import { partsUsedBy } from '@/core/chart/parts-in-use';
-import { PART_IDS } from '@/core/company/parts';
 import { isCurrency, whyNotForNew } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
@@ -22,6 +21,7 @@ import { hasPosted } from '@/store/journals';
 import { insertSet } from '@/store/openings';
 import { action, booksAction, recorded } from '../kernel/action';
 import { beginFrom } from '../chart/beginnings';
+import { yearPlan } from '../calendar/schemas';
 import { companyName, country, legalForm, numberStyle } from '../company/schemas';
 import { text } from '../kernel/inputs';
 
@@ -45,8 +45,12 @@ export const createBooks = action(
     yearStart: text(40),
     cutover: text(40),
     starter: z.enum(STARTER_IDS),
+    /** How the first year is divided; without it into months that end where the year's end falls. */
+    plan: yearPlan.optional(),
     /** Whether the company also works in foreign currencies. */
     foreign: z.boolean().default(false),
+    /** Whether it charges sales tax. */
+    salesTax: z.boolean().default(true),
     /** Set by a second press, after the same name was pointed out. */
     evenIfSameName: z.boolean(),
   }),
@@ -54,10 +58,14 @@ export const createBooks = action(
     const { tx, actor, now } = context;
     const yearStart = readDate(input.yearStart, 'yearStart');
     const cutover = readDate(input.cutover, 'cutover');
-    const answers = starterAnswers(input.starter, input.legalForm, vocabularyOf(input.country), input.foreign);
+    const first = { vocabulary: vocabularyOf(input.country), foreign: input.foreign, salesTax: input.salesTax };
+    const answers = starterAnswers(input.starter, input.legalForm, first);
     if (!yearStart.ok || !cutover.ok || !answers.ok)
       return fail(...[yearStart, cutover, answers].flatMap((one): readonly Problem[] => (one.ok ? [] : one.problems)));
-    const year = firstYear(yearStart.value);
+    const plan = input.plan ?? planFrom(yearStart.value);
+    const drawn = planYear(plan, yearStart.value);
+    if (!drawn.ok) return drawn;
+    const year = drawn.value;
     const wrong = cutoverProblems(year, cutover.value);
     if (wrong.length > 0) return fail(...wrong);
     // One after the other, so that of two that are made at once under one name the second hears of the first.
@@ -71,7 +79,7 @@ export const createBooks = action(
           'name',
         ),
       );
-    const used = answers.value === undefined ? [] : partsUsedBy(compose(answers.value));
+    const chart = answers.value === undefined ? undefined : compose(answers.value);
     const id = await insertBooks(
       tx,
       actor.practice,
@@ -83,10 +91,7 @@ export const createBooks = action(
         style: input.style,
         purpose: input.purpose,
         cutover: cutover.value,
-        facts: {
-          // Accounts for rounding come with every chart; they alone do not make a company work in foreign currencies.
-          parts: PART_IDS.filter((part) => (part === 'currencies' ? input.foreign : used.includes(part))),
-        },
+        facts: { parts: firstParts(chart, first), dates: datesOf(input.country) },
       },
       actor.person,
       now,
@@ -94,7 +99,7 @@ export const createBooks = action(
     const states = firstStates(year.periods, cutover.value);
     await insertYear(tx, id, {
       ...year,
-      plan: planFrom(year.start),
+      plan,
       periods: year.periods.map((period, at) => ({ ...period, state: states[at] ?? 'future' })),
     });
     await insertSet(tx, id, 1, now, null);

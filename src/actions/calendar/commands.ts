@@ -11,9 +11,10 @@ import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { currentSet } from '@/store/openings';
 import { booksAction } from '../kernel/action';
-import { draw, standing } from './draw';
+import { draw } from './draw';
 import { whyCutoverStays } from './rules';
 import { isoDate, maybeDate, yearSchema } from './schemas';
+import { standing } from './standing';
 import { id, int4, text } from '../kernel/inputs';
 import { writingOfBooks } from '../kernel/writing';
 
@@ -73,7 +74,7 @@ export const setPeriods = booksAction(
 
 /**
  * Puts a whole calendar in the place of the one that stands, once it keeps every law of `redraw`. `revision` is the one that
- * was shown; if the calendar changed meanwhile, nothing is overwritten.
+ * was shown; if the calendar changed meanwhile, nothing is overwritten. With `cutover` the books take over on that day of it.
  */
 export const drawCalendar = booksAction(
   'drawCalendar',
@@ -81,6 +82,9 @@ export const drawCalendar = booksAction(
   {
     revision: int4,
     years: z.array(yearSchema).min(1, 'The books need a fiscal year.').max(150, 'A calendar has at most 150 years.'),
+    cutover: isoDate.optional(),
+    /** The cutover date that was shown. */
+    was: isoDate.optional(),
   },
   async (context, input) => {
     if (input.revision !== context.books.calendarRevision)
@@ -90,7 +94,12 @@ export const drawCalendar = booksAction(
           'Somebody changed the calendar meanwhile. Load the page again; nothing of yours was stored.',
         ),
       );
-    return draw(context, input.years);
+    const { cutover, was = context.books.cutover } = input;
+    if (cutover !== undefined && !was.equals(context.books.cutover))
+      return fail(
+        clash('cutover.changed', 'The cutover date', dated(context.books.cutover), dated(cutover), 'cutover'),
+      );
+    return draw(context, input.years, cutover);
   },
 );
 

@@ -1,36 +1,39 @@
 import { WHOLE } from '@/core/base/change';
+import { type PlainDate } from '@/core/base/dates';
+import { dated, listed, say } from '@/core/base/sentence';
+import { postedProblems } from '@/core/calendar/cutover';
 import { keptCalendar } from '@/core/calendar/recorded';
 import { type WantedYear, redraw } from '@/core/calendar/redraw';
 import { isRegular } from '@/core/calendar/year';
-import { type Result, ok, plural } from '@/core/base/result';
-import {
-  type StoredYear,
-  bumpCalendar,
-  deleteYears,
-  insertYear,
-  postedPeriods,
-  renameYear,
-  yearsOf,
-} from '@/store/calendar';
+import { type Result, fail, ok, plural } from '@/core/base/result';
+import { bumpCalendar, deleteYears, insertYear, postedPeriods, renameYear } from '@/store/calendar';
+import { updateCutover } from '@/store/books';
 import { record } from '@/store/history';
-import type { BooksContext, WritingContext } from '../kernel/action';
+import type { WritingContext } from '../kernel/action';
+import { openingsStateOf } from './rules';
+import { standing } from './standing';
 
-export const standing = async ({ tx, books }: BooksContext): Promise<readonly StoredYear[]> =>
-  (await yearsOf(tx, [books.id])).get(books.id) ?? [];
-
-/** Puts a whole calendar in the place of the one that stands, in the transaction of an action. */
+/**
+ * Puts a whole calendar in the place of the one that stands, in the transaction of an action, and the cutover date with it where it
+ * moves: a calendar without a period that begins on the old date can be had only together with a new one.
+ */
 export const draw = async (
   context: WritingContext,
   years: readonly WantedYear[],
+  cutover: PlainDate = context.books.cutover,
 ): Promise<Result<{ readonly years: number }>> => {
   const { tx, books, actor, now } = context;
   const old = await standing(context);
-  const drawn = redraw(old, years, { cutover: books.cutover, posted: await postedPeriods(tx, books.id) });
+  const held = postedProblems(books.cutover, cutover, await openingsStateOf(context));
+  if (held.length > 0) return fail(...held);
+  const drawn = redraw(old, years, { cutover, from: books.cutover, posted: await postedPeriods(tx, books.id) });
   if (!drawn.ok) return drawn;
   const { remove, rename, insert } = drawn.value;
   await deleteYears(tx, books.id, remove);
   for (const { id, year, regular } of rename) await renameYear(tx, books.id, id, year, regular);
   for (const year of insert) await insertYear(tx, books.id, year);
+  const moves = !cutover.equals(books.cutover);
+  if (moves) context.changes.add([await updateCutover(tx, books, { ...books, cutover })]);
   await bumpCalendar(tx, books.id);
   context.changes.add([
     {
@@ -48,13 +51,17 @@ export const draw = async (
     books.id,
     'calendar',
     [books.id],
-    [
-      ...(made.length > 0
-        ? [`Drawn: ${made.slice(0, 5).join(', ')}${made.length > 5 ? ` and ${made.length - 5} more` : ''}`]
-        : []),
-      ...(gone.length > 0 ? [`Deleted: ${gone.join(', ')}`] : []),
-      ...(made.length + gone.length === 0 ? ['Names, codes or adjustment periods changed'] : []),
-    ].join('. '),
+    listed(
+      [
+        ...(moves ? [say`Cutover date ${dated(books.cutover)} → ${dated(cutover)}`] : []),
+        ...(made.length > 0
+          ? [say`Drawn: ${made.slice(0, 5).join(', ')}${made.length > 5 ? ` and ${made.length - 5} more` : ''}`]
+          : []),
+        ...(gone.length > 0 ? [say`Deleted: ${gone.join(', ')}`] : []),
+        ...(made.length + gone.length === 0 ? [say`Names, codes or adjustment periods changed`] : []),
+      ],
+      '. ',
+    ),
     actor.person,
     now,
   );

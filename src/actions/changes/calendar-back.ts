@@ -7,34 +7,50 @@ import { PERIOD_STATES, changeStates } from '@/core/calendar/states';
 import { updateCutover } from '@/store/books';
 import { setPeriodStates } from '@/store/calendar';
 import { record } from '@/store/history';
-import { draw, standing } from '../calendar/draw';
+import { draw } from '../calendar/draw';
 import { whyCutoverStays } from '../calendar/rules';
+import { standing } from '../calendar/standing';
 import type { WritingContext } from '../kernel/action';
 
-/** A calendar goes back as a whole, where it is the one that the change left; a period in which something is posted keeps its days. */
+/**
+ * A calendar goes back as a whole, where it is the one that the change left, and the cutover date that moved with it; a period in which
+ * something is posted keeps its days.
+ */
 export const calendarBack = async (
   context: WritingContext,
   changes: readonly Change[],
 ): Promise<readonly Problem[]> => {
-  for (const { from, to } of changes.toReversed()) {
+  const moves = changes.filter(({ subject }) => subject === 'cutover');
+  const moved = moves.find(({ to }) => !sameKept(keptCutover(context.books), to));
+  if (moved !== undefined)
+    return [
+      problem(
+        'undo.since',
+        say`The cutover date is ${dated(context.books.cutover)} by now, so nothing was taken back.`,
+      ),
+    ];
+  const drawings = changes.filter(({ subject }) => subject === 'calendar');
+  if (drawings.length === 0) return cutoverBack(context, moves);
+  for (const { from, to } of drawings.toReversed()) {
     const stands = await standing(context);
     if (!sameKept(keptCalendar(stands), to))
       return [
         problem('undo.since', 'The calendar or the state of a period was changed since, so nothing was taken back.'),
       ];
-    const drawn = await draw(context, calendarFrom(from, stands));
+    const [move] = moves;
+    const drawn = await draw(
+      context,
+      calendarFrom(from, stands),
+      move === undefined ? undefined : cutoverFrom(move.from).cutover,
+    );
     if (!drawn.ok) return drawn.problems;
   }
   return [];
 };
 
-export const cutoverBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
+const cutoverBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
   const { tx, books } = context;
-  for (const { from, to } of changes) {
-    if (!sameKept(keptCutover(books), to))
-      return [
-        problem('undo.since', say`The cutover date is ${dated(books.cutover)} by now, so nothing was taken back.`),
-      ];
+  for (const { from } of changes) {
     const was = cutoverFrom(from);
     const wrong = await whyCutoverStays(context, was.cutover);
     if (wrong.length > 0) return wrong;

@@ -16,7 +16,7 @@ import { type WritingContext, booksAction } from '../kernel/action';
 import { factsBack, partsIn } from '../company/facts';
 import { standingIndex } from '../frame/held-chart';
 import { takeOverBack } from '../papers/take-over-back';
-import { calendarBack, cutoverBack, periodsBack } from './calendar-back';
+import { calendarBack, periodsBack } from './calendar-back';
 import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
 import { accountsIn, accountsOut, banksBack, chartRulesBack, taxCodesBack } from './chart-back';
 import { currenciesIn, currenciesOut, moneyRulesBack, ratesBack } from './money-back';
@@ -40,8 +40,7 @@ const BACK: readonly (readonly [
   [['chart-rule'], chartRulesBack],
   [['money-rule'], moneyRulesBack],
   [['rate'], ratesBack],
-  [['calendar'], calendarBack],
-  [['cutover'], cutoverBack],
+  [['calendar', 'cutover'], calendarBack],
   [['period'], periodsBack],
   [['currency'], currenciesOut],
   [['company'], factsBack],

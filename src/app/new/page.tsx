@@ -8,5 +8,12 @@ export const metadata: Metadata = { title: 'New books · Bathron' };
 export const dynamic = 'force-dynamic';
 
 export default async function NewBooksPage() {
-  return <NewBooks countries={countryNames()} currencies={currencyNames('base')} others={await namesView()} />;
+  return (
+    <NewBooks
+      countries={countryNames()}
+      currencies={currencyNames('base')}
+      others={await namesView()}
+      today={new Date().toISOString().slice(0, 10)}
+    />
+  );
 }

@@ -64,7 +64,12 @@ export const moveProblems = (
           ),
         ]
       : cutoverProblems(year, to);
-  if (wrong.length > 0) return wrong;
+  return wrong.length > 0 ? wrong : postedProblems(from, to, openings);
+};
+
+/** Why the opening balances that are posted keep the cutover date where it is. */
+export const postedProblems = (from: PlainDate, to: PlainDate, openings: OpeningsState): readonly Problem[] => {
+  if (from.equals(to)) return [];
   if (openings === 'posted')
     return [
       problem(

@@ -3,7 +3,7 @@ import { cutoverProblems } from './cutover';
 import { type PlainDate, before, plainDate } from '../base/dates';
 import { dated, say } from '../base/sentence';
 import type { StatedPeriod, StatedYear } from './file';
-import type { PeriodState } from './states';
+import { type PeriodState, statesAfterMove } from './states';
 import { type Period, type YearPlan, isRegular, partitionProblems, periodOf } from './year';
 
 export interface StandingYear extends Omit<StatedYear, 'periods'> {
@@ -47,12 +47,17 @@ const sameDays = (a: readonly Period[], b: readonly Period[]): boolean =>
 /**
  * What putting a whole calendar in the place of the standing one does, once it keeps every law: periods divide years, years
  * join, names and codes are told apart, the cutover date is a regular period's first day, and what is posted (`posted` has
- * the ids of such periods) or locked keeps its days.
+ * the ids of such periods) or locked keeps its days. With `from`, the cutover date moves from there to `cutover` in the same step,
+ * and states follow it.
  */
 export const redraw = (
   old: readonly StandingYear[],
   wanted: readonly WantedYear[],
-  { cutover, posted }: { readonly cutover: PlainDate; readonly posted: ReadonlySet<number> },
+  {
+    cutover,
+    from = cutover,
+    posted,
+  }: { readonly cutover: PlainDate; readonly from?: PlainDate; readonly posted: ReadonlySet<number> },
 ): Result<Redrawing> => {
   const problems: Problem[] = [];
   const oldPeriods = old.flatMap((year) => year.periods);
@@ -63,19 +68,21 @@ export const redraw = (
     const wasRegular = was?.periods.filter(isRegular) ?? [];
     const keeps = was !== undefined && sameDays(regular, wasRegular);
     const ordered = [...regular, ...want.periods.filter((one) => !isRegular(one))];
+    const stated = ordered.map(({ state, ...period }, at): StatedPeriod => ({
+      ...period,
+      // A period that keeps its days keeps its state too, unless a file says otherwise; a locked one always.
+      state:
+        keeps && wasRegular[at]?.state === 'locked'
+          ? 'locked'
+          : (state ?? (keeps ? wasRegular[at]?.state : undefined) ?? carriedState(period, oldPeriods, cutover)),
+    }));
+    const moved = from.equals(cutover) ? undefined : statesAfterMove(stated, from, cutover);
     const year: StatedYear = {
       name: want.name,
       plan: want.plan,
       start: regular[0]?.start ?? plainDate('1950-01-01'),
       end: regular.at(-1)?.end ?? plainDate('1950-01-01'),
-      periods: ordered.map(({ state, ...period }, at): StatedPeriod => ({
-        ...period,
-        // A period that keeps its days keeps its state too, unless a file says otherwise; a locked one always.
-        state:
-          keeps && wasRegular[at]?.state === 'locked'
-            ? 'locked'
-            : (state ?? (keeps ? wasRegular[at]?.state : undefined) ?? carriedState(period, oldPeriods, cutover)),
-      })),
+      periods: stated.map((period, at) => ({ ...period, state: moved?.[at] ?? period.state })),
     };
     if (regular.length === 0)
       problems.push(problem('calendar.year-empty', `${want.name} has no regular period. Give it at least one.`));
@@ -102,7 +109,7 @@ export const redraw = (
       ? [
           problem(
             'cutover.outside-year',
-            say`The cutover date, ${dated(cutover)}, would lie in no fiscal year. Keep its year, or move the cutover date first.`,
+            say`The cutover date, ${dated(cutover)}, would lie in no fiscal year. Keep its year, or choose another cutover date with this calendar.`,
           ),
         ]
       : cutoverProblems({ ...holding, periods: holding.periods.filter(isRegular) }, cutover)),

@@ -132,11 +132,12 @@ describe('an account beside its chart', () => {
 });
 
 describe('starter charts', () => {
+  const FIRST = { vocabulary: 'international', foreign: false, salesTax: true } as const;
   const all = LEGAL_FORM_IDS.flatMap((form) => startersFor(form).map((starter) => ({ form, starter })));
   it.each(all.filter(({ starter }) => starter !== 'empty'))(
     '$starter for $form is a chart without faults',
     ({ form, starter }) => {
-      const made = starterChart(starter, form);
+      const made = starterChart(starter, form, FIRST);
       if (!made.ok) throw new Error(made.problems[0]?.message);
       const ids = new Map(made.value.map((one, at) => [one.code, accountId(at + 1)]));
       expect(ids.size).toBe(made.value.length);
@@ -165,7 +166,7 @@ describe('starter charts', () => {
   it('are refused where they do not suit the legal form', () => {
     for (const form of LEGAL_FORM_IDS)
       for (const starter of STARTER_IDS)
-        expect(starterChart(starter, form).ok).toBe(startersFor(form).includes(starter));
+        expect(starterChart(starter, form, FIRST).ok).toBe(startersFor(form).includes(starter));
   });
   it('has a type for every role', () => {
     for (const role of ROLE_IDS) {

@@ -11,14 +11,23 @@ const BELONGS: readonly (readonly [words: RegExp, what: string, forms: readonly 
   [
     /\bdirectors? (loan|current) account\b|\bdirectors? loan\b/,
     'directors',
-    ['limited-company', 'co-operative', 'charity'],
+    ['limited-company', 'co-operative', 'charity', 'association', 'foundation'],
   ],
   [/\bowner s? ?(capital|drawings|equity)\b|\bproprietor/, 'an owner’s capital and drawings', ['sole-trader']],
   [/\bpartners? s? ?(capital|drawings|current)/, 'partners’ capital', ['partnership']],
   [/\bmembers? s? ?shares?\b|\bindivisible reserve\b/, 'members’ shares', ['co-operative']],
-  [/\b(un)?restricted funds?\b|\bdesignated funds?\b/, 'funds', ['charity']],
+  [/\bmembers? s? ?(capital|distributions|retained)/, 'members’ capital', ['members-company']],
+  [
+    /\b(un)?restricted funds?\b|\bdesignated funds?\b|\baccumulated fund\b|\bendowment\b/,
+    'funds',
+    ['charity', 'association', 'foundation'],
+  ],
   [/\bhead office account\b/, 'a head office', ['branch']],
-  [/\bcorporation tax\b/, 'corporation tax', ['limited-company', 'co-operative', 'branch', 'charity', 'other']],
+  [
+    /\bcorporation tax\b/,
+    'corporation tax',
+    ['limited-company', 'members-company', 'co-operative', 'branch', 'charity', 'association', 'foundation', 'other'],
+  ],
 ];
 
 /** Why an account of this name does not fit the legal form, or undefined. */

@@ -1,3 +1,4 @@
+import { type DateStyle, PLAIN_DATES } from '../base/date-style';
 import type { NumberStyle } from '../money/number-style';
 
 /**
@@ -42,3 +43,15 @@ const STYLES: readonly (readonly [NumberStyle, string])[] = [
 /** How numbers are customarily written in the country; proposed, never forced. */
 export const numberStyleOf = (country: string): NumberStyle =>
   STYLES.find(([, countries]) => countries.split(',').includes(country))?.[0] ?? '1,234.56';
+
+/** Countries that write the month first, and those that write the year first, where dates are numbers. */
+const ORDERS = {
+  mdy: ['US', 'PH', 'FM', 'MH', 'PW'],
+  ymd: ['JP', 'CN', 'KR', 'KP', 'TW', 'HU', 'LT', 'MN', 'SE', 'CA'],
+};
+
+/** How dates are customarily written in the country, months by name; proposed, never forced. */
+export const datesOf = (country: string): DateStyle => ({
+  ...PLAIN_DATES,
+  order: ORDERS.mdy.includes(country) ? 'mdy' : ORDERS.ymd.includes(country) ? 'ymd' : PLAIN_DATES.order,
+});

@@ -1,4 +1,4 @@
-import { LEGAL_FORMS } from '@/core/company/legal-form';
+import { LEGAL_FORMS, legalFormIn } from '@/core/company/legal-form';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import type { Named } from '../parts/names';
 
@@ -12,10 +12,10 @@ export const CountryOptions = ({ names }: { readonly names: Named }) =>
 export const CurrencyOptions = ({ names }: { readonly names: Named }) =>
   names.map(([code, name]) => <option key={code} value={code}>{`${code} · ${name}`}</option>);
 
-export const LegalFormOptions = () =>
-  LEGAL_FORMS.map((form) => (
-    <option key={form.id} value={form.id}>
-      {form.label}
+export const LegalFormOptions = ({ country }: { readonly country: string }) =>
+  LEGAL_FORMS.map(({ id }) => (
+    <option key={id} value={id}>
+      {legalFormIn(id, country)}
     </option>
   ));
 

@@ -5,21 +5,27 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { createBooks } from '@/actions/books/commands';
-import { PLAIN_DATES } from '@/core/base/date-style';
-import { readDate, writeDate } from '@/core/base/dates';
+import type { DateStyle } from '@/core/base/date-style';
+import { plainDate, readDate } from '@/core/base/dates';
 import { cutoverProblems, openingDate, opensAtYearStart } from '@/core/calendar/cutover';
+import type { DraftYear } from '@/core/calendar/draft';
+import { describePattern, extraWeekOf } from '@/core/calendar/pattern';
 import { firstStates } from '@/core/calendar/states';
-import { firstYear } from '@/core/calendar/year';
+import { usualYearStart } from '@/core/calendar/usual-year';
+import { type YearPlan, isRegular, planFrom, planYear, yearNotes } from '@/core/calendar/year';
 import { vocabularyOf } from '@/core/chart/composition/answers';
-import { STARTERS, type StarterId, starterChart, startersFor } from '@/core/chart/starters';
+import { type FirstAnswers, STARTERS, type StarterId, starterChart, startersFor } from '@/core/chart/starters';
 import type { LegalForm } from '@/core/company/legal-form';
 import { similarNames } from '@/core/company/names';
-import { currencyOf, numberStyleOf } from '@/core/company/country';
+import { currencyOf, datesOf, numberStyleOf } from '@/core/company/country';
 import type { NumberStyle } from '@/core/money/number-style';
-import { type Problem, plural, isAt } from '@/core/base/result';
+import { type Problem, type Result, fail, isAt, ok, plural, toldIn } from '@/core/base/result';
+import { CutoverOptions } from '../calendar/cutover-choice';
+import { PatternFields } from '../calendar/pattern-fields';
 import { YearBand } from '../calendar/year-band';
+import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
-import type { Named } from '../parts/names';
+import { type Named, day, writingWith } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { CountryOptions, CurrencyOptions, LegalFormOptions, StyleOptions } from './choices';
@@ -35,19 +41,35 @@ interface Answers {
   readonly cutover: string;
   readonly starter: StarterId;
   readonly foreign: boolean;
+  readonly salesTax: boolean;
 }
 
+const firstOf = ({ country, foreign, salesTax }: Answers): FirstAnswers => ({
+  vocabulary: vocabularyOf(country),
+  foreign,
+  salesTax,
+});
+
+/** The first year as it would be made. */
+const yearOf = (yearStart: string, plan: YearPlan | undefined): Result<DraftYear> => {
+  const start = readDate(yearStart, 'yearStart');
+  if (!start.ok) return start;
+  const used = plan ?? planFrom(start.value);
+  const year = planYear(used, start.value);
+  return year.ok ? ok({ ...year.value, id: null, plan: used }) : fail(...year.problems);
+};
+
 /** What is wrong with the dates and the starter as they stand, before anything is sent: the same rules as on the server. */
-const liveProblems = (answers: Answers): readonly Problem[] => {
-  const yearStart = readDate(answers.yearStart, 'yearStart');
+const liveProblems = (answers: Answers, year: Result<DraftYear>): readonly Problem[] => {
   const cutover = readDate(answers.cutover, 'cutover');
-  const chart = starterChart(answers.starter, answers.legalForm);
+  const chart = starterChart(answers.starter, answers.legalForm, firstOf(answers));
   return [
-    ...(yearStart.ok || answers.yearStart === '' ? [] : yearStart.problems),
-    ...(cutover.ok || answers.cutover === '' ? [] : cutover.problems),
-    ...(yearStart.ok && cutover.ok ? cutoverProblems(firstYear(yearStart.value), cutover.value) : []),
+    ...(year.ok || answers.yearStart === '' ? [] : year.problems),
+    ...(year.ok && cutover.ok
+      ? cutoverProblems({ ...year.value, periods: year.value.periods.filter(isRegular) }, cutover.value)
+      : []),
     ...(chart.ok ? [] : chart.problems),
-  ];
+  ].map((one) => toldIn(one, writingWith(datesOf(answers.country))));
 };
 
 /** New books on one sheet; beside it, live, the year and the first accounts that would be made. */
@@ -55,12 +77,16 @@ export const NewBooks = ({
   countries,
   currencies,
   others,
+  today,
 }: {
   readonly countries: Named;
   readonly currencies: Named;
   readonly others: readonly { readonly id: number; readonly name: string }[];
+  /** `YYYY-MM-DD`; the fiscal year that holds it is proposed. */
+  readonly today: string;
 }) => {
   const router = useRouter();
+  const usual = (country: string): string => usualYearStart(country, plainDate(today)).toString();
   const { register, handleSubmit, control, setValue, setFocus, formState } = useForm<Answers>({
     defaultValues: {
       name: '',
@@ -69,22 +95,33 @@ export const NewBooks = ({
       currency: 'EUR',
       style: '1,234.56',
       purpose: 'live',
-      yearStart: '',
-      cutover: '',
+      yearStart: usual('IE'),
+      cutover: usual('IE'),
       starter: 'trading',
       foreign: false,
+      salesTax: true,
     },
   });
   const answers = useWatch({ control }) as Answers;
+  // Until somebody divides the year otherwise, months end where its end falls.
+  const [plan, setPlan] = useState<YearPlan | undefined>();
+  const year = yearOf(answers.yearStart, plan);
+  const dates = datesOf(answers.country);
+  const startYear = (start: string): void => {
+    // A cutover at the year's start stays there.
+    if (answers.cutover === answers.yearStart) setValue('cutover', start);
+    setValue('yearStart', start);
+    setSaid([]);
+  };
   const [said, setSaid] = useState<readonly Problem[]>([]);
   // What the server said stands until something is changed; what can be told here is told while typing.
-  const problems = [...liveProblems(answers), ...said];
+  const problems = [...liveProblems(answers, year), ...said];
   const at = (field: keyof Answers): string | undefined => problems.find((one) => isAt(one, field))?.message;
   const twin = said.some((one) => one.code === 'books.same-name');
   const twins = similarNames(answers.name, others).slice(0, 3);
 
   const submit = handleSubmit(async (given) => {
-    const made = await send(createBooks({ ...given, evenIfSameName: twin }));
+    const made = await send(createBooks({ ...given, plan, evenIfSameName: twin }));
     if (made.ok) {
       router.push(`/books/${String(made.value.id)}`);
       return;
@@ -94,8 +131,6 @@ export const NewBooks = ({
     if (first !== undefined && first in given) setFocus(first as keyof Answers);
   });
 
-  const yearStart = readDate(answers.yearStart);
-  const cutover = readDate(answers.cutover);
   return (
     <div className="mx-auto max-w-6xl px-4 pb-10">
       <header className="border-b border-ink pt-5 pb-3">
@@ -153,7 +188,7 @@ export const NewBooks = ({
                   })}
                   className="select select-sm w-full"
                 >
-                  <LegalFormOptions />
+                  <LegalFormOptions country={answers.country} />
                 </select>
               )}
             </Field>
@@ -165,6 +200,7 @@ export const NewBooks = ({
                     onChange: (event: { target: { value: string } }) => {
                       setValue('currency', currencyOf(event.target.value) ?? answers.currency);
                       setValue('style', numberStyleOf(event.target.value));
+                      if (answers.yearStart === usual(answers.country)) startYear(usual(event.target.value));
                     },
                   })}
                   className="select select-sm w-full"
@@ -188,12 +224,24 @@ export const NewBooks = ({
               )}
             </Field>
             <Field label="Fiscal year starts" problem={at('yearStart')} hint="the year that holds the cutover">
-              {(ids) => <input {...ids} {...register('yearStart')} type="date" className="input input-sm w-full" />}
+              {(ids) => <DateInput {...ids} value={answers.yearStart} dates={dates} onDate={startYear} />}
             </Field>
             <Field label="Cutover date" problem={at('cutover')} hint="first day that these books record">
-              {(ids) => <input {...ids} {...register('cutover')} type="date" className="input input-sm w-full" />}
+              {(ids) => (
+                <select {...ids} {...register('cutover')} className="select select-sm w-full">
+                  <CutoverOptions years={year.ok ? [year.value] : []} chosen={answers.cutover} dates={dates} />
+                </select>
+              )}
             </Field>
           </div>
+          {year.ok && <PatternFields year={year.value} dates={dates} onPlan={setPlan} />}
+          <label className="flex items-baseline gap-2">
+            <input type="checkbox" {...register('salesTax')} className="checkbox checkbox-xs translate-y-0.5" />
+            <span>
+              <span className="font-medium">Charges sales tax</span>{' '}
+              <span className="note">adds its accounts, tax codes and return periods</span>
+            </span>
+          </label>
           <label className="flex items-baseline gap-2">
             <input type="checkbox" {...register('foreign')} className="checkbox checkbox-xs translate-y-0.5" />
             <span>
@@ -242,20 +290,19 @@ export const NewBooks = ({
         </form>
         <section aria-label="What will be made" className="min-w-0 lg:border-l lg:border-rule lg:pl-8">
           <h2 className="title mb-2 text-lg">The year</h2>
-          {yearStart.ok ? (
-            <YearPreview start={answers.yearStart} cutover={cutover.ok ? answers.cutover : undefined} />
+          {year.ok ? (
+            <YearPreview year={year.value} cutover={answers.cutover} dates={dates} />
           ) : (
             <p className="note">
-              Give the year’s first day, and its twelve periods are drawn here. It need not be January, nor the first of
-              a month.
+              Give the year’s first day, and its periods are drawn here. It need not be January, nor the first of a
+              month.
             </p>
           )}
           <h2 className="title mt-5 mb-1 text-lg">The first accounts</h2>
           <ChartPreview
             starter={answers.starter}
             form={answers.legalForm}
-            country={answers.country}
-            foreign={answers.foreign}
+            first={firstOf(answers)}
             currency={currencies.find(([code]) => code === answers.currency)?.[1] ?? answers.currency}
           />
         </section>
@@ -264,24 +311,30 @@ export const NewBooks = ({
   );
 };
 
-const YearPreview = ({ start, cutover }: { readonly start: string; readonly cutover: string | undefined }) => {
-  const first = readDate(start);
-  if (!first.ok) return null;
-  const year = firstYear(first.value);
-  const on = cutover === undefined ? undefined : readDate(cutover);
-  const fits = on?.ok === true && cutoverProblems(year, on.value).length === 0;
-  const states =
-    on?.ok === true && fits ? firstStates(year.periods, on.value) : year.periods.map(() => 'future' as const);
+const YearPreview = ({
+  year,
+  cutover,
+  dates,
+}: {
+  readonly year: DraftYear;
+  readonly cutover: string;
+  readonly dates: DateStyle;
+}) => {
+  const regular = year.periods.filter(isRegular);
+  const read = readDate(cutover);
+  const on =
+    read.ok && cutoverProblems({ ...year, periods: regular }, read.value).length === 0 ? read.value : undefined;
+  const states = on === undefined ? [] : firstStates(year.periods, on);
   return (
     <>
       <p className="note mb-2">
-        Fiscal year {year.name}, {writeDate(year.start)} to {writeDate(year.end)}.{' '}
-        {on?.ok === true &&
-          fits &&
-          `Balances stand at close of ${writeDate(openingDate(on.value))}; income and expense open ${opensAtYearStart(year, on.value) ? 'at nil' : 'at their year-to-date figures'}.`}
+        Fiscal year {year.name}, {day(year.start.toString(), dates)} to {day(year.end.toString(), dates)},{' '}
+        {describePattern(year.plan.pattern)}.{' '}
+        {on !== undefined &&
+          `Balances stand at close of ${day(openingDate(on).toString(), dates)}; income and expense open ${opensAtYearStart(year, on) ? 'at nil' : 'at their year-to-date figures'}.`}
       </p>
       <YearBand
-        dates={PLAIN_DATES}
+        dates={dates}
         label={`Periods of ${year.name}`}
         periods={year.periods.map((period, index) => ({
           kind: period.kind,
@@ -291,8 +344,14 @@ const YearPreview = ({ start, cutover }: { readonly start: string; readonly cuto
           end: period.end.toString(),
           state: states[index] ?? 'future',
         }))}
-        cutover={fits && cutover !== undefined ? cutover : undefined}
+        cutover={on?.toString()}
+        extraWeek={extraWeekOf(year.plan.pattern, year.start, year.end)}
       />
+      {yearNotes(year).map((note) => (
+        <p key={note} className="mt-1 text-sm text-ochre">
+          {note}
+        </p>
+      ))}
     </>
   );
 };
@@ -300,17 +359,15 @@ const YearPreview = ({ start, cutover }: { readonly start: string; readonly cuto
 const ChartPreview = ({
   starter,
   form,
-  country,
-  foreign,
+  first,
   currency,
 }: {
   readonly starter: StarterId;
   readonly form: LegalForm;
-  readonly country: string;
-  readonly foreign: boolean;
+  readonly first: FirstAnswers;
   readonly currency: string;
 }) => {
-  const chart = starterChart(starter, form, vocabularyOf(country), foreign);
+  const chart = starterChart(starter, form, first);
   if (!chart.ok || chart.value.length === 0)
     return (
       <p className="note">

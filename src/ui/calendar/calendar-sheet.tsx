@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { describePattern, extraWeekOf } from '@/core/calendar/pattern';
 import type { PeriodState } from '@/core/calendar/states';
 import { yearNotes } from '@/core/calendar/year';
-import { plural } from '@/core/base/result';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
@@ -12,6 +11,7 @@ import { FileButton } from '../parts/file-button';
 import { day, moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { CutoverForm } from './cutover-form';
+import { DraftBar } from './draft-bar';
 import { NamingFields, PatternFields } from './pattern-fields';
 import { PeriodTable } from './period-table';
 import { StateBar } from './state-bar';
@@ -135,7 +135,7 @@ export const CalendarSheet = (view: CalendarView) => {
             end: period.end.toString(),
             state: states[place] ?? 'future',
           }))}
-          cutover={frame.cutover}
+          cutover={draft.cutover}
           today={today}
           extraWeek={extraWeekOf(year.plan.pattern, year.start, year.end)}
           chosen={range}
@@ -144,39 +144,7 @@ export const CalendarSheet = (view: CalendarView) => {
         {!draft.changed ? (
           <StateBar key={range?.join()} books={frame.id} range={chosen} through={through} />
         ) : (
-          <div
-            className="my-1.5 flex flex-wrap items-center gap-2 border-l-4 border-ochre bg-paper-2 px-3 py-1.5"
-            role="status"
-          >
-            <span className="text-sm">
-              <strong className="font-medium">Not taken yet.</strong>{' '}
-              {preview?.ok === true
-                ? [
-                    ...(preview.value.insert.length > 0
-                      ? [`${plural(preview.value.insert.length, 'year')} drawn`]
-                      : []),
-                    ...(preview.value.rename.length > 0
-                      ? [`${plural(preview.value.rename.length, 'year')} with the same days`]
-                      : []),
-                    ...(years.some((one) => !shown.some((other) => other.id === one.id)) ? ['some deleted'] : []),
-                  ].join(', ')
-                : 'It cannot be taken as it stands.'}
-            </span>
-            <button
-              type="button"
-              className="btn btn-primary btn-xs"
-              disabled={preview?.ok !== true}
-              onClick={() => void draft.keep()}
-            >
-              Take this calendar
-            </button>
-            <button type="button" className="btn btn-xs" onClick={draft.undo}>
-              Undo last step
-            </button>
-            <button type="button" className="btn btn-xs" onClick={draft.drop}>
-              Put back
-            </button>
-          </div>
+          <DraftBar view={view} draft={draft} />
         )}
         <Problems problems={draft.faults} />
         {yearNotes(year).map((note) => (
@@ -190,7 +158,7 @@ export const CalendarSheet = (view: CalendarView) => {
               years={shown}
               at={at}
               states={states}
-              cutover={frame.cutover}
+              cutover={draft.cutover}
               dates={frame.dates}
               chosen={range}
               onChoose={choose}

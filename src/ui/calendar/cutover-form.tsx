@@ -4,18 +4,17 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { moveCutover } from '@/actions/calendar/commands';
-import { cutoverEffects, oldRecordProblems, openingDate } from '@/core/calendar/cutover';
+import { oldRecordProblems, openingDate } from '@/core/calendar/cutover';
 import type { DateStyle } from '@/core/base/date-style';
 import { plainDate, readDate } from '@/core/base/dates';
 import type { Draft } from '@/core/calendar/draft';
-import { isRegular } from '@/core/calendar/year';
 import { type Problem, isAt, toldIn } from '@/core/base/result';
-import { tell } from '@/core/base/sentence';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { writingWith } from '../parts/names';
 import { send } from '../parts/send';
+import { CutoverEffects, CutoverOptions } from './cutover-choice';
 
 interface Props {
   readonly books: number;
@@ -53,7 +52,6 @@ export const CutoverForm = ({
     return read.ok ? read.value : undefined;
   };
   const writing = writingWith(dates);
-  const effects = cutoverEffects(from, to, { years, currencies, figures, results }).map((one) => tell(one, writing));
   const odd = oldRecordProblems(to, {
     completeUntil: asked(wish.completeUntil),
     trialBalance: asked(wish.trialBalance),
@@ -98,29 +96,11 @@ export const CutoverForm = ({
             onChange={(event) => put({ cutover: event.target.value })}
             className="select select-sm w-full"
           >
-            {years.flatMap((year) =>
-              year.periods.filter(isRegular).map((period) => (
-                <option key={period.start.toString()} value={period.start.toString()}>
-                  {writing.date(period.start.toString())}
-                  {period.start.equals(year.start) ? `, start of ${year.name}` : ''}
-                </option>
-              )),
-            )}
+            <CutoverOptions years={years} chosen={wish.cutover} dates={dates} />
           </select>
         )}
       </Field>
-      {effects.length > 0 && (
-        <ul
-          className="border-l-4 border-ochre bg-paper-2 px-3 py-1.5 text-sm"
-          aria-label="What moving the cutover date changes"
-        >
-          {effects.map((effect) => (
-            <li key={effect} className="py-0.5">
-              {effect}
-            </li>
-          ))}
-        </ul>
-      )}
+      <CutoverEffects from={from} to={to} facts={{ years, currencies, figures, results }} dates={dates} />
       <div className="grid grid-cols-2 gap-x-3">
         <Field label="Old records complete until" hint="the last whole day there" problem={at('completeUntil')}>
           {(ids) => (

@@ -51,6 +51,8 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
   );
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [onward, setOnward] = useState(false);
+  // A calendar without a period that begins on the cutover date is taken together with another one.
+  const [cutover, setCutover] = useState(frame.cutover);
 
   const shown = draft ?? standing;
   const at = Math.min(chosenYear, shown.length - 1);
@@ -75,9 +77,9 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
               ...one,
               periods: one.periods.map((period, place) => ({ ...period, state: given[one.name]?.[place] })),
             })),
-            { cutover: plainDate(frame.cutover), posted: new Set(postedPeriods) },
+            { cutover: plainDate(cutover), from: plainDate(frame.cutover), posted: new Set(postedPeriods) },
           ),
-    [draft, given, years, standing, frame.cutover, postedPeriods],
+    [draft, given, years, standing, cutover, frame.cutover, postedPeriods],
   );
   const undo = (): void => {
     if (draft === undefined) return;
@@ -136,6 +138,7 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     setPast([]);
     setFuture([]);
     setGiven({});
+    setCutover(frame.cutover);
     setProblems([]);
   };
   const keep = async (): Promise<void> => {
@@ -143,6 +146,8 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
       drawCalendar({
         books: frame.id,
         revision,
+        was: frame.cutover,
+        cutover,
         years: shown.map((one) => ({
           id: one.id,
           name: one.name,
@@ -200,6 +205,8 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     select: setChosenYear,
     onward,
     setOnward,
+    cutover,
+    setCutover,
     preview,
     /** What is wrong with a step, or with the draft as a whole. */
     faults: [...problems, ...(preview?.ok === false ? preview.problems : [])],

@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { useRouter } from 'next/navigation';
 import { removeLogo, type setLogo } from '@/actions/company/commands';
 import type { Contact } from '@/core/company/facts';
-import { legalFormLabel, LEGAL_FORMS } from '@/core/company/legal-form';
+import { legalFormLabel } from '@/core/company/legal-form';
+import { LegalFormOptions } from '../books/choices';
 import { MOST_LOGO_BYTES } from '@/core/company/logo-limit';
 import type { Problem } from '@/core/base/result';
 import type { Named } from '../parts/names';
@@ -27,11 +28,7 @@ export const WhoSection = ({ countries, logo }: { readonly countries: Named; rea
           label="Legal form"
           hint={`the chart keeps its equity accounts when this changes from ${legalFormLabel(facts.legalForm).toLowerCase()}`}
         >
-          {LEGAL_FORMS.map((form) => (
-            <option key={form.id} value={form.id}>
-              {form.label}
-            </option>
-          ))}
+          <LegalFormOptions country={facts.country} />
         </SelectFact>
         <SelectFact field="country" label="Country" hint="of registration; decides the shape of tax numbers">
           {countries.map(([code, name]) => (

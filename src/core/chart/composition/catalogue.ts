@@ -87,6 +87,7 @@ export const FOREIGN_BANK_STEP = 5;
 const CORPORATE: readonly LegalForm[] = ['limited-company', 'co-operative', 'branch'];
 const OWNERS: readonly LegalForm[] = [
   'limited-company',
+  'members-company',
   'co-operative',
   'branch',
   'partnership',
@@ -148,6 +149,32 @@ export const GROUPS: readonly Group[] = [
       ['3200', 'Retained earnings', 'retained-earnings'],
       ['3300', 'Result for the year', 'current-year-result'],
       ['2350', 'Directors’ loan account'],
+    ],
+  },
+  {
+    when: { forms: ['members-company'] },
+    accounts: [
+      ['3010', 'Members’ capital'],
+      ['3020', 'Members’ distributions', 'contra'],
+      ['3200', 'Members’ retained profits', 'retained-earnings'],
+      ['3300', 'Result for the year', 'current-year-result'],
+    ],
+  },
+  {
+    when: { forms: ['association'] },
+    accounts: [
+      ['3060', 'Designated funds'],
+      ['3200', 'Accumulated fund', 'retained-earnings'],
+      ['3300', 'Surplus or deficit for the year', 'current-year-result'],
+    ],
+  },
+  {
+    when: { forms: ['foundation'] },
+    accounts: [
+      ['3010', 'Endowment capital'],
+      ['3060', 'Designated funds'],
+      ['3200', 'Accumulated fund', 'retained-earnings'],
+      ['3300', 'Surplus or deficit for the year', 'current-year-result'],
     ],
   },
   {

@@ -1,5 +1,5 @@
 import { addTo } from '../../base/lists';
-import { type LegalForm, legalFormLabel } from '../../company/legal-form';
+import { hasFunds, legalFormLabel } from '../../company/legal-form';
 import type { AccountRole, Classification } from '../../ledger/classes';
 import { type Answers, MOST_BANK_CURRENCIES, PREMISES, QUESTIONS, TRADES } from './answers';
 import {
@@ -63,8 +63,6 @@ const headingsOf = (code: string): { readonly broad: HeadingEntry; readonly narr
 
 const PLACES = new Map(GROUPS.flatMap((group) => group.accounts.map(([code]) => [code, headingsOf(code)])));
 
-const EQUITY_WORD: Partial<Record<LegalForm, string>> = { charity: 'Funds' };
-
 /**
  * The chart for a company that gave these answers: what every company has, and what each answer adds, under headings of
  * which none is empty. In the order of the tree: by code, a heading before what stands under it.
@@ -94,7 +92,7 @@ export const compose = (answers: Answers): readonly ComposedAccount[] => {
     if (accounts.has(heading.code)) return;
     accounts.set(heading.code, {
       code: heading.code,
-      name: (heading.code === '3000' ? EQUITY_WORD[answers.legalForm] : undefined) ?? heading.name,
+      name: heading.code === '3000' && hasFunds(answers.legalForm) ? 'Funds' : heading.name,
       classification: heading.classification,
       heading: true,
       parent: heading.within ?? null,
