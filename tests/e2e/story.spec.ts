@@ -60,7 +60,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   // One row goes to an account that is there, one is left out by mistake and taken back, the rest get accounts.
   await page.getByRole('row').filter({ hasText: 'Cost of dried kelp sold' }).click();
   await page.getByLabel('Account', { exact: true }).fill('5010 Cost of goods sold');
-  await page.getByRole('button', { name: 'Use this account' }).click();
+  await page.getByLabel('Account', { exact: true }).press('Enter');
   await expect(page.getByRole('row').filter({ hasText: 'Cost of dried kelp sold' })).toContainText(
     '5010 Cost of goods sold',
   );

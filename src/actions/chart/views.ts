@@ -1,3 +1,4 @@
+import { proposedTaxAccounts } from '@/core/chart/tax-accounts';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account } from '@/core/chart/account';
 import { tidy } from '@/core/chart/advice/advise';
@@ -75,12 +76,16 @@ export const moneyView = (id: number) =>
   });
 
 export const taxView = (id: number) =>
-  page('books.see', id, async ({ tx, books }, state) => ({
-    country: books.country,
-    firstDay: state.years[0]?.start.toString() ?? openingDate(books.cutover).toString(),
-    codes: await taxCodesOf(tx, books.id),
-    accounts: state.accounts.filter((account) => !account.heading && account.role === 'tax' && account.active),
-  }));
+  page('books.see', id, async ({ tx, books }, state) => {
+    const accounts = state.accounts.filter((account) => !account.heading && account.role === 'tax' && account.active);
+    return {
+      country: books.country,
+      firstDay: state.years[0]?.start.toString() ?? openingDate(books.cutover).toString(),
+      codes: await taxCodesOf(tx, books.id),
+      accounts,
+      proposed: proposedTaxAccounts(accounts),
+    };
+  });
 
 export const codesView = (id: number) =>
   page('books.see', id, ({ books }, state) => ({ settings: books.chart, accounts: state.accounts }));

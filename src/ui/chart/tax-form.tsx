@@ -1,11 +1,12 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
 import { removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
-import { type Account, accountId, called } from '@/core/chart/account';
+import { type Account, accountId } from '@/core/chart/account';
+import type { ProposedTaxAccounts } from '@/core/chart/tax-accounts';
 import {
   TAX_DIRECTIONS,
   type TaxCode,
@@ -17,20 +18,10 @@ import { type Problem, isAt } from '@/core/base/result';
 import { MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
+import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
-
-/** Accounts to choose from. */
-export const AccountOptions = ({ accounts }: { readonly accounts: readonly Account[] }) => (
-  <>
-    <option value="">choose</option>
-    {accounts.map((account) => (
-      <option key={account.id} value={account.id}>
-        {called(account)}
-      </option>
-    ))}
-  </>
-);
+import { accountChoices } from './account-choices';
 
 /** One tax code with its rates by date. */
 export const TaxForm = ({
@@ -38,22 +29,25 @@ export const TaxForm = ({
   code,
   firstDay,
   accounts,
+  proposed,
   onSaved,
 }: {
   readonly frame: FrameView;
   readonly code: TaxCode | undefined;
   readonly firstDay: string;
   readonly accounts: readonly Account[];
+  readonly proposed: ProposedTaxAccounts;
   readonly onSaved: (id: number | undefined) => void;
 }) => {
   const router = useRouter();
+  const choices = useMemo(() => accountChoices(accounts), [accounts]);
   const [draft, setDraft] = useState<TaxCodeFields>(
     code ?? {
       code: '',
       name: '',
       direction: 'charged',
       rates: [{ from: firstDay, rate: '' }],
-      charged: accounts[0]?.id ?? null,
+      charged: proposed.charged,
       recoverable: null,
       active: true,
     },
@@ -67,8 +61,8 @@ export const TaxForm = ({
     setDraft({
       ...draft,
       direction,
-      charged: next.includes('charged') ? (draft.charged ?? accounts[0]?.id ?? null) : null,
-      recoverable: next.includes('recoverable') ? (draft.recoverable ?? accounts[0]?.id ?? null) : null,
+      charged: next.includes('charged') ? (draft.charged ?? proposed.charged) : null,
+      recoverable: next.includes('recoverable') ? (draft.recoverable ?? proposed.recoverable) : null,
       rates: next.length === 0 ? [] : draft.rates.length === 0 ? [{ from: firstDay, rate: '' }] : draft.rates,
     });
   };
@@ -147,19 +141,12 @@ export const TaxForm = ({
             problem={at(side)}
           >
             {(ids) => (
-              <select
+              <Picker
                 {...ids}
-                value={draft[side] ?? ''}
-                onChange={(event) =>
-                  setDraft({
-                    ...draft,
-                    [side]: event.target.value === '' ? null : accountId(Number(event.target.value)),
-                  })
-                }
-                className="select select-sm w-full"
-              >
-                <AccountOptions accounts={accounts} />
-              </select>
+                choices={choices}
+                chosen={String(draft[side] ?? '')}
+                onChoose={(key) => setDraft({ ...draft, [side]: accountId(Number(key)) })}
+              />
             )}
           </Field>
         ))}

@@ -1,19 +1,22 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
 import { addStarterTaxCodes } from '@/actions/chart/tax-codes';
 import { type Account, type AccountId, called } from '@/core/chart/account';
+import type { ProposedTaxAccounts } from '@/core/chart/tax-accounts';
 import { type TaxCode, directionFacts, rateOn } from '@/core/chart/tax-codes';
 import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { day } from '../parts/names';
+import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
-import { AccountOptions, TaxForm } from './tax-form';
+import { accountChoices } from './account-choices';
+import { TaxForm } from './tax-form';
 
 interface Props {
   readonly frame: FrameView;
@@ -23,10 +26,11 @@ interface Props {
   readonly codes: readonly TaxCode[];
   /** Accounts that have the role for sales tax. */
   readonly accounts: readonly Account[];
+  readonly proposed: ProposedTaxAccounts;
 }
 
 /** Tax codes with their rates by date and the accounts they post to. */
-export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) => {
+export const TaxPage = ({ frame, country, firstDay, codes, accounts, proposed }: Props) => {
   const [chosen, setChosen] = useState<number | 'new' | undefined>(codes[0]?.id);
   const current = codes.find(({ id }) => id === chosen);
   const name = (id: AccountId | null): string => {
@@ -52,6 +56,7 @@ export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) =>
             code={current}
             firstDay={firstDay}
             accounts={accounts}
+            proposed={proposed}
             onSaved={setChosen}
           />
         ) : (
@@ -107,19 +112,32 @@ export const TaxPage = ({ frame, country, firstDay, codes, accounts }: Props) =>
             </tbody>
           </table>
         )}
-        <Starter frame={frame} country={country} firstDay={firstDay} accounts={accounts} some={codes.length > 0} />
+        <Starter
+          frame={frame}
+          country={country}
+          firstDay={firstDay}
+          accounts={accounts}
+          proposed={proposed}
+          some={codes.length > 0}
+        />
       </div>
     </ChartFrame>
   );
 };
 
 /** The starter set of the country; rates are proposals and can be changed one by one. */
-const Starter = ({ frame, country, firstDay, accounts, some }: Omit<Props, 'codes'> & { readonly some: boolean }) => {
+const Starter = ({
+  frame,
+  country,
+  firstDay,
+  accounts,
+  proposed,
+  some,
+}: Omit<Props, 'codes'> & { readonly some: boolean }) => {
   const router = useRouter();
-  const guess = (words: RegExp): string =>
-    String((accounts.find(({ name }) => words.test(name)) ?? accounts[0])?.id ?? '');
-  const [charged, setCharged] = useState(guess(/payable|charged|output/i));
-  const [recoverable, setRecoverable] = useState(guess(/recoverable|input|reclaim/i));
+  const choices = useMemo(() => accountChoices(accounts), [accounts]);
+  const [charged, setCharged] = useState(String(proposed.charged ?? ''));
+  const [recoverable, setRecoverable] = useState(String(proposed.recoverable ?? ''));
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const add = async (): Promise<void> => {
     const done = await send(
@@ -151,28 +169,10 @@ const Starter = ({ frame, country, firstDay, accounts, some }: Omit<Props, 'code
           <Problems problems={problems} />
           <div className="flex flex-wrap items-end gap-2">
             <Field label="Tax charged is owed on">
-              {(ids) => (
-                <select
-                  {...ids}
-                  value={charged}
-                  onChange={(event) => setCharged(event.target.value)}
-                  className="select select-sm w-52"
-                >
-                  <AccountOptions accounts={accounts} />
-                </select>
-              )}
+              {(ids) => <Picker {...ids} choices={choices} chosen={charged} onChoose={setCharged} />}
             </Field>
             <Field label="Tax paid is claimed on">
-              {(ids) => (
-                <select
-                  {...ids}
-                  value={recoverable}
-                  onChange={(event) => setRecoverable(event.target.value)}
-                  className="select select-sm w-52"
-                >
-                  <AccountOptions accounts={accounts} />
-                </select>
-              )}
+              {(ids) => <Picker {...ids} choices={choices} chosen={recoverable} onChoose={setRecoverable} />}
             </Field>
             <button
               type="button"

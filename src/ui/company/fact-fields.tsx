@@ -15,12 +15,11 @@ interface TextProps {
   readonly hint?: ReactNode;
   readonly type?: 'text' | 'email' | 'tel';
   readonly rows?: number;
-  readonly list?: string;
   readonly placeholder?: string;
 }
 
 /** Text that is saved when it is left; Esc puts it back, Enter keeps it. */
-export const TextFact = ({ field, label, hint, type = 'text', rows, list, placeholder }: TextProps) => {
+export const TextFact = ({ field, label, hint, type = 'text', rows, placeholder }: TextProps) => {
   const { facts, type: draft, change, problem, pending } = useFacts();
   const value: string = facts[field];
   // Another value from the server takes the field's place, unless something is typed that could not be saved: that stays.
@@ -47,7 +46,7 @@ export const TextFact = ({ field, label, hint, type = 'text', rows, list, placeh
     <Field label={label} hint={hint} problem={problem(field)}>
       {(ids) =>
         rows === undefined ? (
-          <input {...ids} {...common} key={common.key} type={type} list={list} className="input input-sm w-full" />
+          <input {...ids} {...common} key={common.key} type={type} className="input input-sm w-full" />
         ) : (
           <textarea
             {...ids}

@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation';
 import { archiveBooks } from '@/actions/company/commands';
 import { COLOURS, PURPOSES } from '@/core/company/facts';
 import { ColourMark } from '../frame/colour-mark';
+import { Field } from '../parts/field';
+import { type Choice, Picker } from '../parts/picker';
 import { send } from '../parts/send';
 import { DeleteBooks } from './delete-books';
 import { Pair, Section, SelectFact, TextFact } from './fact-fields';
@@ -32,7 +34,18 @@ export const PracticeSection = ({ people, archived, posted }: Props) => {
             </option>
           ))}
         </SelectFact>
-        <TextFact field="inCharge" label="In charge" list="people" hint="one of the practice; a new name is added" />
+        <Field label="In charge" hint="one of the practice; a new name is added" problem={problem('inCharge')}>
+          {(ids) => (
+            <Picker
+              {...ids}
+              placeholder="a name"
+              choices={choicesOf(people, facts.inCharge)}
+              chosen={facts.inCharge}
+              onChoose={(name) => void change('inCharge', name)}
+              onNew={{ says: (name) => `Add “${name}”`, make: (name) => void change('inCharge', name) }}
+            />
+          )}
+        </Field>
         <TextFact field="remark" label="Remark" hint="short, such as “phone before posting”" />
         <fieldset>
           <legend className="text-sm font-medium">Colour</legend>
@@ -54,11 +67,6 @@ export const PracticeSection = ({ people, archived, posted }: Props) => {
           {problem('colour') !== undefined && <p className="text-sm text-brick">{problem('colour')}</p>}
         </fieldset>
       </Pair>
-      <datalist id="people">
-        {people.map((name) => (
-          <option key={name} value={name} />
-        ))}
-      </datalist>
       <div className="mt-4 flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <button
           type="button"
@@ -81,3 +89,9 @@ export const PracticeSection = ({ people, archived, posted }: Props) => {
     </Section>
   );
 };
+
+/** The people of the practice, and nobody; somebody who was named and is not of them stays to be seen. */
+const choicesOf = (people: readonly string[], chosen: string): readonly Choice[] => [
+  ...[...new Set([...people, ...(chosen === '' ? [] : [chosen])])].map((name) => ({ key: name, code: '', name })),
+  { key: '', code: '', name: 'nobody' },
+];

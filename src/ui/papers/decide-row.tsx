@@ -1,19 +1,21 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { changeAccount } from '@/actions/chart/commands';
 import { decideRows } from '@/actions/papers/decisions';
 import type { FrameView } from '@/actions/frame/views';
 import type { RowView } from '@/actions/papers/views';
-import { type Account, accountId, called } from '@/core/chart/account';
+import { type Account, accountId } from '@/core/chart/account';
 import { type Classification, typeOf } from '@/core/ledger/classes';
 import type { Decision } from '@/core/openings/takeover';
 import { LIKENESSES, type Likeness } from '@/core/papers/alike';
-import { type Problem, quoted } from '@/core/base/result';
+import type { Problem } from '@/core/base/result';
+import { accountChoices } from '../chart/account-choices';
 import { ClassOptions, HeadingOptions } from '../chart/account-fields';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
 import { counted, sided } from '../parts/figures';
+import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { Candidates } from './candidates';
@@ -37,10 +39,8 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const own = decided?.decision;
   const start = own?.kind === 'create' ? own : proposal;
-  const [wanted, setWanted] = useState(() => {
-    const account = own?.kind === 'account' ? accounts.find((one) => one.id === own.account) : undefined;
-    return account === undefined ? '' : called(account);
-  });
+  const choices = useMemo(() => accountChoices(accounts), [accounts]);
+  const newName = useRef<HTMLInputElement>(null);
   const [made, setMade] = useState({
     code: start?.code ?? row.code,
     name: start?.name ?? row.name,
@@ -57,22 +57,6 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
     const done = await send(decideRows({ books: frame.id, paper, rows: [row.row], decision, like }));
     setProblems(done.ok ? [] : done.problems);
     if (done.ok) onDecided(done.value.next);
-  };
-  const choose = (): void => {
-    const text = wanted.trim().toLowerCase();
-    const usable = accounts.filter((one) => !one.heading && one.active);
-    const found =
-      usable.find((one) => called(one).toLowerCase() === text || one.code.toLowerCase() === text) ??
-      usable.find((one) => one.name.toLowerCase() === text);
-    if (found === undefined)
-      setProblems([
-        {
-          code: 'account.none',
-          path: ['account'],
-          message: `No active account is called ${quoted(wanted)}. Choose one from the list, or create it below.`,
-        },
-      ]);
-    else void decide({ kind: 'account', account: found.id });
   };
   const stored =
     own !== undefined &&
@@ -136,38 +120,24 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
                 )
               }
             />
-            <form
-              className="flex flex-col gap-1.5"
-              onSubmit={(event) => {
-                event.preventDefault();
-                choose();
-              }}
-            >
-              <Field label="Account" problem={at('account')}>
-                {(ids) => (
-                  <input
-                    {...ids}
-                    data-decide
-                    list="accounts-here"
-                    value={wanted}
-                    onChange={(event) => setWanted(event.target.value)}
-                    autoComplete="off"
-                    placeholder="code or name"
-                    className="input input-sm w-full"
-                  />
-                )}
-              </Field>
-              <datalist id="accounts-here">
-                {accounts
-                  .filter((one) => !one.heading && one.active)
-                  .map((one) => (
-                    <option key={one.id} value={called(one)} />
-                  ))}
-              </datalist>
-              <button className="btn btn-xs self-start" disabled={wanted.trim() === ''}>
-                Use this account
-              </button>
-            </form>
+            <Field label="Account" hint="its choice is taken at once" problem={at('account')}>
+              {(ids) => (
+                <Picker
+                  {...ids}
+                  data-decide
+                  choices={choices}
+                  chosen={own?.kind === 'account' ? String(own.account) : ''}
+                  onChoose={(key) => void decide({ kind: 'account', account: accountId(Number(key)) })}
+                  onNew={{
+                    says: (text) => `Make a new account “${text}” below`,
+                    make: (name) => {
+                      setMade((was) => ({ ...was, name }));
+                      newName.current?.focus();
+                    },
+                  }}
+                />
+              )}
+            </Field>
           </MarginPart>
           <MarginPart title="Or gets a new account">
             <form
@@ -181,6 +151,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
                 {(ids) => (
                   <input
                     {...ids}
+                    ref={newName}
                     value={made.name}
                     onChange={(event) => setMade({ ...made, name: event.target.value })}
                     className="input input-sm w-full"
@@ -240,7 +211,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
               key={String(row.amount)}
               frame={frame}
               amount={row.amount}
-              accounts={accounts}
+              choices={choices}
               parts={own?.kind === 'split' ? own.parts : []}
               problem={at('parts')}
               onSplit={(parts) => void decide({ kind: 'split', parts })}

@@ -2,22 +2,24 @@
 
 import { useState } from 'react';
 import type { FrameView } from '@/actions/frame/views';
-import { type Account, called } from '@/core/chart/account';
+import { accountId } from '@/core/chart/account';
 import { readEntry } from '@/core/money/entry';
 import { type Minor, NIL, subtract, sum } from '@/core/money/minor';
 import type { SplitPart } from '@/core/openings/takeover';
 import { sided } from '../parts/figures';
+import { type Choice, Picker } from '../parts/picker';
 
 interface Props {
   readonly frame: FrameView;
   readonly amount: Minor;
-  readonly accounts: readonly Account[];
+  readonly choices: readonly Choice[];
   readonly parts: readonly SplitPart[];
   readonly problem: string | undefined;
   readonly onSplit: (parts: readonly SplitPart[]) => void;
 }
 
 interface Line {
+  /** The key of its choice, or empty. */
   readonly account: string;
   readonly amount: string;
 }
@@ -25,29 +27,27 @@ interface Line {
 const EMPTY: Line = { account: '', amount: '' };
 
 /** Divides the amount of a row among accounts; what is left is shown until it is nil. */
-export const SplitRow = ({ frame, amount, accounts, parts, problem, onSplit }: Props) => {
-  const usable = accounts.filter((one) => !one.heading && one.active);
+export const SplitRow = ({ frame, amount, choices, parts, problem, onSplit }: Props) => {
   const [lines, setLines] = useState<readonly Line[]>(() =>
     parts.length === 0
       ? [EMPTY, EMPTY]
       : parts.map((part) => ({
-          account: called(accounts.find((one) => one.id === part.account) ?? { code: '', name: '' }),
+          account: String(part.account),
           amount: sided(part.amount, frame),
         })),
   );
   const side = amount < 0n ? 'credit' : 'debit';
   const read = lines.map((line) => {
     const entry = readEntry(line.amount, side, { code: frame.currency, digits: frame.digits }, frame.style);
-    const typed = line.account.trim().toLowerCase();
     return {
-      account: usable.find((one) => called(one).toLowerCase() === typed || one.code.toLowerCase() === typed),
+      account: line.account === '' ? undefined : accountId(Number(line.account)),
       amount: entry.ok && entry.value.kind === 'amount' ? entry.value.amount : undefined,
       says: entry.ok ? undefined : entry.problems[0]?.message,
     };
   });
   const left = subtract(amount, sum(read.map((one) => one.amount ?? NIL)));
   const whole = read.flatMap((one): SplitPart[] =>
-    one.account === undefined || one.amount === undefined ? [] : [{ account: one.account.id, amount: one.amount }],
+    one.account === undefined || one.amount === undefined ? [] : [{ account: one.account, amount: one.amount }],
   );
   const set = (at: number, change: Partial<Line>): void =>
     setLines((was) => was.map((line, index) => (index === at ? { ...line, ...change } : line)));
@@ -61,13 +61,11 @@ export const SplitRow = ({ frame, amount, accounts, parts, problem, onSplit }: P
     >
       {lines.map((line, at) => (
         <div key={at} className="grid grid-cols-[minmax(0,1fr)_6.5rem] gap-1">
-          <input
+          <Picker
             aria-label={`Account of part ${String(at + 1)}`}
-            list="accounts-here"
-            value={line.account}
-            onChange={(event) => set(at, { account: event.target.value })}
-            autoComplete="off"
-            placeholder="code or name"
+            choices={choices}
+            chosen={line.account}
+            onChoose={(account) => set(at, { account })}
             className="input input-xs w-full"
           />
           <input

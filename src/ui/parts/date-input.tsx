@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { type DateStyle, writeStyled } from '@/core/base/date-style';
 import { readStyled } from '@/core/base/dates';
+import { DayChooser } from './day-chooser';
 
 interface Props {
   /** `YYYY-MM-DD`, or empty. */
@@ -22,11 +23,12 @@ const shown = (iso: string, dates: DateStyle): string =>
   /^\d{4}-\d{2}-\d{2}$/.test(iso) ? writeStyled(iso, dates) : iso;
 
 /**
- * A date as these books write it, typed rather than picked; year-month-day is taken too. What does not read as a date stays
+ * A date as these books write it, typed, or picked from a calendar (Alt and arrow down); year-month-day is taken too. What does not read as a date stays
  * as it was typed, with the sentence that says why; Esc puts the date back.
  */
 export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-full', ...rest }: Props) => {
   const [problem, setProblem] = useState<string | undefined>();
+  const [picking, setPicking] = useState(false);
   const [seen, setSeen] = useState(value);
   // Another value came from outside: what was wrong with the old text does not count any more.
   if (seen !== value) {
@@ -44,28 +46,44 @@ export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-
   };
   return (
     <>
-      <input
-        {...rest}
-        key={value}
-        type="text"
-        inputMode={dates.month === 'name' ? 'text' : 'numeric'}
-        autoComplete="off"
-        defaultValue={shown(value, dates)}
-        placeholder={shown('2026-07-31', dates)}
-        aria-invalid={problem !== undefined || rest['aria-invalid'] === true}
-        className={className}
-        onBlur={(event) => keep(event.target)}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape') {
-            event.currentTarget.value = shown(value, dates);
+      <span className={`flex items-stretch ${className.includes('w-full') ? 'w-full' : ''}`}>
+        <input
+          {...rest}
+          key={value}
+          type="text"
+          inputMode={dates.month === 'name' ? 'text' : 'numeric'}
+          autoComplete="off"
+          defaultValue={shown(value, dates)}
+          placeholder={shown('2026-07-31', dates)}
+          aria-invalid={problem !== undefined || rest['aria-invalid'] === true}
+          className={className}
+          onBlur={(event) => keep(event.target)}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') {
+              event.currentTarget.value = shown(value, dates);
+              setProblem(undefined);
+            } else if (event.key === 'Enter') {
+              // Kept where it stands: leaving the field on a key would let the same key press whatever gets the focus.
+              event.preventDefault();
+              keep(event.currentTarget);
+            } else if (event.key === 'ArrowDown' && event.altKey) {
+              event.preventDefault();
+              setPicking(true);
+            }
+          }}
+        />
+        <DayChooser
+          value={value}
+          dates={dates}
+          open={picking}
+          disabled={rest.disabled === true}
+          onOpen={setPicking}
+          onDay={(iso) => {
             setProblem(undefined);
-          } else if (event.key === 'Enter') {
-            // Kept where it stands: leaving the field on a key would let the same key press whatever gets the focus.
-            event.preventDefault();
-            keep(event.currentTarget);
-          }
-        }}
-      />
+            if (iso !== value) onDate(iso);
+          }}
+        />
+      </span>
       {problem !== undefined && (
         <span role="alert" className="block text-sm text-brick">
           {problem}
