@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { describePattern, extraWeekOf } from '@/core/calendar/pattern';
-import type { PeriodState } from '@/core/calendar/states';
+import { plainDate } from '@/core/base/dates';
+import { type PeriodState, firstStates } from '@/core/calendar/states';
 import { yearNotes } from '@/core/calendar/year';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
@@ -40,7 +41,9 @@ export const CalendarSheet = (view: CalendarView) => {
       ? [...preview.value.insert, ...preview.value.rename.map((one) => one.year)].find((one) => one.name === year.name)
       : undefined;
   const states: readonly (PeriodState | undefined)[] =
-    (draft.changed ? previewed : stood)?.periods.map((one) => one.state) ?? [];
+    (draft.changed ? previewed : stood)?.periods.map((one) => one.state) ??
+    // A draft that cannot be taken yet shows those of the rule.
+    firstStates(year.periods, plainDate(draft.cutover));
 
   const periods = stood?.periods.filter((one) => one.kind === 'regular') ?? [];
   const chosen = draft.changed || range === undefined ? [] : periods.slice(Math.min(...range), Math.max(...range) + 1);

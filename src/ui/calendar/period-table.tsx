@@ -115,6 +115,7 @@ export const PeriodTable = ({ years, at, states, cutover, dates, chosen, onChoos
               <td>
                 {regular ? (
                   <DateInput
+                    bare
                     aria-label={`Last day of ${period.name}`}
                     value={period.end.toString()}
                     dates={dates}

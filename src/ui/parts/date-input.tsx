@@ -13,6 +13,8 @@ interface Props {
   readonly onDate: (iso: string) => void;
   readonly className?: string;
   readonly disabled?: boolean;
+  /** In a table: its calendar opens by the keys alone, without a button in each row. */
+  readonly bare?: boolean;
   readonly id?: string;
   readonly 'aria-label'?: string;
   readonly 'aria-describedby'?: string;
@@ -26,7 +28,14 @@ const shown = (iso: string, dates: DateStyle): string =>
  * A date as these books write it, typed, or picked from a calendar (Alt and arrow down); year-month-day is taken too. What does not read as a date stays
  * as it was typed, with the sentence that says why; Esc puts the date back.
  */
-export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-full', ...rest }: Props) => {
+export const DateInput = ({
+  value,
+  dates,
+  onDate,
+  className = 'input input-sm w-full',
+  bare = false,
+  ...rest
+}: Props) => {
   const [problem, setProblem] = useState<string | undefined>();
   const [picking, setPicking] = useState(false);
   const [seen, setSeen] = useState(value);
@@ -76,6 +85,7 @@ export const DateInput = ({ value, dates, onDate, className = 'input input-sm w-
           value={value}
           dates={dates}
           open={picking}
+          button={!bare}
           disabled={rest.disabled === true}
           onOpen={setPicking}
           onDay={(iso) => {

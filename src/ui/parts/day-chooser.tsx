@@ -16,13 +16,15 @@ interface Props {
   readonly value: string;
   readonly dates: DateStyle;
   readonly open: boolean;
+  /** Whether a button opens it, beside the keys. */
+  readonly button: boolean;
   readonly disabled: boolean;
   readonly onOpen: (open: boolean) => void;
   readonly onDay: (iso: string) => void;
 }
 
 /** The calendar of a date field. It is not on the way of the Tab key: a date is typed quicker, and Alt with arrow down opens it. */
-export const DayChooser = ({ value, dates, open, disabled, onOpen, onDay }: Props) => {
+export const DayChooser = ({ value, dates, open, button, disabled, onOpen, onDay }: Props) => {
   const dialog = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     if (open) dialog.current?.showModal();
@@ -33,16 +35,18 @@ export const DayChooser = ({ value, dates, open, disabled, onOpen, onDay }: Prop
   };
   return (
     <>
-      <button
-        type="button"
-        tabIndex={-1}
-        disabled={disabled}
-        aria-label={`Choose from a calendar${value === '' ? '' : `, now ${writeStyled(value, dates)}`}`}
-        className="px-1 text-ink-2 hover:text-ink print:hidden"
-        onClick={() => onOpen(true)}
-      >
-        <CalendarDays size={14} aria-hidden />
-      </button>
+      {button && (
+        <button
+          type="button"
+          tabIndex={-1}
+          disabled={disabled}
+          aria-label={`Choose from a calendar${value === '' ? '' : `, now ${writeStyled(value, dates)}`}`}
+          className="px-1 text-ink-2 hover:text-ink print:hidden"
+          onClick={() => onOpen(true)}
+        >
+          <CalendarDays size={14} aria-hidden />
+        </button>
+      )}
       {open && (
         <dialog
           ref={dialog}
