@@ -129,23 +129,29 @@ export const usesOf = async (
 ): Promise<ReadonlyMap<AccountId, AccountUse>> => {
   const rows = await tx.query<{ account: AccountId } & AccountUse>(
     `select account, sum(figures)::int as figures, sum(changes)::int as changes, sum(paper_rows)::int as "paperRows",
-            sum(journal_lines)::int as "journalLines", sum(tax_codes)::int as "taxCodes", sum(comparatives)::int as comparatives, sum(papers)::int as papers
+            sum(journal_lines)::int as "journalLines", sum(tax_codes)::int as "taxCodes", sum(comparatives)::int as comparatives, sum(papers)::int as papers, sum(items)::int as items
      from (
-       select account_id as account, count(*) as figures, 0 as changes, 0 as paper_rows, 0 as journal_lines, 0 as tax_codes, 0 as comparatives, 0 as papers
+       select account_id as account, count(*) as figures, 0 as changes, 0 as paper_rows, 0 as journal_lines, 0 as tax_codes, 0 as comparatives, 0 as papers, 0 as items
          from opening_line where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select subject_id, 0, count(*), 0, 0, 0, 0, 0 from standing_change
+       union all select subject_id, 0, count(*), 0, 0, 0, 0, 0, 0 from standing_change
          where books_id = $1 and subject = 'figure' and ($2::int[] is null or subject_id = any($2)) group by subject_id
-       union all select account_id, 0, 0, sum(cardinality(row_nos)), 0, 0, 0, 0 from taken_rows
+       union all select account_id, 0, 0, sum(cardinality(row_nos)), 0, 0, 0, 0, 0 from taken_rows
          where books_id = $1 and account_id is not null and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select account_id, 0, 0, 0, count(*), 0, 0, 0 from journal_line
+       union all select account_id, 0, 0, 0, count(*), 0, 0, 0, 0 from journal_line
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select account_id, 0, 0, 0, 0, 0, count(*), 0 from comparative
+       union all select account_id, 0, 0, 0, 0, 0, count(*), 0, 0 from comparative
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select account_id, 0, 0, 0, 0, 0, 0, count(*) from account_paper
+       union all select account_id, 0, 0, 0, 0, 0, 0, count(*), 0 from account_paper
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select account_id, 0, 0, 0, 0, count(*), 0, 0 from (
+       union all select account_id, 0, 0, 0, 0, count(*), 0, 0, 0 from (
          select charged_account as account_id from tax_code where books_id = $1
          union all select recoverable_account from tax_code where books_id = $1) t where account_id is not null group by account_id
+       union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from schedule_item
+         where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
+       union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from statement_closing
+         where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
+       union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from tie_explained
+         where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
      ) u where $2::int[] is null or account = any($2::int[]) group by account`,
     [booksId, ids ?? null],
   );

@@ -1,3 +1,6 @@
+/** Tables to which many rows are written at once. */
+export type Growing = 'account' | 'opening_line' | 'opening_part' | 'schedule_item' | 'contact';
+
 /**
  * The whole of what the rest of the store asks of PostgreSQL. Two drivers implement it: the embedded one and a server's.
  * Values: int4 as number, int8 as bigint, date as `YYYY-MM-DD`, timestamptz as an ISO instant, bytea as Uint8Array.
@@ -7,7 +10,7 @@ export interface Queryable {
   /** Runs several statements without parameters: migrations and test fixtures. */
   script(sql: string): Promise<void>;
   /** Told that so many rows were written to a table at once: the driver sees to it that the next statements know. */
-  grown(table: 'account' | 'opening_line' | 'opening_part', rows: number): Promise<void>;
+  grown(table: Growing, rows: number): Promise<void>;
 }
 
 /**

@@ -347,6 +347,26 @@ export const figuresOnce = async (
   return found;
 };
 
+/** The parts in foreign currencies of the figures that count now, for several sets of books at once. */
+export const currentParts = async (
+  tx: Queryable,
+  booksIds: readonly number[],
+): Promise<ReadonlyMap<number, ReadonlyMap<AccountId, readonly Part[]>>> => {
+  const rows = await tx.query<Part & { books: number; account: AccountId }>(
+    `select p.books_id as books, p.account_id as account, p.currency, p.amount, p.base from opening_part p
+     join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = p.set_id
+     order by p.account_id, p.currency`,
+    [booksIds],
+  );
+  const found = new Map<number, Map<AccountId, Part[]>>();
+  for (const { books, account, ...part } of rows) {
+    const own = found.get(books) ?? new Map<AccountId, Part[]>();
+    found.set(books, own);
+    addTo(own, account, part);
+  }
+  return found;
+};
+
 /** The currencies in which figures of the sets that count now have parts, with how many, for several sets of books at once. */
 export const currenciesInUse = async (
   tx: Queryable,

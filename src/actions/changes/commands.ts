@@ -21,6 +21,7 @@ import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
 import { accountsIn, accountsOut, banksBack, chartRulesBack, taxCodesBack } from './chart-back';
 import { currenciesIn, currenciesOut, moneyRulesBack, ratesBack } from './money-back';
 import { papersBack } from './papers-back';
+import { contactsIn, contactsOut, itemsBack, tiesBack } from './schedules-back';
 
 /**
  * What is not a figure goes back as a whole or not at all, in an order in which each finds what it needs: parts in use and currencies
@@ -35,6 +36,10 @@ const BACK: readonly (readonly [
   [['account'], accountsIn],
   [['tax-code'], taxCodesBack],
   [['reading', 'decision'], papersBack],
+  [['contact'], contactsIn],
+  [['item'], itemsBack],
+  [['contact'], contactsOut],
+  [['statement', 'tie'], tiesBack],
   [['account'], accountsOut],
   [['bank'], banksBack],
   [['chart-rule'], chartRulesBack],

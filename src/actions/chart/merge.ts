@@ -10,6 +10,7 @@ import { recordEach } from '@/store/history';
 import { currentSet, lockLines, writeLines } from '@/store/openings';
 import { moveDecisions } from '@/store/paper-decisions';
 import { moveRows } from '@/store/papers';
+import { moveItems } from '@/store/schedules';
 import { moveTaxAccounts } from '@/store/tax-codes';
 import { standingIndex } from '../frame/held-chart';
 import type { WritingContext } from '../kernel/action';
@@ -82,6 +83,7 @@ export const mergeInto = async (
   });
   await moveRows(tx, books.id, from.id, into.id);
   await moveDecisions(tx, books.id, from.id, into.id);
+  await moveItems(tx, books.id, from.id, into.id);
   await mergeComparatives(context, from.id, into.id);
   await moveTaxAccounts(tx, books.id, from.id, into.id);
   const use = (await usesOf(tx, books.id, [from.id])).get(from.id);

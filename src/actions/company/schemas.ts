@@ -60,7 +60,7 @@ const whole = (what: string, least: number, most: number) =>
     .min(least, `${what} is at least ${least}.`)
     .max(most, `${what} is at most ${most}.`);
 
-const terms = z.discriminatedUnion('kind', [
+export const terms = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('days'), days: whole('The number of days', 0, MOST_TERM_DAYS) }),
   z.object({ kind: z.literal('month-end'), days: whole('The number of days', 0, MOST_TERM_DAYS) }),
   z.object({

@@ -7,13 +7,17 @@ import type { Minor } from '@/core/money/minor';
 import { type Lookup, type RateBook, lookUp, rateBook } from '@/core/money/rate-book';
 import type { Part, Position } from '@/core/openings/foreign';
 import { type CheckResult, prove } from '@/core/proof/checks';
+import { scheduleOf } from '@/core/schedules/kinds';
+import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
 import { type StageState, stageStates } from '@/core/proof/stages';
 import type { Books } from '@/store/books';
 import { type StoredYear, yearsOf } from '@/store/calendar';
 import { currenciesOf, ratesBefore } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
-import { currenciesInUse, currentAmounts } from '@/store/openings';
+import { currenciesInUse, currentAmounts, currentParts } from '@/store/openings';
+import { NOTHING_BEHIND, behindOf } from '@/store/schedules';
 import { standingCharts } from './held-chart';
+import { tiesOf } from './ties';
 
 /** Everything that the checks and the course of a set of books are computed from, and what they say. */
 export interface BooksState {
@@ -29,11 +33,13 @@ export interface BooksState {
   readonly currencies: readonly string[];
   /** The rates that a lookup on the opening date can need. */
   readonly rates: RateBook;
+  /** The tie-outs of the accounts that can have a schedule. */
+  readonly ties: ReadonlyMap<AccountId, Tie>;
   readonly proof: readonly CheckResult[];
   readonly stages: readonly StageState[];
 }
 
-/** The states of many books from five queries, whatever their number. */
+/** The states of many books from a few queries, whatever their number. */
 export const statesOf = async (
   tx: Queryable,
   list: readonly Books[],
@@ -51,6 +57,8 @@ export const statesOf = async (
       .filter((books) => books.facts.parts.includes('currencies'))
       .map((books) => ({ books: books.id, date: openingDate(books.cutover).toString() })),
   );
+  const behinds = await behindOf(tx, ids);
+  const partsIn = await currentParts(tx, ids);
   return list.map((books) => {
     const accounts = charts.get(books.id) ?? [];
     const own = years.get(books.id) ?? [];
@@ -60,6 +68,8 @@ export const statesOf = async (
     const foreign = books.facts.parts.includes('currencies');
     const on = foreign ? (currencies.get(books.id) ?? []) : [];
     const known = rateBook(rates.get(books.id) ?? []);
+    const behind = behinds.get(books.id) ?? NOTHING_BEHIND;
+    const ties = tiesOf({ books, rates: known, accounts, amounts }, behind, partsIn.get(books.id) ?? new Map());
     const proof = prove({
       facts: books.facts,
       accounts,
@@ -73,6 +83,8 @@ export const statesOf = async (
       inCurrency: inUse.get(books.id) ?? new Map<string, number>(),
       rates: known,
       rateDays: books.rateDays,
+      ties,
+      itemsLater: behind.later,
     });
     const year = periodOf(own, books.cutover);
     const posting = accounts.filter((account) => !account.heading && account.active);
@@ -83,6 +95,7 @@ export const statesOf = async (
       periods: own.reduce((count, one) => count + one.periods.length, 0),
       accounts: posting.length,
       filled: amounts.size,
+      schedules: schedulesOf(accounts, ties),
       posted: opening?.posted ?? false,
       drafting: opening?.draft ?? false,
       proof,
@@ -98,10 +111,29 @@ export const statesOf = async (
       atYearStart: year !== undefined && opensAtYearStart(year, books.cutover),
       currencies: on,
       rates: known,
+      ties,
       proof,
       stages,
     };
   });
+};
+
+/** How far the schedules have come: of the accounts that want one and those that have one all the same. */
+const schedulesOf = (
+  accounts: readonly Account[],
+  ties: ReadonlyMap<AccountId, Tie>,
+): { readonly wanted: number; readonly tied: number; readonly apart: number } => {
+  const counted = accounts.flatMap((account) => {
+    const [kind, tie] = [scheduleOf(account), ties.get(account.id)];
+    return kind !== undefined && tie !== undefined && (tie.state !== 'none' || lacksSupport(kind, tie))
+      ? [tie.state]
+      : [];
+  });
+  return {
+    wanted: counted.length,
+    tied: counted.filter((state) => state === 'tied' || state === 'explained').length,
+    apart: counted.filter((state) => state === 'apart' || state === 'unknown').length,
+  };
 };
 
 /** The rate of a foreign currency in base currency that counts on the opening date. */

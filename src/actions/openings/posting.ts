@@ -11,6 +11,7 @@ import { fail, ok, plural, problem } from '@/core/base/result';
 import { record } from '@/store/history';
 import { ledgerPositions, postJournal } from '@/store/journals';
 import { copyLines, currentSet, deleteDraft, insertSet, markPosted, partsOfSet } from '@/store/openings';
+import { copySchedules } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { viewState } from '../frame/held-state';
 import { positionsOf } from '../frame/state';
@@ -97,6 +98,7 @@ export const openCorrection = booksAction(
       );
     const id = await insertSet(tx, books.id, set.version + 1, now, input.reason);
     await copyLines(tx, books.id, set.id, id, actor.person, now);
+    await copySchedules(tx, books.id, set.id, id);
     await record(
       tx,
       books.id,

@@ -43,6 +43,10 @@ export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
   cutover: 'calendar.change',
   calendar: 'calendar.change',
   period: 'calendar.change',
+  contact: 'openings.change',
+  item: 'openings.change',
+  statement: 'openings.change',
+  tie: 'openings.change',
 };
 
 /** A deed as a sentence has it: "You may not …". */

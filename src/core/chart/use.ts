@@ -13,6 +13,8 @@ export interface AccountUse {
   readonly comparatives: number;
   /** Papers that somebody keeps with it. */
   readonly papers: number;
+  /** Items of its schedule, in any version. */
+  readonly items: number;
 }
 
 export const UNUSED: AccountUse = {
@@ -23,6 +25,7 @@ export const UNUSED: AccountUse = {
   taxCodes: 0,
   comparatives: 0,
   papers: 0,
+  items: 0,
 };
 
 const uses = (use: AccountUse): readonly string[] => [
@@ -32,6 +35,7 @@ const uses = (use: AccountUse): readonly string[] => [
   ...(use.taxCodes > 0 ? [plural(use.taxCodes, 'tax code')] : []),
   ...(use.comparatives > 0 ? [plural(use.comparatives, 'comparative')] : []),
   ...(use.papers > 0 ? [plural(use.papers, 'paper kept with it', 'papers kept with it')] : []),
+  ...(use.items > 0 ? [plural(use.items, 'item or statement in its schedule', 'items in its schedule')] : []),
   ...(use.changes > 0 && use.figures === 0 ? ['the history of an earlier opening balance'] : []),
 ];
 

@@ -109,6 +109,19 @@ export const sayChange = (change: Change, telling: Telling): string | Sentence |
       return `${plural(Object.keys(to ?? {}).length, 'row')} of the paper decided about`;
     case 'rate':
       return say`Rate of ${field}: ${rateOf(from)} → ${rateOf(to)}`;
+    case 'contact':
+      return `Contact ${textIn(to ?? from, 'name')} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
+    case 'item': {
+      const item = to ?? from;
+      const name = textIn(item, 'number') || textIn(item, 'reference') || textIn(item, 'note');
+      return `Item${name === '' ? '' : ` ${name}`} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
+    }
+    case 'statement':
+      return to === null
+        ? `${own}: statement’s balance deleted`
+        : say`${own}: statement closes on ${{ date: textIn(to, 'date') }}`;
+    case 'tie':
+      return `${own}: ${to === null ? 'difference no longer explained' : `difference explained: ${textIn(to, 'reason')}`}`;
     case 'bank':
       return `${own}: bank details ${from === null ? 'given' : to === null ? 'gone with it' : 'changed'}`;
   }
@@ -130,6 +143,10 @@ const COUNTED: Readonly<Record<Subject, readonly [one: string, more: string]>> =
   cutover: ['cutover date', 'cutover dates'],
   calendar: ['calendar', 'calendars'],
   period: ['period', 'periods'],
+  contact: ['contact', 'contacts'],
+  item: ['item of a schedule', 'items of schedules'],
+  statement: ['statement’s balance', 'statements’ balances'],
+  tie: ['explained difference', 'explained differences'],
 };
 
 /**
@@ -163,6 +180,7 @@ const HEADS: Readonly<Record<string, (name: string) => string>> = {
   takeAnswers: () => 'Chart begun from answers',
   takeCopy: () => 'Copied from another client or a template',
   mergeAccounts: () => 'Accounts merged',
+  takeList: (name) => `${name} taken`,
 };
 
 /** What an action was, where that says it all. */
@@ -173,5 +191,6 @@ const ALONE: Readonly<Record<string, (name: string) => string>> = {
   readFrom: (name) => `${name} read otherwise`,
   readRows: (name) => `Rows of ${name} read otherwise`,
   drawCalendar: () => 'Calendar drawn anew',
+  takeSupport: () => 'A figure taken from its schedule',
   moveCutover: () => 'Cutover date or the old system’s dates changed',
 };

@@ -9,6 +9,7 @@ import { formatMinor } from '../money/format';
 import { type Minor, abs } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
 import type { RateBook } from '../money/rate-book';
+import type { Tie } from '../schedules/tie-out';
 import type { StageId } from './stage-ids';
 
 /** Everything the checks look at. They look at nothing else, so the same state always gives the same findings. */
@@ -33,6 +34,9 @@ export interface ProofState {
   /** Of every pair at least the last two rates up to the opening date. */
   readonly rates: RateBook;
   readonly rateDays: number;
+  /** The tie-outs of the accounts that can have a schedule, and how many of their items are of after the opening date. */
+  readonly ties: ReadonlyMap<AccountId, Tie>;
+  readonly itemsLater: ReadonlyMap<AccountId, number>;
 }
 
 /** A blocker holds posting back; a warning wants to be looked at; advice is a question that may stay open. */

@@ -7,8 +7,16 @@ import type { Aside, Check, Finding, ProofState, Severity } from './check';
 import { COMPANY_CHECKS } from './company';
 import { CURRENCY_CHECKS } from './currencies';
 import { OPENING_CHECKS } from './openings';
+import { SCHEDULE_CHECKS } from './schedules';
 
-const CHECKS = { ...OPENING_CHECKS, ...CHART_CHECKS, ...CALENDAR_CHECKS, ...CURRENCY_CHECKS, ...COMPANY_CHECKS };
+const CHECKS = {
+  ...OPENING_CHECKS,
+  ...SCHEDULE_CHECKS,
+  ...CHART_CHECKS,
+  ...CALENDAR_CHECKS,
+  ...CURRENCY_CHECKS,
+  ...COMPANY_CHECKS,
+};
 
 export type CheckId = keyof typeof CHECKS;
 export const CHECK_IDS = Object.keys(CHECKS) as readonly CheckId[];

@@ -93,6 +93,8 @@ const stateOf = (
     inCurrency: new Map(),
     rates: rateBook([]),
     rateDays: 7,
+    ties: new Map(),
+    itemsLater: new Map(),
     accounts: chart,
     openings: new Map(
       (
@@ -413,6 +415,7 @@ describe('the course', () => {
     periods: 12,
     accounts: 40,
     filled: 10,
+    schedules: { wanted: 0, tied: 0, apart: 0 },
     posted: false,
     drafting: true,
   };

@@ -4,6 +4,7 @@ export const STAGES = [
   { id: 'currencies', label: 'Currencies' },
   { id: 'chart', label: 'Chart' },
   { id: 'openings', label: 'Opening balances' },
+  { id: 'schedules', label: 'Schedules' },
   { id: 'proof', label: 'Proof' },
   { id: 'sign-off', label: 'Sign-off' },
 ] as const;

@@ -22,6 +22,8 @@ export interface StageFacts {
   readonly periods: number;
   readonly accounts: number;
   readonly filled: number;
+  /** Accounts that want something behind their figures, how many of them tie or are explained, and how many stand apart. */
+  readonly schedules: { readonly wanted: number; readonly tied: number; readonly apart: number };
   readonly posted: boolean;
   readonly drafting: boolean;
   readonly proof: readonly CheckResult[];
@@ -75,6 +77,18 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
                 state: openingsOpen > 0 ? 'in progress' : 'laid',
                 note: `${facts.filled} of ${facts.accounts} filled`,
                 fill: openingsOpen > 0 ? 50 : 100,
+              },
+    schedules:
+      facts.accounts === 0 || (facts.filled === 0 && facts.schedules.wanted === 0)
+        ? { state: 'waits', note: 'waits: balances', fill: 0 }
+        : facts.schedules.wanted === 0
+          ? { state: 'laid', note: 'none needed', fill: 100 }
+          : facts.schedules.tied === facts.schedules.wanted
+            ? { state: 'laid', note: 'all tied', fill: 100 }
+            : {
+                state: facts.schedules.tied + facts.schedules.apart > 0 ? 'in progress' : 'to do',
+                note: `${facts.schedules.tied} of ${facts.schedules.wanted} tied`,
+                fill: Math.round((80 * facts.schedules.tied) / facts.schedules.wanted),
               },
     proof:
       facts.accounts === 0 || (facts.filled === 0 && !facts.posted)

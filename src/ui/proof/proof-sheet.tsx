@@ -5,13 +5,15 @@ import type { Place, Severity } from '@/core/proof/check';
 import { type CheckResult, blockers, verdict } from '@/core/proof/checks';
 import { plural } from '@/core/base/result';
 import { STAGES } from '@/core/proof/stage-ids';
-import { stageHref } from '../frame/stage-href';
+import { scheduleHref, stageHref } from '../frame/stage-href';
 import { Frame, MarginPart } from '../frame/frame';
 
 type View = NonNullable<Awaited<ReturnType<typeof proofView>>>;
 
 const hrefOf = (books: number, place: Place): string =>
-  `${stageHref(books, place.stage)}${place.account === undefined ? '' : `?account=${String(place.account)}`}`;
+  place.stage === 'schedules' && place.account !== undefined
+    ? scheduleHref(books, place.account)
+    : `${stageHref(books, place.stage)}${place.account === undefined ? '' : `?account=${String(place.account)}`}`;
 
 const GO: Readonly<Record<Place['stage'], string>> = {
   company: 'to the Company',
@@ -19,6 +21,7 @@ const GO: Readonly<Record<Place['stage'], string>> = {
   currencies: 'to the Currencies',
   chart: 'to the Chart',
   openings: 'to the figure',
+  schedules: 'to the schedule',
 };
 
 /** The checks: what stands, what blocks, why it matters, and the way to where it is put right. */

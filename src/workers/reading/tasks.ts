@@ -3,6 +3,7 @@ import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
 import type { Table, TextFormat } from '@/core/base/table';
+import { isXml } from '@/core/files/audit-file';
 import { isPdf } from '@/core/files/formats';
 import type { PrintedPage } from '@/core/files/pdf-page';
 import { readAnyPaper } from '@/core/files/read-any';
@@ -15,6 +16,7 @@ import type { Circumstances } from '@/core/papers/recognise';
 import { type How, paperSheet } from '@/core/papers/sheet';
 import { type Remembered, hintOf, matcher } from '@/core/openings/match';
 import { withNeighbours } from '@/core/openings/neighbours';
+import { type ListRead, type ListWanted, readList, readStatements } from '@/core/schedules/read-list';
 import { type Result, fail, ok, problem } from '@/core/base/result';
 import { type SentSheet, packMatches } from './sent';
 
@@ -59,6 +61,11 @@ export interface Tasks {
       readonly known: readonly DatedRate[];
     };
     readonly output: ReadRates;
+  };
+  /** The list or statement that a file holds, for the page that it was brought to. */
+  readonly list: {
+    readonly input: Given & { readonly wanted: ListWanted; readonly date: string; readonly digits: number };
+    readonly output: ListRead;
   };
   readonly logo: { readonly input: Given; readonly output: Uint8Array };
 }
@@ -111,6 +118,11 @@ export const tasks = (
     return table === undefined
       ? fail(problem('rates.empty', `${name} has no rows.`))
       : readRates(table, { ...settings, known: rateBook(known), source: name });
+  },
+  list: async ({ bytes, name, wanted, ...asked }) => {
+    if (wanted === 'statement' && isXml(bytes)) return readStatements(bytes, name);
+    const read = await readAnyPaper(bytes, name);
+    return read.ok ? readList(read.value, wanted, { name, ...asked }) : read;
   },
   logo: ({ bytes }) => {
     const drawing = readLogo(bytes);

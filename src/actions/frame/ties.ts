@@ -1,0 +1,78 @@
+import { openingDate } from '@/core/calendar/cutover';
+import type { Account, AccountId } from '@/core/chart/account';
+import { minorDigits } from '@/core/money/currency';
+import type { Conversion } from '@/core/money/convert';
+import { type Minor, NIL } from '@/core/money/minor';
+import { type RateBook, lookUp } from '@/core/money/rate-book';
+import type { Part } from '@/core/openings/foreign';
+import { scheduleOf } from '@/core/schedules/kinds';
+import { type Tie, tieOf } from '@/core/schedules/tie-out';
+import type { Books } from '@/store/books';
+import type { Behind } from '@/store/schedules';
+
+/** How amounts of a currency become base currency on the opening date; undefined where there is no rate for it. */
+export const conversionsOf = ({
+  books,
+  rates,
+}: {
+  readonly books: Pick<Books, 'currency' | 'cutover' | 'rateDays' | 'rounding'>;
+  readonly rates: RateBook;
+}): ((currency: string) => Conversion | undefined) => {
+  const known = new Map<string, Conversion | undefined>();
+  return (currency) => {
+    if (known.has(currency)) return known.get(currency);
+    const found = lookUp(rates, {
+      from: currency,
+      to: books.currency,
+      date: openingDate(books.cutover).toString(),
+      mostDays: books.rateDays,
+    });
+    const how =
+      found.kind === 'found'
+        ? {
+            ratio: found.ratio,
+            fromDigits: minorDigits(currency),
+            toDigits: minorDigits(books.currency),
+            rounding: books.rounding,
+          }
+        : undefined;
+    known.set(currency, how);
+    return how;
+  };
+};
+
+/** The tie-out of every account that can have a schedule. */
+export const tiesOf = (
+  state: {
+    readonly books: Books;
+    readonly rates: RateBook;
+    readonly accounts: readonly Account[];
+    readonly amounts: ReadonlyMap<AccountId, Minor>;
+  },
+  behind: Behind,
+  parts: ReadonlyMap<AccountId, readonly Part[]>,
+): ReadonlyMap<AccountId, Tie> => {
+  const rate = conversionsOf(state);
+  const base = state.books.currency;
+  return new Map(
+    state.accounts.flatMap((account): readonly (readonly [AccountId, Tie])[] =>
+      scheduleOf(account) === undefined
+        ? []
+        : [
+            [
+              account.id,
+              tieOf({
+                figure: state.amounts.get(account.id) ?? NIL,
+                parts: parts.get(account.id) ?? [],
+                base,
+                own: account.currency === base ? null : account.currency,
+                supported: behind.supported.get(account.id) ?? [],
+                closing: behind.closings.get(account.id) ?? null,
+                explained: behind.explained.get(account.id) ?? null,
+                rate,
+              }),
+            ],
+          ],
+    ),
+  );
+};

@@ -1,0 +1,249 @@
+import { createHash } from 'node:crypto';
+import { z } from 'zod';
+import { paperId } from '@/core/base/ids';
+import { openingDate } from '@/core/calendar/cutover';
+import { type Account, accountId } from '@/core/chart/account';
+import { type Problem, fail, ok, problem, toldIn } from '@/core/base/result';
+import { minorDigits } from '@/core/money/currency';
+import type { ContactFields } from '@/core/schedules/contact';
+import {
+  type IncomingItem,
+  type IncomingStatement,
+  incomingContacts,
+  incomingItems,
+  incomingStatement,
+} from '@/core/schedules/from-list';
+import type { ItemFields } from '@/core/schedules/item';
+import type { ScheduleKind } from '@/core/schedules/kinds';
+import type { ListRead, ListWanted } from '@/core/schedules/read-list';
+import { contactsOf, writeContacts } from '@/store/contacts';
+import { record } from '@/store/history';
+import { findPaper, insertPaper, paperContent, paperWithHash } from '@/store/papers';
+import { NOTHING_BEHIND, behindOf, putClosing, writeItems } from '@/store/schedules';
+import { type BooksContext, fileAction } from '../kernel/action';
+import { currenciesOn } from '../chart/edits';
+import { fileContent, fileName, id } from '../kernel/inputs';
+import { reading } from '../kernel/context';
+import { writingOfBooks } from '../kernel/writing';
+import { draftSet, scheduled } from './draft';
+
+/** The account whose list a file is, or none for the list of contacts. */
+const target = { set: id, account: id.transform(accountId).nullable() };
+
+interface Target {
+  readonly account: Account | null;
+  readonly wanted: ListWanted;
+  readonly schedule: ScheduleKind;
+}
+
+const targetOf = async (context: BooksContext, account: number | null) => {
+  if (account === null) return ok<Target>({ account: null, wanted: 'contacts', schedule: 'plain' });
+  const found = await scheduled(context, accountId(account));
+  return found.ok
+    ? ok<Target>({
+        account: found.value.account,
+        schedule: found.value.schedule,
+        wanted: found.value.schedule,
+      })
+    : found;
+};
+
+const asked = ({ books }: Pick<BooksContext, 'books'>, own: Account | null) => ({
+  date: openingDate(books.cutover).toString(),
+  digits: minorDigits(own?.currency ?? books.currency),
+});
+
+/** What bringing a list would do: shown before anything of it is taken. */
+export interface ListPreview {
+  readonly paper: number;
+  readonly name: string;
+  readonly kind: ListRead['kind'];
+  readonly items: readonly IncomingItem[];
+  /** Contacts that would be made. */
+  readonly contacts: readonly ContactFields[];
+  /** Contacts of the list that are there. */
+  readonly known: number;
+  readonly statements: readonly (IncomingStatement & { readonly account: string })[];
+  /** Whether the list has amounts in base currency of its own beside those in foreign ones. */
+  readonly hasBase: boolean;
+  readonly doubts: readonly Problem[];
+}
+
+const previewOf = async (
+  context: BooksContext,
+  { account, schedule }: Target,
+  read: ListRead,
+  booked: boolean,
+): Promise<Omit<ListPreview, 'paper' | 'name'>> => {
+  const { tx, books } = context;
+  const contacts = await contactsOf(tx, books.id);
+  const nothing = { items: [], contacts: [], known: 0, statements: [], hasBase: false };
+  const told = (problems: readonly Problem[]): readonly Problem[] =>
+    problems.map((one) => toldIn(one, writingOfBooks(books)));
+  switch (read.kind) {
+    case 'contacts': {
+      const { add, known } = incomingContacts(read.read.items, contacts);
+      return { ...nothing, kind: 'contacts', contacts: add, known, doubts: told(read.read.doubts) };
+    }
+    case 'items': {
+      if (account === null) return { ...nothing, kind: 'items', doubts: [] };
+      const rules = {
+        schedule,
+        account,
+        base: books.currency,
+        currencies: await currenciesOn(context),
+        contacts,
+        booked,
+      };
+      const { items, contacts: made } = incomingItems(read.read, rules);
+      return {
+        ...nothing,
+        kind: 'items',
+        items,
+        contacts: made,
+        hasBase: read.read.items.some(
+          ({ base, currency }) => base !== null && (currency ?? books.currency) !== books.currency,
+        ),
+        doubts: told(read.read.doubts),
+      };
+    }
+    case 'statements':
+      return {
+        ...nothing,
+        kind: 'statements',
+        statements:
+          account === null
+            ? []
+            : read.read.statements.map((statement) => ({
+                account: statement.account,
+                ...incomingStatement(statement, account, books.currency, openingDate(books.cutover).toString()),
+              })),
+        doubts: told(read.read.doubts),
+      };
+  }
+};
+
+/** Keeps a file that is brought for a schedule, and says what it holds. Nothing of it is taken yet. */
+export const bringList = fileAction(
+  'bringList',
+  'papers.change',
+  { ...target, name: fileName, content: fileContent, booked: z.boolean().default(true) },
+  async (context, { account, name, content }) => {
+    const found = await targetOf(context, account);
+    const about = found.ok ? asked(context, found.value.account) : undefined;
+    return () =>
+      found.ok && about !== undefined
+        ? reading().read('list', { bytes: content, name, wanted: found.value.wanted, ...about })
+        : Promise.resolve(found.ok ? fail(problem('list.none', 'Nothing can be read.')) : found);
+  },
+  async (context, input, read) => {
+    const { tx, books, actor, now } = context;
+    const found = await targetOf(context, input.account);
+    if (!found.ok) return found;
+    const sha256 = createHash('sha256').update(input.content).digest('hex');
+    const known = await paperWithHash(tx, books.id, sha256);
+    const paper = known ?? (await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now));
+    if (known === undefined) await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
+    const preview: ListPreview = {
+      paper,
+      name: input.name,
+      ...(await previewOf(context, found.value, read, input.booked)),
+    };
+    return ok(preview);
+  },
+);
+
+/** Takes what a list that was brought holds: its items or contacts, or a statement's balance. One batch, which is undone as one. */
+export const takeList = fileAction(
+  'takeList',
+  'openings.change',
+  {
+    ...target,
+    paper: id.transform(paperId),
+    /** Rows that stay out. */
+    leave: z.array(z.int().positive()).max(100_000).default([]),
+    booked: z.boolean().default(true),
+    /** Which of several statements. */
+    statement: z.int().min(0).max(1000).default(0),
+  },
+  async (context, { account, paper }) => {
+    const found = await targetOf(context, account);
+    const kept = await findPaper(context.tx, context.books.id, paper);
+    if (!found.ok) return () => Promise.resolve(found);
+    if (kept === undefined)
+      return () => Promise.resolve(fail(problem('paper.unknown', 'This paper is not in these books any more.')));
+    const bytes = await paperContent(context.tx, context.books.id, kept.id);
+    const about = asked(context, found.value.account);
+    return () => reading().read('list', { bytes, name: kept.name, wanted: found.value.wanted, ...about });
+  },
+  async (context, input, read) => {
+    const { tx, books, actor, now } = context;
+    const found = await targetOf(context, input.account);
+    if (!found.ok) return found;
+    const draft = await draftSet(context, input.set);
+    if (!draft.ok) return draft;
+    const kept = await findPaper(tx, books.id, input.paper);
+    context.changes.about({ name: kept?.name ?? '' });
+    const preview = await previewOf(context, found.value, read, input.booked);
+    const out = new Set(input.leave);
+    const taken = preview.items.filter(({ row, problems }) => problems.length === 0 && !out.has(row));
+    const wanted = new Set(taken.flatMap(({ makes }) => (makes === null ? [] : [makes])));
+    const made =
+      preview.kind === 'contacts' ? preview.contacts : preview.contacts.filter((_, place) => wanted.has(place));
+    const contacts = await writeContacts(
+      tx,
+      books.id,
+      made.map((contact) => ({ id: null, contact })),
+      new Map(),
+      actor.person,
+      now,
+    );
+    context.changes.add(contacts.changes);
+    const { account } = found.value;
+    if (account === null) return ok({ items: 0, contacts: made.length });
+    const places = [...wanted].sort((a, b) => a - b);
+    const madeId = new Map(places.map((place, at) => [place, contacts.written[at]?.id ?? null]));
+    const statement = preview.statements[input.statement];
+    if (statement?.closing !== null && statement !== undefined) {
+      const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+      context.changes.add(
+        await putClosing(
+          tx,
+          books.id,
+          input.set,
+          account.id,
+          behind.closings.get(account.id),
+          statement.closing,
+          actor.person,
+          now,
+        ),
+      );
+    }
+    const items: readonly (ItemFields & { readonly row: number | null })[] = [
+      ...taken.map(({ item, makes, row }) => ({
+        ...item,
+        contact: makes === null ? item.contact : (madeId.get(makes) ?? null),
+        row,
+      })),
+      ...(statement?.between ?? []).map((item) => ({ ...item, row: null })),
+    ];
+    if (items.length === 0 && (statement === undefined || statement.closing === null))
+      return fail(
+        problem('list.nothing', 'Nothing of this file can be taken as it stands; see what is said of its rows.'),
+      );
+    const { changes } = await writeItems(
+      tx,
+      books.id,
+      input.set,
+      items.map(({ row, ...item }) => ({
+        id: null,
+        item: { ...item, account: account.id, paper: row === null ? null : input.paper, row },
+      })),
+      new Map(),
+      actor.person,
+      now,
+    );
+    context.changes.add(changes);
+    return ok({ items: items.length, contacts: made.length });
+  },
+);

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { fail, ok, problem, quoted, under } from '@/core/base/result';
+import { type Contact, contactId, contactProblems } from '@/core/schedules/contact';
+import { type ContactWriting, contactsInUse, contactsOf, writeContacts } from '@/store/contacts';
+import { booksAction } from '../kernel/action';
+import { distinct, id } from '../kernel/inputs';
+import { contactFields, revision } from './schemas';
+
+/**
+ * Saves contacts that were typed, pasted or deleted: all of them or none. One that items name is not deleted; it can be made inactive.
+ */
+export const saveContacts = booksAction(
+  'saveContacts',
+  'openings.change',
+  {
+    entries: z
+      .array(
+        z.object({
+          id: id.transform(contactId).nullable(),
+          revision,
+          /** Null deletes it. */
+          contact: contactFields.nullable(),
+        }),
+      )
+      .min(1)
+      .max(20_000, 'So many rows cannot be saved at once; bring them as a file.')
+      .superRefine((list, context) =>
+        distinct('A contact', (one: { id: number }) => one.id)(
+          list.flatMap((one) => (one.id === null ? [] : [{ id: one.id }])),
+          context,
+        ),
+      ),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const stands = new Map((await contactsOf(tx, books.id)).map((contact) => [contact.id, contact]));
+    const used = input.entries.some(({ contact }) => contact === null) ? await contactsInUse(tx, books.id) : new Set();
+    const touched = new Set(input.entries.map((entry) => entry.id));
+    const others: Pick<Contact, 'code' | 'name'>[] = [...stands.values()].filter((one) => !touched.has(one.id));
+    const wrong = input.entries.flatMap((entry, place) => {
+      const was = entry.id === null ? undefined : stands.get(entry.id);
+      if (entry.id !== null && was === undefined)
+        return [problem('contact.gone', 'This contact was deleted meanwhile. Load the page again.', place)];
+      if (was !== undefined && was.revision !== entry.revision)
+        return [
+          problem('contact.changed', `${was.name} was changed meanwhile by somebody else. Load the page again.`, place),
+        ];
+      if (entry.contact === null)
+        return entry.id !== null && used.has(entry.id)
+          ? [
+              problem(
+                'contact.used',
+                `Items name ${quoted(was?.name ?? '')}, so it is kept. Make it inactive instead; it is then offered no more.`,
+                place,
+              ),
+            ]
+          : [];
+      const problems = contactProblems(entry.contact, others).map((one) => under(one, place));
+      others.push(entry.contact);
+      return problems;
+    });
+    if (wrong.length > 0) return fail(...wrong);
+    const { written, changes } = await writeContacts(
+      tx,
+      books.id,
+      input.entries.map(({ id: own, contact }): ContactWriting => ({ id: own, contact })),
+      stands,
+      actor.person,
+      now,
+    );
+    context.changes.add(changes);
+    return ok({ rows: written });
+  },
+);

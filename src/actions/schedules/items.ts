@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { accountId } from '@/core/chart/account';
+import { fail, ok, problem, under } from '@/core/base/result';
+import { type Item, itemProblems } from '@/core/schedules/item';
+import { contactsOf } from '@/store/contacts';
+import { type ItemWriting, lockItems, writeItems } from '@/store/schedules';
+import { booksAction } from '../kernel/action';
+import { currenciesOn } from '../chart/edits';
+import { distinct, id } from '../kernel/inputs';
+import { draftSet, scheduled } from './draft';
+import { itemFields, itemSource, revision } from './schemas';
+
+/**
+ * Saves items of an account's schedule that were typed, pasted or deleted: all of them or none. Each that is there names the revision
+ * it was seen at; if somebody changed one meanwhile, nothing is stored and it is said which.
+ */
+export const saveItems = booksAction(
+  'saveItems',
+  'openings.change',
+  {
+    set: id,
+    account: id.transform(accountId),
+    entries: z
+      .array(
+        z.object({
+          /** Null for a new one. */
+          id: id.nullable(),
+          revision,
+          /** Null deletes it. */
+          item: itemFields.nullable(),
+          ...itemSource,
+        }),
+      )
+      .min(1)
+      .max(50_000, 'So many rows cannot be saved at once; bring them as a file.')
+      .superRefine((list, context) =>
+        distinct('An item', (one: { id: number }) => one.id)(
+          list.flatMap((one) => (one.id === null ? [] : [{ id: one.id }])),
+          context,
+        ),
+      ),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const draft = await draftSet(context, input.set);
+    if (!draft.ok) return draft;
+    const found = await scheduled(context, input.account);
+    if (!found.ok) return found;
+    const { account, schedule } = found.value;
+    const stands = await lockItems(
+      tx,
+      books.id,
+      input.set,
+      input.entries.flatMap((entry) => (entry.id === null ? [] : [entry.id])),
+    );
+    const currencies = await currenciesOn(context);
+    const contacts = new Set((await contactsOf(tx, books.id)).map((contact) => contact.id));
+    const rules = { schedule, account, base: books.currency, currencies };
+    const wrong = input.entries.flatMap((entry, place) => {
+      const was = entry.id === null ? undefined : stands.get(entry.id);
+      if (entry.id !== null && (was === undefined || was.account !== input.account))
+        return [problem('item.gone', 'This row was deleted meanwhile by somebody else. Load the page again.', place)];
+      if (was !== undefined && was.revision !== entry.revision)
+        return [
+          problem('item.changed', 'This row was changed meanwhile by somebody else. Load the page again.', place),
+        ];
+      if (entry.item === null) return [];
+      const named = entry.item.contact === null || contacts.has(entry.item.contact);
+      return [
+        ...(named ? [] : [problem('item.contact', 'This contact is not in these books any more.', place, 'contact')]),
+        ...itemProblems(entry.item, rules).map((one) => under(one, place)),
+      ];
+    });
+    if (wrong.length > 0) return fail(...wrong);
+    const { written, changes } = await writeItems(
+      tx,
+      books.id,
+      input.set,
+      input.entries.map(({ id: own, item, paper, row }): ItemWriting => {
+        const was: Item | undefined = own === null ? undefined : stands.get(own);
+        return {
+          id: own,
+          item:
+            item === null
+              ? null
+              : { ...item, account: input.account, paper: was?.paper ?? paper, row: was?.row ?? row },
+        };
+      }),
+      stands,
+      actor.person,
+      now,
+    );
+    context.changes.add(changes);
+    return ok({ rows: written });
+  },
+);

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { readDate } from '@/core/base/dates';
+import { paperId } from '@/core/base/ids';
+import { isCountry } from '@/core/company/country';
+import { isCurrency } from '@/core/money/currency';
+import { CONTACT_ROLES, contactId } from '@/core/schedules/contact';
+import { ITEM_KINDS } from '@/core/schedules/kinds';
+import { MOST_ROWS } from '@/core/files/limits';
+import { terms } from '../company/schemas';
+import { id, int4, text, units } from '../kernel/inputs';
+
+const day = z.string().refine((given) => readDate(given).ok, 'This is no date between 1950 and 2150.');
+const short = text(120).trim();
+
+export const itemFields = z.object({
+  kind: z.enum(ITEM_KINDS),
+  contact: id.transform(contactId).nullable(),
+  number: short,
+  reference: short,
+  order: short,
+  date: day.nullable(),
+  due: day.nullable(),
+  currency: z.string().refine(isCurrency, 'This is no currency of ISO 4217.'),
+  original: units.nullable(),
+  open: units,
+  base: units.nullable(),
+  note: text(500).trim(),
+});
+
+/** Where an item was read from. */
+export const itemSource = {
+  paper: id.transform(paperId).nullable().default(null),
+  row: z.int().positive().max(MOST_ROWS).nullable().default(null),
+};
+
+export const contactFields = z.object({
+  code: text(40).trim(),
+  name: text(200).trim(),
+  role: z.enum(CONTACT_ROLES.map((one) => one.id)),
+  legalName: text(200).trim(),
+  taxNumber: text(40).trim(),
+  country: z.string().refine((code) => code === '' || isCountry(code), 'Choose a country from the list.'),
+  address: text(500).trim(),
+  person: text(200).trim(),
+  email: text(200).trim(),
+  phone: text(60).trim(),
+  currency: z.string().refine((code) => code === '' || isCurrency(code), 'This is no currency of ISO 4217.'),
+  terms: terms.nullable(),
+  note: text(500).trim(),
+  active: z.boolean(),
+});
+
+export const closing = z.object({ date: day, amount: units }).nullable();
+
+export const revision = int4.min(0);

@@ -1,0 +1,139 @@
+'use server';
+
+import { accountId } from '@/core/chart/account';
+import { fail, ok, problem } from '@/core/base/result';
+import { convert } from '@/core/money/convert';
+import { NIL, add, subtract, sum } from '@/core/money/minor';
+import type { Part } from '@/core/openings/foreign';
+import { lockLines, writeLines } from '@/store/openings';
+import { NOTHING_BEHIND, behindOf, putClosing, putExplained } from '@/store/schedules';
+import { booksAction } from '../kernel/action';
+import { id, text } from '../kernel/inputs';
+import { viewState } from '../frame/held-state';
+import { conversionsOf } from '../frame/ties';
+import { draftSet, scheduled } from './draft';
+import { closing } from './schemas';
+
+/** The closing balance of the statement behind a bank, cash or card account; null takes it away. */
+export const saveClosing = booksAction(
+  'saveClosing',
+  'openings.change',
+  { set: id, account: id.transform(accountId), closing },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const draft = await draftSet(context, input.set);
+    if (!draft.ok) return draft;
+    const found = await scheduled(context, input.account);
+    if (!found.ok) return found;
+    if (found.value.schedule !== 'statement')
+      return fail(problem('schedule.no-statement', 'Only bank, cash and card accounts have statements.'));
+    const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+    context.changes.add(
+      await putClosing(
+        tx,
+        books.id,
+        input.set,
+        input.account,
+        behind.closings.get(input.account),
+        input.closing,
+        actor.person,
+        now,
+      ),
+    );
+    return ok({});
+  },
+);
+
+/** Says why the difference of an account may stand, or takes that back. It is about the difference as it is now. */
+export const explainTie = booksAction(
+  'explainTie',
+  'openings.change',
+  {
+    set: id,
+    account: id.transform(accountId),
+    reason: text(300).trim().min(3, 'Say in a few words why the difference may stand.').nullable(),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const draft = await draftSet(context, input.set);
+    if (!draft.ok) return draft;
+    const tie = (await viewState(tx, books)).ties.get(input.account);
+    if (input.reason !== null && (tie?.difference === undefined || tie.difference === null || tie.difference === NIL))
+      return fail(problem('tie.nothing', 'There is no difference to explain in base currency.', 'reason'));
+    const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+    context.changes.add(
+      await putExplained(
+        tx,
+        books.id,
+        input.set,
+        input.account,
+        behind.explained.get(input.account),
+        input.reason === null ? null : { difference: tie?.difference ?? NIL, reason: input.reason },
+        actor.person,
+        now,
+      ),
+    );
+    return ok({});
+  },
+);
+
+/** What its schedule comes to becomes the opening figure of an account, with its parts in foreign currencies. */
+export const takeSupport = booksAction(
+  'takeSupport',
+  'openings.change',
+  { set: id, account: id.transform(accountId) },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const draft = await draftSet(context, input.set);
+    if (!draft.ok) return draft;
+    const found = await scheduled(context, input.account);
+    if (!found.ok) return found;
+    const { account } = found.value;
+    const state = await viewState(tx, books);
+    const tie = state.ties.get(input.account);
+    if (tie === undefined || tie.support === null || tie.state === 'none')
+      return fail(
+        problem(
+          'tie.no-support',
+          tie?.state === 'unknown'
+            ? 'A rate of the opening date is missing, so the worth of the list is not known yet. Give the rate on the Currencies page.'
+            : 'Nothing stands behind this account yet.',
+        ),
+      );
+    const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+    const rate = conversionsOf(state);
+    const stated = behind.closings.get(input.account);
+    const own = account.currency ?? books.currency;
+    const sums = behind.supported.get(input.account) ?? [];
+    const codes = [...new Set([...sums.map(({ currency }) => currency), ...(stated === undefined ? [] : [own])])];
+    const parts = codes
+      .filter((code) => code !== books.currency)
+      .map((currency): Part => {
+        const one = sums.find((sumOf) => sumOf.currency === currency);
+        const open = add(one?.open ?? NIL, stated !== undefined && currency === own ? stated.amount : NIL);
+        const left = subtract(open, one?.given ?? NIL);
+        const how = rate(currency);
+        return {
+          currency,
+          amount: open,
+          base: add(one?.givenBase ?? NIL, left === 0n || how === undefined ? NIL : convert(left, how)),
+        };
+      });
+    const amount =
+      account.currency === null || account.currency === books.currency
+        ? tie.support
+        : sum(parts.map(({ base }) => base));
+    const stands = await lockLines(tx, books.id, input.set, [input.account]);
+    const written = await writeLines(
+      tx,
+      books.id,
+      input.set,
+      [{ account: input.account, amount, parts, source: 'calculated', why: 'the total of its schedule' }],
+      actor.person,
+      now,
+      stands,
+    );
+    context.changes.add(written.changes);
+    return ok({ amount });
+  },
+);

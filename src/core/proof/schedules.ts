@@ -1,0 +1,109 @@
+import { type Account, called } from '../chart/account';
+import { openingDate } from '../calendar/cutover';
+import { dated, say } from '../base/sentence';
+import { plural } from '../base/result';
+import { NIL } from '../money/minor';
+import { type ScheduleKind, needsSchedule, scheduleOf } from '../schedules/kinds';
+import { type Tie, lacksSupport } from '../schedules/tie-out';
+import { type Check, type Finding, type ProofState, money } from './check';
+
+interface Tied {
+  readonly account: Account;
+  readonly kind: ScheduleKind;
+  readonly tie: Tie;
+}
+
+const tied = (state: ProofState): readonly Tied[] =>
+  state.accounts.flatMap((account) => {
+    const [kind, tie] = [scheduleOf(account), state.ties.get(account.id)];
+    return kind === undefined || tie === undefined ? [] : [{ account, kind, tie }];
+  });
+
+const isControl = (kind: ScheduleKind): boolean => kind === 'customers' || kind === 'suppliers';
+
+/** An account whose figure is not what stands behind it, in one sentence. */
+const apart = (state: ProofState, { account, tie }: Tied): Finding['what'] => {
+  if (tie.state === 'unknown')
+    return `${called(account)}: the worth of its list is not known, because a rate of the opening date is missing.`;
+  if (tie.difference !== null && tie.difference !== NIL)
+    return `${called(account)} stands at ${money(state, tie.figure)}, what is behind it comes to ${money(state, tie.support ?? NIL)}: ${money(state, tie.difference)} apart.`;
+  const odd = tie.currencies.find(({ difference }) => difference !== NIL);
+  return `${called(account)} ties in ${state.currency.code}, but not in ${odd?.currency ?? 'its currencies'}.`;
+};
+
+const standsApart = (state: ProofState, which: (kind: ScheduleKind) => boolean): readonly Finding[] =>
+  tied(state)
+    .filter(({ kind, tie }) => which(kind) && (tie.state === 'apart' || tie.state === 'unknown'))
+    .map((one) => ({ what: apart(state, one), place: { stage: 'schedules', account: one.account.id } }));
+
+export const SCHEDULE_CHECKS = {
+  'schedules.control-accounts-tie': {
+    severity: 'blocker',
+    title: 'Each control account is equal to its list',
+    why: 'What customers owe and what is owed to suppliers is chased and paid from the list; where it is not the figure, one of them is wrong.',
+    find: (state) => standsApart(state, isControl),
+  },
+  'schedules.accounts-tie': {
+    severity: 'warning',
+    title: 'Every other figure is equal to what stands behind it',
+    why: 'A statement or list that comes to another amount than the figure means that something is missing from one of them.',
+    find: (state) => standsApart(state, (kind) => !isControl(kind)),
+  },
+  'schedules.explained': {
+    severity: 'advice',
+    title: 'No difference is merely explained',
+    why: 'An explained difference is still there; the next reviewer wants to see it.',
+    find: (state) =>
+      tied(state)
+        .filter(({ tie }) => tie.state === 'explained')
+        .map(({ account, tie }) => ({
+          what: `${called(account)} is ${money(state, tie.difference ?? NIL)} apart: ${tie.reason ?? ''}`,
+          place: { stage: 'schedules', account: account.id },
+        })),
+  },
+  'schedules.supported': {
+    severity: 'advice',
+    title: 'Control accounts, banks and cards have something behind them',
+    why: 'A reviewer asks who owes it and which statement says so.',
+    find: (state) =>
+      tied(state)
+        .filter(({ kind, tie }) => needsSchedule(kind) && lacksSupport(kind, tie))
+        .map(({ account, kind, tie }) => ({
+          what: `${called(account)}, ${money(state, tie.figure)}: no ${kind === 'statement' ? 'statement' : 'list'} yet.`,
+          place: { stage: 'schedules', account: account.id },
+        })),
+  },
+  'schedules.statement-date': {
+    severity: 'warning',
+    title: 'Statements close on the opening date, or say what lies between',
+    why: 'A card statement of the 19th says nothing of the days up to the month’s end.',
+    find: (state) =>
+      tied(state).flatMap(({ account, tie }) =>
+        tie.closing === null || tie.closing.date === openingDate(state.cutover).toString() || tie.items > 0
+          ? []
+          : [
+              {
+                what: say`The statement of ${called(account)} closes on ${{ date: tie.closing.date }}, and nothing is listed between that and ${dated(openingDate(state.cutover))}.`,
+                place: { stage: 'schedules', account: account.id },
+              },
+            ],
+      ),
+  },
+  'schedules.items-before-cutover': {
+    severity: 'warning',
+    title: 'No open item is of after the opening date',
+    why: 'What is dated on or after the cutover date is entered in the new books, and would be counted twice.',
+    find: (state) =>
+      state.accounts.flatMap((account) => {
+        const late = state.itemsLater.get(account.id) ?? 0;
+        return late === 0
+          ? []
+          : [
+              {
+                what: `${called(account)}: ${plural(late, 'item')} of after the opening date.`,
+                place: { stage: 'schedules', account: account.id },
+              },
+            ];
+      }),
+  },
+} as const satisfies Record<string, Check>;

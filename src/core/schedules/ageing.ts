@@ -1,0 +1,72 @@
+import { plainDate } from '../base/dates';
+import { type Minor, NIL, add } from '../money/minor';
+import type { ItemFields } from './item';
+
+/** Days overdue up to which items belong to an age; beyond the last they belong to one more. */
+export const AGE_LIMITS: readonly number[] = [30, 60, 90];
+
+/** What the ages are called, from what is not due to the oldest. */
+export const ageLabels = (limits: readonly number[]): readonly string[] => [
+  'Not due',
+  ...limits.map((limit, at) => `${String((limits[at - 1] ?? 0) + 1)}–${String(limit)}`),
+  `Over ${String(limits.at(-1) ?? 0)}`,
+];
+
+/**
+ * The age of an item on a day, as its place among the ages: 0 is not due yet. One without a due date is as old as its document; one
+ * without either is not due.
+ *
+ * @example ageOf({ date: '2026-05-01', due: '2026-05-31' }, '2026-07-31', [30, 60, 90]) // 3
+ */
+export const ageOf = (
+  item: Pick<ItemFields, 'date' | 'due'>,
+  day: string,
+  limits: readonly number[] = AGE_LIMITS,
+): number => {
+  const due = item.due ?? item.date;
+  if (due === null || due >= day) return 0;
+  const late = plainDate(due).until(plainDate(day), { largestUnit: 'days' }).days;
+  const place = limits.findIndex((limit) => late <= limit);
+  return (place < 0 ? limits.length : place) + 1;
+};
+
+export interface AgedRow {
+  /** Null for items on which nobody is named. */
+  readonly contact: number | null;
+  readonly currency: string;
+  readonly ages: readonly Minor[];
+  readonly open: Minor;
+}
+
+/**
+ * What is open per contact and currency, by age: the ages of a row divide what is open of it. Signed as the items, debit positive.
+ * Largest first, whichever its side.
+ */
+export const ageingOf = (
+  items: readonly Pick<ItemFields, 'contact' | 'currency' | 'date' | 'due' | 'open'>[],
+  day: string,
+  limits: readonly number[] = AGE_LIMITS,
+): readonly AgedRow[] => {
+  const rows = new Map<string, { contact: number | null; currency: string; ages: Minor[]; open: Minor }>();
+  for (const item of items) {
+    const key = `${String(item.contact)}/${item.currency}`;
+    const row = rows.get(key) ?? {
+      contact: item.contact,
+      currency: item.currency,
+      ages: Array.from({ length: limits.length + 2 }, () => NIL),
+      open: NIL,
+    };
+    const age = ageOf(item, day, limits);
+    row.ages[age] = add(row.ages[age] ?? NIL, item.open);
+    row.open = add(row.open, item.open);
+    rows.set(key, row);
+  }
+  const size = (amount: Minor): bigint => (amount < 0n ? -amount : amount);
+  return [...rows.values()].sort((a, b) => (size(a.open) > size(b.open) ? -1 : size(a.open) < size(b.open) ? 1 : 0));
+};
+
+/** The ages of all rows of one currency, added up. */
+export const agesIn = (rows: readonly AgedRow[], currency: string): readonly Minor[] =>
+  rows
+    .filter((row) => row.currency === currency)
+    .reduce<readonly Minor[]>((sums, { ages }) => ages.map((amount, at) => add(amount, sums[at] ?? NIL)), []);

@@ -1,0 +1,90 @@
+import { type Problem, problem, quoted } from '../base/result';
+import type { PaymentTerms } from '../company/terms';
+import { bareTaxNumber, taxNumberProblems } from '../company/tax';
+import type { ContactRole } from './list-contacts';
+
+declare const contactBrand: unique symbol;
+export type ContactId = number & { readonly [contactBrand]: true };
+export const contactId = (id: number): ContactId => id as ContactId;
+
+export const CONTACT_ROLES = [
+  { id: 'customer', label: 'Customer' },
+  { id: 'supplier', label: 'Supplier' },
+  { id: 'both', label: 'Customer and supplier' },
+  { id: 'other', label: 'Other: lender, employee, owner' },
+] as const satisfies readonly { id: ContactRole; label: string }[];
+
+/** A customer, supplier or other party, as a person describes it; texts are empty where nothing is known. */
+export interface ContactFields {
+  readonly code: string;
+  readonly name: string;
+  readonly role: ContactRole;
+  readonly legalName: string;
+  readonly taxNumber: string;
+  /** ISO 3166-1 alpha-2, or empty. */
+  readonly country: string;
+  readonly address: string;
+  readonly person: string;
+  readonly email: string;
+  readonly phone: string;
+  /** ISO 4217, or empty for the base currency. */
+  readonly currency: string;
+  /** Null: as the company's defaults say. */
+  readonly terms: PaymentTerms | null;
+  readonly note: string;
+  readonly active: boolean;
+}
+
+export interface Contact extends ContactFields {
+  readonly id: ContactId;
+  readonly revision: number;
+}
+
+export const blankContact = (role: ContactRole): ContactFields => ({
+  code: '',
+  name: '',
+  role,
+  legalName: '',
+  taxNumber: '',
+  country: '',
+  address: '',
+  person: '',
+  email: '',
+  phone: '',
+  currency: '',
+  terms: null,
+  note: '',
+  active: true,
+});
+
+/** Why a contact cannot be kept as it is; `others` are those of the books besides it. A tax number's shape is questioned, not refused. */
+export const contactProblems = (
+  contact: ContactFields,
+  others: readonly Pick<Contact, 'code' | 'name'>[],
+): readonly Problem[] => {
+  const code = contact.code.toLowerCase();
+  const twin = code === '' ? undefined : others.find((other) => other.code.toLowerCase() === code);
+  return [
+    ...(contact.name.trim() === '' ? [problem('contact.name', 'A contact needs a name.', 'name')] : []),
+    ...(twin === undefined
+      ? []
+      : [problem('contact.code', `The code ${quoted(contact.code)} is ${twin.name}’s. Choose another.`, 'code')]),
+  ];
+};
+
+/** What a person should look at again about a contact by itself. */
+export const contactDoubts = (contact: ContactFields): readonly Problem[] =>
+  contact.taxNumber === '' || contact.country === '' ? [] : taxNumberProblems(contact.taxNumber, contact.country);
+
+/** Whether two contacts are called so much alike, or have one tax number, that a list's contact is the one that is there. */
+export const sameContact = (
+  listed: { readonly code: string | null; readonly name: string | null; readonly taxNumber?: string | null },
+  known: Pick<ContactFields, 'code' | 'name' | 'taxNumber'>,
+): boolean => {
+  const [code, name] = [listed.code?.trim().toLowerCase() ?? '', listed.name?.trim().toLowerCase() ?? ''];
+  if (code !== '' && known.code !== '')
+    return code === known.code.toLowerCase() && (name === '' || name === known.name.toLowerCase());
+  if (name !== '') return name === known.name.toLowerCase();
+  const tax = bareTaxNumber(listed.taxNumber ?? '');
+  return tax !== '' && tax === bareTaxNumber(known.taxNumber);
+};

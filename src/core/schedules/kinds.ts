@@ -1,0 +1,102 @@
+import type { AccountRole } from '../ledger/classes';
+import { type Account } from '../chart/account';
+import { isResult, normalSide, typeOf } from '../ledger/classes';
+import { type Minor, abs, negate } from '../money/minor';
+import type { ListKind } from './list-kinds';
+
+/** What stands behind an account: open items of customers or suppliers, a statement with what is not on it, or a plain list. */
+export type ScheduleKind = ListKind | 'statement' | 'plain';
+
+const BY_ROLE: Readonly<Partial<Record<AccountRole, ScheduleKind>>> = {
+  'receivables-control': 'customers',
+  'payables-control': 'suppliers',
+  bank: 'statement',
+  cash: 'statement',
+  card: 'statement',
+};
+
+/** The schedule that an account has; undefined for headings and for income and expense, which have none. */
+export const scheduleOf = (account: Pick<Account, 'heading' | 'classification' | 'role'>): ScheduleKind | undefined =>
+  account.heading || isResult(typeOf(account.classification))
+    ? undefined
+    : account.role === null
+      ? 'plain'
+      : (BY_ROLE[account.role] ?? 'plain');
+
+/** Whether the schedule of an account is asked for wherever it has a figure; any other account may have one. */
+export const needsSchedule = (kind: ScheduleKind): boolean => kind !== 'plain';
+
+interface KindFacts {
+  readonly id: string;
+  readonly label: string;
+  /** 1 where it makes a balance on the schedule's own side larger, -1 where it makes it smaller. */
+  readonly sign: 1 | -1;
+}
+
+const OPEN_ITEMS = [
+  { id: 'invoice', label: 'Invoice', sign: 1 },
+  { id: 'credit-note', label: 'Credit note', sign: -1 },
+  { id: 'payment', label: 'Payment on account', sign: -1 },
+  { id: 'refund', label: 'Refund', sign: 1 },
+  { id: 'balance', label: 'Balance owed', sign: 1 },
+  { id: 'balance-against', label: 'Balance overpaid', sign: -1 },
+] as const satisfies readonly KindFacts[];
+
+/** Of the books against a statement: what the books have and it has not, and the other way round. Debit is money that comes in. */
+const BESIDE_STATEMENT = [
+  { id: 'payment-under-way', label: 'Payment not yet on the statement', sign: -1 },
+  { id: 'receipt-under-way', label: 'Receipt not yet on the statement', sign: 1 },
+  { id: 'payment-unbooked', label: 'Payment on the statement, not in the books', sign: 1 },
+  { id: 'receipt-unbooked', label: 'Receipt on the statement, not in the books', sign: -1 },
+] as const satisfies readonly KindFacts[];
+
+const PLAIN = [
+  { id: 'line', label: 'Amount', sign: 1 },
+  { id: 'line-against', label: 'Amount the other way', sign: -1 },
+] as const satisfies readonly KindFacts[];
+
+export type ItemKind =
+  (typeof OPEN_ITEMS)[number]['id'] | (typeof BESIDE_STATEMENT)[number]['id'] | (typeof PLAIN)[number]['id'];
+
+export const kindsIn = (schedule: ScheduleKind): readonly (KindFacts & { readonly id: ItemKind })[] =>
+  schedule === 'statement' ? BESIDE_STATEMENT : schedule === 'plain' ? PLAIN : OPEN_ITEMS;
+
+export const ITEM_KINDS = [...OPEN_ITEMS, ...BESIDE_STATEMENT, ...PLAIN].map(({ id }) => id) as [
+  ItemKind,
+  ...ItemKind[],
+];
+
+/** On which side a schedule's own balances stand: what customers owe is a debit, what is owed to suppliers a credit. */
+const ownSide = (schedule: ScheduleKind, account: Pick<Account, 'classification' | 'contra'>): 1 | -1 =>
+  schedule === 'suppliers' ? -1 : schedule === 'plain' && normalSide(account) === 'credit' ? -1 : 1;
+
+/**
+ * The signed amount (debit positive) of an item whose magnitude is typed; its kind gives the sign, and nobody types one. An amount
+ * below nil is of the other direction. Undefined for a kind that the schedule has not.
+ */
+export const signedAmount = (
+  schedule: ScheduleKind,
+  account: Pick<Account, 'classification' | 'contra'>,
+  kind: ItemKind,
+  magnitude: Minor,
+): Minor | undefined => {
+  const facts = kindsIn(schedule).find(({ id }) => id === kind);
+  if (facts === undefined) return undefined;
+  return facts.sign * ownSide(schedule, account) < 0 ? negate(magnitude) : magnitude;
+};
+
+/** The kind that an amount of a schedule has by its sign alone, with its magnitude. */
+export const kindBySign = (
+  schedule: ScheduleKind,
+  account: Pick<Account, 'classification' | 'contra'>,
+  amount: Minor,
+): { readonly kind: ItemKind; readonly magnitude: Minor } => {
+  const against = amount < 0n !== ownSide(schedule, account) < 0;
+  const [own, other]: readonly [ItemKind, ItemKind] =
+    schedule === 'plain'
+      ? ['line', 'line-against']
+      : schedule === 'statement'
+        ? ['receipt-under-way', 'payment-under-way']
+        : ['balance', 'balance-against'];
+  return { kind: against ? other : own, magnitude: abs(amount) };
+};

@@ -1,0 +1,51 @@
+import { type Result, fail, ok, problem } from '../base/result';
+import type { Table } from '../base/table';
+import { type ContactsRead, readContacts } from './list-contacts';
+import { type ItemsRead, type ListAsked, readItems } from './list-items';
+import { readCamt } from './camt';
+import { type StatementsRead } from './statement';
+import { readStatementTable } from './statement-table';
+
+/** What a file holds for a schedule. */
+export type ListRead =
+  | { readonly kind: 'items'; readonly read: ItemsRead }
+  | { readonly kind: 'contacts'; readonly read: ContactsRead }
+  | { readonly kind: 'statements'; readonly read: StatementsRead };
+
+/** What is looked for in a file: it says for which page it was brought. */
+export type ListWanted = 'customers' | 'suppliers' | 'plain' | 'contacts' | 'statement';
+
+const NOTHING: Readonly<Record<ListWanted, string>> = {
+  customers: 'open items, such as number, date and amount',
+  suppliers: 'open items, such as number, date and amount',
+  plain: 'a list, such as text, date and amount',
+  contacts: 'contacts, such as code and name',
+  statement: 'a statement, such as date, text and amount',
+};
+
+/** Reads the tables of a file for a page; the bytes of a bank's XML go to `readStatements`. */
+export const readList = (tables: readonly Table[], wanted: ListWanted, asked: ListAsked): Result<ListRead> => {
+  if (wanted === 'statement') {
+    const read = readStatementTable(tables, asked.name);
+    return read.ok ? ok({ kind: 'statements', read: read.value }) : read;
+  }
+  if (wanted === 'contacts') {
+    const read = readContacts(tables, asked.name);
+    if (read !== undefined) return ok({ kind: 'contacts', read });
+  } else {
+    const read = readItems(tables, { ...asked, kind: wanted === 'suppliers' ? 'suppliers' : 'customers' });
+    if (read !== undefined && read.items.length > 0) return ok({ kind: 'items', read });
+  }
+  return fail(
+    problem(
+      'list.none',
+      `${asked.name} has no row that names the columns of ${NOTHING[wanted]}. Give its columns such names, and bring it again.`,
+    ),
+  );
+};
+
+/** The statements of a bank's XML file. */
+export const readStatements = (bytes: Uint8Array, name: string): Result<ListRead> => {
+  const read = readCamt(bytes, name);
+  return read.ok ? ok({ kind: 'statements', read: read.value }) : read;
+};

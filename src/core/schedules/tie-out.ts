@@ -1,0 +1,112 @@
+import { type Conversion, convert } from '../money/convert';
+import { type Minor, NIL, add, subtract, sum } from '../money/minor';
+import type { Part } from '../openings/foreign';
+import { type ScheduleKind, needsSchedule } from './kinds';
+
+/** What the items of an account come to in one currency, debit positive. */
+export interface Supported {
+  readonly currency: string;
+  readonly items: number;
+  readonly open: Minor;
+  /** Of that, what somebody gave a base amount for, and those base amounts. */
+  readonly given: Minor;
+  readonly givenBase: Minor;
+}
+
+/** A statement's closing balance, in the account's currency and as the books see it: money in the bank is a debit. */
+export interface Closing {
+  readonly date: string;
+  readonly amount: Minor;
+}
+
+export interface CurrencyTie {
+  readonly currency: string;
+  readonly figure: Minor;
+  readonly support: Minor;
+  readonly difference: Minor;
+}
+
+/** Whether an account's figure is what stands behind it. */
+export interface Tie {
+  /** `none`: nothing stands behind it yet. `unknown`: a rate is missing, so its worth in base currency cannot be told. */
+  readonly state: 'none' | 'tied' | 'explained' | 'apart' | 'unknown';
+  readonly figure: Minor;
+  /** Null while a rate is missing. */
+  readonly support: Minor | null;
+  /** Figure less support. */
+  readonly difference: Minor | null;
+  readonly currencies: readonly CurrencyTie[];
+  readonly items: number;
+  readonly closing: Closing | null;
+  /** Why somebody lets the difference stand, while it is the one that they looked at. */
+  readonly reason: string | null;
+}
+
+export interface TieInput {
+  /** The opening figure in base currency, and what of it is in foreign ones. */
+  readonly figure: Minor;
+  readonly parts: readonly Part[];
+  readonly base: string;
+  /** The currency in which the account is kept, where it is a foreign one. */
+  readonly own: string | null;
+  readonly supported: readonly Supported[];
+  readonly closing: Closing | null;
+  readonly explained: { readonly difference: Minor; readonly reason: string } | null;
+  /** How amounts of a currency become base currency on the opening date. */
+  readonly rate: (currency: string) => Conversion | undefined;
+}
+
+/** The sum of a statement's balance and the items beside it, per currency. */
+const behind = ({ supported, closing, own, base }: TieInput): readonly Supported[] => {
+  if (closing === null) return supported;
+  const currency = own ?? base;
+  const nothing: Supported = { currency, items: 0, open: NIL, given: NIL, givenBase: NIL };
+  const beside = supported.find((one) => one.currency === currency) ?? nothing;
+  return [...supported.filter((one) => one !== beside), { ...beside, open: add(beside.open, closing.amount) }];
+};
+
+/**
+ * The tie-out of one account: its figure beside the sum of its items, with the statement's balance where it has one, in each currency
+ * and in base currency. What nobody gave a base amount for is converted as one sum, at the rate of the opening date, and rounded once.
+ * A figure that says nothing about currencies is compared in base currency alone.
+ */
+export const tieOf = (input: TieInput): Tie => {
+  const { figure, parts, base, own, explained, rate, closing } = input;
+  const sums = behind(input);
+  const items = input.supported.reduce((count, one) => count + one.items, 0);
+  if (items === 0 && closing === null)
+    return { state: 'none', figure, support: null, difference: null, currencies: [], items, closing, reason: null };
+  const worth = sums.map(({ currency, open, given, givenBase }): Minor | undefined => {
+    if (currency === base) return open;
+    const left = subtract(open, given);
+    const how = left === 0n ? undefined : rate(currency);
+    return left === 0n ? givenBase : how === undefined ? undefined : add(givenBase, convert(left, how));
+  });
+  const support = worth.some((one) => one === undefined) ? null : sum(worth.map((one) => one ?? NIL));
+  const says = own !== null || parts.length > 0;
+  const codes = says
+    ? [...new Set([...parts, ...sums].map(({ currency }) => currency))].filter((one) => one !== base)
+    : [];
+  const currencies = codes.map((currency): CurrencyTie => {
+    const part = parts.find((one) => one.currency === currency)?.amount ?? NIL;
+    const open = sums.find((one) => one.currency === currency)?.open ?? NIL;
+    return { currency, figure: part, support: open, difference: subtract(part, open) };
+  });
+  const difference = support === null ? null : subtract(figure, support);
+  const tied = difference === 0n && currencies.every((one) => one.difference === 0n);
+  const reason = !tied && explained !== null && explained.difference === difference ? explained.reason : null;
+  return {
+    state: difference === null ? 'unknown' : tied ? 'tied' : reason !== null ? 'explained' : 'apart',
+    figure,
+    support,
+    difference,
+    currencies,
+    items,
+    closing,
+    reason,
+  };
+};
+
+/** Whether the support of an account is missing: one that should have a schedule has a figure and nothing behind it. */
+export const lacksSupport = (kind: ScheduleKind, tie: Tie): boolean =>
+  needsSchedule(kind) && tie.state === 'none' && tie.figure !== 0n;

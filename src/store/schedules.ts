@@ -1,0 +1,331 @@
+import type { BooksId, PaperId, PersonId } from '@/core/base/ids';
+import { addTo } from '@/core/base/lists';
+import { type Change, WHOLE } from '@/core/base/change';
+import type { AccountId } from '@/core/chart/account';
+import type { Minor } from '@/core/money/minor';
+import { keptAmount } from '@/core/money/wire';
+import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
+import type { Closing, Supported } from '@/core/schedules/tie-out';
+import type { Queryable } from './database';
+
+const ITEM = `id, account_id as account, kind, contact_id as contact, number, reference, order_no as "order", doc_date as date,
+  due_date as due, currency, original, open, base, note, paper_id as paper, paper_row as row, revision`;
+
+/** The items of a version, of one account or of all, in the order in which they were entered. */
+export const itemsOf = (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  account?: AccountId,
+): Promise<readonly Item[]> =>
+  tx.query<Item>(
+    `select ${ITEM} from schedule_item where books_id = $1 and set_id = $2 and ($3::int is null or account_id = $3) order by id`,
+    [booksId, setId, account ?? null],
+  );
+
+/** Some items of a version, held against other writers. */
+export const lockItems = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  ids: readonly number[],
+): Promise<ReadonlyMap<number, Item>> =>
+  new Map(
+    (
+      await tx.query<Item>(
+        `select ${ITEM} from schedule_item where books_id = $1 and set_id = $2 and id = any($3::int[]) for update`,
+        [booksId, setId, ids],
+      )
+    ).map((item) => [item.id, item]),
+  );
+
+/** What becomes of an item: null deletes it; one without an id is new; one with an id that is not there comes back under it. */
+export interface ItemWriting {
+  readonly id: number | null;
+  readonly item: (ItemFields & Pick<Item, 'account' | 'paper' | 'row'>) | null;
+}
+
+const columnsOf = (items: readonly (ItemFields & Pick<Item, 'account' | 'paper' | 'row'>)[]): readonly unknown[] => [
+  items.map((one) => one.account),
+  items.map((one) => one.kind),
+  items.map((one) => one.contact),
+  items.map((one) => one.number),
+  items.map((one) => one.reference),
+  items.map((one) => one.order),
+  items.map((one) => one.date),
+  items.map((one) => one.due),
+  items.map((one) => one.currency),
+  items.map((one) => keptAmount(one.original)),
+  items.map((one) => keptAmount(one.open)),
+  items.map((one) => keptAmount(one.base)),
+  items.map((one) => one.note),
+  items.map((one) => one.paper),
+  items.map((one) => one.row),
+];
+const NAMES =
+  'account_id, kind, contact_id, number, reference, order_no, doc_date, due_date, currency, original, open, base, note, paper_id, paper_row';
+const ARRAYS =
+  '$5::int[], $6::int[], $7::text[], $8::int[], $9::text[], $10::text[], $11::text[], $12::date[], $13::date[], $14::text[], $15::int8[], $16::int8[], $17::int8[], $18::text[], $19::int[], $20::int[]';
+
+/**
+ * Writes items in a few statements, whatever their number. `stands` are those of the ids given that are there. Gives per writing the
+ * id and revision that the item has now (null where it is gone), and what changed, for the record.
+ */
+export const writeItems = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  writings: readonly ItemWriting[],
+  stands: ReadonlyMap<number, Item>,
+  person: PersonId,
+  at: string,
+): Promise<{
+  readonly written: readonly ({ readonly id: number; readonly revision: number } | null)[];
+  readonly changes: readonly Change[];
+}> => {
+  const gone = writings.flatMap(({ id, item }) => (id !== null && item === null && stands.has(id) ? [id] : []));
+  if (gone.length > 0)
+    await tx.query('delete from schedule_item where books_id = $1 and set_id = $2 and id = any($3::int[])', [
+      booksId,
+      setId,
+      gone,
+    ]);
+  const unnumbered = writings.filter(({ id, item }) => id === null && item !== null).length;
+  const fresh =
+    unnumbered === 0
+      ? []
+      : await tx.query<{ id: number }>(
+          `select nextval((select pg_get_serial_sequence('schedule_item', 'id')::regclass))::int as id from generate_series(1, $1::int)`,
+          [unnumbered],
+        );
+  let next = 0;
+  const ids = writings.map(({ id, item }) => {
+    if (item === null) return null;
+    if (id !== null) return id;
+    next += 1;
+    return fresh[next - 1]?.id ?? 0;
+  });
+  const rows = writings.flatMap(({ item }, place) => (item === null ? [] : [{ id: ids[place] ?? 0, item }]));
+  const revisions = new Map<number, number>();
+  if (rows.length > 0) {
+    const written = await tx.query<{ id: number; revision: number }>(
+      `insert into schedule_item (books_id, set_id, set_by, set_at, id, ${NAMES})
+       select $1, $2, $3, $4::timestamptz, t.* from unnest(${ARRAYS}) as t
+       on conflict (id) do update set ${NAMES.split(', ')
+         .map((name) => `${name} = excluded.${name}`)
+         .join(', ')}, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('schedule_revision')::int
+       where schedule_item.books_id = excluded.books_id and schedule_item.set_id = excluded.set_id
+       returning id, revision`,
+      [booksId, setId, person, at, rows.map(({ id }) => id), ...columnsOf(rows.map(({ item }) => item))],
+    );
+    for (const { id, revision } of written) revisions.set(id, revision);
+    await tx.grown('schedule_item', rows.length);
+  }
+  return {
+    written: ids.map((id) => (id === null ? null : { id, revision: revisions.get(id) ?? 0 })),
+    changes: writings.flatMap(({ id, item }, place): readonly Change[] => {
+      const was = id === null ? undefined : stands.get(id);
+      if (was === undefined && item === null) return [];
+      return [
+        {
+          subject: 'item',
+          id: ids[place] ?? id ?? 0,
+          field: WHOLE,
+          from: was === undefined ? null : keptItem(plain(was), setId),
+          to: item === null ? null : keptItem(plain(item), setId),
+        },
+      ];
+    }),
+  };
+};
+
+/** An item without what the database adds to it. */
+const plain = ({
+  account,
+  kind,
+  contact,
+  number,
+  reference,
+  order,
+  date,
+  due,
+  currency,
+  original,
+  open,
+  base,
+  note,
+  paper,
+  row,
+}: ItemFields & Pick<Item, 'account' | 'paper' | 'row'>) => ({
+  account,
+  kind,
+  contact,
+  number,
+  reference,
+  order,
+  date,
+  due,
+  currency,
+  original,
+  open,
+  base,
+  note,
+  paper,
+  row,
+});
+
+/** A correction begins with the schedules of the version before it. */
+export const copySchedules = async (tx: Queryable, booksId: BooksId, from: number, to: number): Promise<void> => {
+  await tx.query(
+    `insert into schedule_item (books_id, set_id, ${NAMES}, set_by, set_at)
+     select books_id, $3, ${NAMES}, set_by, set_at from schedule_item where books_id = $1 and set_id = $2 order by id`,
+    [booksId, from, to],
+  );
+  await tx.query(
+    `insert into statement_closing (books_id, set_id, account_id, closing, amount, set_by, set_at)
+     select books_id, $3, account_id, closing, amount, set_by, set_at from statement_closing where books_id = $1 and set_id = $2`,
+    [booksId, from, to],
+  );
+  await tx.query(
+    `insert into tie_explained (books_id, set_id, account_id, difference, reason, set_by, set_at)
+     select books_id, $3, account_id, difference, reason, set_by, set_at from tie_explained where books_id = $1 and set_id = $2`,
+    [booksId, from, to],
+  );
+};
+
+/** What stands behind the accounts of books in the version that counts now. */
+export interface Behind {
+  readonly supported: ReadonlyMap<AccountId, readonly Supported[]>;
+  readonly closings: ReadonlyMap<AccountId, Closing>;
+  readonly explained: ReadonlyMap<AccountId, { readonly difference: Minor; readonly reason: string }>;
+  /** Items of after the opening date, by account: they belong to the new books. */
+  readonly later: ReadonlyMap<AccountId, number>;
+}
+
+export const NOTHING_BEHIND: Behind = {
+  supported: new Map(),
+  closings: new Map(),
+  explained: new Map(),
+  later: new Map(),
+};
+
+/** The sums of the items, the statements and the explanations of many books, from three queries. */
+export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<ReadonlyMap<number, Behind>> => {
+  const current = `join (select books_id, max(version) as version from opening_set where books_id = any($1::int[]) group by books_id) v
+    on v.books_id = x.books_id join opening_set s on s.books_id = v.books_id and s.version = v.version and s.id = x.set_id`;
+  const sums = await tx.query<Supported & { books: number; account: AccountId; later: number }>(
+    `select x.books_id as books, x.account_id as account, x.currency, count(*)::int as items, sum(x.open)::int8 as open,
+            coalesce(sum(x.open) filter (where x.base is not null), 0)::int8 as given,
+            coalesce(sum(x.base), 0)::int8 as "givenBase",
+            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind !~ '-(unbooked|under-way)$'))::int as later
+     from schedule_item x ${current} join books b on b.id = x.books_id
+     group by x.books_id, x.account_id, x.currency order by x.account_id, x.currency`,
+    [ids],
+  );
+  const closings = await tx.query<Closing & { books: number; account: AccountId }>(
+    `select x.books_id as books, x.account_id as account, x.closing as date, x.amount from statement_closing x ${current}`,
+    [ids],
+  );
+  const explained = await tx.query<{ books: number; account: AccountId; difference: Minor; reason: string }>(
+    `select x.books_id as books, x.account_id as account, x.difference, x.reason from tie_explained x ${current}`,
+    [ids],
+  );
+  const found = new Map<
+    number,
+    {
+      supported: Map<AccountId, Supported[]>;
+      closings: Map<AccountId, Closing>;
+      explained: Map<AccountId, { difference: Minor; reason: string }>;
+      later: Map<AccountId, number>;
+    }
+  >();
+  const of = (books: number) => {
+    const known = found.get(books);
+    if (known !== undefined) return known;
+    const made = { supported: new Map(), closings: new Map(), explained: new Map(), later: new Map() };
+    found.set(books, made);
+    return made;
+  };
+  for (const { books, account, later, ...sum } of sums) {
+    addTo(of(books).supported, account, sum);
+    if (later > 0) of(books).later.set(account, later + (of(books).later.get(account) ?? 0));
+  }
+  for (const { books, account, ...closing } of closings) of(books).closings.set(account, closing);
+  for (const { books, account, ...why } of explained) of(books).explained.set(account, why);
+  return found;
+};
+
+/** Puts a statement's closing balance in the place of the one that stands; null takes it away. */
+export const putClosing = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  account: AccountId,
+  was: Closing | undefined,
+  closing: Closing | null,
+  person: PersonId,
+  at: string,
+): Promise<readonly Change[]> => {
+  await tx.query('delete from statement_closing where books_id = $1 and set_id = $2 and account_id = $3', [
+    booksId,
+    setId,
+    account,
+  ]);
+  if (closing !== null)
+    await tx.query(
+      `insert into statement_closing (books_id, set_id, account_id, closing, amount, set_by, set_at) values ($1, $2, $3, $4, $5, $6, $7)`,
+      [booksId, setId, account, closing.date, String(closing.amount), person, at],
+    );
+  const kept = (one: Closing | null | undefined) =>
+    one === null || one === undefined ? null : { date: one.date, amount: keptAmount(one.amount) };
+  return [{ subject: 'statement', id: account, field: String(setId), from: kept(was), to: kept(closing) }];
+};
+
+/** Puts why a difference stands in the place of what was said; null takes it back. */
+export const putExplained = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  account: AccountId,
+  was: { readonly difference: Minor; readonly reason: string } | undefined,
+  explained: { readonly difference: Minor; readonly reason: string } | null,
+  person: PersonId,
+  at: string,
+): Promise<readonly Change[]> => {
+  await tx.query('delete from tie_explained where books_id = $1 and set_id = $2 and account_id = $3', [
+    booksId,
+    setId,
+    account,
+  ]);
+  if (explained !== null)
+    await tx.query(
+      `insert into tie_explained (books_id, set_id, account_id, difference, reason, set_by, set_at) values ($1, $2, $3, $4, $5, $6, $7)`,
+      [booksId, setId, account, String(explained.difference), explained.reason, person, at],
+    );
+  const kept = (one: typeof explained | undefined) =>
+    one === null || one === undefined ? null : { difference: keptAmount(one.difference), reason: one.reason };
+  return [{ subject: 'tie', id: account, field: String(setId), from: kept(was), to: kept(explained) }];
+};
+
+/** Items of the draft of one account go to another, as a merge moves them. */
+export const moveItems = async (tx: Queryable, booksId: BooksId, from: AccountId, into: AccountId): Promise<void> => {
+  await tx.query(
+    `update schedule_item i set account_id = $3, revision = nextval('schedule_revision')::int
+     from opening_set s where i.books_id = $1 and i.account_id = $2 and s.id = i.set_id and s.state = 'draft'`,
+    [booksId, from, into],
+  );
+  for (const place of ['statement_closing', 'tie_explained'])
+    await tx.query(
+      `delete from ${place} x using opening_set s where x.books_id = $1 and x.account_id = $2 and s.id = x.set_id and s.state = 'draft'`,
+      [booksId, from],
+    );
+};
+
+/** Papers from which items were read; the ids only. */
+export const papersOfItems = async (tx: Queryable, booksId: BooksId, setId: number): Promise<readonly PaperId[]> =>
+  (
+    await tx.query<{ paper: PaperId }>(
+      'select distinct paper_id as paper from schedule_item where books_id = $1 and set_id = $2 and paper_id is not null',
+      [booksId, setId],
+    )
+  ).map(({ paper }) => paper);
