@@ -44,7 +44,7 @@ export const contactsInUse = async (tx: Queryable, booksId: BooksId): Promise<Re
 
 /** A contact as the record of changes keeps it. */
 export const keptContact = (contact: ContactFields): Kept =>
-  Object.fromEntries(FIELDS.map(([, field]) => [field, contact[field]])) as Kept;
+  Object.fromEntries(FIELDS.map(([, field]) => [field, contact[field]]));
 
 /** Undefined for one that was not there. */
 export const contactFrom = (kept: Kept): ContactFields | undefined =>

@@ -230,19 +230,17 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     `select x.books_id as books, x.account_id as account, x.difference, x.reason from tie_explained x ${current}`,
     [ids],
   );
-  const found = new Map<
-    number,
-    {
-      supported: Map<AccountId, Supported[]>;
-      closings: Map<AccountId, Closing>;
-      explained: Map<AccountId, { difference: Minor; reason: string }>;
-      later: Map<AccountId, number>;
-    }
-  >();
-  const of = (books: number) => {
+  interface Gathered {
+    readonly supported: Map<AccountId, Supported[]>;
+    readonly closings: Map<AccountId, Closing>;
+    readonly explained: Map<AccountId, { readonly difference: Minor; readonly reason: string }>;
+    readonly later: Map<AccountId, number>;
+  }
+  const found = new Map<number, Gathered>();
+  const of = (books: number): Gathered => {
     const known = found.get(books);
     if (known !== undefined) return known;
-    const made = { supported: new Map(), closings: new Map(), explained: new Map(), later: new Map() };
+    const made: Gathered = { supported: new Map(), closings: new Map(), explained: new Map(), later: new Map() };
     found.set(books, made);
     return made;
   };

@@ -15,7 +15,7 @@ import { type StoredYear, yearsOf } from '@/store/calendar';
 import { currenciesOf, ratesBefore } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
 import { currenciesInUse, currentAmounts, currentParts } from '@/store/openings';
-import { NOTHING_BEHIND, behindOf } from '@/store/schedules';
+import { type Behind, NOTHING_BEHIND, behindOf } from '@/store/schedules';
 import { standingCharts } from './held-chart';
 import { tiesOf } from './ties';
 
@@ -33,6 +33,9 @@ export interface BooksState {
   readonly currencies: readonly string[];
   /** The rates that a lookup on the opening date can need. */
   readonly rates: RateBook;
+  /** What of the figures is in foreign currencies, and what stands behind them. */
+  readonly parts: ReadonlyMap<AccountId, readonly Part[]>;
+  readonly behind: Behind;
   /** The tie-outs of the accounts that can have a schedule. */
   readonly ties: ReadonlyMap<AccountId, Tie>;
   readonly proof: readonly CheckResult[];
@@ -69,7 +72,8 @@ export const statesOf = async (
     const on = foreign ? (currencies.get(books.id) ?? []) : [];
     const known = rateBook(rates.get(books.id) ?? []);
     const behind = behinds.get(books.id) ?? NOTHING_BEHIND;
-    const ties = tiesOf({ books, rates: known, accounts, amounts }, behind, partsIn.get(books.id) ?? new Map());
+    const parts = partsIn.get(books.id) ?? new Map<AccountId, readonly Part[]>();
+    const ties = tiesOf({ books, rates: known, accounts, amounts }, behind, parts);
     const proof = prove({
       facts: books.facts,
       accounts,
@@ -111,6 +115,8 @@ export const statesOf = async (
       atYearStart: year !== undefined && opensAtYearStart(year, books.cutover),
       currencies: on,
       rates: known,
+      parts,
+      behind,
       ties,
       proof,
       stages,

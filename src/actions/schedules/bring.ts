@@ -1,3 +1,5 @@
+'use server';
+
 import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { paperId } from '@/core/base/ids';
@@ -28,7 +30,7 @@ import { writingOfBooks } from '../kernel/writing';
 import { draftSet, scheduled } from './draft';
 
 /** The account whose list a file is, or none for the list of contacts. */
-const target = { set: id, account: id.transform(accountId).nullable() };
+const target = { account: id.transform(accountId).nullable() };
 
 interface Target {
   readonly account: Account | null;
@@ -159,6 +161,7 @@ export const takeList = fileAction(
   'openings.change',
   {
     ...target,
+    set: id,
     paper: id.transform(paperId),
     /** Rows that stay out. */
     leave: z.array(z.int().positive()).max(100_000).default([]),

@@ -13,6 +13,7 @@ import {
   matchingReport,
   ratesReport,
 } from '@/core/statements/lists';
+import { contactsReport, scheduleReport } from '@/core/statements/schedules';
 import type { SheetForm } from '@/core/statements/reports';
 import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statements';
 import { type PdfSize, type Print, toPdf } from '../../print/pdf';
@@ -24,6 +25,7 @@ import { currenciesView } from '../currencies/views';
 import { now } from '../kernel/context';
 import { compareView, openingsView } from '../openings/views';
 import { wholePaper } from '../papers/views';
+import { contactsView, scheduleView } from '../schedules/views';
 import { printView, statementView } from './views';
 
 export const isStatementKind = (text: string): text is StatementKind =>
@@ -76,14 +78,20 @@ export const exportStatement = async (id: number, kind: StatementKind, form: She
 };
 
 /** The lists of books that are printed beside the statements. */
-export const LISTS = ['chart', 'calendar', 'rates', 'changes'] as const;
+export const LISTS = ['chart', 'calendar', 'rates', 'changes', 'contacts', 'schedule'] as const;
 export type ListKind = (typeof LISTS)[number];
 export const isListKind = (text: string): text is ListKind => (LISTS as readonly string[]).includes(text);
+
+/** Which part of a list: the page of changes that `before` begins, the schedule of an account. */
+export interface ListAsked {
+  readonly before?: string | undefined;
+  readonly account?: number | undefined;
+}
 
 const listDocument = async (
   id: number,
   kind: ListKind,
-  before: string | undefined,
+  { before, account }: ListAsked,
 ): Promise<{ readonly openingDate: string; readonly document: Document } | undefined> => {
   switch (kind) {
     case 'chart': {
@@ -108,12 +116,26 @@ const listDocument = async (
       if (view === undefined) return undefined;
       return { openingDate: view.frame.openingDate, document: historyReport(view.batches, !view.later) };
     }
+    case 'contacts': {
+      const view = await contactsView(id);
+      return view === undefined
+        ? undefined
+        : { openingDate: view.frame.openingDate, document: contactsReport(view.contacts) };
+    }
+    case 'schedule': {
+      const view = account === undefined ? undefined : await scheduleView(id, account);
+      if (view?.found == null) return undefined;
+      const { account: own, schedule, items, contacts, tie, drafting } = view.found;
+      const { openingDate, currency, digits } = view.frame;
+      const head = { openingDate, currency, digits, draft: drafting };
+      return { openingDate, document: scheduleReport(own, schedule, items, contacts, tie, head) };
+    }
   }
 };
 
-/** A list as a file; of the record of changes the page that `before` begins. */
-export const exportList = async (id: number, kind: ListKind, format: FileFormat, before?: string) => {
-  const found = await listDocument(id, kind, before);
+/** A list as a file. */
+export const exportList = async (id: number, kind: ListKind, format: FileFormat, asked: ListAsked = {}) => {
+  const found = await listDocument(id, kind, asked);
   return found === undefined ? undefined : fileOf(id, found.openingDate, found.document, format);
 };
 

@@ -108,7 +108,8 @@ export const incomingItems = (
     const original = listed.original === null ? null : rescaled(listed.original, list.digits, to);
     const worth = listed.base === null ? null : rescaled(listed.base, list.digits, minorDigits(base));
     const off = currency !== base && !currencies.includes(currency);
-    const foreign = account.currency !== null && account.currency !== currency;
+    const kept = account.currency;
+    const foreign = kept !== null && kept !== currency;
     const { id, makes } = contactOf(listed);
     return {
       row: listed.row,
@@ -124,7 +125,7 @@ export const incomingItems = (
         due: listed.due,
         original: original ?? null,
         open: own ?? minor(0n),
-        base: booked && currency !== base ? (worth ?? null) : null,
+        base: booked && currency !== base && worth !== undefined ? worth : null,
       },
       problems: [
         ...(own === undefined || original === undefined || worth === undefined
@@ -149,7 +150,7 @@ export const incomingItems = (
           ? [
               problem(
                 'item.other-currency',
-                `Row ${listed.row} is in ${currency}, but this account is kept in ${account.currency ?? base}.`,
+                `Row ${listed.row} is in ${currency}, but this account is kept in ${kept}.`,
                 listed.row,
               ),
             ]

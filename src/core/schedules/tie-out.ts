@@ -1,6 +1,7 @@
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, NIL, add, subtract, sum } from '../money/minor';
 import type { Part } from '../openings/foreign';
+import type { ItemFields } from './item';
 import { type ScheduleKind, needsSchedule } from './kinds';
 
 /** What the items of an account come to in one currency, debit positive. */
@@ -105,6 +106,22 @@ export const tieOf = (input: TieInput): Tie => {
     closing,
     reason,
   };
+};
+
+/** What items come to, per currency. */
+export const supportedBy = (items: readonly Pick<ItemFields, 'currency' | 'open' | 'base'>[]): readonly Supported[] => {
+  const sums = new Map<string, Supported>();
+  for (const { currency, open, base } of items) {
+    const sumSoFar = sums.get(currency) ?? { currency, items: 0, open: NIL, given: NIL, givenBase: NIL };
+    sums.set(currency, {
+      currency,
+      items: sumSoFar.items + 1,
+      open: add(sumSoFar.open, open),
+      given: base === null ? sumSoFar.given : add(sumSoFar.given, open),
+      givenBase: base === null ? sumSoFar.givenBase : add(sumSoFar.givenBase, base),
+    });
+  }
+  return [...sums.values()];
 };
 
 /** Whether the support of an account is missing: one that should have a schedule has a figure and nothing behind it. */

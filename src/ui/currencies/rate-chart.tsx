@@ -5,6 +5,7 @@ import { GridComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
+import { drawnFont, themed } from '../parts/themed';
 
 register([LineChart, ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
 
@@ -14,8 +15,6 @@ export interface Point {
   readonly value: number;
   readonly says: string;
 }
-
-const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** A currency's rates over time as a line, the ones in use marked. */
 export const RateChart = ({
@@ -32,21 +31,13 @@ export const RateChart = ({
     if (place.current === null) return;
     const chart = init(place.current, undefined, { renderer: 'svg' });
     const draw = (): void => {
-      // The browser resolves light-dark(); a probe reads what the theme makes of it.
-      const probe = document.createElement('span');
-      document.body.append(probe);
-      const resolved = (name: string): string => {
-        probe.style.color = `var(${name})`;
-        return getComputedStyle(probe).color;
-      };
-      const [ink, soft, line, mark, paper] = [
+      const [ink, soft, line, mark, paper] = themed([
         '--color-base-content',
         '--ink-2',
         '--hairline',
         '--color-primary',
         '--color-base-100',
-      ].map(resolved);
-      probe.remove();
+      ]);
       const axis = {
         axisLine: { lineStyle: { color: soft } },
         axisLabel: { color: soft, fontSize: 11 },
@@ -55,7 +46,7 @@ export const RateChart = ({
       chart.setOption(
         {
           animation: false,
-          textStyle: { fontFamily: colour('--font-sans') || 'IBM Plex Sans Variable' },
+          textStyle: { fontFamily: drawnFont() },
           grid: { left: 54, right: 14, top: 12, bottom: 24 },
           tooltip: {
             trigger: 'item',

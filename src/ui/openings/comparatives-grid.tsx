@@ -11,7 +11,7 @@ import { useLastChange } from '../parts/use-last-change';
 import type { Range } from '../sheet/cells';
 import { type PrintedRow, PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
-import { CellEditor } from './cell-editor';
+import { CellEditor } from '../sheet/cell-editor';
 import type { ComparativesView, Wish, useComparatives } from './use-comparatives';
 
 const ROW = 30;

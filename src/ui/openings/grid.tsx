@@ -28,7 +28,7 @@ import { useLastChange } from '../parts/use-last-change';
 import type { Range } from '../sheet/cells';
 import { type PrintedRow, PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
-import { CellEditor } from './cell-editor';
+import { CellEditor } from '../sheet/cell-editor';
 import type { Change, Figure, Figures, Rejected } from './figures';
 import { GridRow, HeaderRow, type Landing, NOBODY, ROW, TITLES, TotalsRow, textIn, widthsOf } from './grid-row';
 

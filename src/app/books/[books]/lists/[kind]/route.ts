@@ -10,5 +10,11 @@ export async function GET(
   const { searchParams: asked } = new URL(request.url);
   const format = asked.get('format');
   if (!isListKind(kind) || !isFileFormat(format)) return new Response('There is no such list.', { status: 404 });
-  return download(await exportList(idFrom(books), kind, format, asked.get('before') ?? undefined));
+  const account = asked.get('account');
+  return download(
+    await exportList(idFrom(books), kind, format, {
+      before: asked.get('before') ?? undefined,
+      account: account === null ? undefined : idFrom(account),
+    }),
+  );
 }

@@ -1,18 +1,20 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import type { Leave } from '../sheet/state';
+import type { Leave } from './state';
 
 interface EditorProps {
   readonly initial: string;
   readonly label: string;
+  /** Figures are typed from the right. */
+  readonly figures?: boolean;
   readonly onDraft: (text: string) => void;
   readonly onKeep: (text: string, leave: Leave) => void;
   readonly onCancel: () => void;
 }
 
 /** The input inside a cell while it is edited. Enter and Tab keep and go on, Esc leaves the cell as it was, leaving keeps. */
-export const CellEditor = ({ initial, label, onDraft, onKeep, onCancel }: EditorProps) => {
+export const CellEditor = ({ initial, label, figures = true, onDraft, onKeep, onCancel }: EditorProps) => {
   const input = useRef<HTMLInputElement>(null);
   const settled = useRef(false);
   useEffect(() => {
@@ -34,8 +36,8 @@ export const CellEditor = ({ initial, label, onDraft, onKeep, onCancel }: Editor
       aria-label={label}
       autoComplete="off"
       spellCheck={false}
-      maxLength={210}
-      className="absolute inset-0 w-full bg-paper px-2 text-right outline-2 -outline-offset-2 outline-madder"
+      maxLength={figures ? 210 : 500}
+      className={`absolute inset-0 w-full bg-paper px-2 ${figures ? 'text-right' : ''} outline-2 -outline-offset-2 outline-madder`}
       onChange={(event) => onDraft(event.target.value)}
       onBlur={() => keep('stay')}
       onKeyDown={(event) => {

@@ -1,0 +1,138 @@
+import { openingDate } from '@/core/calendar/cutover';
+import { type Account, type AccountId, accountId } from '@/core/chart/account';
+import type { PaymentTerms } from '@/core/company/terms';
+import type { Conversion } from '@/core/money/convert';
+import type { Source } from '@/core/openings/figure';
+import type { Contact } from '@/core/schedules/contact';
+import type { Item } from '@/core/schedules/item';
+import { type ScheduleKind, scheduleOf } from '@/core/schedules/kinds';
+import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
+import { inTreeOrder } from '@/core/chart/tree';
+import { contactsInUse, contactsOf } from '@/store/contacts';
+import { currentSet, linesOf } from '@/store/openings';
+import { itemsOf } from '@/store/schedules';
+import type { BooksState } from '../frame/state';
+import { conversionsOf } from '../frame/ties';
+import { page } from '../frame/views';
+
+/** One account on the overview: its figure and what stands behind it. */
+export interface TiedAccount {
+  readonly account: Pick<Account, 'id' | 'code' | 'name' | 'classification'>;
+  readonly schedule: ScheduleKind;
+  readonly tie: Tie;
+  /** Where its figure comes from; null where it has none. */
+  readonly source: Source | null;
+  /** Whether something should stand behind it and does not. */
+  readonly lacks: boolean;
+}
+
+/** Every balance-sheet account that has a figure or something behind it, or should have. */
+export const schedulesView = (id: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const set = await currentSet(tx, books.id);
+    const sources = new Map(
+      (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map(({ account, source }) => [account, source]),
+    );
+    const contacts = await contactsOf(tx, books.id);
+    return {
+      contacts: contacts.length,
+      accounts: inTreeOrder(state.accounts).flatMap(({ account }): readonly TiedAccount[] => {
+        const [schedule, tie] = [scheduleOf(account), state.ties.get(account.id)];
+        if (schedule === undefined || tie === undefined) return [];
+        const role = schedule === 'customers' || schedule === 'suppliers';
+        if (tie.state === 'none' && tie.figure === 0n && !(role && account.active)) return [];
+        const { id: own, code, name, classification } = account;
+        return [
+          {
+            account: { id: own, code, name, classification },
+            schedule,
+            tie,
+            source: sources.get(account.id) ?? null,
+            lacks: lacksSupport(schedule, tie),
+          },
+        ];
+      }),
+    };
+  });
+
+/** How amounts of the currencies in use become base currency on the opening date. */
+const ratesOf = (state: BooksState): Readonly<Record<string, Conversion>> => {
+  const rate = conversionsOf(state);
+  return Object.fromEntries(
+    state.currencies.flatMap((currency) => {
+      const how = rate(currency);
+      return how === undefined ? [] : [[currency, how] as const];
+    }),
+  );
+};
+
+/** The schedule of an account: its items, what they tie to, and what is needed to type them. */
+export const scheduleView = (id: number, account: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const own = state.accounts.find((one) => one.id === accountId(account));
+    const schedule = own === undefined ? undefined : scheduleOf(own);
+    const tie = own === undefined ? undefined : state.ties.get(own.id);
+    if (own === undefined || schedule === undefined || tie === undefined) return { found: null };
+    const set = await currentSet(tx, books.id);
+    const terms: PaymentTerms = schedule === 'suppliers' ? books.facts.supplierTerms : books.facts.customerTerms;
+    return {
+      found: {
+        account: own,
+        schedule,
+        tie,
+        parts: state.parts.get(own.id) ?? [],
+        explained: state.behind.explained.get(own.id) ?? null,
+        set: set?.id ?? 0,
+        drafting: set?.state === 'draft',
+        items: set === undefined ? [] : await itemsOf(tx, books.id, set.id, own.id),
+        contacts: await contactsOf(tx, books.id),
+        currencies: state.currencies,
+        rates: ratesOf(state),
+        terms,
+      },
+    };
+  });
+
+export type FoundSchedule = NonNullable<NonNullable<Awaited<ReturnType<typeof scheduleView>>>['found']>;
+
+export interface ListedContact extends Contact {
+  readonly used: boolean;
+}
+
+/** The contacts of the books. */
+export const contactsView = (id: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const used = await contactsInUse(tx, books.id);
+    return {
+      contacts: (await contactsOf(tx, books.id)).map((one): ListedContact => ({ ...one, used: used.has(one.id) })),
+      set: (await currentSet(tx, books.id))?.id ?? 0,
+      currencies: state.currencies,
+      country: books.country,
+    };
+  });
+
+export interface ContactItem extends Item {
+  readonly of: Pick<Account, 'code' | 'name'>;
+}
+
+/** A contact with all of its items. */
+export const contactView = (id: number, contact: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    const found = (await contactsOf(tx, books.id)).find((one) => one.id === contact);
+    if (found === undefined) return { found: null };
+    const set = await currentSet(tx, books.id);
+    const accounts = new Map<AccountId, Account>(state.accounts.map((one) => [one.id, one]));
+    const items = (set === undefined ? [] : await itemsOf(tx, books.id, set.id)).filter(
+      (item) => item.contact === found.id,
+    );
+    return {
+      found: {
+        contact: found,
+        openingDate: openingDate(books.cutover).toString(),
+        items: items.map((item): ContactItem => ({
+          ...item,
+          of: accounts.get(item.account) ?? { code: '', name: '' },
+        })),
+      },
+    };
+  });

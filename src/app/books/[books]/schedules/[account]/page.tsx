@@ -1,0 +1,14 @@
+import { notFound } from 'next/navigation';
+import { scheduleView } from '@/actions/schedules/views';
+import { idFrom } from '@/app/parameters';
+import { SchedulePage } from '@/ui/schedules/schedule-page';
+
+export default async function AccountSchedulePage({
+  params,
+}: {
+  readonly params: Promise<{ books: string; account: string }>;
+}) {
+  const { books, account } = await params;
+  const view = await scheduleView(idFrom(books), idFrom(account));
+  return view?.found == null ? notFound() : <SchedulePage key={view.found.set} frame={view.frame} {...view.found} />;
+}

@@ -1,0 +1,126 @@
+import { named, prepared } from '../base/pick';
+import { type Result, fail, ok, problem, quoted } from '../base/result';
+import { type PaymentTerms, MOST_TERM_DAYS } from '../company/terms';
+import { CURRENCY_CODES } from '../money/currency';
+import { CONTACT_ROLES, type ContactFields } from './contact';
+
+/** The columns of the sheet of contacts. */
+export const CONTACT_COLUMNS = [
+  'code',
+  'name',
+  'role',
+  'taxNumber',
+  'country',
+  'currency',
+  'terms',
+  'email',
+  'phone',
+  'person',
+  'address',
+  'note',
+  'active',
+] as const;
+export type ContactColumn = (typeof CONTACT_COLUMNS)[number];
+
+export const CONTACT_LABELS: Readonly<Record<ContactColumn, string>> = {
+  code: 'Code',
+  name: 'Name',
+  role: 'Is',
+  taxNumber: 'Tax number',
+  country: 'Country',
+  currency: 'Cur.',
+  terms: 'Terms',
+  email: 'E-mail',
+  phone: 'Phone',
+  person: 'Person to ask',
+  address: 'Address',
+  note: 'Note',
+  active: 'In use',
+};
+
+/** Terms as they are typed: "30" is days after the document, "30 eom" days after its month's end, "15 next" that day of the next month. */
+const termsText = (terms: PaymentTerms | null): string => {
+  if (terms === null) return '';
+  switch (terms.kind) {
+    case 'days':
+      return String(terms.days);
+    case 'month-end':
+      return `${String(terms.days)} eom`;
+    case 'day-of-month':
+      return terms.months === 1 ? `${String(terms.day)} next` : `${String(terms.day)} +${String(terms.months)}`;
+  }
+};
+
+const TERMS = /^(\d{1,3}) ?(?:days? ?|d ?)?(?:(eom|end of month|month end)|(next)|\+ ?(\d{1,2}))?$/i;
+
+const readTerms = (text: string): Result<PaymentTerms | null> => {
+  if (text === '') return ok(null);
+  const found = TERMS.exec(text);
+  const count = Number(found?.[1]);
+  const wrong = fail(
+    problem(
+      'contact.terms',
+      `${quoted(text)} are no terms. Type days (“30”), days after the month’s end (“30 eom”), or a day of the next month (“15 next”).`,
+      'terms',
+    ),
+  );
+  if (found === null) return wrong;
+  const months = found[3] === undefined ? Number(found[4] ?? 0) : 1;
+  if (months > 0)
+    return count >= 1 && count <= 31 && months <= 12 ? ok({ kind: 'day-of-month', day: count, months }) : wrong;
+  if (count > MOST_TERM_DAYS) return wrong;
+  return ok(found[2] === undefined ? { kind: 'days', days: count } : { kind: 'month-end', days: count });
+};
+
+/** Country names by their codes, as the page knows them. */
+export type Countries = readonly (readonly [code: string, name: string])[];
+
+export const contactText = (contact: ContactFields, column: ContactColumn): string => {
+  switch (column) {
+    case 'role':
+      return CONTACT_ROLES.find(({ id }) => id === contact.role)?.label ?? '';
+    case 'terms':
+      return termsText(contact.terms);
+    case 'active':
+      return contact.active ? 'yes' : 'no';
+    default:
+      return contact[column];
+  }
+};
+
+/** A contact with one cell typed otherwise. */
+export const typedContact = (
+  contact: ContactFields,
+  column: ContactColumn,
+  typed: string,
+  countries: Countries,
+): Result<ContactFields> => {
+  const text = typed.trim();
+  const unknown = (what: string): Result<never> =>
+    fail(problem(`contact.${column}`, `${quoted(typed)} is no ${what}.`, column));
+  switch (column) {
+    case 'role': {
+      const found = named(prepared(CONTACT_ROLES.map(({ id, label }) => ({ code: id, name: label, id }))), text);
+      return found === undefined ? unknown('kind of contact') : ok({ ...contact, role: found.id });
+    }
+    case 'country': {
+      if (text === '') return ok({ ...contact, country: '' });
+      const found = named(prepared(countries.map(([code, name]) => ({ code, name }))), text);
+      return found === undefined ? unknown('country') : ok({ ...contact, country: found.code });
+    }
+    case 'currency': {
+      const code = text.toUpperCase();
+      return code === '' || CURRENCY_CODES.includes(code)
+        ? ok({ ...contact, currency: code })
+        : unknown('currency of ISO 4217');
+    }
+    case 'terms': {
+      const read = readTerms(text);
+      return read.ok ? ok({ ...contact, terms: read.value }) : read;
+    }
+    case 'active':
+      return ok({ ...contact, active: !/^(n|no|0|false)$/i.test(text) });
+    default:
+      return ok({ ...contact, [column]: text });
+  }
+};

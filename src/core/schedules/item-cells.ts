@@ -1,0 +1,237 @@
+import { type Prepared, named, prepared } from '../base/pick';
+import { type DateStyle, writeStyled } from '../base/date-style';
+import { readStyled } from '../base/dates';
+import { type Result, fail, ok, problem, quoted } from '../base/result';
+import type { Account } from '../chart/account';
+import type { PaymentTerms } from '../company/terms';
+import { isCurrency, minorDigits } from '../money/currency';
+import { readEntry } from '../money/entry';
+import { formatMinor } from '../money/format';
+import { type Minor, abs, minor, negate } from '../money/minor';
+import type { NumberStyle } from '../money/number-style';
+import type { Contact, ContactId } from './contact';
+import { type ItemFields, asKind, dueBy } from './item';
+import { type ItemKind, type ScheduleKind, kindsIn, signedAmount } from './kinds';
+
+/** The columns of a sheet of items. */
+export type ItemColumn =
+  | 'contact'
+  | 'kind'
+  | 'number'
+  | 'reference'
+  | 'order'
+  | 'date'
+  | 'due'
+  | 'currency'
+  | 'original'
+  | 'open'
+  | 'base'
+  | 'note';
+
+export const COLUMN_LABELS: Readonly<Record<ItemColumn, string>> = {
+  contact: 'Contact',
+  kind: 'Kind',
+  number: 'Number',
+  reference: 'Their reference',
+  order: 'Our order',
+  date: 'Date',
+  due: 'Due',
+  currency: 'Cur.',
+  original: 'Original',
+  open: 'Open',
+  base: 'In base',
+  note: 'Note',
+};
+
+/** The columns of a schedule, in their order; foreign ones only where there are foreign currencies. */
+export const columnsIn = (schedule: ScheduleKind, foreign: boolean): readonly ItemColumn[] =>
+  schedule === 'customers' || schedule === 'suppliers'
+    ? [
+        'contact',
+        'kind',
+        'number',
+        'reference',
+        'date',
+        'due',
+        ...(foreign ? (['currency'] as const) : []),
+        'original',
+        'open',
+        ...(foreign ? (['base'] as const) : []),
+        'order',
+        'note',
+      ]
+    : schedule === 'statement'
+      ? ['kind', 'date', 'number', 'note', 'open']
+      : [
+          'note',
+          'number',
+          'date',
+          'contact',
+          'kind',
+          ...(foreign ? (['currency', 'open', 'base'] as const) : (['open'] as const)),
+        ];
+
+/** Contacts as cells look for them. */
+export interface ContactBook {
+  readonly byId: ReadonlyMap<ContactId, Contact>;
+  readonly search: readonly Prepared<Contact>[];
+}
+
+export const contactBook = (contacts: readonly Contact[]): ContactBook => ({
+  byId: new Map(contacts.map((one) => [one.id, one])),
+  search: prepared(contacts),
+});
+
+/** What cells are read and written with. */
+export interface CellRules {
+  readonly schedule: ScheduleKind;
+  readonly account: Pick<Account, 'classification' | 'contra' | 'currency'>;
+  readonly base: string;
+  readonly style: NumberStyle;
+  readonly dates: DateStyle;
+  readonly contacts: ContactBook;
+  /** The company's own terms, where a contact has none. */
+  readonly terms: PaymentTerms;
+}
+
+const written = (amount: Minor | null, currency: string, style: NumberStyle): string =>
+  amount === null || amount === 0n ? '' : formatMinor(abs(amount), minorDigits(currency), style);
+
+export const contactTitle = ({ code, name }: Pick<Contact, 'code' | 'name'>): string => `${code} ${name}`.trim();
+
+/** What a cell shows. Amounts are magnitudes: the kind tells their side. */
+export const cellText = (item: ItemFields, column: ItemColumn, rules: CellRules): string => {
+  switch (column) {
+    case 'contact': {
+      const contact = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
+      return contact === undefined ? '' : contactTitle(contact);
+    }
+    case 'kind':
+      return kindsIn(rules.schedule).find(({ id }) => id === item.kind)?.label ?? '';
+    case 'date':
+    case 'due': {
+      const day = item[column];
+      return day === null ? '' : writeStyled(day, rules.dates);
+    }
+    case 'original':
+    case 'open':
+      return written(item[column], item.currency, rules.style);
+    case 'base':
+      return written(item.currency === rules.base ? item.open : item.base, rules.base, rules.style);
+    default:
+      return item[column];
+  }
+};
+
+const readAmount = (text: string, currency: string, style: NumberStyle, column: ItemColumn): Result<Minor | null> => {
+  const entry = readEntry(text, 'debit', { code: currency, digits: minorDigits(currency) }, style, column);
+  return entry.ok ? ok(entry.value.kind === 'blank' ? null : entry.value.amount) : entry;
+};
+
+const twinKind = (schedule: ScheduleKind, kind: ItemKind): ItemKind => {
+  const own = kindsIn(schedule).find(({ id }) => id === kind);
+  const turned: Readonly<Partial<Record<ItemKind, ItemKind>>> = {
+    invoice: 'credit-note',
+    'credit-note': 'invoice',
+    payment: 'refund',
+    refund: 'payment',
+    balance: 'balance-against',
+    'balance-against': 'balance',
+    line: 'line-against',
+    'line-against': 'line',
+    'payment-under-way': 'receipt-under-way',
+    'receipt-under-way': 'payment-under-way',
+    'payment-unbooked': 'receipt-unbooked',
+    'receipt-unbooked': 'payment-unbooked',
+  };
+  return own === undefined ? kind : (turned[kind] ?? kind);
+};
+
+const unknown = (what: string, text: string, column: ItemColumn): Result<never> =>
+  fail(problem(`item.${column}`, `${quoted(text)} is no ${what}.`, column));
+
+/**
+ * An item with one cell typed otherwise. Amounts are typed as magnitudes and get the sign of the kind; one below nil turns the kind
+ * (an invoice of -50 is a credit note of 50). Who is named gives currency and due date where those were not given.
+ */
+export const typedItem = (
+  item: ItemFields,
+  column: ItemColumn,
+  typed: string,
+  rules: CellRules,
+): Result<ItemFields> => {
+  const text = typed.trim();
+  const { schedule, account, base } = rules;
+  const signed = (kind: ItemKind, amount: Minor): Minor => signedAmount(schedule, account, kind, abs(amount)) ?? amount;
+  switch (column) {
+    case 'contact': {
+      if (text === '') return ok({ ...item, contact: null });
+      const found = named(rules.contacts.search, text);
+      if (found === undefined) return unknown('contact of these books, or several are called so', typed, column);
+      const before = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
+      const bare = item.open === 0n && item.original === null;
+      const own = (one: Contact | undefined): string | null => dueBy(item.date, one?.terms ?? rules.terms);
+      return ok({
+        ...item,
+        contact: found.id,
+        currency: bare && account.currency === null && found.currency !== '' ? found.currency : item.currency,
+        due: item.due === null || item.due === own(before) ? own(found) : item.due,
+      });
+    }
+    case 'kind': {
+      const found = named(prepared(kindsIn(schedule).map(({ id, label }) => ({ code: '', name: label, id }))), text);
+      return found === undefined
+        ? unknown('kind of item in this list', typed, column)
+        : ok(asKind(schedule, account, item, found.id));
+    }
+    case 'date':
+    case 'due': {
+      if (text === '') return ok({ ...item, [column]: null });
+      const read = readStyled(text, rules.dates, column);
+      if (!read.ok) return read;
+      const day = read.value.toString();
+      if (column === 'due') return ok({ ...item, due: day });
+      const contact = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
+      const terms = contact?.terms ?? rules.terms;
+      const follows = schedule === 'customers' || schedule === 'suppliers';
+      // A due date that somebody gave stays; one that followed from the terms goes with the date.
+      const due = follows && (item.due === null || item.due === dueBy(item.date, terms)) ? dueBy(day, terms) : item.due;
+      return ok({ ...item, date: day, due });
+    }
+    case 'currency': {
+      const code = text.toUpperCase();
+      if (!isCurrency(code)) return unknown('currency of ISO 4217', typed, column);
+      // Amounts keep what was typed only where both currencies have the same decimals.
+      return item.open !== 0n && minorDigits(code) !== minorDigits(item.currency)
+        ? fail(
+            problem(
+              'item.currency',
+              `${code} has other decimals than ${item.currency}; empty the amounts first, and type them anew.`,
+              column,
+            ),
+          )
+        : ok({ ...item, currency: code, base: null });
+    }
+    case 'original':
+    case 'open': {
+      const read = readAmount(text, item.currency, rules.style, column);
+      if (!read.ok) return read;
+      const amount = read.value;
+      if (amount === null) return ok(column === 'open' ? { ...item, open: minor(0n) } : { ...item, original: null });
+      const turned = amount < 0n ? asKind(schedule, account, item, twinKind(schedule, item.kind)) : item;
+      return ok({ ...turned, [column]: signed(turned.kind, amount) });
+    }
+    case 'base': {
+      const read = readAmount(text, base, rules.style, column);
+      if (!read.ok) return read;
+      if (item.currency === base)
+        return read.value === null || abs(read.value) === abs(item.open)
+          ? ok({ ...item, base: null })
+          : fail(problem('item.base', `An item in ${base} is worth what is open of it.`, column));
+      const given = read.value === null ? null : signed(item.kind, read.value);
+      return ok({ ...item, base: given !== null && item.open < 0n !== given < 0n ? negate(given) : given });
+    }
+    default:
+      return ok({ ...item, [column]: text.slice(0, column === 'note' ? 500 : 120) });
+  }
+};

@@ -1,0 +1,124 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import type { FrameView } from '@/actions/frame/views';
+import { minorDigits } from '@/core/money/currency';
+import { abs, NIL } from '@/core/money/minor';
+import { agesIn, ageLabels, ageingOf, AGE_LIMITS } from '@/core/schedules/ageing';
+import type { Contact } from '@/core/schedules/contact';
+import type { ItemFields } from '@/core/schedules/item';
+import { figure, sided } from '../parts/figures';
+import { Go } from '../parts/go';
+
+const AgeChart = dynamic(() => import('./age-chart').then(({ AgeChart: chart }) => chart), {
+  ssr: false,
+  loading: () => <div className="h-40" />,
+});
+
+/** What is open by age, per contact and currency, and as a picture. */
+export const Ageing = ({
+  frame,
+  items,
+  contacts,
+}: {
+  readonly frame: FrameView;
+  readonly items: readonly ItemFields[];
+  readonly contacts: readonly Contact[];
+}) => {
+  const rows = ageingOf(items, frame.openingDate);
+  const labels = ageLabels(AGE_LIMITS);
+  const names = new Map(contacts.map((one) => [one.id as number, one]));
+  const currencies = [...new Set(rows.map(({ currency }) => currency))];
+  const money = (currency: string) => ({ currency, digits: minorDigits(currency), style: frame.style });
+  if (rows.length === 0) return <p className="px-4 py-3">Nothing is open yet.</p>;
+  return (
+    <div className="px-4 py-3 lg:overflow-y-auto">
+      {currencies.map((currency) => {
+        const ages = agesIn(rows, currency);
+        return (
+          <section key={currency} aria-label={`Open by age, in ${currency}`} className="mb-5">
+            <h2 className="title text-lg">Days overdue, in {currency}</h2>
+            <AgeChart
+              label={`Open by age in ${currency}: ${labels.map((label, at) => `${label} ${figure(ages[at] ?? NIL, money(currency))}`).join(', ')}`}
+              bars={labels.map((label, at) => ({
+                label,
+                // For drawing only.
+                value: Number(abs(ages[at] ?? NIL)) / 10 ** minorDigits(currency),
+                says: sided(ages[at] ?? NIL, money(currency)),
+                late: at > 0,
+              }))}
+            />
+            <div className="overflow-x-auto">
+              <table className="ledger tight w-full min-w-[40rem]">
+                <thead>
+                  <tr>
+                    <th scope="col" className="text-left">
+                      Contact
+                    </th>
+                    {labels.map((label) => (
+                      <th key={label} scope="col" className="figure hung">
+                        {label}
+                      </th>
+                    ))}
+                    <th scope="col" className="figure hung">
+                      Open
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows
+                    .filter((row) => row.currency === currency)
+                    .map((row) => {
+                      const contact = row.contact === null ? undefined : names.get(row.contact);
+                      return (
+                        <tr key={String(row.contact)}>
+                          <th scope="row" className="text-left font-normal">
+                            {contact === undefined ? (
+                              <span className="text-ochre">nobody named</span>
+                            ) : (
+                              <Go
+                                href={`/books/${String(frame.id)}/schedules/contacts/${String(contact.id)}`}
+                                className="hover:underline"
+                              >
+                                {contact.code === '' ? '' : <span className="mr-2 text-ink-2">{contact.code}</span>}
+                                {contact.name}
+                              </Go>
+                            )}
+                          </th>
+                          {row.ages.map((amount, at) => (
+                            <td
+                              key={labels[at]}
+                              className={`figure whitespace-nowrap ${at > 0 && amount !== NIL ? 'text-madder' : ''}`}
+                            >
+                              {amount === NIL ? '' : sided(amount, money(currency))}
+                            </td>
+                          ))}
+                          <td className="figure whitespace-nowrap">{sided(row.open, money(currency))}</td>
+                        </tr>
+                      );
+                    })}
+                  <tr className="sum final font-semibold">
+                    <th scope="row" className="text-left">
+                      All
+                    </th>
+                    {ages.map((amount, at) => (
+                      <td key={labels[at]} className="figure whitespace-nowrap">
+                        {amount === NIL ? '' : sided(amount, money(currency))}
+                      </td>
+                    ))}
+                    <td className="figure whitespace-nowrap">
+                      {sided(
+                        ages.reduce((all, amount) => (all + amount) as typeof all, NIL),
+                        money(currency),
+                      )}
+                    </td>
+                  </tr>
+                </tbody>
+              </table>
+            </div>
+          </section>
+        );
+      })}
+    </div>
+  );
+};

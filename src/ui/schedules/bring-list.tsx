@@ -1,0 +1,256 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { type ListPreview, takeList } from '@/actions/schedules/bring';
+import type { FrameView } from '@/actions/frame/views';
+import { type Problem, type Result, plural } from '@/core/base/result';
+import { MOST_BYTES } from '@/core/files/limits';
+import { minorDigits } from '@/core/money/currency';
+import { fromWire } from '@/core/money/wire';
+import type { Contact } from '@/core/schedules/contact';
+import { kindsIn, type ScheduleKind } from '@/core/schedules/kinds';
+import { sided } from '../parts/figures';
+import { day } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+
+interface Props {
+  readonly frame: FrameView;
+  readonly set: number;
+  /** Null for the contacts. */
+  readonly account: number | null;
+  readonly schedule: ScheduleKind;
+  readonly contacts: readonly Contact[];
+  readonly preview: ListPreview;
+  readonly onDone: () => void;
+}
+
+const address = (books: number, account: number | null): string =>
+  `/books/${String(books)}/schedules/${account === null ? 'contacts' : String(account)}/list`;
+
+/** Sends a list to be read for a page; nothing of it is taken yet. */
+export const sendList = async (
+  books: number,
+  account: number | null,
+  file: File,
+  booked = true,
+): Promise<Result<ListPreview>> => {
+  if (file.size > MOST_BYTES)
+    return {
+      ok: false,
+      problems: [
+        {
+          code: 'list.large',
+          message: `${file.name} is larger than ${String(MOST_BYTES / 1024 / 1024)} MB, which is the most that is taken.`,
+        },
+      ],
+    };
+  try {
+    const response = await fetch(`${address(books, account)}${booked ? '' : '?booked=no'}`, {
+      method: 'POST',
+      headers: { 'x-paper-name': encodeURIComponent(file.name), 'content-type': 'application/octet-stream' },
+      body: file,
+    });
+    return fromWire(await response.text()) as Result<ListPreview>;
+  } catch {
+    return {
+      ok: false,
+      problems: [{ code: 'offline', message: `${file.name} did not arrive: Bathron did not answer. Bring it again.` }],
+    };
+  }
+};
+
+const MOST_SHOWN = 200;
+
+/** What a list holds, before it is taken: its rows, whom it names, and what does not read. */
+export const BringList = ({ frame, set, account, schedule, contacts, preview, onDone }: Props) => {
+  const router = useRouter();
+  const [leave, setLeave] = useState<ReadonlySet<number>>(new Set());
+  const [booked, setBooked] = useState(true);
+  const [chosen, setChosen] = useState(0);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [busy, setBusy] = useState(false);
+  const sound = preview.items.filter((one) => one.problems.length === 0 && !leave.has(one.row));
+  const faulty = preview.items.filter((one) => one.problems.length > 0);
+  const statement = preview.statements[chosen];
+  const names = new Map<number, string>(contacts.map((one) => [one.id, one.name]));
+  const kinds = new Map(kindsIn(schedule).map(({ id, label }) => [id, label]));
+  const money = (currency: string) => ({ currency, digits: minorDigits(currency), style: frame.style });
+  const what =
+    preview.kind === 'contacts'
+      ? plural(preview.contacts.length, 'contact')
+      : preview.kind === 'statements'
+        ? `the balance${statement !== undefined && statement.between.length > 0 ? ` and ${plural(statement.between.length, 'entry', 'entries')} after the opening date` : ''}`
+        : plural(sound.length, 'item');
+  const nothing =
+    preview.kind === 'contacts'
+      ? preview.contacts.length === 0
+      : preview.kind === 'statements'
+        ? statement?.closing == null
+        : sound.length === 0;
+  const take = async (): Promise<void> => {
+    setBusy(true);
+    const done = await send(
+      takeList({
+        books: frame.id,
+        set,
+        account,
+        paper: preview.paper,
+        leave: [...leave],
+        booked,
+        statement: chosen,
+      }),
+    );
+    setBusy(false);
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(
+      `${preview.name} taken${done.value.contacts > 0 && account !== null ? `, ${plural(done.value.contacts, 'contact')} made` : ''}; Ctrl+Z takes it back`,
+    );
+    onDone();
+    router.refresh();
+  };
+  return (
+    <section aria-labelledby="list-read" className="mx-4 mb-3 border border-rule bg-paper-2 px-3 py-2">
+      <div className="flex flex-wrap items-baseline gap-3">
+        <h2 id="list-read" className="title text-lg">
+          {preview.name}
+        </h2>
+        <p className="text-sm">
+          {preview.kind === 'items' &&
+            `${plural(preview.items.length, 'item')}${preview.contacts.length > 0 ? `, ${plural(preview.contacts.length, 'contact')} to be made` : ''}`}
+          {preview.kind === 'contacts' &&
+            `${plural(preview.contacts.length, 'contact')} to be made${preview.known > 0 ? `, ${String(preview.known)} there already` : ''}`}
+        </p>
+        <span className="grow" />
+        <button type="button" className="btn btn-primary btn-sm" disabled={nothing || busy} onClick={() => void take()}>
+          Take {what}
+        </button>
+        <button type="button" className="btn btn-sm" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
+      <Problems problems={[...problems, ...(statement?.problems ?? [])]} />
+      {preview.doubts.length > 0 && (
+        <ul className="my-1.5 border-l-4 border-ochre px-3 text-sm" aria-label="To be looked at">
+          {preview.doubts.slice(0, 20).map((one) => (
+            <li key={one.message} className="py-0.5">
+              {one.message}
+            </li>
+          ))}
+          {preview.doubts.length > 20 && <li className="note">and {preview.doubts.length - 20} more</li>}
+        </ul>
+      )}
+      {faulty.length > 0 && (
+        <ul className="my-1.5 border-l-4 border-brick px-3 text-sm" aria-label="Rows that stay out">
+          {faulty.slice(0, 20).map(({ row, problems: own }) => (
+            <li key={row} className="py-0.5">
+              {own.map(({ message }) => message).join(' ')}
+            </li>
+          ))}
+          {faulty.length > 20 && <li className="note">and {faulty.length - 20} more</li>}
+        </ul>
+      )}
+      {preview.hasBase && (
+        <label className="my-1 flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={booked}
+            onChange={(event) => setBooked(event.target.checked)}
+          />
+          keep the list’s own amounts in {frame.currency}; without, the rate of the opening date counts
+        </label>
+      )}
+      {preview.statements.length > 1 && (
+        <fieldset className="my-1 text-sm">
+          <legend className="font-medium">Which statement is it?</legend>
+          {preview.statements.map((one, at) => (
+            <label key={at} className="mr-4 inline-flex items-center gap-1.5">
+              <input
+                type="radio"
+                name="statement"
+                className="radio radio-xs"
+                checked={at === chosen}
+                onChange={() => setChosen(at)}
+              />
+              {one.account === '' ? `number ${String(at + 1)}` : one.account}
+              {one.closing === null ? '' : `, to ${day(one.closing.date, frame.dates)}`}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {statement?.closing != null && account !== null && (
+        <p className="text-sm">
+          It closes on {day(statement.closing.date, frame.dates)} with {sided(statement.closing.amount, frame)}.
+        </p>
+      )}
+      {preview.items.length > 0 && (
+        <div className="mt-1 max-h-72 overflow-auto" tabIndex={0} role="region" aria-label="Rows of the list">
+          <table className="ledger tight w-full">
+            <thead>
+              <tr>
+                {['', 'Row', 'Contact', 'Kind', 'Number', 'Date', 'Due'].map((label) => (
+                  <th key={label} scope="col" className="text-left">
+                    {label}
+                  </th>
+                ))}
+                <th scope="col" className="figure">
+                  Open
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {preview.items.slice(0, MOST_SHOWN).map(({ row, item, makes, problems: own }) => (
+                <tr key={row} className={own.length > 0 || leave.has(row) ? 'text-ink-2 line-through' : ''}>
+                  <td>
+                    <input
+                      type="checkbox"
+                      aria-label={`Take row ${String(row)}`}
+                      className="checkbox checkbox-xs"
+                      checked={own.length === 0 && !leave.has(row)}
+                      disabled={own.length > 0}
+                      onChange={(event) => {
+                        const next = new Set(leave);
+                        if (event.target.checked) next.delete(row);
+                        else next.add(row);
+                        setLeave(next);
+                      }}
+                    />
+                  </td>
+                  <td className="text-ink-2">{row}</td>
+                  <td>
+                    {makes === null ? (names.get(item.contact ?? 0) ?? '') : (preview.contacts[makes]?.name ?? '')}
+                    {makes === null ? '' : <span className="note"> new</span>}
+                  </td>
+                  <td>{kinds.get(item.kind)}</td>
+                  <td>{item.number}</td>
+                  <td className="whitespace-nowrap">{item.date === null ? '' : day(item.date, frame.dates)}</td>
+                  <td className="whitespace-nowrap">{item.due === null ? '' : day(item.due, frame.dates)}</td>
+                  <td className="figure whitespace-nowrap">
+                    {item.open === 0n ? '' : sided(item.open, money(item.currency))}
+                    {item.currency === frame.currency ? '' : ` ${item.currency}`}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {preview.items.length > MOST_SHOWN && (
+            <p className="note">and {preview.items.length - MOST_SHOWN} more, which are taken too</p>
+          )}
+        </div>
+      )}
+      {preview.kind === 'contacts' && preview.contacts.length > 0 && (
+        <p className="note mt-1">
+          {preview.contacts
+            .slice(0, 12)
+            .map(({ name }) => name)
+            .join(', ')}
+          {preview.contacts.length > 12 ? ` and ${String(preview.contacts.length - 12)} more` : ''}
+        </p>
+      )}
+    </section>
+  );
+};

@@ -1,0 +1,226 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { ListPreview } from '@/actions/schedules/bring';
+import type { contactsView } from '@/actions/schedules/views';
+import { type Problem, plural } from '@/core/base/result';
+import {
+  CONTACT_COLUMNS,
+  CONTACT_LABELS,
+  type ContactColumn,
+  contactText,
+  typedContact,
+} from '@/core/schedules/contact-cells';
+import { CONTACT_ROLES, type ContactFields, blankContact, contactDoubts } from '@/core/schedules/contact';
+import { nearTwins } from '@/core/schedules/twins';
+import { Frame, MarginPart } from '../frame/frame';
+import { FileButton } from '../parts/file-button';
+import { Go } from '../parts/go';
+import type { Named } from '../parts/names';
+import type { Choice } from '../parts/picker';
+import { Problems } from '../parts/problems';
+import { SaveAs } from '../parts/save-as';
+import { isTyping, useUndoKeys } from '../parts/undo-keys';
+import { useLastChange } from '../parts/use-last-change';
+import { type DataColumn, DataSheet } from '../sheet/data-sheet';
+import type { SheetRow } from '../sheet/saved-rows';
+import { useSavedRows } from '../sheet/use-saved-rows';
+import { BringList, sendList } from './bring-list';
+import { ScheduleNav } from './schedule-nav';
+
+type View = NonNullable<Awaited<ReturnType<typeof contactsView>>>;
+type Row = SheetRow<ContactFields>;
+
+const KEYS = [
+  ['type, Enter or F2', 'edit a cell; in the blank row behind the last, a new contact'],
+  ['Tab', 'keep and go to the next cell; after Esc, Tab leaves the sheet'],
+  ['Ctrl −', 'delete the chosen contacts; those that items name stay'],
+  ['Ctrl Z', 'take back what was changed last'],
+] as const;
+
+const WIDTHS: Readonly<Record<ContactColumn, string>> = {
+  code: '5.5rem',
+  name: 'minmax(12rem,1.4fr)',
+  role: '9rem',
+  taxNumber: '8.5rem',
+  country: '4.6rem',
+  currency: '3.6rem',
+  terms: '5rem',
+  email: 'minmax(9rem,1fr)',
+  phone: '8rem',
+  person: '8rem',
+  address: 'minmax(9rem,1fr)',
+  note: '9rem',
+  active: '4rem',
+};
+
+/** The contacts of the books on a sheet: customers, suppliers and others. */
+export const ContactsPage = ({ frame, contacts, set, currencies, countries }: View & { readonly countries: Named }) => {
+  const [selected, setSelected] = useState<string | undefined>();
+  const [preview, setPreview] = useState<ListPreview | undefined>();
+  const [bringing, setBringing] = useState('');
+  const [wrong, setWrong] = useState<readonly Problem[]>([]);
+  const rows = useSavedRows<ContactFields>({
+    stored: useMemo(
+      () => contacts.map(({ id, revision, used: _, ...fields }) => ({ id, revision, fields })),
+      [contacts],
+    ),
+    blank: blankContact('customer'),
+    apply: (fields, { column, text }) => typedContact(fields, column as ContactColumn, text, countries),
+    complete: ({ name }) => name.trim() !== '',
+    address: `/books/${String(frame.id)}/schedules/contacts/rows`,
+    sends: (sent) => ({ entries: sent.map(({ fields, ...row }) => ({ ...row, contact: fields })) }),
+    one: 'contact',
+  });
+  const offerLast = useLastChange(frame.id, ['contact']);
+  useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
+  const columns = CONTACT_COLUMNS.map((id): DataColumn<Row> => {
+    const choices: Readonly<Partial<Record<ContactColumn, readonly Choice[]>>> = {
+      role: CONTACT_ROLES.map((role) => ({ key: role.id, code: '', name: role.label })),
+      country: countries.map(([code, name]) => ({ key: code, code, name })),
+      currency: [frame.currency, ...currencies].map((code) => ({ key: code, code: '', name: code })),
+      active: ['yes', 'no'].map((word) => ({ key: word, code: '', name: word })),
+    };
+    const own = choices[id];
+    return {
+      id,
+      label: CONTACT_LABELS[id],
+      width: WIDTHS[id],
+      kind: own === undefined ? 'text' : 'choice',
+      text: (row) => row.unread[id]?.text ?? contactText(row.fields, id),
+      takes: true,
+      ...(own === undefined ? {} : { choices: own }),
+    };
+  });
+  const twins = useMemo(() => nearTwins(rows.rows.map(({ fields }) => fields)), [rows.rows]);
+  const chosen = rows.rows.find(({ key }) => key === selected);
+  const stored = contacts.find(({ id }) => id === chosen?.id);
+  const noteOf = (row: Row, column: string) => {
+    const unread = row.unread[column];
+    if (unread !== undefined) return { tone: 'wrong', says: unread.says } as const;
+    const at = ({ path }: Problem): boolean =>
+      path?.at(-1) === column || (column === 'name' && typeof path?.at(-1) !== 'string');
+    const refused = row.refused.find(at);
+    if (refused !== undefined) return { tone: 'wrong', says: refused.message } as const;
+    const doubt = contactDoubts(row.fields).find(at);
+    return doubt === undefined ? undefined : ({ tone: 'asked', says: doubt.message } as const);
+  };
+  const bring = async (file: File | undefined): Promise<void> => {
+    if (file === undefined) return;
+    setBringing(`reading ${file.name}…`);
+    const read = await sendList(frame.id, null, file);
+    setBringing('');
+    setWrong(read.ok ? [] : read.problems);
+    setPreview(read.ok ? read.value : undefined);
+  };
+  return (
+    <Frame
+      frame={frame}
+      stage="schedules"
+      title="Contacts"
+      about={
+        <>
+          {plural(rows.rows.length, 'contact')} · <span role="status">{rows.said}</span>
+        </>
+      }
+      keys={KEYS}
+      fixed
+      actions={
+        <>
+          {rows.rows.length > 0 && <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/contacts`} />}
+          <FileButton
+            label="Bring a list"
+            accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf"
+            onFiles={([file]) => void bring(file)}
+          />
+        </>
+      }
+      margin={
+        <>
+          {chosen !== undefined && (
+            <MarginPart title={chosen.fields.name === '' ? 'New contact' : chosen.fields.name}>
+              {stored !== undefined && (
+                <p>
+                  <Go className="link" href={`/books/${String(frame.id)}/schedules/contacts/${String(stored.id)}`}>
+                    {stored.used ? 'Its items and their ages' : 'Its page'}
+                  </Go>
+                </p>
+              )}
+              {[
+                ...Object.values(chosen.unread).map(({ says }) => says),
+                ...chosen.refused.map(({ message }) => message),
+              ].map((says) => (
+                <p key={says} className="mt-1 text-brick">
+                  {says}
+                </p>
+              ))}
+              {contactDoubts(chosen.fields).map(({ message }) => (
+                <p key={message} className="mt-1 text-ochre">
+                  {message}
+                </p>
+              ))}
+            </MarginPart>
+          )}
+          {twins.length > 0 && (
+            <MarginPart title="Perhaps entered twice">
+              <ul>
+                {twins.slice(0, 10).map(([a, b]) => (
+                  <li key={`${String(a)}-${String(b)}`} className="py-0.5">
+                    {rows.rows[a]?.fields.name} and {rows.rows[b]?.fields.name}
+                  </li>
+                ))}
+              </ul>
+            </MarginPart>
+          )}
+          <MarginPart title="Terms">
+            <p>
+              “30” is days after the document, “30 eom” days after its month’s end, “15 next” the 15th of the next
+              month. Empty: as the company’s defaults say.
+            </p>
+          </MarginPart>
+        </>
+      }
+    >
+      <ScheduleNav books={frame.id} current="contacts" />
+      {bringing !== '' && (
+        <p role="status" className="px-4 py-1 text-sm">
+          {bringing}
+        </p>
+      )}
+      {(wrong.length > 0 || rows.problems.length > 0) && (
+        <div className="px-4 py-1">
+          <Problems problems={[...wrong, ...rows.problems]} />
+        </div>
+      )}
+      {preview !== undefined && (
+        <BringList
+          frame={frame}
+          set={set}
+          account={null}
+          schedule="plain"
+          contacts={contacts}
+          preview={preview}
+          onDone={() => setPreview(undefined)}
+        />
+      )}
+      <DataSheet<Row>
+        label="Contacts"
+        heading={`${frame.name} · contacts`}
+        columns={columns}
+        rows={rows.rows}
+        idOf={({ key }) => key}
+        blank={rows.next}
+        selected={selected}
+        onSelect={setSelected}
+        open
+        onEdit={rows.edit}
+        onDelete={rows.remove}
+        noteOf={noteOf}
+        totals={{}}
+        empty={
+          <p>Type the first contact in the row below, paste rows from a spreadsheet, or bring the list as a file.</p>
+        }
+      />
+    </Frame>
+  );
+};

@@ -1,0 +1,375 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { ListPreview } from '@/actions/schedules/bring';
+import type { FoundSchedule } from '@/actions/schedules/views';
+import type { FrameView } from '@/actions/frame/views';
+import { plainDate } from '@/core/base/dates';
+import { type Problem, toldIn } from '@/core/base/result';
+import { called } from '@/core/chart/account';
+import { minorDigits } from '@/core/money/currency';
+import { abs, minor } from '@/core/money/minor';
+import {
+  COLUMN_LABELS,
+  type CellRules,
+  type ItemColumn,
+  cellText,
+  columnsIn,
+  contactBook,
+  typedItem,
+} from '@/core/schedules/item-cells';
+import { type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
+import { kindsIn } from '@/core/schedules/kinds';
+import { supportedBy, tieOf } from '@/core/schedules/tie-out';
+import { Frame, MarginPart } from '../frame/frame';
+import { FileButton } from '../parts/file-button';
+import { figure, sided } from '../parts/figures';
+import { writingWith } from '../parts/names';
+import type { Choice } from '../parts/picker';
+import { Problems } from '../parts/problems';
+import { SaveAs } from '../parts/save-as';
+import { isTyping, useUndoKeys } from '../parts/undo-keys';
+import { useLastChange } from '../parts/use-last-change';
+import { type DataColumn, DataSheet } from '../sheet/data-sheet';
+import type { SheetRow } from '../sheet/saved-rows';
+import { useSavedRows } from '../sheet/use-saved-rows';
+import { Ageing } from './ageing';
+import { BringList, sendList } from './bring-list';
+import { ScheduleNav } from './schedule-nav';
+import { StatementForm } from './statement-form';
+import { TieBox } from './tie-box';
+import { SCHEDULE_NAMES } from './tie-words';
+import { useNewContact } from './use-new-contact';
+
+const KEYS = [
+  ['type, Enter or F2', 'edit a cell; in the blank row behind the last, a new item'],
+  ['Tab', 'keep and go to the next cell; after Esc, Tab leaves the sheet'],
+  ['Delete', 'empty the chosen cells'],
+  ['Ctrl −', 'delete the chosen rows'],
+  ['Ctrl C, Ctrl X, Ctrl V', 'copy, cut and paste with any spreadsheet'],
+  ['Ctrl Z', 'take back what was changed last'],
+] as const;
+
+const WIDTHS: Readonly<Record<ItemColumn, string>> = {
+  contact: 'minmax(11rem,1.4fr)',
+  kind: '9.5rem',
+  number: '7.5rem',
+  reference: '8.5rem',
+  order: '6.5rem',
+  date: '6.6rem',
+  due: '6.6rem',
+  currency: '3.6rem',
+  original: '7rem',
+  open: '7.4rem',
+  base: '7.4rem',
+  note: 'minmax(9rem,1fr)',
+};
+const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base']);
+
+type Row = SheetRow<ItemFields>;
+
+/** The schedule of one account: its items on a sheet, their ages, and what they tie to. */
+export const SchedulePage = ({
+  frame,
+  account,
+  schedule,
+  tie: stored,
+  parts,
+  explained,
+  set,
+  drafting,
+  items,
+  contacts,
+  currencies,
+  rates,
+  terms,
+}: FoundSchedule & { readonly frame: FrameView }) => {
+  const [view, setView] = useState<'items' | 'ages'>('items');
+  const [selected, setSelected] = useState<string | undefined>();
+  const [preview, setPreview] = useState<ListPreview | undefined>();
+  const [bringing, setBringing] = useState('');
+  const [wrong, setWrong] = useState<readonly Problem[]>([]);
+  const people = schedule === 'customers' || schedule === 'suppliers';
+  const book = useMemo(() => contactBook(contacts), [contacts]);
+  const rules: CellRules = {
+    schedule,
+    account,
+    base: frame.currency,
+    style: frame.style,
+    dates: frame.dates,
+    contacts: book,
+    terms,
+  };
+  const own = account.currency ?? frame.currency;
+  const foreign = currencies.length > 0 && account.currency === null;
+  const rows = useSavedRows<ItemFields>({
+    stored: useMemo(
+      () => items.map(({ id, revision, account: _, paper: __, row: ___, ...fields }) => ({ id, revision, fields })),
+      [items],
+    ),
+    blank: blankItem(schedule, own),
+    apply: (fields, { column, text }) => {
+      const read = typedItem(fields, column as ItemColumn, text, rules);
+      return read.ok
+        ? read
+        : { ok: false, problems: read.problems.map((one) => toldIn(one, writingWith(frame.dates))) };
+    },
+    complete: ({ open }) => open !== 0n,
+    address: `/books/${String(frame.id)}/schedules/${String(account.id)}/items`,
+    sends: (sent) => ({ set, entries: sent.map(({ fields, ...row }) => ({ ...row, item: fields })) }),
+    one: 'item',
+  });
+  const makeContact = useNewContact(frame.id, schedule, (key, contact) => {
+    const row = rows.rows.find((one) => one.key === key);
+    if (row !== undefined) rows.put(key, { ...row.fields, contact });
+  });
+  const offerLast = useLastChange(frame.id, ['item', 'contact', 'statement', 'tie']);
+  useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
+
+  const counted = useMemo(() => rows.rows.filter(({ fields }) => fields.open !== 0n), [rows.rows]);
+  const tie = tieOf({
+    figure: stored.figure,
+    parts,
+    base: frame.currency,
+    own: account.currency === frame.currency ? null : account.currency,
+    supported: supportedBy(counted.map(({ fields }) => fields)),
+    closing: stored.closing,
+    explained,
+    rate: (currency) => rates[currency],
+  });
+  const doubts = useMemo(() => {
+    const asked = counted.map((row, at) => ({ ...row.fields, id: at }));
+    const found = itemDoubts(asked, { schedule, openingDate: plainDate(frame.openingDate) });
+    return new Map(counted.map((row, at) => [row.key, found.get(at) ?? []]));
+  }, [counted, schedule, frame.openingDate]);
+  const choices = useMemo(
+    (): readonly Choice[] =>
+      contacts
+        .filter((one) => one.active)
+        .map((one) => ({ key: String(one.id), code: one.code, name: one.name, more: one.legalName })),
+    [contacts],
+  );
+  const columns = columnsIn(schedule, foreign).map((id): DataColumn<Row> => ({
+    id,
+    label: COLUMN_LABELS[id],
+    width: WIDTHS[id],
+    kind: FIGURES.has(id) ? 'figure' : id === 'contact' || id === 'kind' || id === 'currency' ? 'choice' : 'text',
+    text: (row) => row.unread[id]?.text ?? cellText(row.fields, id, rules),
+    takes: true,
+    ...(id === 'contact' ? { choices, makes: (text: string) => `Make a contact “${text}”` } : {}),
+    ...(id === 'kind'
+      ? { choices: kindsIn(schedule).map((kind) => ({ key: kind.id, code: '', name: kind.label })) }
+      : {}),
+    ...(id === 'currency'
+      ? { choices: [own, ...currencies].map((code) => ({ key: code, code: '', name: code })) }
+      : {}),
+  }));
+  const noteOf = (row: Row, column: string) => {
+    const unread = row.unread[column];
+    if (unread !== undefined) return { tone: 'wrong', says: unread.says } as const;
+    const at = ({ path }: Problem): boolean =>
+      path?.at(-1) === column || (column === 'open' && typeof path?.at(-1) !== 'string');
+    const refused = row.refused.find(at);
+    if (refused !== undefined) return { tone: 'wrong', says: refused.message } as const;
+    const doubt = doubts.get(row.key)?.find(at);
+    return doubt === undefined
+      ? undefined
+      : ({ tone: 'asked', says: toldIn(doubt, writingWith(frame.dates)).message } as const);
+  };
+  const chosen = rows.rows.find(({ key }) => key === selected);
+  const asked = [...doubts.values()].filter((one) => one.length > 0).length;
+  const bring = async (file: File | undefined): Promise<void> => {
+    if (file === undefined) return;
+    setBringing(`reading ${file.name}…`);
+    const read = await sendList(frame.id, account.id, file);
+    setBringing('');
+    setWrong(read.ok ? [] : read.problems);
+    setPreview(read.ok ? read.value : undefined);
+  };
+  const sums = supportedBy(counted.map(({ fields }) => fields));
+  const totals = Object.fromEntries(
+    sums.length === 0
+      ? []
+      : [
+          [columns[0]?.id ?? '', `${String(counted.length)} ${counted.length === 1 ? 'item' : 'items'}`],
+          [
+            'open',
+            sums
+              .map(({ currency, open }) => sided(open, { currency, digits: minorDigits(currency), style: frame.style }))
+              .join(' · '),
+          ],
+          ['base', foreign && tie.support !== null ? sided(tie.support, frame) : ''],
+        ],
+  );
+  return (
+    <Frame
+      frame={frame}
+      stage="schedules"
+      title={called(account)}
+      about={
+        <>
+          {SCHEDULE_NAMES[schedule]}
+          {drafting ? '' : ', posted'} · <span role="status">{rows.said}</span>
+        </>
+      }
+      keys={KEYS}
+      fixed
+      actions={
+        <>
+          {people && (
+            <span className="flex gap-3 text-sm" role="group" aria-label="View">
+              {(['items', 'ages'] as const).map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  aria-pressed={view === one}
+                  className={view === one ? 'font-semibold' : 'text-ink-2'}
+                  onClick={() => setView(one)}
+                >
+                  {one === 'items' ? 'Items' : 'Ageing'}
+                </button>
+              ))}
+            </span>
+          )}
+          {counted.length > 0 && (
+            <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/schedule?account=${String(account.id)}`} />
+          )}
+          {drafting && (
+            <FileButton
+              label={schedule === 'statement' ? 'Bring a statement' : 'Bring a list'}
+              accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
+              onFiles={([file]) => void bring(file)}
+            />
+          )}
+        </>
+      }
+      margin={
+        <>
+          <TieBox frame={frame} account={account.id} set={set} tie={tie} open={drafting && rows.said === 'all saved'} />
+          {chosen !== undefined && (
+            <MarginPart title="This item">
+              <ItemNotes
+                row={chosen}
+                doubts={doubts.get(chosen.key) ?? []}
+                frame={frame}
+                complete={chosen.fields.open !== 0n}
+              />
+            </MarginPart>
+          )}
+          {asked > 0 && chosen === undefined && (
+            <MarginPart title="To be looked at">
+              <p>
+                {asked === 1 ? 'One item has' : `${String(asked)} items have`} something to look at again; it stands at
+                the row, in ochre.
+              </p>
+            </MarginPart>
+          )}
+          {schedule === 'statement' && (
+            <MarginPart title="How it ties">
+              <p>
+                The books are the statement, with what it does not have yet and without what only it has:{' '}
+                <em>books = statement ± the items listed</em>.
+              </p>
+            </MarginPart>
+          )}
+        </>
+      }
+    >
+      <ScheduleNav books={frame.id} current="one" contacts={frame.parts.includes('trade') || contacts.length > 0} />
+      {schedule === 'statement' && (
+        <StatementForm frame={frame} set={set} account={account} closing={stored.closing} open={drafting} />
+      )}
+      {bringing !== '' && (
+        <p role="status" className="px-4 py-1 text-sm">
+          {bringing}
+        </p>
+      )}
+      {(wrong.length > 0 || rows.problems.length > 0) && (
+        <div className="px-4 py-1">
+          <Problems problems={[...wrong, ...rows.problems]} />
+        </div>
+      )}
+      {preview !== undefined && (
+        <BringList
+          frame={frame}
+          set={set}
+          account={account.id}
+          schedule={schedule}
+          contacts={contacts}
+          preview={preview}
+          onDone={() => setPreview(undefined)}
+        />
+      )}
+      {view === 'ages' ? (
+        <Ageing frame={frame} items={counted.map(({ fields }) => fields)} contacts={contacts} />
+      ) : (
+        <DataSheet<Row>
+          label={`Items of ${called(account)}`}
+          heading={`${frame.name} · ${called(account)}, ${SCHEDULE_NAMES[schedule]} · ${drafting ? 'draft, not posted' : 'posted'}`}
+          columns={columns}
+          rows={rows.rows}
+          idOf={({ key }) => key}
+          blank={rows.next}
+          selected={selected}
+          onSelect={setSelected}
+          open={drafting}
+          onEdit={(edits) => {
+            for (const edit of edits.filter((one) => one.made)) {
+              const key = rows.rows[edit.at]?.key ?? rows.next;
+              void makeContact(key, edit.text);
+            }
+            rows.edit(edits.map((one) => (one.made ? { ...one, text: ' ' } : one)));
+          }}
+          onDelete={rows.remove}
+          noteOf={noteOf}
+          totals={totals}
+          empty={
+            drafting ? (
+              <p>
+                Type the first item in the row below, paste rows from a spreadsheet, or bring the list as a file
+                {tie.figure === 0n ? '' : `; the figure to reach is ${sided(tie.figure, frame)}`}.
+              </p>
+            ) : (
+              <p>Nothing was listed when these balances were posted.</p>
+            )
+          }
+        />
+      )}
+    </Frame>
+  );
+};
+
+/** What is said of the chosen item. */
+const ItemNotes = ({
+  row,
+  doubts,
+  frame,
+  complete,
+}: {
+  readonly row: Row;
+  readonly doubts: readonly Problem[];
+  readonly frame: FrameView;
+  readonly complete: boolean;
+}) => {
+  const said = [
+    ...Object.values(row.unread).map(({ says }) => says),
+    ...row.refused.map(({ message }) => message),
+    ...(complete ? [] : ['It is saved once something is open of it.']),
+    ...doubts.map((one) => toldIn(one, writingWith(frame.dates)).message),
+  ];
+  const money = { currency: row.fields.currency, digits: minorDigits(row.fields.currency), style: frame.style };
+  return (
+    <>
+      {complete && (
+        <p>
+          {figure(minor(abs(row.fields.open)), money)} {row.fields.currency} {row.fields.open > 0n ? 'Dr' : 'Cr'}
+        </p>
+      )}
+      {said.map((one) => (
+        <p key={one} className="mt-1 text-ochre">
+          {one}
+        </p>
+      ))}
+    </>
+  );
+};

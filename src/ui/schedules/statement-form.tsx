@@ -1,0 +1,100 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { saveClosing } from '@/actions/schedules/ties';
+import type { FrameView } from '@/actions/frame/views';
+import type { Account } from '@/core/chart/account';
+import { type Problem, isAt } from '@/core/base/result';
+import { normalSide } from '@/core/ledger/classes';
+import { minorDigits } from '@/core/money/currency';
+import { readEntry } from '@/core/money/entry';
+import type { Closing } from '@/core/schedules/tie-out';
+import { DateInput } from '../parts/date-input';
+import { Field } from '../parts/field';
+import { sided } from '../parts/figures';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+
+/** The closing balance of a statement, typed from the paper. */
+export const StatementForm = ({
+  frame,
+  set,
+  account,
+  closing,
+  open,
+}: {
+  readonly frame: FrameView;
+  readonly set: number;
+  readonly account: Account;
+  readonly closing: Closing | null;
+  readonly open: boolean;
+}) => {
+  const router = useRouter();
+  const currency = account.currency ?? frame.currency;
+  const money = { currency, digits: minorDigits(currency), style: frame.style };
+  const [date, setDate] = useState(closing?.date ?? frame.openingDate);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const shown = closing === null ? '' : closing.amount === 0n ? '0' : sided(closing.amount, money);
+  const save = async (next: Closing | null): Promise<void> => {
+    const done = await send(saveClosing({ books: frame.id, set, account: account.id, closing: next }));
+    setProblems(done.ok ? [] : done.problems);
+    if (done.ok) router.refresh();
+  };
+  const typed = (text: string): void => {
+    if (text.trim() === shown) return;
+    if (text.trim() === '') {
+      void save(null);
+      return;
+    }
+    const side = normalSide(account);
+    const read = readEntry(text, side, { code: currency, digits: money.digits }, frame.style, 'amount');
+    if (!read.ok) setProblems(read.problems);
+    else if (read.value.kind === 'amount') void save({ date, amount: read.value.amount });
+  };
+  const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
+  return (
+    <div className="flex flex-wrap items-start gap-x-4 gap-y-1 px-4 py-2">
+      <div className="w-44">
+        <Field label="Statement closes on" problem={at('date')}>
+          {(ids) => (
+            <DateInput
+              {...ids}
+              value={date}
+              dates={frame.dates}
+              disabled={!open}
+              onDate={(iso) => {
+                setDate(iso);
+                if (closing !== null && iso !== '') void save({ ...closing, date: iso });
+              }}
+            />
+          )}
+        </Field>
+      </div>
+      <div className="w-52">
+        <Field
+          label={`with a balance of, in ${currency}`}
+          hint={normalSide(account) === 'debit' ? 'overdrawn: “120 cr”' : 'what is owed; in your favour: “120 dr”'}
+          problem={at('amount')}
+        >
+          {(ids) => (
+            <input
+              {...ids}
+              key={shown}
+              defaultValue={shown}
+              disabled={!open}
+              autoComplete="off"
+              className="input input-sm w-full text-right"
+              onBlur={(event) => typed(event.target.value)}
+              onKeyDown={(event) => {
+                if (event.key === 'Escape') event.currentTarget.value = shown;
+                if (event.key === 'Enter') typed(event.currentTarget.value);
+              }}
+            />
+          )}
+        </Field>
+      </div>
+      <Problems problems={problems.filter((one) => one.path === undefined)} />
+    </div>
+  );
+};

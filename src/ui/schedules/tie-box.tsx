@@ -1,0 +1,142 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { explainTie, takeSupport } from '@/actions/schedules/ties';
+import type { FrameView } from '@/actions/frame/views';
+import { isAt, type Problem } from '@/core/base/result';
+import { minorDigits } from '@/core/money/currency';
+import { NIL } from '@/core/money/minor';
+import type { Tie } from '@/core/schedules/tie-out';
+import { MarginPart } from '../frame/frame';
+import { Field } from '../parts/field';
+import { sided } from '../parts/figures';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { TIE_STATES } from './tie-words';
+
+interface Props {
+  readonly frame: FrameView;
+  readonly account: number;
+  readonly set: number;
+  readonly tie: Tie;
+  /** Whether anything may be changed. */
+  readonly open: boolean;
+}
+
+/** The figure beside what stands behind it, in every currency; the ways out of a difference. */
+export const TieBox = ({ frame, account, set, tie, open }: Props) => {
+  const router = useRouter();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [reason, setReason] = useState('');
+  const apart = tie.state === 'apart';
+  const take = async (): Promise<void> => {
+    const done = await send(takeSupport({ books: frame.id, set, account }));
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(`The figure is ${sided(done.value.amount, frame)} now; Ctrl+Z on Opening balances takes it back`);
+    router.refresh();
+  };
+  const explain = async (why: string | null): Promise<void> => {
+    const done = await send(explainTie({ books: frame.id, set, account, reason: why }));
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    setReason('');
+    router.refresh();
+  };
+  return (
+    <MarginPart title="Tie-out">
+      <table className="w-full" aria-label="Tie-out">
+        <tbody>
+          <tr>
+            <th scope="row" className="text-left font-normal">
+              Opening figure
+            </th>
+            <td className="text-right tabular-nums">{sided(tie.figure, frame)}</td>
+          </tr>
+          <tr>
+            <th scope="row" className="text-left font-normal">
+              Behind it
+            </th>
+            <td className="text-right tabular-nums">{tie.support === null ? '' : sided(tie.support, frame)}</td>
+          </tr>
+          <tr className="border-t border-ink font-semibold">
+            <th scope="row" className="text-left">
+              {apart && tie.difference !== NIL ? 'Apart' : 'State'}
+            </th>
+            <td className={`text-right tabular-nums ${apart || tie.state === 'unknown' ? 'text-madder' : ''}`}>
+              <span role="status">
+                {apart && tie.difference !== null && tie.difference !== NIL
+                  ? sided(tie.difference, frame)
+                  : TIE_STATES[tie.state]}
+              </span>
+            </td>
+          </tr>
+          {tie.currencies.map((one) => {
+            const money = { currency: one.currency, digits: minorDigits(one.currency), style: frame.style };
+            return (
+              <tr key={one.currency} className="text-ink-2">
+                <th scope="row" className="text-left font-normal">
+                  in {one.currency}
+                </th>
+                <td className={`text-right tabular-nums ${one.difference === NIL ? '' : 'text-madder'}`}>
+                  {one.difference === NIL
+                    ? `ties: ${sided(one.support, money)}`
+                    : `${sided(one.figure, money)} and ${sided(one.support, money)}`}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <Problems problems={problems.filter((one) => !isAt(one, 'reason'))} />
+      {tie.reason !== null && (
+        <p className="mt-1.5">
+          “{tie.reason}”{' '}
+          {open && (
+            <button type="button" className="link text-sm" onClick={() => void explain(null)}>
+              no longer
+            </button>
+          )}
+        </p>
+      )}
+      {open && apart && (
+        <div className="mt-2 flex flex-col gap-2">
+          {tie.support !== null && (
+            <button type="button" className="btn btn-xs self-start" onClick={() => void take()}>
+              Take {sided(tie.support, frame)} as the figure
+            </button>
+          )}
+          {tie.difference !== null && tie.difference !== NIL && (
+            <form
+              onSubmit={(event) => {
+                event.preventDefault();
+                void explain(reason);
+              }}
+            >
+              <Field
+                label="Or say why the difference may stand"
+                hint="it stays to be seen, as explained"
+                problem={problems.find((one) => isAt(one, 'reason'))?.message}
+              >
+                {(ids) => (
+                  <input
+                    {...ids}
+                    value={reason}
+                    onChange={(event) => setReason(event.target.value)}
+                    autoComplete="off"
+                    className="input input-sm w-full"
+                  />
+                )}
+              </Field>
+              <button className="btn btn-xs mt-1" disabled={reason.trim() === ''}>
+                Explain it
+              </button>
+            </form>
+          )}
+        </div>
+      )}
+    </MarginPart>
+  );
+};

@@ -1,0 +1,18 @@
+import type { ScheduleKind } from '@/core/schedules/kinds';
+import type { Tie } from '@/core/schedules/tie-out';
+
+/** What the state of a tie-out is called. */
+export const TIE_STATES: Readonly<Record<Tie['state'], string>> = {
+  none: 'nothing behind it',
+  tied: 'ties',
+  explained: 'explained',
+  apart: 'apart',
+  unknown: 'rate missing',
+};
+
+export const SCHEDULE_NAMES: Readonly<Record<ScheduleKind, string>> = {
+  customers: 'open items of customers',
+  suppliers: 'open items of suppliers',
+  statement: 'statement and what is not on it',
+  plain: 'list',
+};

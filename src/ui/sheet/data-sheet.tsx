@@ -1,0 +1,304 @@
+'use client';
+
+import { type ReactNode } from 'react';
+import { readClipboard } from '@/core/files/clipboard';
+import type { Choice } from '../parts/picker';
+import { CellEditor } from './cell-editor';
+import { ChoiceEditor } from './choice-editor';
+import { type PrintedRow, PrintedSheet } from './printed-sheet';
+import { useSheet } from './use-sheet';
+
+/** A column of a sheet, as data: how it reads, what it takes, how wide it is, and how it prints. */
+export interface DataColumn<Row> {
+  readonly id: string;
+  readonly label: string;
+  /** As a track of a CSS grid. */
+  readonly width: string;
+  /** Figures stand to the right. */
+  readonly kind: 'text' | 'figure' | 'choice';
+  readonly text: (row: Row) => string;
+  /** Whether it takes what is typed; a column that does not is read only. */
+  readonly takes: boolean;
+  readonly choices?: readonly Choice[];
+  /** What is offered last in the list of choices: makes something new. */
+  readonly makes?: (text: string) => string;
+}
+
+/** A cell that was typed or pasted into; rows are counted from nought, and those behind the last are new. */
+export interface CellEdit {
+  readonly at: number;
+  readonly column: string;
+  readonly text: string;
+  /** A choice that is to be made anew. */
+  readonly made: boolean;
+}
+
+interface Props<Row> {
+  readonly label: string;
+  /** Stands above the sheet on paper. */
+  readonly heading: string;
+  readonly columns: readonly DataColumn<Row>[];
+  readonly rows: readonly Row[];
+  readonly idOf: (row: Row) => string;
+  /** The id that the next new row will have: whoever typed into the blank row stays on it. */
+  readonly blank: string;
+  readonly selected: string | undefined;
+  readonly onSelect: (id: string | undefined) => void;
+  /** Whether rows can be typed, added and deleted. */
+  readonly open: boolean;
+  readonly onEdit: (edits: readonly CellEdit[]) => void;
+  readonly onDelete: (rows: readonly Row[]) => void;
+  /** What is wrong with a cell (brick) or asked about it (ochre). */
+  readonly noteOf: (
+    row: Row,
+    column: string,
+  ) => { readonly tone: 'wrong' | 'asked'; readonly says: string } | undefined;
+  /** Per column, beneath the rows. */
+  readonly totals: Readonly<Record<string, string>>;
+  /** Shown where there are no rows. */
+  readonly empty: ReactNode;
+}
+
+const ROW = 30;
+
+/**
+ * A sheet of rows whose columns are data. A row behind the last takes new ones; Ctrl and minus deletes the chosen rows. Keys, ranges
+ * and the clipboard are those of every sheet.
+ */
+export const DataSheet = <Row,>({
+  label,
+  heading,
+  columns,
+  rows,
+  idOf,
+  blank,
+  selected,
+  onSelect,
+  open,
+  onEdit,
+  onDelete,
+  noteOf,
+  totals,
+  empty,
+}: Props<Row>) => {
+  type Line = { readonly row: Row | undefined; readonly id: string };
+  const lines: readonly Line[] = [
+    ...rows.map((row): Line => ({ row, id: idOf(row) })),
+    ...(open ? [{ row: undefined, id: blank }] : []),
+  ];
+  const textAt = ({ row }: Line, at: number): string => (row === undefined ? '' : (columns[at]?.text(row) ?? ''));
+  const takes = (_: Line, at: number): boolean => open && columns[at]?.takes === true;
+  const first = Math.max(
+    0,
+    columns.findIndex((column) => column.takes),
+  );
+  const sheet = useSheet<Line, string>({
+    rows: lines,
+    idOf: ({ id }) => id,
+    columns: columns.length,
+    height: ROW,
+    start: { row: 0, column: first },
+    selected,
+    onSelect: (id) => onSelect(id === blank ? undefined : id),
+    takes,
+    opens: takes,
+    keys: (event) => {
+      if (!open || event.key !== '-' || !(event.ctrlKey || event.metaKey)) return false;
+      const { top, bottom } = sheet.range;
+      const chosen = rows.slice(top, bottom + 1);
+      if (chosen.length > 0) onDelete(chosen);
+      return true;
+    },
+    empty: ({ top, bottom, left, right }) => {
+      const edits = rows.slice(top, bottom + 1).flatMap((_, down) =>
+        columns
+          .slice(left, right + 1)
+          .filter((column) => column.takes)
+          .map((column): CellEdit => ({ at: top + down, column: column.id, text: '', made: false })),
+      );
+      if (open && edits.length > 0) onEdit(edits);
+    },
+    copied: ({ top, bottom, left, right }) =>
+      lines
+        .slice(top, bottom + 1)
+        .map((line) => Array.from({ length: right - left + 1 }, (_, at) => textAt(line, left + at)).join('\t'))
+        .join('\n'),
+    paste: (text, { top, bottom, left, right }) => {
+      if (!open) return;
+      const table = readClipboard(text);
+      const [only] = table;
+      const single = table.length === 1 && only?.length === 1;
+      const edits = single
+        ? Array.from({ length: bottom - top + 1 }, (_, down) =>
+            columns.slice(left, right + 1).map((column) => ({ column, at: top + down, text: only[0] ?? '' })),
+          ).flat()
+        : table.flatMap((cells, down) =>
+            cells.flatMap((cell, across) => {
+              const column = columns[left + across];
+              return column === undefined ? [] : [{ column, at: top + down, text: cell }];
+            }),
+          );
+      onEdit(
+        edits
+          .filter(({ column }) => column.takes)
+          .map(({ column, ...edit }) => ({ ...edit, column: column.id, made: false })),
+      );
+    },
+  });
+  const { active, typing } = sheet.state;
+  const { top, bottom, left, right } = sheet.range;
+  const template = columns.map(({ width }) => width).join(' ');
+  const hasTotals = Object.keys(totals).length > 0;
+  const printed = (): readonly PrintedRow[] => [
+    ...rows.map((row) => ({ id: idOf(row), cells: columns.map((column) => column.text(row)) })),
+    ...(hasTotals ? [{ id: 'total', kind: 'total' as const, cells: columns.map(({ id }) => totals[id] ?? '') }] : []),
+  ];
+  const keep = (at: number, column: string, text: string, made: boolean): void => {
+    const line = lines[at];
+    const place = columns.findIndex((one) => one.id === column);
+    if (line === undefined || (!made && text === textAt(line, place))) return;
+    onEdit([{ at, column, text, made }]);
+  };
+  return (
+    <>
+      {rows.length === 0 && <div className="no-print px-4 pb-2 text-sm">{empty}</div>}
+      <div
+        {...sheet.grid}
+        role="grid"
+        aria-label={label}
+        aria-rowcount={lines.length + 1 + (hasTotals ? 1 : 0)}
+        aria-colcount={columns.length}
+        aria-multiselectable
+        className="sheet no-print min-h-0 flex-1 overflow-auto"
+      >
+        <div className="min-w-max">
+          <div
+            role="row"
+            aria-rowindex={1}
+            className="sticky top-0 z-10 grid border-b border-ink bg-paper text-[0.78rem] font-semibold text-ink-2"
+            style={{ gridTemplateColumns: template }}
+          >
+            {columns.map(({ id, label: name, kind }, at) => (
+              <span
+                key={id}
+                role="columnheader"
+                className={`px-2 py-1.5 ${at === 0 ? 'pl-4' : ''} ${kind === 'figure' ? 'text-right' : ''}`}
+              >
+                {name}
+              </span>
+            ))}
+          </div>
+          <div role="rowgroup" className="relative" style={{ height: sheet.virtual.getTotalSize() }}>
+            {sheet.virtual.getVirtualItems().map((item) => {
+              const line = lines[item.index];
+              if (line === undefined) return null;
+              const inside = item.index >= top && item.index <= bottom;
+              return (
+                <div
+                  key={line.id}
+                  role="row"
+                  aria-rowindex={item.index + 2}
+                  className={`absolute inset-x-0 grid border-b border-hairline text-[0.8125rem] ${item.index === active.row ? 'bg-madder-wash' : ''} ${line.row === undefined ? 'text-ink-2' : ''}`}
+                  style={{
+                    gridTemplateColumns: template,
+                    height: ROW,
+                    top: item.start,
+                    // An open cell has its list over the rows below.
+                    zIndex: item.index === active.row && typing !== undefined ? 5 : undefined,
+                  }}
+                >
+                  {columns.map((column, at) => {
+                    const here = item.index === active.row && at === active.column;
+                    const chosen = inside && at >= left && at <= right;
+                    const text = textAt(line, at);
+                    const note = line.row === undefined ? undefined : noteOf(line.row, column.id);
+                    return (
+                      <span
+                        key={column.id}
+                        role="gridcell"
+                        tabIndex={here ? 0 : -1}
+                        aria-colindex={at + 1}
+                        aria-selected={chosen}
+                        aria-readonly={takes(line, at) ? undefined : true}
+                        aria-invalid={note?.tone === 'wrong' ? true : undefined}
+                        title={note?.says}
+                        onMouseDown={(event) => {
+                          if (here && typing !== undefined) return;
+                          event.preventDefault();
+                          sheet.point({ row: item.index, column: at }, event.shiftKey);
+                        }}
+                        onMouseEnter={(event) =>
+                          event.buttons === 1 &&
+                          typing === undefined &&
+                          sheet.point({ row: item.index, column: at }, true)
+                        }
+                        onDoubleClick={() => sheet.begin(undefined)}
+                        className={`relative flex min-w-0 items-center px-2 ${at === 0 ? 'pl-4' : 'border-l border-hairline'} ${column.kind === 'figure' ? 'justify-end' : ''} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${note === undefined ? '' : note.tone === 'wrong' ? 'text-brick underline decoration-wavy underline-offset-4' : 'text-ochre'} ${here ? 'sheet-active' : ''}`}
+                      >
+                        {here && typing !== undefined ? (
+                          column.kind === 'choice' && column.choices !== undefined ? (
+                            <ChoiceEditor
+                              choices={column.choices}
+                              typed={typing.text}
+                              standing={text}
+                              label={`${column.label}, row ${String(item.index + 1)}`}
+                              makes={column.makes}
+                              onCancel={sheet.close}
+                              onKeep={(typed, leave, made) => {
+                                keep(item.index, column.id, typed, made);
+                                sheet.leave(leave);
+                              }}
+                            />
+                          ) : (
+                            <CellEditor
+                              figures={column.kind === 'figure'}
+                              initial={typing.text ?? text}
+                              label={`${column.label}, row ${String(item.index + 1)}`}
+                              onDraft={nothing}
+                              onCancel={sheet.close}
+                              onKeep={(typed, leave) => {
+                                keep(item.index, column.id, typed, false);
+                                sheet.leave(leave);
+                              }}
+                            />
+                          )
+                        ) : (
+                          <span className="truncate">{text}</span>
+                        )}
+                      </span>
+                    );
+                  })}
+                </div>
+              );
+            })}
+          </div>
+          {hasTotals && (
+            <div
+              role="row"
+              aria-rowindex={lines.length + 2}
+              className="sticky bottom-0 z-10 grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
+              style={{ gridTemplateColumns: template }}
+            >
+              {columns.map(({ id, kind }, at) => (
+                <span
+                  key={id}
+                  role="gridcell"
+                  className={`px-2 py-1.5 whitespace-nowrap ${at === 0 ? 'pl-4' : ''} ${kind === 'figure' ? 'text-right' : ''}`}
+                >
+                  {totals[id] ?? ''}
+                </span>
+              ))}
+            </div>
+          )}
+        </div>
+      </div>
+      <PrintedSheet
+        heading={heading}
+        columns={columns.map(({ label: name, kind }) => ({ label: name, figures: kind === 'figure' }))}
+        rows={printed}
+      />
+    </>
+  );
+};
+
+const nothing = (): void => undefined;

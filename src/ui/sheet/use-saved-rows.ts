@@ -1,0 +1,164 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { type Problem, type Result, plural } from '@/core/base/result';
+import { fromWire, toWire } from '@/core/money/wire';
+import type { CellEdit } from './data-sheet';
+import { type Apply, type SheetRow, type Stored, adopted, edited, keyOf, refused, saved, unsaved } from './saved-rows';
+
+type Written = Result<{ readonly rows: readonly ({ readonly id: number; readonly revision: number } | null)[] }>;
+
+interface Wanted<Fields> {
+  readonly stored: readonly Stored<Fields>[];
+  readonly blank: Fields;
+  readonly apply: Apply<Fields>;
+  /** Whether a row says enough to be kept. */
+  readonly complete: (fields: Fields) => boolean;
+  /** Where rows are sent, and what a row is called there. */
+  readonly address: string;
+  readonly sends: (
+    rows: readonly { readonly id: number | null; readonly revision: number; readonly fields: Fields | null }[],
+  ) => object;
+  /** What a row is called: "item", "contact". */
+  readonly one: string;
+}
+
+interface Held<Fields> {
+  rows: readonly SheetRow<Fields>[];
+  next: number;
+  busy: boolean;
+}
+
+export interface SavedRows<Fields> {
+  readonly rows: readonly SheetRow<Fields>[];
+  readonly next: string;
+  readonly edit: (edits: readonly CellEdit[]) => void;
+  readonly put: (key: string, fields: Fields) => void;
+  readonly remove: (rows: readonly SheetRow<Fields>[]) => void;
+  /** "all saved", "saving…", "1 item not complete yet". */
+  readonly said: string;
+  readonly problems: readonly Problem[];
+}
+
+const send = async (address: string, body: object): Promise<Written> => {
+  try {
+    const response = await fetch(address, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: toWire(body),
+    });
+    return fromWire(await response.text()) as Written;
+  } catch {
+    return {
+      ok: false,
+      problems: [
+        { code: 'offline', message: 'Bathron did not answer, so nothing was saved. What was typed is still here.' },
+      ],
+    };
+  }
+};
+
+/**
+ * The rows of a sheet with the queue of their saves: one batch after another, each row with the revision it was seen at. What was typed
+ * stays until it is stored; a row that says too little waits.
+ */
+export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> => {
+  const router = useRouter();
+  const { stored, complete } = wanted;
+  const [view, setView] = useState<Held<Fields>>(() => ({ rows: adopted(stored), next: 1, busy: false }));
+  // What is on its way is known at once, not only when it is drawn.
+  const held = useRef(view);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const now = useRef(wanted);
+  useEffect(() => {
+    now.current = wanted;
+  });
+  const show = useCallback((): void => setView({ ...held.current }), []);
+
+  const flush = useCallback(async (): Promise<void> => {
+    if (held.current.busy) return;
+    const { address, sends } = now.current;
+    for (let turns = 0; turns < 1000; turns += 1) {
+      const rows = unsaved(held.current.rows, now.current.complete);
+      if (rows.length === 0) break;
+      held.current.busy = true;
+      show();
+      const done = await send(address, sends(rows.map(({ id, revision, fields }) => ({ id, revision, fields }))));
+      held.current.busy = false;
+      held.current.rows = done.ok
+        ? saved(held.current.rows, rows, done.value.rows)
+        : refused(held.current.rows, rows, done.problems);
+      setProblems(done.ok ? [] : done.problems.filter((one) => typeof one.path?.[0] !== 'number'));
+      show();
+      if (!done.ok) return;
+    }
+    router.refresh();
+  }, [router, show]);
+
+  // What the server has now takes the place of what stands here, unless something here is not stored yet.
+  useEffect(() => {
+    const { rows, busy } = held.current;
+    if (busy || rows.some((row) => row.fields !== row.stored || Object.keys(row.unread).length > 0)) return;
+    held.current.rows = adopted(stored, rows);
+    show();
+  }, [stored, show]);
+
+  const waits = view.rows.filter((row) => row.fields !== row.stored);
+  useEffect(() => {
+    if (waits.length === 0) return;
+    const ask = (event: BeforeUnloadEvent): void => event.preventDefault();
+    addEventListener('beforeunload', ask);
+    return () => removeEventListener('beforeunload', ask);
+  }, [waits.length]);
+
+  return {
+    rows: view.rows,
+    next: keyOf(view.next),
+    edit: (edits) => {
+      const done = edited(held.current.rows, edits, wanted.blank, wanted.apply, held.current.next);
+      held.current = { ...held.current, ...done };
+      show();
+      void flush();
+    },
+    put: (key, fields) => {
+      held.current.rows = held.current.rows.map((row) => (row.key === key ? { ...row, fields, refused: [] } : row));
+      show();
+      void flush();
+    },
+    remove: (rows) => {
+      const gone = new Set(rows.map(({ key }) => key));
+      const there = rows.filter((row) => row.id !== null);
+      const leave = (): void => {
+        held.current.rows = held.current.rows.filter(({ key }) => !gone.has(key));
+        show();
+      };
+      if (there.length === 0) {
+        leave();
+        return;
+      }
+      void send(wanted.address, wanted.sends(there.map(({ id, revision }) => ({ id, revision, fields: null })))).then(
+        (done) => {
+          setProblems(done.ok ? [] : done.problems);
+          if (!done.ok) return;
+          leave();
+          toast(
+            `${plural(there.length, wanted.one)} deleted; Ctrl+Z brings ${there.length === 1 ? 'it' : 'them'} back`,
+          );
+          router.refresh();
+        },
+      );
+    },
+    said: view.busy
+      ? 'saving…'
+      : waits.some((row) => row.refused.length > 0)
+        ? `${plural(waits.filter((row) => row.refused.length > 0).length, wanted.one)} not saved`
+        : waits.some((row) => !complete(row.fields))
+          ? `${plural(waits.length, wanted.one)} not complete yet`
+          : view.rows.some((row) => Object.keys(row.unread).length > 0)
+            ? 'a cell does not read'
+            : 'all saved',
+    problems,
+  };
+};
