@@ -68,7 +68,8 @@ const behind = ({ supported, closing, own, base }: TieInput): readonly Supported
 
 /**
  * The tie-out of one account: its figure beside the sum of its items, with the statement's balance where it has one, in each currency
- * and in base currency. What nobody gave a base amount for is converted as one sum, at the rate of the opening date, and rounded once.
+ * and in base currency. What nobody gave a base amount for is worth what the figure says where the amounts in currency are the same;
+ * otherwise it is converted as one sum, at the rate of the opening date, and rounded once.
  * A figure that says nothing about currencies is compared in base currency alone.
  */
 export const tieOf = (input: TieInput): Tie => {
@@ -79,12 +80,15 @@ export const tieOf = (input: TieInput): Tie => {
     return { state: 'none', figure, support: null, difference: null, currencies: [], items, closing, reason: null };
   const worth = sums.map(({ currency, open, given, givenBase }): Minor | undefined => {
     if (currency === base) return open;
+    // What it is worth was decided with the figure: a tie-out is about what it is made of.
+    const part = parts.find((one) => one.currency === currency);
+    if (part !== undefined && given === 0n && part.amount === open) return part.base;
     const left = subtract(open, given);
     const how = left === 0n ? undefined : rate(currency);
     return left === 0n ? givenBase : how === undefined ? undefined : add(givenBase, convert(left, how));
   });
   const support = worth.some((one) => one === undefined) ? null : sum(worth.map((one) => one ?? NIL));
-  const says = own !== null || parts.length > 0;
+  const says = parts.length > 0;
   const codes = says
     ? [...new Set([...parts, ...sums].map(({ currency }) => currency))].filter((one) => one !== base)
     : [];

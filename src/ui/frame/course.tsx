@@ -35,7 +35,7 @@ export const Course = ({
         {shown.map((stage) => {
           const here = stage.id === current;
           return (
-            <li key={stage.id} className="min-w-28 flex-1">
+            <li key={stage.id} className="min-w-24 flex-auto">
               <Go
                 href={stageHref(books, stage.id)}
                 aria-current={here ? 'page' : undefined}

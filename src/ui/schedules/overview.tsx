@@ -8,7 +8,7 @@ import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { ScheduleNav } from './schedule-nav';
 import { SupportBar } from './support-bar';
-import { SCHEDULE_NAMES, TIE_STATES } from './tie-words';
+import { TIE_STATES } from './tie-words';
 
 type View = NonNullable<Awaited<ReturnType<typeof schedulesView>>>;
 
@@ -128,7 +128,9 @@ const AccountRow = ({ one, frame }: { readonly one: TiedAccount; readonly frame:
         {behind.length > 0
           ? behind.join(' and ')
           : lacks
-            ? `no ${SCHEDULE_NAMES[schedule]} yet`
+            ? schedule === 'statement'
+              ? 'no statement yet'
+              : 'no list yet'
             : source === 'paper'
               ? 'the paper it was read from'
               : ''}

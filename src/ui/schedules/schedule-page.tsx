@@ -51,17 +51,17 @@ const KEYS = [
 ] as const;
 
 const WIDTHS: Readonly<Record<ItemColumn, string>> = {
-  contact: 'minmax(11rem,1.4fr)',
-  kind: '9.5rem',
-  number: '7.5rem',
-  reference: '8.5rem',
-  order: '6.5rem',
-  date: '6.6rem',
-  due: '6.6rem',
-  currency: '3.6rem',
-  original: '7rem',
-  open: '7.4rem',
-  base: '7.4rem',
+  contact: 'minmax(10rem,1.4fr)',
+  kind: '8.6rem',
+  number: '6.2rem',
+  reference: '7.5rem',
+  order: '6rem',
+  date: '6.1rem',
+  due: '6.1rem',
+  currency: '3.4rem',
+  original: '6.8rem',
+  open: '7rem',
+  base: '7rem',
   note: 'minmax(9rem,1fr)',
 };
 const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base']);
@@ -318,7 +318,7 @@ export const SchedulePage = ({
               const key = rows.rows[edit.at]?.key ?? rows.next;
               void makeContact(key, edit.text);
             }
-            rows.edit(edits.map((one) => (one.made ? { ...one, text: ' ' } : one)));
+            rows.edit(edits);
           }}
           onDelete={rows.remove}
           noteOf={noteOf}

@@ -69,12 +69,13 @@ export const edited = <Fields>(
   let key = next;
   for (const edit of edits) {
     while (into.length <= edit.at) {
-      if (edit.text.trim() === '') break;
+      if (edit.text.trim() === '' && !edit.made) break;
       into.push({ key: keyOf(key), id: null, revision: 0, fields: blank, stored: null, unread: {}, refused: [] });
       key += 1;
     }
     const row = into[edit.at];
-    if (row !== undefined) into[edit.at] = typedInto(row, edit, apply);
+    // What is made anew is given to the row when it is there.
+    if (row !== undefined && !edit.made) into[edit.at] = typedInto(row, edit, apply);
   }
   return { rows: into, next: key };
 };
