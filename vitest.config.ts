@@ -14,6 +14,7 @@ const ON_BOTH = [
   'currencies',
   'invariants',
   'openings',
+  'schedules',
   'standing',
 ];
 

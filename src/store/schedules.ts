@@ -1,4 +1,4 @@
-import type { BooksId, PaperId, PersonId } from '@/core/base/ids';
+import type { BooksId, PersonId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import { type Change, WHOLE } from '@/core/base/change';
 import type { AccountId } from '@/core/chart/account';
@@ -318,12 +318,3 @@ export const moveItems = async (tx: Queryable, booksId: BooksId, from: AccountId
       [booksId, from],
     );
 };
-
-/** Papers from which items were read; the ids only. */
-export const papersOfItems = async (tx: Queryable, booksId: BooksId, setId: number): Promise<readonly PaperId[]> =>
-  (
-    await tx.query<{ paper: PaperId }>(
-      'select distinct paper_id as paper from schedule_item where books_id = $1 and set_id = $2 and paper_id is not null',
-      [booksId, setId],
-    )
-  ).map(({ paper }) => paper);

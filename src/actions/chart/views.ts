@@ -33,9 +33,18 @@ export interface ChartRowView {
 const rowsOf = (state: BooksState): readonly ChartRowView[] =>
   state.accounts.map((account) => ({ account, amount: state.amounts.get(account.id) ?? null }));
 
-/** The answers that stand, or what the company's facts already say. */
-const answersOf = ({ books, currencies }: Pick<BooksState, 'books' | 'currencies'>): Answers =>
-  books.chart.answers ?? answersFrom(books.facts, currencies);
+/**
+ * The answers that stand, or what the company's facts and the chart already say. A part that is in use so that its roles can be chosen
+ * says nothing of stock or loans; an account that has the role does.
+ */
+const answersOf = ({ books, currencies, accounts }: Pick<BooksState, 'books' | 'currencies' | 'accounts'>): Answers => {
+  if (books.chart.answers !== null) return books.chart.answers;
+  const shown = new Set(accounts.map(({ role }) => role));
+  const parts = books.facts.parts.filter(
+    (part) => (part !== 'stock' || shown.has('stock')) && (part !== 'loans' || shown.has('loan')),
+  );
+  return answersFrom({ ...books.facts, parts }, currencies);
+};
 
 /** The chart as the sheet edits it. */
 export const chartView = (id: number) =>

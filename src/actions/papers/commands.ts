@@ -184,7 +184,7 @@ export const removePaper = booksAction('removePaper', 'papers.change', { paper: 
     return fail(
       problem(
         'paper.in-history',
-        `Figures were once taken from ${paper.value.name}, and their history names it, so it is kept.`,
+        `Figures or items were once taken from ${paper.value.name}, and their history names it, so it is kept.`,
       ),
     );
   return ok({});

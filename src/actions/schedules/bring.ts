@@ -186,7 +186,7 @@ export const takeList = fileAction(
     const draft = await draftSet(context, input.set);
     if (!draft.ok) return draft;
     const kept = await findPaper(tx, books.id, input.paper);
-    context.changes.about({ name: kept?.name ?? '' });
+    context.changes.about({ name: kept?.name ?? '', paper: input.paper });
     const preview = await previewOf(context, found.value, read, input.booked);
     const out = new Set(input.leave);
     const taken = preview.items.filter(({ row, problems }) => problems.length === 0 && !out.has(row));

@@ -426,6 +426,7 @@ describe('the course', () => {
       'done',
       'done',
       '10 of 40 filled',
+      'none needed',
       '1 blocker',
       'waits: Proof',
     ]);
@@ -435,6 +436,19 @@ describe('the course', () => {
     const posted = stageStates({ ...facts, posted: true, drafting: false, proof: prove(stateOf()) });
     expect(nextStage(posted)).toBeUndefined();
     expect(posted.every((stage) => stage.fill === 100)).toBe(true);
+  });
+  it('counts the schedules that are wanted, tied and apart', () => {
+    const note = (wanted: number, tied: number, apart: number): readonly unknown[] => {
+      const stages = stageStates({ ...facts, schedules: { wanted, tied, apart }, proof: prove(stateOf()) });
+      const found = stages.find(({ id }) => id === 'schedules');
+      return [found?.state, found?.note];
+    };
+    expect([note(3, 0, 0), note(3, 1, 0), note(3, 2, 1), note(3, 3, 0)]).toEqual([
+      ['to do', '0 of 3 tied'],
+      ['in progress', '1 of 3 tied'],
+      ['in progress', '2 of 3 tied'],
+      ['laid', 'all tied'],
+    ]);
   });
   it('has the currencies among the stages where the part is on, and asks for answers', () => {
     const proof = prove(stateOf());
@@ -470,6 +484,6 @@ describe('the course', () => {
       proof: prove(stateOf({ accounts: [], amounts: [] })),
     });
     expect(nextStage(empty)?.id).toBe('chart');
-    expect(empty.map((stage) => stage.state)).toEqual(['laid', 'laid', 'to do', 'waits', 'waits', 'waits']);
+    expect(empty.map((stage) => stage.state)).toEqual(['laid', 'laid', 'to do', 'waits', 'waits', 'waits', 'waits']);
   });
 });

@@ -94,8 +94,16 @@ export interface CellRules {
   readonly terms: PaymentTerms;
 }
 
-const written = (amount: Minor | null, currency: string, style: NumberStyle): string =>
-  amount === null || amount === 0n ? '' : formatMinor(abs(amount), minorDigits(currency), style);
+/** What reduces a balance stands in brackets, as on paper. */
+const written = (amount: Minor | null, currency: string, reduces: boolean, style: NumberStyle): string => {
+  if (amount === null || amount === 0n) return '';
+  const text = formatMinor(abs(amount), minorDigits(currency), style);
+  return reduces ? `(${text})` : text;
+};
+
+/** Whether items of a kind make a balance smaller. */
+const reducesIn = (schedule: ScheduleKind, kind: ItemKind): boolean =>
+  kindsIn(schedule).some(({ id, sign }) => id === kind && sign < 0);
 
 export const contactTitle = ({ code, name }: Pick<Contact, 'code' | 'name'>): string => `${code} ${name}`.trim();
 
@@ -115,9 +123,14 @@ export const cellText = (item: ItemFields, column: ItemColumn, rules: CellRules)
     }
     case 'original':
     case 'open':
-      return written(item[column], item.currency, rules.style);
+      return written(item[column], item.currency, reducesIn(rules.schedule, item.kind), rules.style);
     case 'base':
-      return written(item.currency === rules.base ? item.open : item.base, rules.base, rules.style);
+      return written(
+        item.currency === rules.base ? item.open : item.base,
+        rules.base,
+        reducesIn(rules.schedule, item.kind),
+        rules.style,
+      );
     default:
       return item[column];
   }
@@ -151,8 +164,8 @@ const unknown = (what: string, text: string, column: ItemColumn): Result<never> 
   fail(problem(`item.${column}`, `${quoted(text)} is no ${what}.`, column));
 
 /**
- * An item with one cell typed otherwise. Amounts are typed as magnitudes and get the sign of the kind; one below nil turns the kind
- * (an invoice of -50 is a credit note of 50). Who is named gives currency and due date where those were not given.
+ * An item with one cell typed otherwise. Amounts are typed as magnitudes and get the sign of the kind; one below nil turns a kind that
+ * adds to the balance (an invoice of -50 is a credit note of 50). Who is named gives currency and due date where those were not given.
  */
 export const typedItem = (
   item: ItemFields,
@@ -201,6 +214,7 @@ export const typedItem = (
     case 'currency': {
       const code = text.toUpperCase();
       if (!isCurrency(code)) return unknown('currency of ISO 4217', typed, column);
+      if (code === item.currency) return ok(item);
       // Amounts keep what was typed only where both currencies have the same decimals.
       return item.open !== 0n && minorDigits(code) !== minorDigits(item.currency)
         ? fail(
@@ -218,7 +232,11 @@ export const typedItem = (
       if (!read.ok) return read;
       const amount = read.value;
       if (amount === null) return ok(column === 'open' ? { ...item, open: minor(0n) } : { ...item, original: null });
-      const turned = amount < 0n ? asKind(schedule, account, item, twinKind(schedule, item.kind)) : item;
+      // "-650" on a credit note is a credit note of 650: that is how lists print them.
+      const turned =
+        amount < 0n && !reducesIn(schedule, item.kind)
+          ? asKind(schedule, account, item, twinKind(schedule, item.kind))
+          : item;
       return ok({ ...turned, [column]: signed(turned.kind, amount) });
     }
     case 'base': {

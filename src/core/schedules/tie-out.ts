@@ -73,7 +73,7 @@ const behind = ({ supported, closing, own, base }: TieInput): readonly Supported
  * A figure that says nothing about currencies is compared in base currency alone.
  */
 export const tieOf = (input: TieInput): Tie => {
-  const { figure, parts, base, own, explained, rate, closing } = input;
+  const { figure, parts, base, explained, rate, closing } = input;
   const sums = behind(input);
   const items = input.supported.reduce((count, one) => count + one.items, 0);
   if (items === 0 && closing === null)

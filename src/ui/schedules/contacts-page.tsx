@@ -127,7 +127,6 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
       fixed
       actions={
         <>
-          {rows.rows.length > 0 && <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/contacts`} />}
           <FileButton
             label="Bring a list"
             accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf"
@@ -181,7 +180,9 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="contacts" />
+      <ScheduleNav books={frame.id} current="contacts">
+        {rows.rows.length > 0 && <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/contacts`} />}
+      </ScheduleNav>
       {bringing !== '' && (
         <p role="status" className="px-4 py-1 text-sm">
           {bringing}

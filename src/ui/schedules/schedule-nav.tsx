@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Go } from '../parts/go';
 
 /** The places of the Schedules stage: what each figure ties to, and the contacts that items name. */
@@ -5,11 +6,14 @@ export const ScheduleNav = ({
   books,
   current,
   contacts = true,
+  children,
 }: {
   readonly books: number;
   readonly current: 'overview' | 'contacts' | 'one';
   /** Whether customers and suppliers are in use. */
   readonly contacts?: boolean;
+  /** What else this page offers, at the right. */
+  readonly children?: ReactNode;
 }) => {
   const at = `/books/${String(books)}/schedules`;
   const link = (href: string, label: string, here: boolean) => (
@@ -22,9 +26,13 @@ export const ScheduleNav = ({
     </Go>
   );
   return (
-    <nav aria-label="Schedules" className="no-print flex gap-5 border-b border-rule px-4">
-      {link(at, 'What ties', current === 'overview')}
-      {contacts && link(`${at}/contacts`, 'Contacts', current === 'contacts')}
-    </nav>
+    <div className="no-print flex flex-wrap items-baseline gap-x-5 border-b border-rule px-4">
+      <nav aria-label="Schedules" className="flex gap-5">
+        {link(at, 'What ties', current === 'overview')}
+        {contacts && link(`${at}/contacts`, 'Contacts', current === 'contacts')}
+      </nav>
+      <span className="grow" />
+      {children}
+    </div>
   );
 };

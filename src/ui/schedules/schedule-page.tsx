@@ -68,6 +68,12 @@ const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base']);
 
 type Row = SheetRow<ItemFields>;
 
+const moneyOf = (currency: string, { style }: Pick<FrameView, 'style'>) => ({
+  currency,
+  digits: minorDigits(currency),
+  style,
+});
+
 /** The schedule of one account: its items on a sheet, their ages, and what they tie to. */
 export const SchedulePage = ({
   frame,
@@ -152,7 +158,7 @@ export const SchedulePage = ({
   const columns = columnsIn(schedule, foreign).map((id): DataColumn<Row> => ({
     id,
     label: COLUMN_LABELS[id],
-    width: WIDTHS[id],
+    width: schedule === 'statement' && id === 'kind' ? '19rem' : WIDTHS[id],
     kind: FIGURES.has(id) ? 'figure' : id === 'contact' || id === 'kind' || id === 'currency' ? 'choice' : 'text',
     text: (row) => row.unread[id]?.text ?? cellText(row.fields, id, rules),
     takes: true,
@@ -187,20 +193,16 @@ export const SchedulePage = ({
     setPreview(read.ok ? read.value : undefined);
   };
   const sums = supportedBy(counted.map(({ fields }) => fields));
-  const totals = Object.fromEntries(
-    sums.length === 0
-      ? []
-      : [
-          [columns[0]?.id ?? '', `${String(counted.length)} ${counted.length === 1 ? 'item' : 'items'}`],
-          [
-            'open',
-            sums
-              .map(({ currency, open }) => sided(open, { currency, digits: minorDigits(currency), style: frame.style }))
-              .join(' · '),
-          ],
-          ['base', foreign && tie.support !== null ? sided(tie.support, frame) : ''],
-        ],
-  );
+  const [only] = sums;
+  const totals =
+    only === undefined
+      ? {}
+      : {
+          [columns[0]?.id ?? '']: `${String(counted.length)} ${counted.length === 1 ? 'item' : 'items'}`,
+          // Amounts of several currencies do not add up; they stand in the margin, each by itself.
+          open: sums.length === 1 ? sided(only.open, moneyOf(only.currency, frame)) : '',
+          base: foreign && tie.support !== null ? sided(tie.support, frame) : '',
+        };
   return (
     <Frame
       frame={frame}
@@ -216,24 +218,6 @@ export const SchedulePage = ({
       fixed
       actions={
         <>
-          {people && (
-            <span className="flex gap-3 text-sm" role="group" aria-label="View">
-              {(['items', 'ages'] as const).map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  aria-pressed={view === one}
-                  className={view === one ? 'font-semibold' : 'text-ink-2'}
-                  onClick={() => setView(one)}
-                >
-                  {one === 'items' ? 'Items' : 'Ageing'}
-                </button>
-              ))}
-            </span>
-          )}
-          {counted.length > 0 && (
-            <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/schedule?account=${String(account.id)}`} />
-          )}
           {drafting && (
             <FileButton
               label={schedule === 'statement' ? 'Bring a statement' : 'Bring a list'}
@@ -245,7 +229,14 @@ export const SchedulePage = ({
       }
       margin={
         <>
-          <TieBox frame={frame} account={account.id} set={set} tie={tie} open={drafting && rows.said === 'all saved'} />
+          <TieBox
+            frame={frame}
+            account={account.id}
+            set={set}
+            tie={tie}
+            sums={sums}
+            open={drafting && rows.said === 'all saved'}
+          />
           {chosen !== undefined && (
             <MarginPart title="This item">
               <ItemNotes
@@ -275,7 +266,26 @@ export const SchedulePage = ({
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="one" contacts={frame.parts.includes('trade') || contacts.length > 0} />
+      <ScheduleNav books={frame.id} current="one" contacts={frame.parts.includes('trade') || contacts.length > 0}>
+        {people && (
+          <span className="flex gap-3 text-sm" role="group" aria-label="View">
+            {(['items', 'ages'] as const).map((one) => (
+              <button
+                key={one}
+                type="button"
+                aria-pressed={view === one}
+                className={view === one ? 'font-semibold' : 'text-ink-2'}
+                onClick={() => setView(one)}
+              >
+                {one === 'items' ? 'Items' : 'Ageing'}
+              </button>
+            ))}
+          </span>
+        )}
+        {counted.length > 0 && (
+          <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/schedule?account=${String(account.id)}`} />
+        )}
+      </ScheduleNav>
       {schedule === 'statement' && (
         <StatementForm frame={frame} set={set} account={account} closing={stored.closing} open={drafting} />
       )}
@@ -357,7 +367,7 @@ const ItemNotes = ({
     ...(complete ? [] : ['It is saved once something is open of it.']),
     ...doubts.map((one) => toldIn(one, writingWith(frame.dates)).message),
   ];
-  const money = { currency: row.fields.currency, digits: minorDigits(row.fields.currency), style: frame.style };
+  const money = moneyOf(row.fields.currency, frame);
   return (
     <>
       {complete && (

@@ -8,7 +8,7 @@ import type { FrameView } from '@/actions/frame/views';
 import { isAt, type Problem } from '@/core/base/result';
 import { minorDigits } from '@/core/money/currency';
 import { NIL } from '@/core/money/minor';
-import type { Tie } from '@/core/schedules/tie-out';
+import type { Supported, Tie } from '@/core/schedules/tie-out';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
 import { sided } from '../parts/figures';
@@ -21,12 +21,14 @@ interface Props {
   readonly account: number;
   readonly set: number;
   readonly tie: Tie;
+  /** What the items come to, per currency. */
+  readonly sums: readonly Supported[];
   /** Whether anything may be changed. */
   readonly open: boolean;
 }
 
 /** The figure beside what stands behind it, in every currency; the ways out of a difference. */
-export const TieBox = ({ frame, account, set, tie, open }: Props) => {
+export const TieBox = ({ frame, account, set, tie, sums, open }: Props) => {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [reason, setReason] = useState('');
@@ -73,6 +75,18 @@ export const TieBox = ({ frame, account, set, tie, open }: Props) => {
               </span>
             </td>
           </tr>
+          {tie.currencies.length === 0 &&
+            sums.length > 1 &&
+            sums.map(({ currency, open: amount }) => (
+              <tr key={currency} className="text-ink-2">
+                <th scope="row" className="text-left font-normal">
+                  items in {currency}
+                </th>
+                <td className="text-right tabular-nums">
+                  {sided(amount, { currency, digits: minorDigits(currency), style: frame.style })}
+                </td>
+              </tr>
+            ))}
           {tie.currencies.map((one) => {
             const money = { currency: one.currency, digits: minorDigits(one.currency), style: frame.style };
             return (

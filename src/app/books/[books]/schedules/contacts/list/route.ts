@@ -1,9 +1,11 @@
+import { bringList } from '@/actions/schedules/bring';
 import { broughtList } from '@/app/bring-list';
 import { guarded } from '@/app/guard';
+import { idFrom } from '@/app/parameters';
 
 /** Lists are sent here, not fetched. */
 export const GET = guarded(() => Promise.resolve(new Response('Lists are sent here.', { status: 405 })));
 
 export const POST = guarded(async (request, { params }: { readonly params: Promise<{ books: string }> }) =>
-  broughtList(request, (await params).books, null),
+  broughtList(request, async (file) => bringList({ books: idFrom((await params).books), account: null, ...file })),
 );
