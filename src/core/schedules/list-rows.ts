@@ -3,6 +3,7 @@ import { type Row, textOf } from '../base/table';
 import { type Minor, NIL, add, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { totalWords } from '../papers/total-words';
+import { lexicon } from '../words/lexicon';
 import { CARRIED } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
 import { type ListTable, amountIn, dayIn } from './list-table';
@@ -60,6 +61,14 @@ const openOf = (
   return list.roles.some((role) => role === 'open' || role === 'age') ? undefined : (original ?? base);
 };
 
+/** Words in the place of an amount that say that nothing is open. */
+const NIL_WORDS = lexicon(
+  'nil, none, null, zero, paid, settled, cleared, closed, dr, cr, debit, credit, keine, bezahlt, ausgeglichen, neant, solde, regle, paye, ninguno, pagado, saldado, nessuno, pagato, saldato, nihil, betaald, voldaan, brak, zaplacono, zaplaceno, uhrazeno, betald, betalt',
+);
+
+/** A text where an amount should stand, such as "see note": nobody knows what is open. */
+const isRemark = (text: string): boolean => /\p{L}{2}/u.test(text) && !/\d/.test(text) && !NIL_WORDS.is(folded(text));
+
 export const printedRow = (list: ListTable, row: Row, number: number, digits: number): PrintedRow => {
   const texts: Partial<Record<Role, string>> = {};
   const amounts: Partial<Record<AmountRole, Minor>> = {};
@@ -71,7 +80,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     const found = amountIn(list, cell);
     const units = found === undefined ? undefined : unitsOf(found, digits, typeof cell === 'object');
     if (found === undefined || units === undefined) {
-      if (/\d/.test(textOf(cell))) unread = true;
+      if (/\d/.test(textOf(cell)) || isRemark(textOf(cell))) unread = true;
       return undefined;
     }
     const said = beside ?? found.side;

@@ -76,9 +76,6 @@ export const Picker = ({
     itemToString: (one) => (one === null || one.key === NEW ? '' : titleOf(one)),
     ...(id === undefined ? {} : { inputId: id }),
     defaultHighlightedIndex: asked === '' ? -1 : 0,
-    onInputValueChange: ({ inputValue, type }) => {
-      if (type === useCombobox.stateChangeTypes.InputChange) setText(inputValue);
-    },
     stateReducer: (_, { type, changes }) =>
       // Leaving the field takes what is named exactly, not what happened to be marked.
       type === useCombobox.stateChangeTypes.InputBlur ? { ...changes, selectedItem: current ?? null } : changes,
@@ -95,6 +92,8 @@ export const Picker = ({
           placeholder,
           spellCheck: false,
           className,
+          // At once: what is told later than the key may lose the next one.
+          onChange: (event) => setText(event.currentTarget.value),
           onFocus: (event) => event.target.select(),
           onBlur: () => {
             const meant = asked.trim() === '' ? undefined : named(known, asked);

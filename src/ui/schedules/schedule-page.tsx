@@ -125,10 +125,9 @@ export const SchedulePage = ({
     sends: (sent) => ({ set, entries: sent.map(({ fields, ...row }) => ({ ...row, item: fields })) }),
     one: 'item',
   });
-  const makeContact = useNewContact(frame.id, schedule, (key, contact) => {
-    const row = rows.rows.find((one) => one.key === key);
-    if (row !== undefined) rows.put(key, { ...row.fields, contact });
-  });
+  const makeContact = useNewContact(frame.id, schedule, (key, contact) =>
+    rows.change(key, (fields) => ({ ...fields, contact })),
+  );
   const offerLast = useLastChange(frame.id, ['item', 'contact', 'statement', 'tie']);
   useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
 

@@ -44,9 +44,6 @@ export const ChoiceEditor = ({ choices, typed, standing, label, makes, onKeep, o
     defaultHighlightedIndex: 0,
     initialHighlightedIndex: touched ? 0 : -1,
     itemToString: (one) => (one === null ? '' : titleOf(one)),
-    onInputValueChange: ({ inputValue, type }) => {
-      if (type === useCombobox.stateChangeTypes.InputChange) setText(inputValue);
-    },
   });
   const marked = touched ? (items[box.highlightedIndex] ?? items[0]) : items[box.highlightedIndex];
   const leaveWith = (leave: Leave): void => {
@@ -82,6 +79,8 @@ export const ChoiceEditor = ({ choices, typed, standing, label, makes, onKeep, o
           'aria-label': label,
           spellCheck: false,
           className: 'absolute inset-0 w-full bg-paper px-2 outline-2 -outline-offset-2 outline-madder',
+          // At once: what is told later than the key may lose the next one.
+          onChange: (event) => setText(event.currentTarget.value),
           onFocus: (event) => typed === undefined && event.target.select(),
         })}
       />

@@ -35,7 +35,8 @@ export interface SavedRows<Fields> {
   readonly rows: readonly SheetRow<Fields>[];
   readonly next: string;
   readonly edit: (edits: readonly CellEdit[]) => void;
-  readonly put: (key: string, fields: Fields) => void;
+  /** Changes the row of a key, as it stands by then. */
+  readonly change: (key: string, change: (fields: Fields) => Fields) => void;
   readonly remove: (rows: readonly SheetRow<Fields>[]) => void;
   /** "all saved", "saving…", "1 item not complete yet". */
   readonly said: string;
@@ -122,8 +123,10 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
       show();
       void flush();
     },
-    put: (key, fields) => {
-      held.current.rows = held.current.rows.map((row) => (row.key === key ? { ...row, fields, refused: [] } : row));
+    change: (key, change) => {
+      held.current.rows = held.current.rows.map((row) =>
+        row.key === key ? { ...row, fields: change(row.fields), refused: [] } : row,
+      );
       show();
       void flush();
     },
