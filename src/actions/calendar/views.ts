@@ -45,6 +45,7 @@ export const calendarView = (id: number) =>
     correcting: state.posted && state.drafting,
     currencies: state.currencies,
     figures: state.amounts.size > 0,
+    schedules: state.behind.supported.size > 0 || state.behind.closings.size > 0,
     results: state.accounts.some(
       (account) => isResult(typeOf(account.classification)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
     ),

@@ -1,3 +1,5 @@
+import { scheduleOf } from '@/core/schedules/kinds';
+import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
@@ -13,7 +15,7 @@ import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
 import { papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from '../kernel/action';
 import { page } from '../frame/views';
-import { openingRate, positionsOf, stateOf } from '../frame/state';
+import { type BooksState, openingRate, positionsOf, stateOf } from '../frame/state';
 import { historyOf } from '../frame/history';
 
 export interface OpeningRowView {
@@ -44,6 +46,22 @@ export interface BehindView {
   /** How many rows of the paper stand behind the figure; only the first ones are here. */
   readonly of: number;
 }
+
+/** How a figure ties to what stands behind it, where something does or should. */
+export interface SupportView {
+  readonly state: Tie['state'];
+  readonly difference: Minor | null;
+  readonly items: number;
+}
+
+const supportsOf = ({ accounts, ties }: BooksState): Readonly<Record<number, SupportView>> =>
+  Object.fromEntries(
+    accounts.flatMap((account) => {
+      const [kind, tie] = [scheduleOf(account), ties.get(account.id)];
+      if (kind === undefined || tie === undefined || (tie.state === 'none' && !lacksSupport(kind, tie))) return [];
+      return [[account.id, { state: tie.state, difference: tie.difference, items: tie.items }]];
+    }),
+  );
 
 /** Rows of a paper told behind one figure. */
 const MOST_BEHIND = 12;
@@ -95,6 +113,7 @@ export const openingsView = (id: number) =>
       set: set === undefined ? null : { id: set.id, version: set.version, state: set.state },
       papers: papers.filter(({ takenAt }) => takenAt !== null).map(({ id: paper, name }) => ({ id: paper, name })),
       behind,
+      supports: supportsOf(state),
       rows: inTreeOrder(state.accounts)
         // An inactive account is shown while a figure stands on it, so that the figure can be moved.
         .filter(({ account }) => account.active || lines.has(account.id))

@@ -127,6 +127,8 @@ export interface CutoverFacts {
   /** Whether opening figures stand already, and on income and expense accounts. */
   readonly figures: boolean;
   readonly results: boolean;
+  /** Whether something stands behind figures already: items, statements. */
+  readonly schedules: boolean;
 }
 
 /** What moving the cutover date changes, in sentences, before it is taken. Both dates are first days of periods. */
@@ -148,6 +150,11 @@ export const cutoverEffects = (from: PlainDate, to: PlainDate, facts: CutoverFac
           ]),
     ...(facts.figures
       ? [say`The figures entered so far are of ${dated(openingDate(from))} and have to be replaced.`]
+      : []),
+    ...(facts.schedules
+      ? [
+          say`Schedules and statements are of ${dated(openingDate(from))} too; they stay, and no longer tie where the figures change.`,
+        ]
       : []),
     ...(facts.currencies.length > 0 ? [say`Rates of ${opening} are needed for ${facts.currencies.join(', ')}.`] : []),
     before(from, to)

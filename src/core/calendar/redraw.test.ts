@@ -206,7 +206,7 @@ describe('states', () => {
 
 describe('moving the cutover date', () => {
   const years = [stated(PLAIN_PLAN, '2026-02-01')];
-  const facts = { years, currencies: ['NOK'], figures: true, results: true };
+  const facts = { years, currencies: ['NOK'], figures: true, results: true, schedules: true };
   it('says what changes before it is taken', () => {
     const effects = (from: PlainDate, to: PlainDate): string =>
       cutoverEffects(from, to, facts)
@@ -216,6 +216,7 @@ describe('moving the cutover date', () => {
     expect(said).toContain('at close of 31 Jan 2026 instead of 31 Jul 2026');
     expect(said).toContain('open at nil');
     expect(said).toContain('Rates of 31 Jan 2026 are needed for NOK');
+    expect(said).toContain('Schedules and statements are of 31 Jul 2026 too');
     expect(effects(plainDate('2026-02-01'), cutover)).toContain('year-to-date');
     expect(cutoverEffects(cutover, cutover, facts)).toEqual([]);
   });

@@ -109,3 +109,9 @@ begin
     execute format('create trigger %1$I after update on %2$I referencing new table as written for each statement execute function person_of_the_books(%3$L)', 'set_by_stays_of_practice', place, 'set_by');
   end loop;
 end $$;
+
+-- Several control accounts of one kind are allowed: customers at home and abroad, each with its own list.
+drop index account_single_role;
+create unique index account_single_role on account (books_id, role)
+  where role in ('retained-earnings', 'current-year-result', 'exchange-realised', 'exchange-gains', 'exchange-losses',
+    'exchange-unrealised', 'rounding', 'opening-suspense');

@@ -90,6 +90,7 @@ export const CalendarSheet = (view: CalendarView) => {
               currencies={view.currencies}
               figures={view.figures}
               results={view.results}
+              schedules={view.schedules}
               fixed={view.posted && !view.correcting}
             />
           </MarginPart>

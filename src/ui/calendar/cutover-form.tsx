@@ -25,6 +25,7 @@ interface Props {
   readonly currencies: readonly string[];
   readonly figures: boolean;
   readonly results: boolean;
+  readonly schedules: boolean;
   readonly fixed: boolean;
   readonly dates: DateStyle;
 }
@@ -39,6 +40,7 @@ export const CutoverForm = ({
   currencies,
   figures,
   results,
+  schedules,
   fixed,
   dates,
 }: Props) => {
@@ -100,7 +102,7 @@ export const CutoverForm = ({
           </select>
         )}
       </Field>
-      <CutoverEffects from={from} to={to} facts={{ years, currencies, figures, results }} dates={dates} />
+      <CutoverEffects from={from} to={to} facts={{ years, currencies, figures, results, schedules }} dates={dates} />
       <div className="grid grid-cols-2 gap-x-3">
         <Field label="Old records complete until" hint="the last whole day there" problem={at('completeUntil')}>
           {(ids) => (

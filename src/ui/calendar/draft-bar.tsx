@@ -58,7 +58,13 @@ export const DraftBar = ({
         <CutoverEffects
           from={plainDate(frame.cutover)}
           to={plainDate(cutover)}
-          facts={{ years: shown, currencies: view.currencies, figures: view.figures, results: view.results }}
+          facts={{
+            years: shown,
+            currencies: view.currencies,
+            figures: view.figures,
+            results: view.results,
+            schedules: view.schedules,
+          }}
           dates={frame.dates}
         />
       )}

@@ -52,7 +52,8 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [onward, setOnward] = useState(false);
   // A calendar without a period that begins on the cutover date is taken together with another one.
-  const [cutover, setCutover] = useState(frame.cutover);
+  const [wish, setCutover] = useState<string | undefined>();
+  const cutover = wish ?? frame.cutover;
 
   const shown = draft ?? standing;
   const at = Math.min(chosenYear, shown.length - 1);
@@ -138,7 +139,7 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     setPast([]);
     setFuture([]);
     setGiven({});
-    setCutover(frame.cutover);
+    setCutover(undefined);
     setProblems([]);
   };
   const keep = async (): Promise<void> => {

@@ -4,15 +4,18 @@ import { Go } from '../parts/go';
 import { useSyncExternalStore } from 'react';
 import { plural } from '@/core/base/result';
 import type { FrameView } from '@/actions/frame/views';
-import type { BehindView, OpeningRowView } from '@/actions/openings/views';
+import type { BehindView, OpeningRowView, SupportView } from '@/actions/openings/views';
 import { called } from '@/core/chart/account';
 import { classFacts } from '@/core/ledger/classes';
 import { accountFault } from '@/core/openings/account-fault';
 import { AccountHistory, useStory } from '../chart/account-history';
+import { NIL } from '@/core/money/minor';
 import { MarginPart } from '../frame/frame';
+import { scheduleHref } from '../frame/stage-href';
 import { sided } from '../parts/figures';
 import { takesForeign } from '@/core/openings/in-currency';
 import type { Figure, Figures } from './figures';
+import { TIE_STATES } from '../schedules/tie-words';
 import { InCurrency } from './in-currency';
 
 interface Props {
@@ -20,6 +23,8 @@ interface Props {
   readonly row: OpeningRowView | undefined;
   readonly figures: Figures;
   readonly behind: readonly BehindView[];
+  /** How the figure ties, as the server has it. */
+  readonly support: SupportView | undefined;
   readonly foreign: Foreign;
 }
 
@@ -30,7 +35,7 @@ export type Foreign = Pick<Parameters<typeof InCurrency>[0], 'money' | 'rates' |
 };
 
 /** The margin of the chosen account: where its figure came from, what is wrong with it, what happened to it. */
-export const OpeningMargin = ({ frame, row, figures, behind, foreign }: Props) =>
+export const OpeningMargin = ({ frame, row, figures, behind, support, foreign }: Props) =>
   row === undefined ? (
     <p className="note">Choose an account, and the margin tells where its figure came from.</p>
   ) : row.heading ? (
@@ -39,7 +44,7 @@ export const OpeningMargin = ({ frame, row, figures, behind, foreign }: Props) =
       <p className="note mt-1">A heading; amounts stand on the accounts under it.</p>
     </>
   ) : (
-    <OfAccount frame={frame} row={row} figures={figures} behind={behind} foreign={foreign} />
+    <OfAccount frame={frame} row={row} figures={figures} behind={behind} support={support} foreign={foreign} />
   );
 
 /** Under the last row told of a paper, how many more of it went into the figure. */
@@ -50,7 +55,7 @@ const MoreRows = ({ one, behind }: { readonly one: BehindView; readonly behind: 
   ) : null;
 };
 
-const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly row: OpeningRowView }) => {
+const OfAccount = ({ frame, row, figures, behind, support, foreign }: Props & { readonly row: OpeningRowView }) => {
   const figure = useSyncExternalStore(
     (listener) => figures.subscribe(row.id, listener),
     () => figures.get(row.id),
@@ -137,6 +142,21 @@ const OfAccount = ({ frame, row, figures, behind, foreign }: Props & { readonly 
           </>
         )}
       </MarginPart>
+      {support !== undefined && (
+        <MarginPart title="What stands behind it">
+          <p>
+            <Go className="link" href={scheduleHref(frame.id, row.id)}>
+              {support.state === 'none'
+                ? 'Nothing yet: begin its schedule'
+                : `Its schedule${support.items === 0 ? '' : `, ${plural(support.items, 'item')}`}`}
+            </Go>
+            {support.state !== 'none' && `: ${TIE_STATES[support.state]}`}
+            {support.state === 'apart' && support.difference !== null && support.difference !== NIL && (
+              <span className="text-madder"> by {sided(support.difference, frame)}</span>
+            )}
+          </p>
+        </MarginPart>
+      )}
       {foreign.editable && foreign.rates.length > 0 && takesForeign(row, frame.currency) && (
         <InCurrency
           key={`${String(row.id)} ${partsKey(figure)}`}

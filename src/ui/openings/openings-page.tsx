@@ -33,6 +33,7 @@ export const OpeningsPage = ({
   set,
   papers,
   behind,
+  supports,
   rows: columns,
   before,
   rates,
@@ -130,6 +131,7 @@ export const OpeningsPage = ({
           row={chosen}
           figures={figures}
           behind={chosen === undefined ? [] : (behind[chosen.id] ?? [])}
+          support={chosen === undefined ? undefined : supports[chosen.id]}
           foreign={{ editable, money, rates, exchange }}
         />
       }

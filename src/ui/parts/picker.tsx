@@ -75,7 +75,6 @@ export const Picker = ({
     selectedItem: current ?? null,
     itemToString: (one) => (one === null || one.key === NEW ? '' : titleOf(one)),
     ...(id === undefined ? {} : { inputId: id }),
-    defaultHighlightedIndex: asked === '' ? -1 : 0,
     stateReducer: (_, { type, changes }) =>
       // Leaving the field takes what is named exactly, not what happened to be marked.
       type === useCombobox.stateChangeTypes.InputBlur ? { ...changes, selectedItem: current ?? null } : changes,
@@ -84,6 +83,8 @@ export const Picker = ({
       setText(selectedItem === null || selectedItem.key === NEW ? standing : titleOf(selectedItem));
     },
   });
+  // The first of what was found is meant, unless the arrows went to another.
+  const marked = items[box.highlightedIndex] ?? (asked.trim() === '' ? undefined : items[0]);
   return (
     <div className="relative min-w-0">
       <input
@@ -101,8 +102,15 @@ export const Picker = ({
             setText(meant === undefined ? standing : titleOf(meant));
           },
           onKeyDown: (event) => {
-            // A press that chooses nothing belongs to the form.
+            // A press that only closes the list is not the form's.
             if (event.key === 'Escape' && box.isOpen) event.stopPropagation();
+            if ((event.key !== 'Enter' && event.key !== 'Tab') || asked.trim() === '' || marked === undefined) return;
+            take(marked);
+            setText(marked.key === NEW ? standing : titleOf(marked));
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            (event.nativeEvent as Event & { preventDownshiftDefault?: boolean }).preventDownshiftDefault = true;
+            box.closeMenu();
           },
         })}
       />
@@ -115,7 +123,7 @@ export const Picker = ({
             <li
               key={one.key}
               {...box.getItemProps({ item: one, index: at })}
-              className={`flex cursor-pointer items-baseline gap-2 border-b border-hairline px-2 py-1 text-sm ${box.highlightedIndex === at ? 'bg-madder-wash' : ''}`}
+              className={`flex cursor-pointer items-baseline gap-2 border-b border-hairline px-2 py-1 text-sm ${marked === one ? 'bg-madder-wash' : ''}`}
             >
               {one.code !== '' && <span className="text-ink-2">{one.code}</span>}
               <span className="min-w-0 grow">

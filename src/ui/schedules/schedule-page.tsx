@@ -7,6 +7,7 @@ import type { FrameView } from '@/actions/frame/views';
 import { plainDate } from '@/core/base/dates';
 import { type Problem, toldIn } from '@/core/base/result';
 import { called } from '@/core/chart/account';
+import { type Columns, rowsIn } from '@/core/money/columns';
 import { minorDigits } from '@/core/money/currency';
 import { abs, minor } from '@/core/money/minor';
 import {
@@ -18,7 +19,7 @@ import {
   contactBook,
   typedItem,
 } from '@/core/schedules/item-cells';
-import { type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
+import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
 import { kindsIn } from '@/core/schedules/kinds';
 import { supportedBy, tieOf } from '@/core/schedules/tie-out';
 import { Frame, MarginPart } from '../frame/frame';
@@ -89,7 +90,7 @@ export const SchedulePage = ({
   currencies,
   rates,
   terms,
-}: FoundSchedule & { readonly frame: FrameView }) => {
+}: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
   const [preview, setPreview] = useState<ListPreview | undefined>();
@@ -110,7 +111,8 @@ export const SchedulePage = ({
   const foreign = currencies.length > 0 && account.currency === null;
   const rows = useSavedRows<ItemFields>({
     stored: useMemo(
-      () => items.map(({ id, revision, account: _, paper: __, row: ___, ...fields }) => ({ id, revision, fields })),
+      () =>
+        rowsIn(items).map(({ id, revision, account: _, paper: __, row: ___, ...fields }) => ({ id, revision, fields })),
       [items],
     ),
     blank: blankItem(schedule, own),

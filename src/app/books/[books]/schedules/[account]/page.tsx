@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { scheduleView } from '@/actions/schedules/views';
+import { columnsOf } from '@/core/money/columns';
 import { idFrom } from '@/app/parameters';
 import { SchedulePage } from '@/ui/schedules/schedule-page';
 
@@ -10,5 +11,9 @@ export default async function AccountSchedulePage({
 }) {
   const { books, account } = await params;
   const view = await scheduleView(idFrom(books), idFrom(account));
-  return view?.found == null ? notFound() : <SchedulePage key={view.found.set} frame={view.frame} {...view.found} />;
+  return view?.found == null ? (
+    notFound()
+  ) : (
+    <SchedulePage key={view.found.set} frame={view.frame} {...view.found} items={columnsOf(view.found.items)} />
+  );
 }
