@@ -26,6 +26,7 @@ import { houseFigures } from './house';
 import { madeLists } from './lists';
 import { paperFigures } from './papers';
 import { madePapers, madeNames } from './reading';
+import { itemsInBrowser, scheduleFigures } from './schedules';
 import { oneError, outside, searchSpeed, twoErrors } from './search';
 
 const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
@@ -141,6 +142,7 @@ interface Made {
   readonly large: number;
   readonly weeks: number;
   readonly chart: number;
+  readonly items: { readonly books: number; readonly account: number };
 }
 
 const store = async (): Promise<Made> => {
@@ -214,6 +216,7 @@ const store = async (): Promise<Made> => {
   );
   await importFigures(note, bare, done, timed);
   await paperFigures(note, bare);
+  const items = await scheduleFigures(note, bare, done, timed);
   await bare.close();
   const chart = await bigChart(done);
   const weeks = await weekBooks();
@@ -236,7 +239,7 @@ const store = async (): Promise<Made> => {
   const large = await bigBooks(20_000);
   await houseFigures(note, large);
   await closeDatabase();
-  return { books, large, weeks, chart };
+  return { books, large, weeks, chart, items };
 };
 
 /** Books with a hundred fiscal years of twelve periods in whole weeks. */
@@ -308,7 +311,7 @@ const next = (port: string, directory: string): readonly string[] => [
   port,
 ];
 
-const browser = async ({ books, large, weeks, chart }: Made): Promise<void> => {
+const browser = async ({ books, large, weeks, chart, items }: Made): Promise<void> => {
   const app = `http://127.0.0.1:${appPort}`;
   const empty = `http://127.0.0.1:${emptyPort}`;
   const env = { BATHRON_DATA: join(root, 'data'), NEXT_MANUAL_SIG_HANDLE: 'true', LOG_LEVEL: 'error' };
@@ -433,6 +436,8 @@ const browser = async ({ books, large, weeks, chart }: Made): Promise<void> => {
     await get(sheet)();
     note('chart page, 10,000 accounts, server time', await repeated(5, get(sheet)), 'an empty Next.js page', emptyTime);
     await chartInBrowser(note, page, sheet, bareTyped);
+    const schedule = `${app}/books/${String(items.books)}/schedules/${String(items.account)}`;
+    await itemsInBrowser(note, page, schedule, bareTyped);
   } finally {
     await page.context().browser()?.close();
     for (const child of [ours, theirs]) {

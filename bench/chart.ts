@@ -197,7 +197,8 @@ const listen = (page: Page): Promise<void> =>
   });
 
 /** From the key to the paint after it, the median of some presses. */
-const presses = async (page: Page, keys: readonly string[], pause: number): Promise<number> => {
+/** Milliseconds from a key to the paint after it, in the middle of those. */
+export const presses = async (page: Page, keys: readonly string[], pause: number): Promise<number> => {
   await listen(page);
   for (const key of keys) {
     await page.keyboard.press(key);

@@ -39,7 +39,7 @@ const VIEWS = [
       await page.getByLabel('Keeps stock').click();
     },
   ],
-  ['chart-statements', '/books/1/chart/statements'],
+  ['schedules', '/books/1/schedules'],
   [
     'chart-import',
     '/books/1/chart/import',
@@ -52,7 +52,14 @@ const VIEWS = [
       await page.getByRole('table', { name: 'Rows of the preview' }).waitFor();
     },
   ],
-  ['chart-tidying', '/books/4/chart/tidy'],
+  [
+    'open-items',
+    '/books/1/schedules',
+    async (page) => {
+      await page.getByRole('link', { name: 'Trade receivables' }).click();
+      await page.getByRole('gridcell', { name: 'MC-0019' }).click();
+    },
+  ],
   [
     'opening-balances',
     '/books/1/openings',

@@ -3,7 +3,7 @@ import { type Change, WHOLE } from '@/core/base/change';
 import type { Kept } from '@/core/base/kept';
 import { type Contact, type ContactFields, contactId } from '@/core/schedules/contact';
 import type { ContactId } from '@/core/schedules/contact';
-import type { Queryable } from './database';
+import { type Queryable, arrayText } from './database';
 
 const FIELDS = [
   ['code', 'code', 'text'],
@@ -95,7 +95,7 @@ export const writeContacts = async (
     const written = await tx.query<{ id: number; revision: number }>(
       `insert into contact (books_id, set_by, set_at, id, ${NAMES})
        select $1, $2, $3::timestamptz, t.id, ${FIELDS.map(([name, , type]) => `t.${name}::${type}`).join(', ')}
-       from unnest($4::int[], ${FIELDS.map((_, place) => `$${String(place + 5)}::text[]`).join(', ')}) as t (id, ${NAMES})
+       from unnest($4::text::int[], ${FIELDS.map((_, place) => `$${String(place + 5)}::text::text[]`).join(', ')}) as t (id, ${NAMES})
        on conflict (id) do update set ${FIELDS.map(([name]) => `${name} = excluded.${name}`).join(', ')},
          set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('schedule_revision')::int
        where contact.books_id = excluded.books_id
@@ -104,12 +104,14 @@ export const writeContacts = async (
         booksId,
         person,
         at,
-        rows.map(({ id }) => id),
+        arrayText(rows.map(({ id }) => id)),
         ...FIELDS.map(([, field]) =>
-          rows.map(({ contact }) => {
-            const value = contact[field];
-            return value === null ? null : typeof value === 'object' ? JSON.stringify(value) : String(value);
-          }),
+          arrayText(
+            rows.map(({ contact }) => {
+              const value = contact[field];
+              return value === null ? null : typeof value === 'object' ? JSON.stringify(value) : String(value);
+            }),
+          ),
         ),
       ],
     );
@@ -133,3 +135,20 @@ export const writeContacts = async (
     }),
   };
 };
+
+/** Which of these are contacts of the books. */
+export const contactsAmong = async (
+  tx: Queryable,
+  booksId: BooksId,
+  ids: readonly ContactId[],
+): Promise<ReadonlySet<ContactId>> =>
+  ids.length === 0
+    ? new Set()
+    : new Set(
+        (
+          await tx.query<{ id: ContactId }>('select id from contact where books_id = $1 and id = any($2::int[])', [
+            booksId,
+            ids,
+          ])
+        ).map(({ id }) => id),
+      );

@@ -6,7 +6,7 @@ import type { Minor } from '@/core/money/minor';
 import { keptAmount } from '@/core/money/wire';
 import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
 import type { Closing, Supported } from '@/core/schedules/tie-out';
-import type { Queryable } from './database';
+import { type Queryable, arrayText } from './database';
 
 const ITEM = `id, account_id as account, kind, contact_id as contact, number, reference, order_no as "order", doc_date as date,
   due_date as due, currency, original, open, base, note, paper_id as paper, paper_row as row, revision`;
@@ -46,26 +46,26 @@ export interface ItemWriting {
 }
 
 const columnsOf = (items: readonly (ItemFields & Pick<Item, 'account' | 'paper' | 'row'>)[]): readonly unknown[] => [
-  items.map((one) => one.account),
-  items.map((one) => one.kind),
-  items.map((one) => one.contact),
-  items.map((one) => one.number),
-  items.map((one) => one.reference),
-  items.map((one) => one.order),
-  items.map((one) => one.date),
-  items.map((one) => one.due),
-  items.map((one) => one.currency),
-  items.map((one) => keptAmount(one.original)),
-  items.map((one) => keptAmount(one.open)),
-  items.map((one) => keptAmount(one.base)),
-  items.map((one) => one.note),
-  items.map((one) => one.paper),
-  items.map((one) => one.row),
+  arrayText(items.map((one) => one.account)),
+  arrayText(items.map((one) => one.kind)),
+  arrayText(items.map((one) => one.contact)),
+  arrayText(items.map((one) => one.number)),
+  arrayText(items.map((one) => one.reference)),
+  arrayText(items.map((one) => one.order)),
+  arrayText(items.map((one) => one.date)),
+  arrayText(items.map((one) => one.due)),
+  arrayText(items.map((one) => one.currency)),
+  arrayText(items.map((one) => one.original)),
+  arrayText(items.map((one) => one.open)),
+  arrayText(items.map((one) => one.base)),
+  arrayText(items.map((one) => one.note)),
+  arrayText(items.map((one) => one.paper)),
+  arrayText(items.map((one) => one.row)),
 ];
 const NAMES =
   'account_id, kind, contact_id, number, reference, order_no, doc_date, due_date, currency, original, open, base, note, paper_id, paper_row';
 const ARRAYS =
-  '$5::int[], $6::int[], $7::text[], $8::int[], $9::text[], $10::text[], $11::text[], $12::date[], $13::date[], $14::text[], $15::int8[], $16::int8[], $17::int8[], $18::text[], $19::int[], $20::int[]';
+  '$5::text::int[], $6::text::int[], $7::text::text[], $8::text::int[], $9::text::text[], $10::text::text[], $11::text::text[], $12::text::date[], $13::text::date[], $14::text::text[], $15::text::int8[], $16::text::int8[], $17::text::int8[], $18::text::text[], $19::text::int[], $20::text::int[]';
 
 /**
  * Writes items in a few statements, whatever their number. `stands` are those of the ids given that are there. Gives per writing the
@@ -116,7 +116,7 @@ export const writeItems = async (
          .join(', ')}, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('schedule_revision')::int
        where schedule_item.books_id = excluded.books_id and schedule_item.set_id = excluded.set_id
        returning id, revision`,
-      [booksId, setId, person, at, rows.map(({ id }) => id), ...columnsOf(rows.map(({ item }) => item))],
+      [booksId, setId, person, at, arrayText(rows.map(({ id }) => id)), ...columnsOf(rows.map(({ item }) => item))],
     );
     for (const { id, revision } of written) revisions.set(id, revision);
     await tx.grown('schedule_item', rows.length);

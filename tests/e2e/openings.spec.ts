@@ -188,6 +188,7 @@ test('a revised trial balance: matched by memory, compared, posted as difference
 
   // The paper is of before the repair invoice: its item goes too, and the control account ties again.
   await stage(page, 'Schedules').click();
+  await expect(page.getByRole('heading', { name: 'Schedules' })).toBeVisible();
   await page.getByRole('link', { name: 'Trade payables' }).click();
   const tie = page.getByRole('table', { name: 'Tie-out' });
   await expect(tie).toContainText('18 000,00 Dr');

@@ -25,9 +25,11 @@ import { NOTHING_BEHIND, behindOf, putClosing, writeItems } from '@/store/schedu
 import { type BooksContext, fileAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
 import { fileContent, fileName, id } from '../kernel/inputs';
-import { reading } from '../kernel/context';
 import { writingOfBooks } from '../kernel/writing';
 import { draftSet, scheduled } from './draft';
+import { readHeld } from './held-list';
+
+const hashOf = (content: Uint8Array): string => createHash('sha256').update(content).digest('hex');
 
 /** The account whose list a file is, or none for the list of contacts. */
 const target = { account: id.transform(accountId).nullable() };
@@ -135,14 +137,14 @@ export const bringList = fileAction(
     const about = found.ok ? asked(context, found.value.account) : undefined;
     return () =>
       found.ok && about !== undefined
-        ? reading().read('list', { bytes: content, name, wanted: found.value.wanted, ...about })
+        ? readHeld(hashOf(content), name, { wanted: found.value.wanted, ...about }, () => content)
         : Promise.resolve(found.ok ? fail(problem('list.none', 'Nothing can be read.')) : found);
   },
   async (context, input, read) => {
     const { tx, books, actor, now } = context;
     const found = await targetOf(context, input.account);
     if (!found.ok) return found;
-    const sha256 = createHash('sha256').update(input.content).digest('hex');
+    const sha256 = hashOf(input.content);
     const known = await paperWithHash(tx, books.id, sha256);
     const paper = known ?? (await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now));
     if (known === undefined) await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
@@ -175,9 +177,9 @@ export const takeList = fileAction(
     if (!found.ok) return () => Promise.resolve(found);
     if (kept === undefined)
       return () => Promise.resolve(fail(problem('paper.unknown', 'This paper is not in these books any more.')));
-    const bytes = await paperContent(context.tx, context.books.id, kept.id);
-    const about = asked(context, found.value.account);
-    return () => reading().read('list', { bytes, name: kept.name, wanted: found.value.wanted, ...about });
+    const content = await paperContent(context.tx, context.books.id, kept.id);
+    const about = { wanted: found.value.wanted, ...asked(context, found.value.account) };
+    return () => readHeld(hashOf(content), kept.name, about, () => content);
   },
   async (context, input, read) => {
     const { tx, books, actor, now } = context;

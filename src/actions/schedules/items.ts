@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { accountId } from '@/core/chart/account';
 import { fail, ok, problem, under } from '@/core/base/result';
 import { type Item, itemProblems } from '@/core/schedules/item';
-import { contactsOf } from '@/store/contacts';
+import { contactsAmong } from '@/store/contacts';
 import { type ItemWriting, lockItems, writeItems } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
@@ -54,7 +54,8 @@ export const saveItems = booksAction(
       input.entries.flatMap((entry) => (entry.id === null ? [] : [entry.id])),
     );
     const currencies = await currenciesOn(context);
-    const contacts = new Set((await contactsOf(tx, books.id)).map((contact) => contact.id));
+    const named = input.entries.flatMap(({ item }) => (item?.contact == null ? [] : [item.contact]));
+    const contacts = await contactsAmong(tx, books.id, [...new Set(named)]);
     const rules = { schedule, account, base: books.currency, currencies };
     const wrong = input.entries.flatMap((entry, place) => {
       const was = entry.id === null ? undefined : stands.get(entry.id);
@@ -65,9 +66,9 @@ export const saveItems = booksAction(
           problem('item.changed', 'This row was changed meanwhile by somebody else. Load the page again.', place),
         ];
       if (entry.item === null) return [];
-      const named = entry.item.contact === null || contacts.has(entry.item.contact);
+      const known = entry.item.contact === null || contacts.has(entry.item.contact);
       return [
-        ...(named ? [] : [problem('item.contact', 'This contact is not in these books any more.', place, 'contact')]),
+        ...(known ? [] : [problem('item.contact', 'This contact is not in these books any more.', place, 'contact')]),
         ...itemProblems(entry.item, rules).map((one) => under(one, place)),
       ];
     });

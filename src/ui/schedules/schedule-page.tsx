@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import type { ListPreview } from '@/actions/schedules/bring';
 import type { FoundSchedule } from '@/actions/schedules/views';
 import type { FrameView } from '@/actions/frame/views';
@@ -134,6 +134,8 @@ export const SchedulePage = ({
   useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
 
   const counted = useMemo(() => rows.rows.filter(({ fields }) => fields.open !== 0n), [rows.rows]);
+  // What looks at every item beside the others waits, so that the key is on the screen first.
+  const settled = useDeferredValue(counted);
   const tie = tieOf({
     figure: stored.figure,
     parts,
@@ -145,10 +147,10 @@ export const SchedulePage = ({
     rate: (currency) => rates[currency],
   });
   const doubts = useMemo(() => {
-    const asked = counted.map((row, at) => ({ ...row.fields, id: at }));
+    const asked = settled.map((row, at) => ({ ...row.fields, id: at }));
     const found = itemDoubts(asked, { schedule, openingDate: plainDate(frame.openingDate) });
-    return new Map(counted.map((row, at) => [row.key, found.get(at) ?? []]));
-  }, [counted, schedule, frame.openingDate]);
+    return new Map([...found].map(([at, own]) => [settled[at]?.key ?? '', own]));
+  }, [settled, schedule, frame.openingDate]);
   const choices = useMemo(
     (): readonly Choice[] =>
       contacts
@@ -184,7 +186,7 @@ export const SchedulePage = ({
       : ({ tone: 'asked', says: toldIn(doubt, writingWith(frame.dates)).message } as const);
   };
   const chosen = rows.rows.find(({ key }) => key === selected);
-  const asked = [...doubts.values()].filter((one) => one.length > 0).length;
+  const asked = doubts.size;
   const bring = async (file: File | undefined): Promise<void> => {
     if (file === undefined) return;
     setBringing(`reading ${file.name}…`);

@@ -1,0 +1,170 @@
+// Open items by the ten thousand: brought and tied, looked at, one of them changed; and the overview of many accounts.
+import type { PGlite } from '@electric-sql/pglite';
+import type { Page } from '@playwright/test';
+import Papa from 'papaparse';
+import { createBooks } from '@/actions/books/commands';
+import { chartView } from '@/actions/chart/views';
+import { database } from '@/actions/kernel/context';
+import { openingsView } from '@/actions/openings/views';
+import { bringList, takeList } from '@/actions/schedules/bring';
+import { saveItems } from '@/actions/schedules/items';
+import { scheduleView, schedulesView } from '@/actions/schedules/views';
+import type { Result } from '@/core/base/result';
+import { columnsOf } from '@/core/money/columns';
+import { minor } from '@/core/money/minor';
+import { blankItem } from '@/core/schedules/item';
+import { presses } from './chart';
+
+type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
+type Done = <T>(result: Result<T>) => T;
+type Timed = (work: () => Promise<unknown>) => Promise<number>;
+
+const ITEMS = 50_000;
+const CONTACTS = 5_000;
+
+const listText = (): string =>
+  [
+    'Customer no,Customer,Type,Document,Date,Due,Currency,Amount,Open',
+    ...Array.from({ length: ITEMS }, (_, at) => {
+      const who = at % CONTACTS;
+      const day = String(1 + (at % 28)).padStart(2, '0');
+      const amount = `${String(10 + (at % 900))}.${String(at % 100).padStart(2, '0')}`;
+      return `C${String(who)},Customer number ${String(who)},Invoice,INV-${String(at)},2026-06-${day},2026-07-${day},EUR,${amount},${amount}`;
+    }),
+  ].join('\n');
+
+/** Gives the books and the account, for what is measured in the browser. */
+export const scheduleFigures = async (
+  note: Note,
+  bare: PGlite,
+  done: Done,
+  timed: Timed,
+): Promise<{ readonly books: number; readonly account: number }> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'Fifty thousand items',
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-01-01',
+      cutover: '2026-08-01',
+      starter: 'trading',
+      evenIfSameName: true,
+    }),
+  );
+  const account = (await chartView(books))?.rows.find((row) => row.account.code === '1100')?.account.id ?? 0;
+  const set = (await openingsView(books))?.set?.id ?? 0;
+  const text = listText();
+  const content = new TextEncoder().encode(text);
+  const ours = await timed(async () => {
+    const preview = done(await bringList({ books, account, name: 'fifty-thousand.csv', content }));
+    const taken = done(await takeList({ books, set, account, paper: preview.paper }));
+    if (taken.items !== ITEMS) throw new Error(`only ${String(taken.items)} were taken`);
+    const tie = (await scheduleView(books, account))?.found?.tie;
+    if (tie?.items !== ITEMS) throw new Error('not tied');
+  });
+  await bare.exec(
+    'create table plain_item (contact text, name text, kind text, number text, date date, due date, currency text, amount numeric, open numeric)',
+  );
+  const theirs = await timed(async () => {
+    const { data } = Papa.parse<readonly string[]>(text, { skipEmptyLines: true });
+    const rows = data.slice(1);
+    await bare.query(
+      'insert into plain_item select * from unnest($1::text[], $2::text[], $3::text[], $4::text[], $5::date[], $6::date[], $7::text[], $8::numeric[], $9::numeric[])',
+      Array.from({ length: 9 }, (_, at) => rows.map((row) => row[at] ?? '')),
+    );
+  });
+  note('50,000 open items of 5,000 contacts, brought and tied', ours, 'bare parsing and one bare insert', theirs);
+
+  const open = await database();
+  const view = await scheduleView(books, account);
+  note(
+    'schedule of 50,000 items, its view',
+    await timed(() => scheduleView(books, account)),
+    'the one query that reads them',
+    await timed(() =>
+      open.view((tx) =>
+        tx.query('select * from schedule_item where books_id = $1 and account_id = $2 order by id', [books, account]),
+      ),
+    ),
+  );
+  note(
+    'schedule of 50,000 items, sent',
+    columnsOf(view?.found?.items ?? []).length,
+    'the list itself',
+    content.length,
+    'bytes',
+  );
+  const [first] = view?.found?.items ?? [];
+  const change = async (): Promise<void> => {
+    const {
+      id,
+      revision,
+      account: _,
+      paper: __,
+      row: ___,
+      ...fields
+    } = first ?? {
+      ...blankItem('customers', 'EUR'),
+      id: 0,
+      revision: 0,
+      account,
+      paper: null,
+      row: null,
+    };
+    done(
+      await saveItems({
+        books,
+        set,
+        account,
+        entries: [{ id, revision, item: { ...fields, open: minor(fields.open + 1n) } }],
+      }),
+    );
+  };
+  note(
+    'one of 50,000 items saved',
+    await timed(change),
+    'its bare statement',
+    await timed(() =>
+      open.transaction((tx) => tx.query('update schedule_item set note = note where id = $1', [first?.id ?? 0])),
+    ),
+  );
+  note(
+    'the overview of schedules after a change, its view',
+    await timed(() => schedulesView(books)),
+    'one query that sums the items by account',
+    await timed(() =>
+      open.view((tx) =>
+        tx.query(
+          'select account_id, currency, sum(open), count(*) from schedule_item where books_id = $1 group by 1, 2',
+          [books],
+        ),
+      ),
+    ),
+  );
+  return { books, account };
+};
+
+/** Keys into a sheet of 50,000 items, from the key to the paint after it. */
+export const itemsInBrowser = async (note: Note, page: Page, url: string, bareTyped: number): Promise<void> => {
+  const bare = 'a bare input on an empty page';
+  await page.goto(url, { waitUntil: 'networkidle' });
+  const cell = page.getByRole('grid').getByRole('row').nth(12).getByRole('gridcell').nth(2);
+  await cell.click();
+  await page.keyboard.press('F2');
+  note(
+    'sheet of 50,000 items: keystroke to paint',
+    await presses(page, Array.from('kelp and sand'), 40),
+    bare,
+    bareTyped,
+  );
+  await page.keyboard.press('Escape');
+  note(
+    'sheet of 50,000 items: going down, key to paint',
+    await presses(page, ['ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown'], 200),
+    bare,
+    bareTyped,
+  );
+};
