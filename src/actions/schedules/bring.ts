@@ -6,7 +6,6 @@ import { paperId } from '@/core/base/ids';
 import { openingDate } from '@/core/calendar/cutover';
 import { type Account, accountId } from '@/core/chart/account';
 import { type Problem, fail, ok, problem, toldIn } from '@/core/base/result';
-import { minorDigits } from '@/core/money/currency';
 import type { ContactFields } from '@/core/schedules/contact';
 import {
   type IncomingItem,
@@ -52,10 +51,7 @@ const targetOf = async (context: BooksContext, account: number | null) => {
     : found;
 };
 
-const asked = ({ books }: Pick<BooksContext, 'books'>, own: Account | null) => ({
-  date: openingDate(books.cutover).toString(),
-  digits: minorDigits(own?.currency ?? books.currency),
-});
+const dayOf = ({ books }: Pick<BooksContext, 'books'>): string => openingDate(books.cutover).toString();
 
 /** What bringing a list would do: shown before anything of it is taken. */
 export interface ListPreview {
@@ -105,9 +101,11 @@ const previewOf = async (
         kind: 'items',
         items,
         contacts: made,
-        hasBase: read.read.items.some(
-          ({ base, currency }) => base !== null && (currency ?? books.currency) !== books.currency,
-        ),
+        hasBase:
+          (read.read.currency ?? books.currency) === books.currency &&
+          read.read.items.some(
+            ({ base, currency }) => base !== null && (currency ?? books.currency) !== books.currency,
+          ),
         doubts: told(read.read.doubts),
       };
     }
@@ -134,11 +132,11 @@ export const bringList = fileAction(
   { ...target, name: fileName, content: fileContent, booked: z.boolean().default(true) },
   async (context, { account, name, content }) => {
     const found = await targetOf(context, account);
-    const about = found.ok ? asked(context, found.value.account) : undefined;
+    const date = dayOf(context);
     return () =>
-      found.ok && about !== undefined
-        ? readHeld(hashOf(content), name, { wanted: found.value.wanted, ...about }, () => content)
-        : Promise.resolve(found.ok ? fail(problem('list.none', 'Nothing can be read.')) : found);
+      found.ok
+        ? readHeld(hashOf(content), name, { wanted: found.value.wanted, date }, () => content)
+        : Promise.resolve(found);
   },
   async (context, input, read) => {
     const { tx, books, actor, now } = context;
@@ -178,7 +176,7 @@ export const takeList = fileAction(
     if (kept === undefined)
       return () => Promise.resolve(fail(problem('paper.unknown', 'This paper is not in these books any more.')));
     const content = await paperContent(context.tx, context.books.id, kept.id);
-    const about = { wanted: found.value.wanted, ...asked(context, found.value.account) };
+    const about = { wanted: found.value.wanted, date: dayOf(context) };
     return () => readHeld(hashOf(content), kept.name, about, () => content);
   },
   async (context, input, read) => {

@@ -10,7 +10,6 @@ const held = new Map<string, ListRead>();
 interface Asked {
   readonly wanted: ListWanted;
   readonly date: string;
-  readonly digits: number;
 }
 
 /** A list as a thread of the pool reads it, held for when it is taken; `hash` is that of its bytes. */

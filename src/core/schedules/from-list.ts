@@ -68,7 +68,7 @@ export interface ListRules {
  * contacts matched by code and name with those that are there, others to be made once each.
  */
 export const incomingItems = (
-  list: { readonly items: readonly OpenItem[]; readonly digits: number },
+  list: { readonly items: readonly OpenItem[]; readonly digits: number; readonly currency?: string | null },
   { schedule, account, base, currencies, contacts, booked }: ListRules,
 ): Incoming => {
   const known = new Map<string, ContactId | number>();
@@ -106,7 +106,9 @@ export const incomingItems = (
     const to = minorDigits(currency);
     const own = rescaled(listed.open, list.digits, to);
     const original = listed.original === null ? null : rescaled(listed.original, list.digits, to);
-    const worth = listed.base === null ? null : rescaled(listed.base, list.digits, minorDigits(base));
+    // Amounts in another base currency than the books' say nothing here.
+    const other = list.currency != null && list.currency !== base;
+    const worth = listed.base === null || other ? null : rescaled(listed.base, list.digits, minorDigits(base));
     const off = currency !== base && !currencies.includes(currency);
     const kept = account.currency;
     const foreign = kept !== null && kept !== currency;

@@ -470,6 +470,11 @@ describe('a list that is brought', () => {
       [0n, null, ['item.decimals']],
       [500n, null, ['item.currency']],
     ]);
+    const elsewhere = incomingItems(
+      { items: [listed({ currency: 'NOK', base: minor(90n) })], digits: 2, currency: 'GBP' },
+      rules,
+    );
+    expect(elsewhere.items[0]?.item.base).toBeNull();
     expect(take([listed({ currency: 'NOK', base: minor(90n) })], { booked: false }).items[0]?.item.base).toBeNull();
   });
   it('sums to the list, every row taken or said to stay out', () => {

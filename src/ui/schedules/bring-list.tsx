@@ -113,7 +113,10 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
     router.refresh();
   };
   return (
-    <section aria-labelledby="list-read" className="mx-4 mb-3 border border-rule bg-paper-2 px-3 py-2">
+    <section
+      aria-labelledby="list-read"
+      className="min-h-0 flex-1 overflow-auto border-t border-rule bg-paper-2 px-4 py-3"
+    >
       <div className="flex flex-wrap items-baseline gap-3">
         <h2 id="list-read" className="title text-lg">
           {preview.name}
@@ -133,26 +136,8 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         </button>
       </div>
       <Problems problems={[...problems, ...(statement?.problems ?? [])]} />
-      {preview.doubts.length > 0 && (
-        <ul className="my-1.5 border-l-4 border-ochre px-3 text-sm" aria-label="To be looked at">
-          {preview.doubts.slice(0, 20).map((one) => (
-            <li key={one.message} className="py-0.5">
-              {one.message}
-            </li>
-          ))}
-          {preview.doubts.length > 20 && <li className="note">and {preview.doubts.length - 20} more</li>}
-        </ul>
-      )}
-      {faulty.length > 0 && (
-        <ul className="my-1.5 border-l-4 border-brick px-3 text-sm" aria-label="Rows that stay out">
-          {faulty.slice(0, 20).map(({ row, problems: own }) => (
-            <li key={row} className="py-0.5">
-              {own.map(({ message }) => message).join(' ')}
-            </li>
-          ))}
-          {faulty.length > 20 && <li className="note">and {faulty.length - 20} more</li>}
-        </ul>
-      )}
+      <Told label="To be looked at" tone="border-ochre" problems={preview.doubts} />
+      <Told label="Rows that stay out" tone="border-brick" problems={faulty.flatMap((one) => one.problems)} />
       {preview.hasBase && (
         <label className="my-1 flex items-center gap-2 text-sm">
           <input
@@ -188,7 +173,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         </p>
       )}
       {preview.items.length > 0 && (
-        <div className="mt-1 max-h-72 overflow-auto" tabIndex={0} role="region" aria-label="Rows of the list">
+        <div className="mt-1 overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the list">
           <table className="ledger tight w-full">
             <thead>
               <tr>
@@ -252,5 +237,43 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         </p>
       )}
     </section>
+  );
+};
+
+/** Rows told of each kind of problem, before the others are counted. */
+const MOST_ALIKE = 3;
+
+/** What is said of the rows of a list: the first few of each kind, and how many more there are. */
+const Told = ({
+  label,
+  tone,
+  problems,
+}: {
+  readonly label: string;
+  readonly tone: string;
+  readonly problems: readonly Problem[];
+}) => {
+  if (problems.length === 0) return null;
+  const kinds = [...new Set(problems.map(({ code }) => code))];
+  return (
+    <ul className={`my-1.5 max-h-40 overflow-y-auto border-l-4 px-3 text-sm ${tone}`} aria-label={label}>
+      {kinds.flatMap((code) => {
+        const own = problems.filter((one) => one.code === code);
+        return [
+          ...own.slice(0, MOST_ALIKE).map(({ message }) => (
+            <li key={message} className="py-0.5">
+              {message}
+            </li>
+          )),
+          ...(own.length > MOST_ALIKE
+            ? [
+                <li key={code} className="note pb-0.5">
+                  and {plural(own.length - MOST_ALIKE, 'more row')} like {own.length === MOST_ALIKE + 1 ? 'it' : 'them'}
+                </li>,
+              ]
+            : []),
+        ];
+      })}
+    </ul>
   );
 };

@@ -193,7 +193,7 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
           <Problems problems={[...wrong, ...rows.problems]} />
         </div>
       )}
-      {preview !== undefined && (
+      {preview !== undefined ? (
         <BringList
           frame={frame}
           set={set}
@@ -203,25 +203,26 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
           preview={preview}
           onDone={() => setPreview(undefined)}
         />
+      ) : (
+        <DataSheet<Row>
+          label="Contacts"
+          heading={`${frame.name} · contacts`}
+          columns={columns}
+          rows={rows.rows}
+          idOf={({ key }) => key}
+          blank={rows.next}
+          selected={selected}
+          onSelect={setSelected}
+          open
+          onEdit={rows.edit}
+          onDelete={rows.remove}
+          noteOf={noteOf}
+          totals={{}}
+          empty={
+            <p>Type the first contact in the row below, paste rows from a spreadsheet, or bring the list as a file.</p>
+          }
+        />
       )}
-      <DataSheet<Row>
-        label="Contacts"
-        heading={`${frame.name} · contacts`}
-        columns={columns}
-        rows={rows.rows}
-        idOf={({ key }) => key}
-        blank={rows.next}
-        selected={selected}
-        onSelect={setSelected}
-        open
-        onEdit={rows.edit}
-        onDelete={rows.remove}
-        noteOf={noteOf}
-        totals={{}}
-        empty={
-          <p>Type the first contact in the row below, paste rows from a spreadsheet, or bring the list as a file.</p>
-        }
-      />
     </Frame>
   );
 };

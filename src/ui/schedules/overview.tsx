@@ -73,7 +73,7 @@ export const Overview = ({ frame, accounts, contacts }: View) => {
             first, or begin with a list and take its total as the figure.
           </p>
         ) : (
-          <table className="ledger w-full min-w-[44rem]">
+          <table className="ledger w-full md:min-w-[44rem]">
             <thead>
               <tr>
                 <th scope="col" className="text-left">
@@ -82,10 +82,10 @@ export const Overview = ({ frame, accounts, contacts }: View) => {
                 <th scope="col" className="figure hung">
                   Figure
                 </th>
-                <th scope="col" className="text-left">
+                <th scope="col" className="text-left max-md:hidden">
                   Behind it
                 </th>
-                <th scope="col" className="figure hung">
+                <th scope="col" className="figure hung max-md:hidden">
                   Comes to
                 </th>
                 <th scope="col" className="figure hung">
@@ -124,7 +124,7 @@ const AccountRow = ({ one, frame }: { readonly one: TiedAccount; readonly frame:
         </Go>
       </th>
       <td className="figure whitespace-nowrap">{tie.figure === NIL ? '·' : sided(tie.figure, frame)}</td>
-      <td className="text-ink-2">
+      <td className="text-ink-2 max-md:hidden">
         {behind.length > 0
           ? behind.join(' and ')
           : lacks
@@ -135,7 +135,9 @@ const AccountRow = ({ one, frame }: { readonly one: TiedAccount; readonly frame:
               ? 'the paper it was read from'
               : ''}
       </td>
-      <td className="figure whitespace-nowrap">{tie.support === null ? '' : sided(tie.support, frame)}</td>
+      <td className="figure whitespace-nowrap max-md:hidden">
+        {tie.support === null ? '' : sided(tie.support, frame)}
+      </td>
       <td className={`figure whitespace-nowrap ${tie.state === 'apart' ? 'font-medium text-madder' : 'text-ink-2'}`}>
         {tie.difference === null || tie.difference === NIL ? '' : figure(tie.difference, frame)}
       </td>

@@ -302,7 +302,7 @@ export const SchedulePage = ({
           <Problems problems={[...wrong, ...rows.problems]} />
         </div>
       )}
-      {preview !== undefined && (
+      {preview !== undefined ? (
         <BringList
           frame={frame}
           set={set}
@@ -312,8 +312,7 @@ export const SchedulePage = ({
           preview={preview}
           onDone={() => setPreview(undefined)}
         />
-      )}
-      {view === 'ages' ? (
+      ) : view === 'ages' ? (
         <Ageing frame={frame} items={counted.map(({ fields }) => fields)} contacts={contacts} />
       ) : (
         <DataSheet<Row>

@@ -64,7 +64,7 @@ export interface Tasks {
   };
   /** The list or statement that a file holds, for the page that it was brought to. */
   readonly list: {
-    readonly input: Given & { readonly wanted: ListWanted; readonly date: string; readonly digits: number };
+    readonly input: Given & { readonly wanted: ListWanted; readonly date: string };
     readonly output: ListRead;
   };
   readonly logo: { readonly input: Given; readonly output: Uint8Array };
