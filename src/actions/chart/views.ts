@@ -1,3 +1,4 @@
+import { proposedForRole } from '@/core/chart/role-proposals';
 import { proposedTaxAccounts } from '@/core/chart/tax-accounts';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account } from '@/core/chart/account';
@@ -59,13 +60,25 @@ export const chartView = (id: number) =>
 export const chartStatementsView = (id: number) =>
   page('books.see', id, ({ books }, state) => asStatements(state.accounts, state.amounts, books.chart.scheme));
 
+/** What each role points to, the accounts that have none, and those of them that are called like a role that is missing. */
 export const chartRolesView = (id: number) =>
-  page('books.see', id, (_, state) => ({
-    roles: asRoles(
-      state.accounts.filter(({ heading }) => !heading),
-      neededRoles(answersOf(state)),
-    ),
-  }));
+  page('books.see', id, (_, state) => {
+    const posting = state.accounts.filter(({ heading }) => !heading);
+    return {
+      roles: asRoles(posting, neededRoles(answersOf(state))).map((row) => ({
+        ...row,
+        proposed: row.missing ? proposedForRole(posting, row.role) : [],
+      })),
+      free: inTreeOrder(posting)
+        .filter(({ account }) => account.active && account.role === null)
+        .map(({ account: { id: account, code, name, classification } }) => ({
+          id: account,
+          code,
+          name,
+          classification,
+        })),
+    };
+  });
 
 export const moneyView = (id: number) =>
   page('books.see', id, async ({ tx, books }, state) => {

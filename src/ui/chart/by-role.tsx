@@ -1,18 +1,42 @@
-import type { FrameView } from '@/actions/frame/views';
-import { called } from '@/core/chart/account';
-import type { RoleRow } from '@/core/chart/places';
-import { plural } from '@/core/base/result';
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { editChart } from '@/actions/chart/commands';
+import type { chartRolesView } from '@/actions/chart/views';
+import { type Problem, plural } from '@/core/base/result';
+import { accountId, called } from '@/core/chart/account';
+import { roleFacts, typeOf } from '@/core/ledger/classes';
 import { Go } from '../parts/go';
+import { type Choice, Picker } from '../parts/picker';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 
-/** What each special role points to, and what is missing. */
-export const ByRole = ({ frame, roles }: { readonly frame: FrameView; readonly roles: readonly RoleRow[] }) => {
+type View = NonNullable<Awaited<ReturnType<typeof chartRolesView>>>;
+type Role = View['roles'][number];
+
+/** What each special role points to, what is missing, and the account that gets it. */
+export const ByRole = ({ frame, roles, free }: View) => {
+  const router = useRouter();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
   const missing = roles.filter((role) => role.missing);
   const ordered = [
     ...missing,
     ...roles.filter((role) => !role.missing && role.accounts.length > 0),
     ...roles.filter((role) => !role.missing && role.accounts.length === 0),
   ];
+  const give = async (role: Role, key: string): Promise<void> => {
+    const id = accountId(Number(key));
+    const done = await send(
+      editChart({ books: frame.id, edits: [{ kind: 'change', id, is: { role: role.role }, was: { role: null } }] }),
+    );
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
+    toast(`${role.label} given`);
+    router.refresh();
+  };
   return (
     <ChartFrame
       frame={frame}
@@ -24,11 +48,12 @@ export const ByRole = ({ frame, roles }: { readonly frame: FrameView; readonly r
           : `${plural(missing.length, 'role')} that these books need ${missing.length === 1 ? 'has' : 'have'} no account`
       }
     >
-      <div className="max-w-4xl px-4 py-3">
+      <div className="max-w-5xl px-4 py-3">
         <p className="note mb-2">
           A role says what an account is for where something else has to find it: the bank that is reconciled, the
           control account behind a list, where results and differences go.
         </p>
+        <Problems problems={problems} />
         <table className="ledger w-full">
           <thead>
             <tr>
@@ -38,36 +63,50 @@ export const ByRole = ({ frame, roles }: { readonly frame: FrameView; readonly r
               <th scope="col" className="text-left">
                 Points to
               </th>
-              <th scope="col" className="text-left max-md:hidden">
-                How many
+              <th scope="col" className="w-64 text-left max-md:hidden">
+                Give it to
               </th>
             </tr>
           </thead>
           <tbody>
-            {ordered.map(({ role, label, single, accounts, missing: lacks }) => (
-              <tr key={role}>
+            {ordered.map((role) => (
+              <tr key={role.role}>
                 <th scope="row" className="text-left align-top font-medium">
-                  {label}
+                  {role.label}
                 </th>
-                <td>
-                  {accounts.map((account) => (
+                <td className="align-top">
+                  {role.accounts.map((account) => (
                     <span key={account.id} className={`block ${account.active ? '' : 'italic text-ink-2'}`}>
                       {called(account)}
                       {account.currency === null ? '' : ` (${account.currency})`}
                       {account.active ? '' : ', inactive'}
                     </span>
                   ))}
-                  {lacks && (
+                  {role.missing && (
                     <span className="text-ochre">
                       missing.{' '}
                       <Go href={`/books/${String(frame.id)}/chart/tidy`} className="underline">
-                        Put it right
+                        Or have one made
                       </Go>
                     </span>
                   )}
-                  {!lacks && accounts.length === 0 && <span className="note">none, and none is needed</span>}
+                  {!role.missing && role.accounts.length === 0 && (
+                    <span className="note">none, and none is needed</span>
+                  )}
                 </td>
-                <td className="align-top text-ink-2 max-md:hidden">{single ? 'one at most' : 'any number'}</td>
+                <td className="align-top max-md:hidden">
+                  {role.single && role.accounts.length > 0 ? (
+                    <span className="note">one at most</span>
+                  ) : (
+                    <Picker
+                      aria-label={`Account for ${role.label}`}
+                      choices={choicesFor(role, free)}
+                      chosen=""
+                      onChoose={(key) => void give(role, key)}
+                      className="input input-xs w-full"
+                    />
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -75,4 +114,21 @@ export const ByRole = ({ frame, roles }: { readonly frame: FrameView; readonly r
       </div>
     </ChartFrame>
   );
+};
+
+/** The accounts that a role goes with and that have none yet, those called like it first. */
+const choicesFor = ({ role, proposed }: Role, free: View['free']): readonly Choice[] => {
+  const { types } = roleFacts(role);
+  const choice = (one: View['free'][number], likely: boolean): Choice => ({
+    key: String(one.id),
+    code: one.code,
+    name: one.name,
+    ...(likely ? { note: 'called like it' } : {}),
+  });
+  const fits = free.filter(({ classification }) => types.includes(typeOf(classification)));
+  const likely = new Set(proposed);
+  return [
+    ...proposed.flatMap((id) => fits.filter((one) => one.id === id).map((one) => choice(one, true))),
+    ...fits.filter(({ id }) => !likely.has(id)).map((one) => choice(one, false)),
+  ];
 };

@@ -6,8 +6,8 @@ import type { FrameView } from '@/actions/frame/views';
 import type { OpeningRowView } from '@/actions/openings/views';
 import type { AccountId } from '@/core/chart/account';
 import { normalSide } from '@/core/ledger/classes';
-import { totalsOf } from '@/core/ledger/level';
-import { type Minor, NIL } from '@/core/money/minor';
+import { difference, totalsOf } from '@/core/ledger/level';
+import { type Minor, NIL, negate } from '@/core/money/minor';
 import { takesForeign, writtenParts } from '@/core/openings/in-currency';
 import {
   type SheetColumn,
@@ -21,7 +21,7 @@ import {
 } from '@/core/openings/sheet';
 import { readClipboard } from '@/core/files/clipboard';
 import { plural } from '@/core/base/result';
-import { figure as write } from '../parts/figures';
+import { sided, figure as write } from '../parts/figures';
 import { day } from '../parts/names';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
@@ -168,6 +168,15 @@ export const OpeningsGrid = ({
     [figures, kindOf, money],
   );
 
+  /** The figure that would make debits and credits equal, for an empty cell of amounts. */
+  const balancing = (row: OpeningRowView): string | undefined => {
+    const net = difference(figures.totals());
+    const column = columns[active.column];
+    return figures.get(row.id).amount !== null || net === NIL || column === 'foreign'
+      ? undefined
+      : sided(negate(net), frame);
+  };
+
   /** What an opened cell shows to be changed: what was typed there before and could not be read, else what stands. */
   const openedText = (row: OpeningRowView, column: SheetColumn | undefined): string => {
     const standing = figures.get(row.id);
@@ -297,6 +306,7 @@ export const OpeningsGrid = ({
                     <CellEditor
                       initial={typing.text ?? openedText(row, columns[active.column])}
                       label={`${row.code} ${row.name}, ${columns[active.column] === 'foreign' ? 'in currency' : (columns[active.column] ?? '')}`}
+                      proposes={() => balancing(row)}
                       onDraft={(text) => draft(row, columns[active.column], text)}
                       onCancel={() => {
                         figures.draft(row.id, undefined);

@@ -20,6 +20,7 @@ type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
 const KEYS = [
   ['↑ ↓ ← →', 'go from cell to cell; with Shift choose a range'],
   ['type, Enter or F2', 'edit; sums such as 1200+340 and “1500 cr” are taken'],
+  ['=', 'in an empty cell: the amount that makes debits and credits equal, to be kept or not'],
   ['Tab', 'keep and go to the next amount; after Esc, Tab leaves the sheet'],
   ['Delete', 'empty the chosen figures'],
   ['Ctrl C, Ctrl X, Ctrl V', 'copy, cut and paste with any spreadsheet'],

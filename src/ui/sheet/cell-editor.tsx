@@ -8,20 +8,30 @@ interface EditorProps {
   readonly label: string;
   /** Figures are typed from the right. */
   readonly figures?: boolean;
+  /** What "=" alone stands for here: it takes its place, chosen, to be kept or typed over. */
+  readonly proposes?: (() => string | undefined) | undefined;
   readonly onDraft: (text: string) => void;
   readonly onKeep: (text: string, leave: Leave) => void;
   readonly onCancel: () => void;
 }
 
 /** The input inside a cell while it is edited. Enter and Tab keep and go on, Esc leaves the cell as it was, leaving keeps. */
-export const CellEditor = ({ initial, label, figures = true, onDraft, onKeep, onCancel }: EditorProps) => {
+export const CellEditor = ({ initial, label, figures = true, proposes, onDraft, onKeep, onCancel }: EditorProps) => {
   const input = useRef<HTMLInputElement>(null);
   const settled = useRef(false);
+  const typed = (text: string): void => {
+    onDraft(text);
+    const proposed = text === '=' ? proposes?.() : undefined;
+    if (proposed === undefined || input.current === null) return;
+    input.current.value = proposed;
+    input.current.select();
+    onDraft(proposed);
+  };
   useEffect(() => {
     input.current?.focus();
     // Typed into: the cursor goes behind the first character. Opened: everything is chosen, ready to be replaced.
     if (initial.length !== 1) input.current?.select();
-    if (initial.length === 1) onDraft(initial);
+    if (initial.length === 1) typed(initial);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the editor opens
   }, []);
   const keep = (leave: Leave): void => {
@@ -38,7 +48,7 @@ export const CellEditor = ({ initial, label, figures = true, onDraft, onKeep, on
       spellCheck={false}
       maxLength={figures ? 210 : 500}
       className={`absolute inset-0 w-full bg-paper px-2 ${figures ? 'text-right' : ''} outline-2 -outline-offset-2 outline-madder`}
-      onChange={(event) => onDraft(event.target.value)}
+      onChange={(event) => typed(event.target.value)}
       onBlur={() => keep('stay')}
       onKeyDown={(event) => {
         const leave = {
