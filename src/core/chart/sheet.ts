@@ -9,6 +9,7 @@ import {
   classFacts,
   normalSide,
   roleFacts,
+  roleFields,
   typeOf,
 } from '../ledger/classes';
 import { type ChartEdit, change } from './edit';
@@ -101,7 +102,7 @@ export const readCell = (
     case 'role': {
       if (plain === '') return ok({ role: null });
       const found = ROLES.get(folded(plain));
-      return found === undefined ? unread(text, 'role') : ok({ role: found });
+      return found === undefined ? unread(text, 'role') : ok(roleFields(found));
     }
     case 'state':
       return /^(active|yes|1)$/i.test(plain)

@@ -54,6 +54,18 @@ export const returnPeriods = (
   return periods;
 };
 
+/**
+ * The end of the return that contains a day, where returns are counted from January, as most are: proposed as the first one that these
+ * books make.
+ *
+ * @example [returnContaining(plainDate('2026-08-01'), 2).toString(), returnContaining(plainDate('2026-08-01'), 12).toString()] // ['2026-08-31', '2026-12-31']
+ */
+export const returnContaining = (day: PlainDate, interval: TaxInterval): PlainDate => {
+  const month = Math.ceil(day.month / interval) * interval;
+  const first = day.with({ day: 1, month });
+  return first.with({ day: first.daysInMonth });
+};
+
 /** What is wrong with a first return's end beside the day of registration; both `YYYY-MM-DD`, or empty while not answered. */
 export const firstReturnProblems = (from: string, firstEnd: string, field = 'taxFirstEnd'): readonly Problem[] =>
   from !== '' && firstEnd !== '' && firstEnd < from

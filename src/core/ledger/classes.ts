@@ -190,3 +190,11 @@ export const roleFacts = (id: AccountRole): RoleFacts => {
   if (facts === undefined) throw new RangeError(`no account role ${id}`);
   return facts;
 };
+
+/**
+ * What an account becomes when it gets a role: accumulated depreciation stands against its line.
+ *
+ * @example roleFields('accumulated-depreciation') // { role: 'accumulated-depreciation', contra: true }
+ */
+export const roleFields = (role: AccountRole | null): { readonly role: AccountRole | null; readonly contra?: true } =>
+  role === 'accumulated-depreciation' ? { role, contra: true } : { role };

@@ -5,7 +5,14 @@ import { useState, useSyncExternalStore } from 'react';
 import { attachPaper, mergeAccounts } from '@/actions/chart/commands';
 import type { FrameView } from '@/actions/frame/views';
 import { type Account, type AccountFields, type ChartIndex, accountId, called } from '@/core/chart/account';
-import { type AccountRole, type Classification, classFacts, normalSide, typeOf } from '@/core/ledger/classes';
+import {
+  type AccountRole,
+  type Classification,
+  classFacts,
+  normalSide,
+  roleFields,
+  typeOf,
+} from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { placedUnder } from '@/core/chart/regroup';
 import type { ChartSettings } from '@/core/chart/settings';
@@ -111,7 +118,7 @@ export const AccountMargin = ({ frame, currencies, account, store, index, settin
                   {...ids}
                   value={account.role ?? ''}
                   onChange={(event) =>
-                    set({ role: event.target.value === '' ? null : (event.target.value as AccountRole) })
+                    set(roleFields(event.target.value === '' ? null : (event.target.value as AccountRole)))
                   }
                   className="select select-sm w-full"
                 >

@@ -7,7 +7,7 @@ import { editChart } from '@/actions/chart/commands';
 import type { chartRolesView } from '@/actions/chart/views';
 import { type Problem, plural } from '@/core/base/result';
 import { accountId, called } from '@/core/chart/account';
-import { roleFacts, typeOf } from '@/core/ledger/classes';
+import { roleFacts, roleFields, typeOf } from '@/core/ledger/classes';
 import { Go } from '../parts/go';
 import { type Choice, Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
@@ -30,7 +30,7 @@ export const ByRole = ({ frame, roles, free }: View) => {
   const give = async (role: Role, key: string): Promise<void> => {
     const id = accountId(Number(key));
     const done = await send(
-      editChart({ books: frame.id, edits: [{ kind: 'change', id, is: { role: role.role }, was: { role: null } }] }),
+      editChart({ books: frame.id, edits: [{ kind: 'change', id, is: roleFields(role.role), was: { role: null } }] }),
     );
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;

@@ -100,7 +100,7 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
         <div className="min-w-0 max-w-2xl">
           <WhoSection countries={countryNames()} logo={logo} />
           <PracticeSection people={people} archived={frame.archived} posted={posted} />
-          {facts.parts.includes('sales-tax') && <TaxSection years={years} />}
+          {facts.parts.includes('sales-tax') && <TaxSection years={years} cutover={frame.cutover} />}
           <PartsSection />
           <DefaultsSection example={frame.cutover} />
         </div>

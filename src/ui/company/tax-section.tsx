@@ -3,7 +3,7 @@
 import { monthName } from '@/core/base/date-style';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type CompanyFacts, returnsOf } from '@/core/company/facts';
-import { TAX_BASES, TAX_INTERVALS, type TaxInterval } from '@/core/company/tax';
+import { TAX_BASES, TAX_INTERVALS, type TaxInterval, returnContaining } from '@/core/company/tax';
 import { Field } from '../parts/field';
 import { DateFact, Pair, Section, SelectFact, TextFact } from './fact-fields';
 import { day } from '../parts/names';
@@ -15,8 +15,9 @@ interface YearSpan {
   readonly end: string;
 }
 
-export const TaxSection = ({ years }: { readonly years: readonly YearSpan[] }) => {
+export const TaxSection = ({ years, cutover }: { readonly years: readonly YearSpan[]; readonly cutover: string }) => {
   const { facts, change, problem } = useFacts();
+  const proposed = returnContaining(plainDate(cutover), facts.taxInterval).toString();
   return (
     <Section
       id="tax"
@@ -60,7 +61,22 @@ export const TaxSection = ({ years }: { readonly years: readonly YearSpan[] }) =
                 </select>
               )}
             </Field>
-            <DateFact field="taxFirstEnd" label="First return ends" hint="the others follow from it" />
+            <DateFact
+              field="taxFirstEnd"
+              label="First return ends"
+              hint={
+                facts.taxFirstEnd === '' ? (
+                  <>
+                    the one that holds the cutover date is{' '}
+                    <button type="button" className="link" onClick={() => void change('taxFirstEnd', proposed)}>
+                      that to {day(proposed, facts.dates)}
+                    </button>
+                  </>
+                ) : (
+                  'the others follow from it'
+                )
+              }
+            />
           </>
         )}
       </Pair>

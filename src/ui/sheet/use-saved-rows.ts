@@ -25,6 +25,9 @@ interface Wanted<Fields> {
   readonly one: string;
 }
 
+/** Rows up to which the page around a sheet is fetched anew after every save. */
+const MOST_REFRESHED = 5000;
+
 interface Held<Fields> {
   rows: readonly SheetRow<Fields>[];
   next: number;
@@ -95,7 +98,8 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
       show();
       if (!done.ok) return;
     }
-    router.refresh();
+    // What stands around the sheet is of the server; of a very long one it waits for the next page.
+    if (held.current.rows.length <= MOST_REFRESHED) router.refresh();
   }, [router, show]);
 
   // What the server has now takes the place of what stands here, unless something here is not stored yet.
