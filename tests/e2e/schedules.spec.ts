@@ -161,3 +161,50 @@ test('a list of four hundred items is brought, its wrong rows are said and typed
   await expect(tied(page)).toContainText('ties');
   await expect(stage(page, 'Schedules')).toContainText('all tied');
 });
+
+test('a card whose statement ends on the 19th, and a plain list behind prepayments', async ({ page }) => {
+  await make(page, 'Mid Month Ltd', { '2400': '-500', '1300': '300', '3010': '=' });
+  await open(page, 'Card account');
+  await page.getByLabel('with a balance of, in EUR').fill('420');
+  await page.getByLabel('Statement closes on').fill('19.7.26');
+  await page.getByLabel('Statement closes on').press('Enter');
+  await page.getByLabel('with a balance of, in EUR').focus();
+  await page.keyboard.press('Enter');
+  await expect(tied(page)).toContainText('80.00 Cr');
+  await stage(page, 'Proof').click();
+  await expect(
+    page.getByText('closes on 19 Jul 2026, and nothing is listed between that and 31 Jul 2026'),
+  ).toBeVisible();
+  await open(page, 'Card account');
+  await page.getByRole('grid').getByRole('gridcell').first().click();
+  await typeRow(page, ['payment not', '25.7.26', '', 'Diesel', '80']);
+  await saved(page);
+  await expect(tied(page)).toContainText('ties');
+
+  await open(page, 'Prepayments');
+  for (const [at, row] of [
+    ['Mooring, August', 'M-8', '31.7.26', '', '', '180'],
+    ['Insurance to September', 'P-1', '1.7.26', '', '', '120'],
+  ].entries()) {
+    await page
+      .getByRole('grid')
+      .getByRole('row')
+      .nth(at + 1)
+      .getByRole('gridcell')
+      .first()
+      .click();
+    await typeRow(page, row);
+    await saved(page);
+  }
+  await expect(tied(page)).toContainText('ties');
+
+  // A difference may stand with a reason, and is told as such.
+  await page.getByRole('grid').getByRole('row').nth(2).getByRole('gridcell').first().click();
+  await page.keyboard.press('Control+-');
+  await expect(tied(page)).toContainText('120.00 Dr');
+  await page.getByLabel('Or say why the difference may stand').fill('the policy is being looked for');
+  await page.getByRole('button', { name: 'Explain it' }).click();
+  await expect(tied(page)).toContainText('explained');
+  await stage(page, 'Proof').click();
+  await expect(page.getByText('the policy is being looked for')).toBeVisible();
+});
