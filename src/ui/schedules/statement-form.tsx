@@ -33,24 +33,34 @@ export const StatementForm = ({
   const router = useRouter();
   const currency = account.currency ?? frame.currency;
   const money = { currency, digits: minorDigits(currency), style: frame.style };
-  const [date, setDate] = useState(closing?.date ?? frame.openingDate);
+  // Both as they were typed last: the one is not to wait for the answer about the other.
+  const [own, setOwn] = useState({ date: closing?.date ?? frame.openingDate, amount: closing?.amount ?? null });
+  const [seen, setSeen] = useState(closing);
+  if (seen !== closing) {
+    setSeen(closing);
+    if (closing !== null) setOwn(closing);
+  }
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const shown = closing === null ? '' : closing.amount === 0n ? '0' : sided(closing.amount, money);
-  const save = async (next: Closing | null): Promise<void> => {
-    const done = await send(saveClosing({ books: frame.id, set, account: account.id, closing: next }));
+  const shown = own.amount === null ? '' : own.amount === 0n ? '0' : sided(own.amount, money);
+  const put = async (next: typeof own): Promise<void> => {
+    setOwn(next);
+    setProblems([]);
+    const { date, amount } = next;
+    if (amount === null && closing === null) return;
+    const kept: Closing | null = amount === null ? null : { date, amount };
+    const done = await send(saveClosing({ books: frame.id, set, account: account.id, closing: kept }));
     setProblems(done.ok ? [] : done.problems);
     if (done.ok) router.refresh();
   };
   const typed = (text: string): void => {
     if (text.trim() === shown) return;
     if (text.trim() === '') {
-      void save(null);
+      void put({ ...own, amount: null });
       return;
     }
-    const side = normalSide(account);
-    const read = readEntry(text, side, { code: currency, digits: money.digits }, frame.style, 'amount');
+    const read = readEntry(text, normalSide(account), { code: currency, digits: money.digits }, frame.style, 'amount');
     if (!read.ok) setProblems(read.problems);
-    else if (read.value.kind === 'amount') void save({ date, amount: read.value.amount });
+    else if (read.value.kind === 'amount') void put({ ...own, amount: read.value.amount });
   };
   const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
   return (
@@ -60,12 +70,11 @@ export const StatementForm = ({
           {(ids) => (
             <DateInput
               {...ids}
-              value={date}
+              value={own.date}
               dates={frame.dates}
               disabled={!open}
-              onDate={(iso) => {
-                setDate(iso);
-                if (closing !== null && iso !== '') void save({ ...closing, date: iso });
+              onDate={(date) => {
+                if (date !== '') void put({ ...own, date });
               }}
             />
           )}
