@@ -132,7 +132,7 @@ export const writeItems = async (
           id: ids[place] ?? id ?? 0,
           field: WHOLE,
           from: was === undefined ? null : keptItem(plain(was), setId),
-          to: item === null ? null : keptItem(plain(item), setId),
+          to: item === null ? null : keptItem(item, setId),
         },
       ];
     }),
@@ -140,39 +140,7 @@ export const writeItems = async (
 };
 
 /** An item without what the database adds to it. */
-const plain = ({
-  account,
-  kind,
-  contact,
-  number,
-  reference,
-  order,
-  date,
-  due,
-  currency,
-  original,
-  open,
-  base,
-  note,
-  paper,
-  row,
-}: ItemFields & Pick<Item, 'account' | 'paper' | 'row'>) => ({
-  account,
-  kind,
-  contact,
-  number,
-  reference,
-  order,
-  date,
-  due,
-  currency,
-  original,
-  open,
-  base,
-  note,
-  paper,
-  row,
-});
+const plain = ({ id: _, revision: __, ...item }: Item): Omit<Item, 'id' | 'revision'> => item;
 
 /** A correction begins with the schedules of the version before it. */
 export const copySchedules = async (tx: Queryable, booksId: BooksId, from: number, to: number): Promise<void> => {

@@ -8,7 +8,7 @@ import { type Lookup, type RateBook, lookUp, rateBook } from '@/core/money/rate-
 import type { Part, Position } from '@/core/openings/foreign';
 import { type CheckResult, prove } from '@/core/proof/checks';
 import { scheduleOf } from '@/core/schedules/kinds';
-import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
+import { type Tie, countTies } from '@/core/schedules/tie-out';
 import { type StageState, stageStates } from '@/core/proof/stages';
 import type { Books } from '@/store/books';
 import { type StoredYear, yearsOf } from '@/store/calendar';
@@ -73,7 +73,7 @@ export const statesOf = async (
     const known = rateBook(rates.get(books.id) ?? []);
     const behind = behinds.get(books.id) ?? NOTHING_BEHIND;
     const parts = partsIn.get(books.id) ?? new Map<AccountId, readonly Part[]>();
-    const ties = tiesOf({ books, rates: known, accounts, amounts }, behind, parts);
+    const ties = tiesOf({ books, rates: known, accounts, amounts, parts, behind });
     const proof = prove({
       facts: books.facts,
       accounts,
@@ -124,23 +124,13 @@ export const statesOf = async (
   });
 };
 
-/** How far the schedules have come: of the accounts that want one and those that have one all the same. */
-const schedulesOf = (
-  accounts: readonly Account[],
-  ties: ReadonlyMap<AccountId, Tie>,
-): { readonly wanted: number; readonly tied: number; readonly apart: number } => {
-  const counted = accounts.flatMap((account) => {
-    const [kind, tie] = [scheduleOf(account), ties.get(account.id)];
-    return kind !== undefined && tie !== undefined && (tie.state !== 'none' || lacksSupport(kind, tie))
-      ? [tie.state]
-      : [];
-  });
-  return {
-    wanted: counted.length,
-    tied: counted.filter((state) => state === 'tied' || state === 'explained').length,
-    apart: counted.filter((state) => state === 'apart' || state === 'unknown').length,
-  };
-};
+const schedulesOf = (accounts: readonly Account[], ties: ReadonlyMap<AccountId, Tie>): ReturnType<typeof countTies> =>
+  countTies(
+    accounts.flatMap((account) => {
+      const [kind, tie] = [scheduleOf(account), ties.get(account.id)];
+      return kind === undefined || tie === undefined ? [] : [{ kind, tie }];
+    }),
+  );
 
 /** The rate of a foreign currency in base currency that counts on the opening date. */
 export const openingRate = ({ books, rates }: Pick<BooksState, 'books' | 'rates'>, currency: string): Lookup =>

@@ -6,7 +6,7 @@ import { type Minor, NIL } from '@/core/money/minor';
 import { type RateBook, lookUp } from '@/core/money/rate-book';
 import type { Part } from '@/core/openings/foreign';
 import { scheduleOf } from '@/core/schedules/kinds';
-import { type Tie, tieOf } from '@/core/schedules/tie-out';
+import { type Tie, type TieInput, tieOf } from '@/core/schedules/tie-out';
 import type { Books } from '@/store/books';
 import type { Behind } from '@/store/schedules';
 
@@ -41,38 +41,36 @@ export const conversionsOf = ({
   };
 };
 
+interface TieState {
+  readonly books: Books;
+  readonly rates: RateBook;
+  readonly amounts: ReadonlyMap<AccountId, Minor>;
+  readonly parts: ReadonlyMap<AccountId, readonly Part[]>;
+  readonly behind: Behind;
+}
+
+/** What the tie-out of an account is computed from. */
+export const tieInputOf = (
+  { books, amounts, parts, behind }: Omit<TieState, 'rates'>,
+  account: Account,
+  rate: TieInput['rate'],
+): TieInput => ({
+  figure: amounts.get(account.id) ?? NIL,
+  parts: parts.get(account.id) ?? [],
+  base: books.currency,
+  own: account.currency === books.currency ? null : account.currency,
+  supported: behind.supported.get(account.id) ?? [],
+  closing: behind.closings.get(account.id) ?? null,
+  explained: behind.explained.get(account.id) ?? null,
+  rate,
+});
+
 /** The tie-out of every account that can have a schedule. */
-export const tiesOf = (
-  state: {
-    readonly books: Books;
-    readonly rates: RateBook;
-    readonly accounts: readonly Account[];
-    readonly amounts: ReadonlyMap<AccountId, Minor>;
-  },
-  behind: Behind,
-  parts: ReadonlyMap<AccountId, readonly Part[]>,
-): ReadonlyMap<AccountId, Tie> => {
+export const tiesOf = (state: TieState & { readonly accounts: readonly Account[] }): ReadonlyMap<AccountId, Tie> => {
   const rate = conversionsOf(state);
-  const base = state.books.currency;
   return new Map(
     state.accounts.flatMap((account): readonly (readonly [AccountId, Tie])[] =>
-      scheduleOf(account) === undefined
-        ? []
-        : [
-            [
-              account.id,
-              tieOf({
-                figure: state.amounts.get(account.id) ?? NIL,
-                parts: parts.get(account.id) ?? [],
-                base,
-                own: account.currency === base ? null : account.currency,
-                supported: behind.supported.get(account.id) ?? [],
-                closing: behind.closings.get(account.id) ?? null,
-                explained: behind.explained.get(account.id) ?? null,
-                rate,
-              }),
-            ],
-          ],
+      scheduleOf(account) === undefined ? [] : [[account.id, tieOf(tieInputOf(state, account, rate))]],
     ),
   );
 };

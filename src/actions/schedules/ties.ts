@@ -2,15 +2,14 @@
 
 import { accountId } from '@/core/chart/account';
 import { fail, ok, problem } from '@/core/base/result';
-import { convert } from '@/core/money/convert';
-import { NIL, add, subtract, sum } from '@/core/money/minor';
-import type { Part } from '@/core/openings/foreign';
+import { NIL } from '@/core/money/minor';
+import { supportedFigure } from '@/core/schedules/tie-out';
 import { lockLines, writeLines } from '@/store/openings';
 import { NOTHING_BEHIND, behindOf, putClosing, putExplained } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { id, text } from '../kernel/inputs';
 import { viewState } from '../frame/held-state';
-import { conversionsOf } from '../frame/ties';
+import { conversionsOf, tieInputOf } from '../frame/ties';
 import { draftSet, scheduled } from './draft';
 import { closing } from './schemas';
 
@@ -88,52 +87,28 @@ export const takeSupport = booksAction(
     if (!draft.ok) return draft;
     const found = await scheduled(context, input.account);
     if (!found.ok) return found;
-    const { account } = found.value;
     const state = await viewState(tx, books);
-    const tie = state.ties.get(input.account);
-    if (tie === undefined || tie.support === null || tie.state === 'none')
+    const figure = supportedFigure(tieInputOf(state, found.value.account, conversionsOf(state)));
+    if (figure === undefined)
       return fail(
         problem(
           'tie.no-support',
-          tie?.state === 'unknown'
+          state.ties.get(input.account)?.state === 'unknown'
             ? 'A rate of the opening date is missing, so the worth of the list is not known yet. Give the rate on the Currencies page.'
             : 'Nothing stands behind this account yet.',
         ),
       );
-    const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
-    const rate = conversionsOf(state);
-    const stated = behind.closings.get(input.account);
-    const own = account.currency ?? books.currency;
-    const sums = behind.supported.get(input.account) ?? [];
-    const codes = [...new Set([...sums.map(({ currency }) => currency), ...(stated === undefined ? [] : [own])])];
-    const parts = codes
-      .filter((code) => code !== books.currency)
-      .map((currency): Part => {
-        const one = sums.find((sumOf) => sumOf.currency === currency);
-        const open = add(one?.open ?? NIL, stated !== undefined && currency === own ? stated.amount : NIL);
-        const left = subtract(open, one?.given ?? NIL);
-        const how = rate(currency);
-        return {
-          currency,
-          amount: open,
-          base: add(one?.givenBase ?? NIL, left === 0n || how === undefined ? NIL : convert(left, how)),
-        };
-      });
-    const amount =
-      account.currency === null || account.currency === books.currency
-        ? tie.support
-        : sum(parts.map(({ base }) => base));
     const stands = await lockLines(tx, books.id, input.set, [input.account]);
     const written = await writeLines(
       tx,
       books.id,
       input.set,
-      [{ account: input.account, amount, parts, source: 'calculated', why: 'the total of its schedule' }],
+      [{ account: input.account, ...figure, source: 'calculated', why: 'the total of its schedule' }],
       actor.person,
       now,
       stands,
     );
     context.changes.add(written.changes);
-    return ok({ amount });
+    return ok({ amount: figure.amount });
   },
 );

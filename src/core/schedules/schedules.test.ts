@@ -14,7 +14,7 @@ import { type ItemFields, asKind, blankItem, itemDoubts, itemFrom, itemProblems,
 import { type CellRules, cellText, columnsIn, contactBook, typedItem } from './item-cells';
 import { type ItemKind, type ScheduleKind, kindBySign, kindsIn, scheduleOf, signedAmount } from './kinds';
 import type { OpenItem } from './list-items';
-import { type TieInput, supportedBy, tieOf } from './tie-out';
+import { type TieInput, supportedBy, supportedFigure, tieOf } from './tie-out';
 
 const account = (
   role: AccountRole | null,
@@ -194,6 +194,20 @@ describe('a tie-out', () => {
     expect(other).toMatchObject({ state: 'apart', currencies: [{ currency: 'NOK', difference: -100n }] });
     const closing = { date: '2026-07-31', amount: minor(1000n) };
     expect(tieOf(input({ figure: minor(91n), parts: [part], own: 'NOK', closing })).state).toBe('tied');
+  });
+  it('taken as the figure ties, in every currency', () => {
+    fc.assert(
+      fc.property(items, amounts, (list, figure) => {
+        const given = input({ figure, supported: supportedBy(list) });
+        const taken = supportedFigure(given);
+        if (list.length === 0) expect(taken).toBeUndefined();
+        else {
+          expect(taken?.amount).toBe(tieOf(given).support);
+          const after = tieOf({ ...given, figure: taken?.amount ?? minor(0n), parts: taken?.parts ?? [] });
+          expect([after.state, after.currencies.every(({ difference }) => difference === 0n)]).toEqual(['tied', true]);
+        }
+      }),
+    );
   });
   it('knows nothing without a list, and no worth without a rate', () => {
     expect(tieOf(input({ figure: minor(5n) })).state).toBe('none');

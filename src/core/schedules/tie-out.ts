@@ -66,6 +66,40 @@ const behind = ({ supported, closing, own, base }: TieInput): readonly Supported
   return [...supported.filter((one) => one !== beside), { ...beside, open: add(beside.open, closing.amount) }];
 };
 
+/** What a sum is worth in base currency; undefined while a rate is missing. */
+const worthOf = (
+  { currency, open, given, givenBase }: Supported,
+  { base, parts, rate }: Pick<TieInput, 'base' | 'parts' | 'rate'>,
+): Minor | undefined => {
+  if (currency === base) return open;
+  // What it is worth was decided with the figure: a tie-out is about what it is made of.
+  const part = parts.find((one) => one.currency === currency);
+  if (part !== undefined && given === 0n && part.amount === open) return part.base;
+  const left = subtract(open, given);
+  const how = left === 0n ? undefined : rate(currency);
+  return left === 0n ? givenBase : how === undefined ? undefined : add(givenBase, convert(left, how));
+};
+
+/**
+ * The figure that an account would have were it what stands behind it, with its parts in foreign currencies; undefined where nothing
+ * does, or while a rate is missing.
+ */
+export const supportedFigure = (
+  input: TieInput,
+): { readonly amount: Minor; readonly parts: readonly Part[] } | undefined => {
+  if (input.supported.length === 0 && input.closing === null) return undefined;
+  const found: { readonly currency: string; readonly amount: Minor; readonly base: Minor }[] = [];
+  for (const one of behind(input)) {
+    const base = worthOf(one, input);
+    if (base === undefined) return undefined;
+    found.push({ currency: one.currency, amount: one.open, base });
+  }
+  return {
+    amount: sum(found.map(({ base }) => base)),
+    parts: found.filter(({ currency }) => currency !== input.base),
+  };
+};
+
 /**
  * The tie-out of one account: its figure beside the sum of its items, with the statement's balance where it has one, in each currency
  * and in base currency. What nobody gave a base amount for is worth what the figure says where the amounts in currency are the same;
@@ -73,20 +107,12 @@ const behind = ({ supported, closing, own, base }: TieInput): readonly Supported
  * A figure that says nothing about currencies is compared in base currency alone.
  */
 export const tieOf = (input: TieInput): Tie => {
-  const { figure, parts, base, explained, rate, closing } = input;
+  const { figure, parts, base, explained, closing } = input;
   const sums = behind(input);
   const items = input.supported.reduce((count, one) => count + one.items, 0);
   if (items === 0 && closing === null)
     return { state: 'none', figure, support: null, difference: null, currencies: [], items, closing, reason: null };
-  const worth = sums.map(({ currency, open, given, givenBase }): Minor | undefined => {
-    if (currency === base) return open;
-    // What it is worth was decided with the figure: a tie-out is about what it is made of.
-    const part = parts.find((one) => one.currency === currency);
-    if (part !== undefined && given === 0n && part.amount === open) return part.base;
-    const left = subtract(open, given);
-    const how = left === 0n ? undefined : rate(currency);
-    return left === 0n ? givenBase : how === undefined ? undefined : add(givenBase, convert(left, how));
-  });
+  const worth = sums.map((one) => worthOf(one, input));
   const support = worth.some((one) => one === undefined) ? null : sum(worth.map((one) => one ?? NIL));
   const says = parts.length > 0;
   const codes = says
@@ -131,3 +157,29 @@ export const supportedBy = (items: readonly Pick<ItemFields, 'currency' | 'open'
 /** Whether the support of an account is missing: one that should have a schedule has a figure and nothing behind it. */
 export const lacksSupport = (kind: ScheduleKind, tie: Tie): boolean =>
   needsSchedule(kind) && tie.state === 'none' && tie.figure !== 0n;
+
+/** By what a figure is supported, from the firmest down. */
+export type Support = 'tied' | 'explained' | 'paper' | 'apart' | 'nothing';
+
+export const supportOf = (tie: Tie, fromPaper: boolean): Support => {
+  switch (tie.state) {
+    case 'tied':
+    case 'explained':
+      return tie.state;
+    case 'apart':
+    case 'unknown':
+      return 'apart';
+    case 'none':
+      return fromPaper ? 'paper' : 'nothing';
+  }
+};
+
+/** How far schedules have come: of the accounts that want one, and those that have one all the same. */
+export const countTies = (
+  ties: readonly { readonly kind: ScheduleKind; readonly tie: Tie }[],
+): { readonly wanted: number; readonly tied: number; readonly apart: number } => {
+  const counted = ties.filter(({ kind, tie }) => tie.state !== 'none' || lacksSupport(kind, tie));
+  const of = (...supports: readonly Support[]): number =>
+    counted.filter(({ tie }) => supports.includes(supportOf(tie, false))).length;
+  return { wanted: counted.length, tied: of('tied', 'explained'), apart: of('apart') };
+};

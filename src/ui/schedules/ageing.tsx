@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { FrameView } from '@/actions/frame/views';
 import { minorDigits } from '@/core/money/currency';
-import { abs, NIL } from '@/core/money/minor';
+import { abs, NIL, sum } from '@/core/money/minor';
 import { agesIn, ageLabels, ageingOf, AGE_LIMITS } from '@/core/schedules/ageing';
 import type { Contact } from '@/core/schedules/contact';
 import type { ItemFields } from '@/core/schedules/item';
@@ -106,12 +106,7 @@ export const Ageing = ({
                         {amount === NIL ? '' : sided(amount, money(currency))}
                       </td>
                     ))}
-                    <td className="figure whitespace-nowrap">
-                      {sided(
-                        ages.reduce((all, amount) => (all + amount) as typeof all, NIL),
-                        money(currency),
-                      )}
-                    </td>
+                    <td className="figure whitespace-nowrap">{sided(sum(ages), money(currency))}</td>
                   </tr>
                 </tbody>
               </table>

@@ -2,6 +2,7 @@ import type { TiedAccount, schedulesView } from '@/actions/schedules/views';
 import { plural } from '@/core/base/result';
 import { typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, abs, add } from '@/core/money/minor';
+import { type Support, countTies, supportOf } from '@/core/schedules/tie-out';
 import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
 import { figure, sided } from '../parts/figures';
@@ -12,24 +13,16 @@ import { TIE_STATES } from './tie-words';
 
 type View = NonNullable<Awaited<ReturnType<typeof schedulesView>>>;
 
-/** By what a figure is supported, from the firmest down. */
-export type Support = 'tied' | 'explained' | 'paper' | 'apart' | 'nothing';
-
-const supportOf = ({ tie, source }: TiedAccount): Support => {
-  if (tie.state === 'tied' || tie.state === 'explained') return tie.state;
-  if (tie.state === 'apart' || tie.state === 'unknown') return 'apart';
-  return source === 'paper' ? 'paper' : 'nothing';
-};
-
 /** Every balance-sheet account with its figure, what stands behind it, and how far the two are apart. */
 export const Overview = ({ frame, accounts, contacts }: View) => {
-  const wanted = accounts.filter(({ lacks, tie }) => lacks || tie.state !== 'none');
-  const done = wanted.filter(({ tie }) => tie.state === 'tied' || tie.state === 'explained').length;
+  const { wanted, tied } = countTies(accounts.map(({ schedule, tie }) => ({ kind: schedule, tie })));
   const sums = (asset: boolean): Readonly<Record<Support, Minor>> => {
     const found: Record<Support, Minor> = { tied: NIL, explained: NIL, paper: NIL, apart: NIL, nothing: NIL };
-    for (const one of accounts)
-      if ((typeOf(one.account.classification) === 'asset') === asset)
-        found[supportOf(one)] = add(found[supportOf(one)], abs(one.tie.figure));
+    for (const { account, tie, source } of accounts) {
+      if ((typeOf(account.classification) === 'asset') !== asset) continue;
+      const support = supportOf(tie, source === 'paper');
+      found[support] = add(found[support], abs(tie.figure));
+    }
     return found;
   };
   return (
@@ -37,11 +30,7 @@ export const Overview = ({ frame, accounts, contacts }: View) => {
       frame={frame}
       stage="schedules"
       title="Schedules"
-      about={
-        wanted.length === 0
-          ? 'what stands behind each figure'
-          : `${String(done)} of ${plural(wanted.length, 'account')} tied`
-      }
+      about={wanted === 0 ? 'what stands behind each figure' : `${String(tied)} of ${plural(wanted, 'account')} tied`}
       actions={
         <Go href={`/books/${String(frame.id)}/proof`} className="btn btn-primary btn-sm">
           Go to Proof

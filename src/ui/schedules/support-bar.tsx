@@ -1,6 +1,6 @@
 import type { Minor } from '@/core/money/minor';
+import type { Support } from '@/core/schedules/tie-out';
 import { type Money, figure } from '../parts/figures';
-import type { Support } from './overview';
 
 const PARTS: readonly (readonly [Support, label: string, look: string])[] = [
   ['tied', 'tied to the cent', 'bg-ink'],
