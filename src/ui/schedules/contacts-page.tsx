@@ -1,9 +1,8 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { ListPreview } from '@/actions/schedules/bring';
 import type { contactsView } from '@/actions/schedules/views';
-import { type Problem, plural } from '@/core/base/result';
+import { plural } from '@/core/base/result';
 import {
   CONTACT_COLUMNS,
   CONTACT_LABELS,
@@ -23,10 +22,11 @@ import { SaveAs } from '../parts/save-as';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
-import type { SheetRow } from '../sheet/saved-rows';
+import { type SheetRow, noteAt } from '../sheet/saved-rows';
 import { useSavedRows } from '../sheet/use-saved-rows';
-import { BringList, sendList } from './bring-list';
+import { BringList } from './bring-list';
 import { ScheduleNav } from './schedule-nav';
+import { useBroughtList } from './use-brought-list';
 
 type View = NonNullable<Awaited<ReturnType<typeof contactsView>>>;
 type Row = SheetRow<ContactFields>;
@@ -57,9 +57,7 @@ const WIDTHS: Readonly<Record<ContactColumn, string>> = {
 /** The contacts of the books on a sheet: customers, suppliers and others. */
 export const ContactsPage = ({ frame, contacts, set, currencies, countries }: View & { readonly countries: Named }) => {
   const [selected, setSelected] = useState<string | undefined>();
-  const [preview, setPreview] = useState<ListPreview | undefined>();
-  const [bringing, setBringing] = useState('');
-  const [wrong, setWrong] = useState<readonly Problem[]>([]);
+  const list = useBroughtList(frame.id, null);
   const rows = useSavedRows<ContactFields>({
     stored: useMemo(
       () => contacts.map(({ id, revision, used: _, ...fields }) => ({ id, revision, fields })),
@@ -95,24 +93,7 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
   const twins = useMemo(() => nearTwins(rows.rows.map(({ fields }) => fields)), [rows.rows]);
   const chosen = rows.rows.find(({ key }) => key === selected);
   const stored = contacts.find(({ id }) => id === chosen?.id);
-  const noteOf = (row: Row, column: string) => {
-    const unread = row.unread[column];
-    if (unread !== undefined) return { tone: 'wrong', says: unread.says } as const;
-    const at = ({ path }: Problem): boolean =>
-      path?.at(-1) === column || (column === 'name' && typeof path?.at(-1) !== 'string');
-    const refused = row.refused.find(at);
-    if (refused !== undefined) return { tone: 'wrong', says: refused.message } as const;
-    const doubt = contactDoubts(row.fields).find(at);
-    return doubt === undefined ? undefined : ({ tone: 'asked', says: doubt.message } as const);
-  };
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (file === undefined) return;
-    setBringing(`reading ${file.name}…`);
-    const read = await sendList(frame.id, null, file);
-    setBringing('');
-    setWrong(read.ok ? [] : read.problems);
-    setPreview(read.ok ? read.value : undefined);
-  };
+  const noteOf = (row: Row, column: string) => noteAt(row, column, 'name', contactDoubts(row.fields));
   return (
     <Frame
       frame={frame}
@@ -130,7 +111,7 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
           <FileButton
             label="Bring a list"
             accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf"
-            onFiles={([file]) => void bring(file)}
+            onFiles={([file]) => void list.bring(file)}
           />
         </>
       }
@@ -183,25 +164,25 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
       <ScheduleNav books={frame.id} current="contacts">
         {rows.rows.length > 0 && <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/contacts`} />}
       </ScheduleNav>
-      {bringing !== '' && (
+      {list.busy !== '' && (
         <p role="status" className="px-4 py-1 text-sm">
-          {bringing}
+          {list.busy}
         </p>
       )}
-      {(wrong.length > 0 || rows.problems.length > 0) && (
+      {(list.problems.length > 0 || rows.problems.length > 0) && (
         <div className="px-4 py-1">
-          <Problems problems={[...wrong, ...rows.problems]} />
+          <Problems problems={[...list.problems, ...rows.problems]} />
         </div>
       )}
-      {preview !== undefined ? (
+      {list.preview !== undefined ? (
         <BringList
           frame={frame}
           set={set}
           account={null}
           schedule="plain"
           contacts={contacts}
-          preview={preview}
-          onDone={() => setPreview(undefined)}
+          preview={list.preview}
+          onDone={list.close}
         />
       ) : (
         <DataSheet<Row>

@@ -1,7 +1,6 @@
 'use client';
 
 import { useDeferredValue, useMemo, useState } from 'react';
-import type { ListPreview } from '@/actions/schedules/bring';
 import type { FoundSchedule } from '@/actions/schedules/views';
 import type { FrameView } from '@/actions/frame/views';
 import { plainDate } from '@/core/base/dates';
@@ -32,11 +31,12 @@ import { SaveAs } from '../parts/save-as';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
-import type { SheetRow } from '../sheet/saved-rows';
+import { type SheetRow, noteAt } from '../sheet/saved-rows';
 import { useSavedRows } from '../sheet/use-saved-rows';
 import { Ageing } from './ageing';
-import { BringList, sendList } from './bring-list';
+import { BringList } from './bring-list';
 import { ScheduleNav } from './schedule-nav';
+import { useBroughtList } from './use-brought-list';
 import { StatementForm } from './statement-form';
 import { TieBox } from './tie-box';
 import { SCHEDULE_NAMES } from './tie-words';
@@ -93,9 +93,7 @@ export const SchedulePage = ({
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
-  const [preview, setPreview] = useState<ListPreview | undefined>();
-  const [bringing, setBringing] = useState('');
-  const [wrong, setWrong] = useState<readonly Problem[]>([]);
+  const list = useBroughtList(frame.id, account.id);
   const people = schedule === 'customers' || schedule === 'suppliers';
   const book = useMemo(() => contactBook(contacts), [contacts]);
   const rules: CellRules = {
@@ -173,28 +171,10 @@ export const SchedulePage = ({
       ? { choices: [own, ...currencies].map((code) => ({ key: code, code: '', name: code })) }
       : {}),
   }));
-  const noteOf = (row: Row, column: string) => {
-    const unread = row.unread[column];
-    if (unread !== undefined) return { tone: 'wrong', says: unread.says } as const;
-    const at = ({ path }: Problem): boolean =>
-      path?.at(-1) === column || (column === 'open' && typeof path?.at(-1) !== 'string');
-    const refused = row.refused.find(at);
-    if (refused !== undefined) return { tone: 'wrong', says: refused.message } as const;
-    const doubt = doubts.get(row.key)?.find(at);
-    return doubt === undefined
-      ? undefined
-      : ({ tone: 'asked', says: toldIn(doubt, writingWith(frame.dates)).message } as const);
-  };
+  const told = (problem: Problem): Problem => toldIn(problem, writingWith(frame.dates));
+  const noteOf = (row: Row, column: string) => noteAt(row, column, 'open', (doubts.get(row.key) ?? []).map(told));
   const chosen = rows.rows.find(({ key }) => key === selected);
   const asked = doubts.size;
-  const bring = async (file: File | undefined): Promise<void> => {
-    if (file === undefined) return;
-    setBringing(`reading ${file.name}…`);
-    const read = await sendList(frame.id, account.id, file);
-    setBringing('');
-    setWrong(read.ok ? [] : read.problems);
-    setPreview(read.ok ? read.value : undefined);
-  };
   const sums = supportedBy(counted.map(({ fields }) => fields));
   const [only] = sums;
   const totals =
@@ -225,7 +205,7 @@ export const SchedulePage = ({
             <FileButton
               label={schedule === 'statement' ? 'Bring a statement' : 'Bring a list'}
               accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
-              onFiles={([file]) => void bring(file)}
+              onFiles={([file]) => void list.bring(file)}
             />
           )}
         </>
@@ -292,25 +272,25 @@ export const SchedulePage = ({
       {schedule === 'statement' && (
         <StatementForm frame={frame} set={set} account={account} closing={stored.closing} open={drafting} />
       )}
-      {bringing !== '' && (
+      {list.busy !== '' && (
         <p role="status" className="px-4 py-1 text-sm">
-          {bringing}
+          {list.busy}
         </p>
       )}
-      {(wrong.length > 0 || rows.problems.length > 0) && (
+      {(list.problems.length > 0 || rows.problems.length > 0) && (
         <div className="px-4 py-1">
-          <Problems problems={[...wrong, ...rows.problems]} />
+          <Problems problems={[...list.problems, ...rows.problems]} />
         </div>
       )}
-      {preview !== undefined ? (
+      {list.preview !== undefined ? (
         <BringList
           frame={frame}
           set={set}
           account={account.id}
           schedule={schedule}
           contacts={contacts}
-          preview={preview}
-          onDone={() => setPreview(undefined)}
+          preview={list.preview}
+          onDone={list.close}
         />
       ) : view === 'ages' ? (
         <Ageing frame={frame} items={counted.map(({ fields }) => fields)} contacts={contacts} />

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fail, ok, problem } from '@/core/base/result';
-import { type Apply, adopted, edited, refused, saved, unsaved } from './saved-rows';
+import { type Apply, adopted, edited, noteAt, refused, saved, unsaved } from './saved-rows';
 
 interface Fields {
   readonly a: string;
@@ -44,6 +44,20 @@ describe('rows that are typed and saved', () => {
     const all = refused(start, sent, [problem('no', 'None of them.')]);
     expect(all.map((row) => row.refused.length)).toEqual([1, 1]);
     expect(unsaved(edited(after, [edit(1, 'a', 'z')], BLANK, apply, 9).rows, complete)).toHaveLength(2);
+  });
+  it('say at a cell what does not read, then why it was refused, then what is asked; what names no cell stands at one of them', () => {
+    const row = {
+      unread: { a: { text: 'x', says: 'no number' } },
+      refused: [problem('r', 'refused', 0, 'b'), problem('r', 'as a whole', 0)],
+    };
+    const doubts = [problem('d', 'asked', 'c')];
+    expect(['a', 'b', 'c', 'd', 'e'].map((column) => noteAt(row, column, 'd', doubts)?.says)).toEqual([
+      'no number',
+      'refused',
+      'asked',
+      'as a whole',
+      undefined,
+    ]);
   });
   it('hold what was typed last in each cell, whatever was saved between', () => {
     const edits = fc.array(fc.record({ at: fc.nat({ max: 5 }), text: fc.stringMatching(/^[a-z]{1,3}$/) }), {

@@ -119,3 +119,20 @@ export const refused = <Fields>(
     return own.length === 0 ? row : { ...row, refused: own };
   });
 };
+
+/** What is said at a cell: that it does not read, why it was refused, or what is asked about it. What names no cell stands at `whole`. */
+export const noteAt = (
+  row: Pick<SheetRow<unknown>, 'unread' | 'refused'>,
+  column: string,
+  whole: string,
+  doubts: readonly Problem[],
+): { readonly tone: 'wrong' | 'asked'; readonly says: string } | undefined => {
+  const at = ({ path }: Problem): boolean => {
+    const last = path?.at(-1);
+    return last === column || (column === whole && typeof last !== 'string');
+  };
+  const wrong = row.unread[column]?.says ?? row.refused.find(at)?.message;
+  if (wrong !== undefined) return { tone: 'wrong', says: wrong };
+  const doubt = doubts.find(at);
+  return doubt === undefined ? undefined : { tone: 'asked', says: doubt.message };
+};
