@@ -133,7 +133,11 @@ export const Picker = ({
               {one.aside !== undefined && <span className="text-xs whitespace-nowrap text-ink-2">{one.aside}</span>}
             </li>
           ))}
-        {box.isOpen && items.length === 0 && <li className="px-2 py-1 text-sm text-ink-2">Nothing is called so.</li>}
+        {box.isOpen && items.length === 0 && (
+          <li className="px-2 py-1 text-sm text-ink-2">
+            {choices.length === 0 ? 'There is nothing to choose from yet.' : 'Nothing is called so.'}
+          </li>
+        )}
         {box.isOpen && more > 0 && <li className="px-2 py-1 text-xs text-ink-2">and {more} more; go on typing</li>}
       </ul>
     </div>
