@@ -12,6 +12,7 @@ const ON_BOTH = [
   'chart',
   'company',
   'currencies',
+  'evidence',
   'invariants',
   'openings',
   'schedules',

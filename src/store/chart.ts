@@ -1,4 +1,4 @@
-import type { BooksId, PaperId } from '@/core/base/ids';
+import type { BooksId } from '@/core/base/ids';
 import { type Account, type AccountFields, type AccountId, accountId } from '@/core/chart/account';
 import type { Edited } from '@/core/chart/edit';
 import type { AccountUse } from '@/core/chart/use';
@@ -141,8 +141,8 @@ export const usesOf = async (
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
        union all select account_id, 0, 0, 0, 0, 0, count(*), 0, 0 from comparative
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
-       union all select account_id, 0, 0, 0, 0, 0, 0, count(*), 0 from account_paper
-         where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
+       union all select account_id, 0, 0, 0, 0, 0, 0, count(*), 0 from evidence
+         where books_id = $1 and account_id is not null and ($2::int[] is null or account_id = any($2)) group by account_id
        union all select account_id, 0, 0, 0, 0, count(*), 0, 0, 0 from (
          select charged_account as account_id from tax_code where books_id = $1
          union all select recoverable_account from tax_code where books_id = $1) t where account_id is not null group by account_id
@@ -157,27 +157,3 @@ export const usesOf = async (
   );
   return new Map(rows.map(({ account, ...use }) => [account, use]));
 };
-
-/** Keeps a paper with an account, or no longer. */
-export const keepPaper = async (
-  tx: Queryable,
-  booksId: BooksId,
-  account: number,
-  paper: PaperId,
-  keep: boolean,
-): Promise<void> => {
-  await tx.query(
-    keep
-      ? 'insert into account_paper (books_id, account_id, paper_id) values ($1, $2, $3) on conflict do nothing'
-      : 'delete from account_paper where books_id = $1 and account_id = $2 and paper_id = $3',
-    [booksId, account, paper],
-  );
-};
-
-export const keptPapers = async (tx: Queryable, booksId: BooksId, account: number): Promise<readonly number[]> =>
-  (
-    await tx.query<{ paper: PaperId }>(
-      'select paper_id as paper from account_paper where books_id = $1 and account_id = $2 order by paper_id',
-      [booksId, account],
-    )
-  ).map(({ paper }) => paper);

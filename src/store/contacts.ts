@@ -36,7 +36,8 @@ export const contactsInUse = async (tx: Queryable, booksId: BooksId): Promise<Re
   new Set(
     (
       await tx.query<{ id: number }>(
-        'select distinct contact_id as id from schedule_item where books_id = $1 and contact_id is not null',
+        `select contact_id as id from schedule_item where books_id = $1 and contact_id is not null
+         union select contact_id from evidence where books_id = $1 and contact_id is not null`,
         [booksId],
       )
     ).map(({ id }) => contactId(id)),

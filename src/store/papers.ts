@@ -8,6 +8,7 @@ import type { TakenRow } from '@/core/openings/taking';
 import type { Reading } from '@/core/papers/reading';
 import { type Change, WHOLE } from '@/core/base/change';
 import type { Kept } from '@/core/base/kept';
+import type { Media } from '@/core/files/media';
 import { type Queryable, arrayText, one } from './database';
 import { decisionsOf } from './paper-decisions';
 
@@ -15,13 +16,22 @@ export interface Paper {
   readonly id: PaperId;
   readonly name: string;
   readonly bytes: number;
+  readonly media: Media;
+  /** Brought to be kept and shown, not to be read as a table. */
+  readonly kept: boolean;
   readonly by: string;
   readonly at: string;
   readonly takenAt: string | null;
+  /** To how many things it is attached as evidence. */
+  readonly attached: number;
+  /** Whether items of schedules were read from it. */
+  readonly listed: boolean;
 }
 
-const LISTED = `f.id, f.name, f.bytes, p.name as by, f.brought_at as at,
-  (select max(t.at) from take_over t where t.books_id = f.books_id and t.paper_id = f.id) as "takenAt"`;
+const LISTED = `f.id, f.name, f.bytes, f.media, f.kept, p.name as by, f.brought_at as at,
+  (select max(t.at) from take_over t where t.books_id = f.books_id and t.paper_id = f.id) as "takenAt",
+  (select count(*) from evidence e where e.books_id = f.books_id and e.paper_id = f.id)::int as attached,
+  exists (select from schedule_item i where i.books_id = f.books_id and i.paper_id = f.id) as listed`;
 
 export const papersOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Paper[]> =>
   tx.query<Paper>(
@@ -61,19 +71,23 @@ export const paperWithHash = async (tx: Queryable, booksId: BooksId, sha256: str
   (await tx.query<{ id: PaperId }>('select id from paper where books_id = $1 and sha256 = $2', [booksId, sha256]))[0]
     ?.id;
 
+/** A file as it becomes a paper. */
+export interface NewPaper extends Pick<Paper, 'name' | 'media' | 'kept'> {
+  readonly sha256: string;
+  readonly content: Uint8Array;
+}
+
 export const insertPaper = async (
   tx: Queryable,
   booksId: BooksId,
-  name: string,
-  sha256: string,
-  content: Uint8Array,
+  { name, sha256, content, media, kept }: NewPaper,
   person: PersonId,
   at: string,
 ): Promise<PaperId> =>
   one(
     await tx.query<{ id: PaperId }>(
-      "insert into paper (books_id, name, sha256, content, bytes, brought_by, brought_at) values ($1, $2, $3, decode($4, 'base64'), $5, $6, $7) returning id",
-      [booksId, name, sha256, Buffer.from(content).toString('base64'), content.length, person, at],
+      "insert into paper (books_id, name, sha256, content, bytes, media, kept, brought_by, brought_at) values ($1, $2, $3, decode($4, 'base64'), $5, $6, $7, $8, $9) returning id",
+      [booksId, name, sha256, Buffer.from(content).toString('base64'), content.length, media, kept, person, at],
     ),
   ).id;
 
@@ -180,7 +194,7 @@ export const madeByTakeOver = async (
        or exists (select from journal_line j where j.books_id = $1 and j.account_id = a.id)
        or exists (select from tax_code x where x.books_id = $1 and a.id in (x.charged_account, x.recoverable_account))
        or exists (select from comparative v where v.books_id = $1 and v.account_id = a.id)
-       or exists (select from account_paper k where k.books_id = $1 and k.account_id = a.id) as used
+       or exists (select from evidence k where k.books_id = $1 and k.account_id = a.id) as used
      from take_over t join take_over_account m on m.take_over_id = t.id join account a on a.books_id = $1 and a.id = m.account_id
      where t.books_id = $1 and t.batch = $2 order by a.id`,
     [booksId, batch],
@@ -190,6 +204,21 @@ export const madeByTakeOver = async (
 export const deleteTakeOver = async (tx: Queryable, booksId: BooksId, batch: string): Promise<void> => {
   await tx.query('delete from take_over where books_id = $1 and batch = $2', [booksId, batch]);
 };
+
+/** What was read from a paper into the version that counts now: opening figures by rows taken, and items by account. */
+export const usesOfPaper = (
+  tx: Queryable,
+  booksId: BooksId,
+  paper: PaperId,
+): Promise<readonly { readonly of: 'figures' | 'items'; readonly account: AccountId; readonly count: number }[]> =>
+  tx.query(
+    `with now as (select id from opening_set where books_id = $1 order by version desc limit 1)
+     select 'figures' as of, 0 as account, count(distinct account_id)::int as count from rows_that_count
+       where books_id = $1 and paper_id = $2 and account_id is not null having count(*) > 0
+     union all select 'items', account_id, count(*)::int from schedule_item
+       where books_id = $1 and paper_id = $2 and set_id in (select id from now) group by account_id order by 1, 2`,
+    [booksId, paper],
+  );
 
 /** False when figures were taken from the paper at some time: their history names it. */
 export const deletePaper = async (tx: Queryable, booksId: BooksId, id: number): Promise<boolean> =>
@@ -232,7 +261,7 @@ export const rowsLeftOut = async (
     [booksId],
   );
 
-/** Rows taken over, and papers kept with it, follow when one account is merged into another. */
+/** Rows taken over follow when one account is merged into another. */
 export const moveRows = async (tx: Queryable, booksId: BooksId, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query('update taken_rows set account_id = $3 where books_id = $1 and account_id = $2', [
     booksId,
@@ -244,12 +273,6 @@ export const moveRows = async (tx: Queryable, booksId: BooksId, from: AccountId,
     from,
     into,
   ]);
-  await tx.query(
-    `insert into account_paper (books_id, account_id, paper_id)
-     select books_id, $3, paper_id from account_paper where books_id = $1 and account_id = $2 on conflict do nothing`,
-    [booksId, from, into],
-  );
-  await tx.query('delete from account_paper where books_id = $1 and account_id = $2', [booksId, from]);
 };
 
 /** What was decided about old accounts before, in these books. */

@@ -7,6 +7,7 @@ import { keptAmount } from '@/core/money/wire';
 import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
 import type { Closing, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
+import { copyItemEvidence, detachFromItems } from './evidence';
 
 const ITEM = `id, account_id as account, kind, contact_id as contact, number, reference, order_no as "order", doc_date as date,
   due_date as due, currency, original, open, base, note, paper_id as paper, paper_row as row, revision`;
@@ -37,6 +38,35 @@ export const lockItems = async (
         [booksId, setId, ids],
       )
     ).map((item) => [item.id, item]),
+  );
+
+/** The accounts of a version with items that came from a paper, or that a paper is attached to. */
+export const accountsWithPapers = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+): Promise<readonly AccountId[]> =>
+  (
+    await tx.query<{ account: AccountId }>(
+      `select distinct i.account_id as account from schedule_item i where i.books_id = $1 and i.set_id = $2
+         and (i.paper_id is not null or exists (select from evidence e where e.books_id = $1 and e.item_id = i.id))`,
+      [booksId, setId],
+    )
+  ).map(({ account }) => account);
+
+/** Which of these are items of the books, in any version. */
+export const itemsAmong = async (
+  tx: Queryable,
+  booksId: BooksId,
+  ids: readonly number[],
+): Promise<ReadonlySet<number>> =>
+  new Set(
+    (
+      await tx.query<{ id: number }>('select id from schedule_item where books_id = $1 and id = any($2::int[])', [
+        booksId,
+        ids,
+      ])
+    ).map(({ id }) => id),
   );
 
 /** What becomes of an item: null deletes it; one without an id is new; one with an id that is not there comes back under it. */
@@ -84,6 +114,7 @@ export const writeItems = async (
   readonly changes: readonly Change[];
 }> => {
   const gone = writings.flatMap(({ id, item }) => (id !== null && item === null && stands.has(id) ? [id] : []));
+  const detached = await detachFromItems(tx, booksId, gone);
   if (gone.length > 0)
     await tx.query('delete from schedule_item where books_id = $1 and set_id = $2 and id = any($3::int[])', [
       booksId,
@@ -123,19 +154,21 @@ export const writeItems = async (
   }
   return {
     written: ids.map((id) => (id === null ? null : { id, revision: revisions.get(id) ?? 0 })),
-    changes: writings.flatMap(({ id, item }, place): readonly Change[] => {
-      const was = id === null ? undefined : stands.get(id);
-      if (was === undefined && item === null) return [];
-      return [
-        {
-          subject: 'item',
-          id: ids[place] ?? id ?? 0,
-          field: WHOLE,
-          from: was === undefined ? null : keptItem(plain(was), setId),
-          to: item === null ? null : keptItem(item, setId),
-        },
-      ];
-    }),
+    changes: detached.concat(
+      writings.flatMap(({ id, item }, place): readonly Change[] => {
+        const was = id === null ? undefined : stands.get(id);
+        if (was === undefined && item === null) return [];
+        return [
+          {
+            subject: 'item',
+            id: ids[place] ?? id ?? 0,
+            field: WHOLE,
+            from: was === undefined ? null : keptItem(plain(was), setId),
+            to: item === null ? null : keptItem(item, setId),
+          },
+        ];
+      }),
+    ),
   };
 };
 
@@ -149,6 +182,7 @@ export const copySchedules = async (tx: Queryable, booksId: BooksId, from: numbe
      select books_id, $3, ${NAMES}, set_by, set_at from schedule_item where books_id = $1 and set_id = $2 order by id`,
     [booksId, from, to],
   );
+  await copyItemEvidence(tx, booksId, from, to);
   await tx.query(
     `insert into statement_closing (books_id, set_id, account_id, closing, amount, set_by, set_at)
      select books_id, $3, account_id, closing, amount, set_by, set_at from statement_closing where books_id = $1 and set_id = $2`,

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import {
   addAccount,
   addMoneyAccounts,
-  attachPaper,
   editChart,
   mergeAccounts,
   renumberBranch,
@@ -27,13 +26,12 @@ import {
 import { accountStory } from '@/actions/chart/account-story';
 import { switchOn } from '@/actions/currencies/commands';
 import { saveFigures } from '@/actions/openings/figures';
-import { bringPaper } from '@/actions/papers/commands';
 import { calendarView } from '@/actions/calendar/views';
 import { companyView } from '@/actions/company/views';
 import { currenciesView } from '@/actions/currencies/views';
 import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
 import { openingsView } from '@/actions/openings/views';
-import { type Account, PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
+import { type Account, PLAIN_ACCOUNT } from '@/core/chart/account';
 import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { change } from '@/core/chart/edit';
@@ -536,23 +534,5 @@ describe('tidying', () => {
     valueOf(await recallAdvice({ books, keys: [catchAll?.key ?? ''] }));
     expect((await tidyView(books))?.advice[0]?.dismissal).toBeNull();
     expect((await chartStatementsView(books))?.nowhere).toEqual([]);
-  });
-});
-
-describe('papers of an account', () => {
-  it('are kept and let go, only those of the same books', async () => {
-    const [books, other] = [await newBooks(), await newBooks()];
-    const { paper } = valueOf(
-      await bringPaper({ books: other, name: 'tb.csv', content: bytes('Code,Name,Debit,Credit\n1,A,1,\n2,B,,1\n') }),
-    );
-    const account = accountId((await named(books, '1010')).id);
-    expect(codesOf(await attachPaper({ books, account, paper, keep: true }))).toEqual(['account.unknown']);
-    const own = valueOf(
-      await bringPaper({ books, name: 'tb.csv', content: bytes('Code,Name,Debit,Credit\n1,A,1,\n2,B,,1\n') }),
-    );
-    valueOf(await attachPaper({ books, account, paper: own.paper, keep: true }));
-    expect((await accountStory(books, account))?.papers).toEqual([own.paper]);
-    valueOf(await attachPaper({ books, account, paper: own.paper, keep: false }));
-    expect((await accountStory(books, account))?.papers).toEqual([]);
   });
 });

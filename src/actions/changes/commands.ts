@@ -21,6 +21,7 @@ import { type TakenBack, comparativesBack, figuresBack } from './figures-back';
 import { accountsIn, accountsOut, banksBack, chartRulesBack, taxCodesBack } from './chart-back';
 import { currenciesIn, currenciesOut, moneyRulesBack, ratesBack } from './money-back';
 import { papersBack } from './papers-back';
+import { evidenceBack } from './evidence-back';
 import { contactsIn, contactsOut, itemsBack, tiesBack } from './schedules-back';
 
 /**
@@ -38,6 +39,7 @@ const BACK: readonly (readonly [
   [['reading', 'decision'], papersBack],
   [['contact'], contactsIn],
   [['item'], itemsBack],
+  [['evidence'], evidenceBack],
   [['contact'], contactsOut],
   [['statement', 'tie'], tiesBack],
   [['account'], accountsOut],

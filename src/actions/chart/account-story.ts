@@ -5,7 +5,6 @@ import { sameParts, writtenParts } from '@/core/openings/in-currency';
 import { said } from '@/core/openings/say-changes';
 import { yearsOf } from '@/store/calendar';
 import { changesOf } from '@/store/changes';
-import { keptPapers } from '@/store/chart';
 import { comparativeChanges } from '@/store/comparatives';
 import { figureChanges } from '@/store/openings';
 import { standingChart } from '../frame/held-chart';
@@ -30,7 +29,7 @@ const told = (
   return [...batches.values()].reverse().map(({ what, by, at }) => ({ what: what.join('; '), by, at }));
 };
 
-/** The margin for one account: what happened to it, to its figure and its comparatives, and the papers kept with it. */
+/** The margin for one account: what happened to it, to its figure and its comparatives. */
 export const accountStory = (id: number, account: number) =>
   booksView('books.see', id, async ({ tx, books }) => {
     const years = (await yearsOf(tx, [books.id])).get(books.id) ?? [];
@@ -58,6 +57,5 @@ export const accountStory = (id: number, account: number) =>
           at,
         })),
       ].sort((one, other) => (one.at < other.at ? 1 : one.at > other.at ? -1 : 0)),
-      papers: await keptPapers(tx, books.id, account),
     };
   });

@@ -12,15 +12,12 @@ import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
 import { type Problem, type Result, fail, inside, ok, plural, problem, under } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
 import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
-import { keepPaper } from '@/store/chart';
 import { record } from '@/store/history';
-import { findPaper } from '@/store/papers';
 import { standingChart, standingIndex } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { carryOut } from './edits';
 import { account, bank, edits, fields, scheme } from './schemas';
 import { mergeInto } from './merge';
-import { id } from '../kernel/inputs';
 
 /** Carries edits of the sheet out: all, or none with a problem for each that cannot be. */
 export const editChart = booksAction('editChart', 'chart.change', { edits }, async (context, input) => {
@@ -81,30 +78,6 @@ export const mergeAccounts = booksAction(
   'chart.change',
   { from: account, into: account },
   async (context, { from, into }) => mergeInto(context, from, into),
-);
-
-/** Keeps a paper with an account in its margin, or no longer. */
-export const attachPaper = booksAction(
-  'attachPaper',
-  'chart.change',
-  { account, paper: id, keep: z.boolean() },
-  async ({ tx, books, actor, now }, input) => {
-    const found = (await standingChart({ tx, books })).find(({ id }) => id === input.account);
-    const paper = await findPaper(tx, books.id, input.paper);
-    if (found === undefined || paper === undefined)
-      return fail(problem('account.unknown', 'The account or the paper is not in these books any more.'));
-    await keepPaper(tx, books.id, input.account, paper.id, input.keep);
-    await record(
-      tx,
-      books.id,
-      'account',
-      [input.account],
-      input.keep ? `paper ${paper.name} kept with it` : `paper ${paper.name} no longer kept with it`,
-      actor.person,
-      now,
-    );
-    return ok({});
-  },
 );
 
 /** Bank details of an account that holds money. */

@@ -9,6 +9,7 @@ import { comparativesOf, writeComparatives } from '@/store/comparatives';
 import { recordEach } from '@/store/history';
 import { currentSet, lockLines, writeLines } from '@/store/openings';
 import { moveDecisions } from '@/store/paper-decisions';
+import { moveEvidence } from '@/store/evidence';
 import { moveRows } from '@/store/papers';
 import { moveItems } from '@/store/schedules';
 import { moveTaxAccounts } from '@/store/tax-codes';
@@ -82,6 +83,7 @@ export const mergeInto = async (
       'Rows of papers, decisions and tax codes moved to the other account with a merge, so it stays. Make the account anew, and divide its figure by hand.',
   });
   await moveRows(tx, books.id, from.id, into.id);
+  await moveEvidence(tx, books.id, from.id, into.id);
   await moveDecisions(tx, books.id, from.id, into.id);
   await moveItems(tx, books.id, from.id, into.id);
   await mergeComparatives(context, from.id, into.id);

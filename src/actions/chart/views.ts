@@ -18,7 +18,7 @@ import { allBooks } from '@/store/books';
 import { bankDetailsOf } from '@/store/bank-details';
 import { usesOf } from '@/store/chart';
 import { dismissalsOf, templatesOf } from '@/store/chart-library';
-import { papersOf } from '@/store/papers';
+import { evidenceOn } from '@/store/evidence';
 import { taxCodesOf } from '@/store/tax-codes';
 import { type BooksContext, booksView } from '../kernel/action';
 import { readTemplate, sourceRef, findSource } from './sources';
@@ -53,7 +53,7 @@ export const chartView = (id: number) =>
     currencies: state.currencies,
     settings: books.chart,
     taxCodes: (await taxCodesOf(tx, books.id)).map(({ code, name }) => ({ code, name })),
-    papers: (await papersOf(tx, books.id)).map((paper) => ({ id: paper.id, name: paper.name })),
+    evidence: await evidenceOn(tx, books.id, 'account'),
     rows: rowsOf(state),
   }));
 

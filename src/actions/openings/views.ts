@@ -12,6 +12,7 @@ import type { CheckResult } from '@/core/proof/checks';
 import { journalsOf, ledgerPositions } from '@/store/journals';
 import type { Source } from '@/core/openings/figure';
 import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
+import { evidenceOn } from '@/store/evidence';
 import { papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from '../kernel/action';
 import { page } from '../frame/views';
@@ -114,6 +115,7 @@ export const openingsView = (id: number) =>
       papers: papers.filter(({ takenAt }) => takenAt !== null).map(({ id: paper, name }) => ({ id: paper, name })),
       behind,
       supports: supportsOf(state),
+      evidence: await evidenceOn(tx, books.id, 'account'),
       rows: inTreeOrder(state.accounts)
         // An inactive account is shown while a figure stands on it, so that the figure can be moved.
         .filter(({ account }) => account.active || lines.has(account.id))
@@ -143,7 +145,10 @@ export const papersView = (id: number) =>
   page('books.see', id, async ({ tx, books }) => ({ papers: await papersOf(tx, books.id) }));
 
 export const proofView = (id: number) =>
-  page('books.see', id, (_, state) => ({ proof: state.proof satisfies readonly CheckResult[] }));
+  page('books.see', id, async ({ tx, books }, state) => ({
+    proof: state.proof satisfies readonly CheckResult[],
+    evidence: await evidenceOn(tx, books.id, 'check'),
+  }));
 
 export const signOffView = (id: number) =>
   page('books.see', id, async ({ tx, books }, state) => {

@@ -1,6 +1,5 @@
 'use server';
 
-import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import type { TextFormat } from '@/core/base/table';
@@ -11,42 +10,49 @@ import { ARRANGEMENTS } from '@/core/papers/arrange';
 import { choose } from '@/core/papers/chosen';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS, type Chosen } from '@/core/papers/reading';
-import { fail, ok, problem } from '@/core/base/result';
-import { record } from '@/store/history';
+import { isPicture, mediaOf } from '@/core/files/media';
+import { fail, ok, plural, problem } from '@/core/base/result';
 import { writeDecisions } from '@/store/paper-decisions';
-import { deletePaper, insertPaper, paperWithHash, saveReading } from '@/store/papers';
+import { evidenceWith } from '@/store/evidence';
+import { deletePaper, paperWithHash, saveReading } from '@/store/papers';
 import { standingChart } from '../frame/held-chart';
 import { booksAction, fileAction } from '../kernel/action';
 import { fileContent, fileName } from '../kernel/inputs';
 import { firstReading, keepFirst, proposalAround, proposalFor, readStored } from './reading';
+import { hashOf, keepFile } from './keep';
 import { findOpen, paperId, standsIn } from './open';
 
-const hashOf = (content: Uint8Array): string => createHash('sha256').update(content).digest('hex');
+/** Whether a file is one to look at: nothing in it could be read as a table. */
+const toLookAt = (content: Uint8Array): boolean => {
+  const media = mediaOf(content);
+  return isPicture(media) || media === 'message/rfc822';
+};
 
-/** Stores a paper unchanged, once it reads. The same bytes brought twice lead to the paper that is there. */
+/**
+ * Stores a paper unchanged, once it reads. One to look at, and any that somebody wants to keep as it is, is not read. The same bytes
+ * brought twice lead to the paper that is there.
+ */
 export const bringPaper = fileAction(
   'bringPaper',
   'papers.change',
   {
     name: fileName,
     content: fileContent,
+    /** To keep it as it is, whether it could be read or not. */
+    keep: z.boolean().default(false),
     /** Of the request that brings it: a paper given up while it was read is not stored. */
     signal: z.instanceof(AbortSignal).optional(),
   },
-  async (context, { content, name }) => {
+  async (context, { content, name, keep }) => {
+    if (keep || toLookAt(content)) return () => Promise.resolve(ok(undefined));
     const known = await paperWithHash(context.tx, context.books.id, hashOf(content));
     return known === undefined ? firstReading(context, name, content) : () => Promise.resolve(ok(undefined));
   },
-  async ({ tx, books, actor, now }, input, first) => {
-    if (input.signal?.aborted === true)
-      return fail(problem('paper.cancelled', `${input.name} was given up before it was stored.`));
-    const sha256 = hashOf(input.content);
-    const known = await paperWithHash(tx, books.id, sha256);
-    if (known !== undefined) return ok({ paper: known, known: true });
-    const paper = await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now);
-    if (first !== undefined) keepFirst(books.id, paper, first);
-    await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
-    return ok({ paper, known: false });
+  async (context, { name, content, keep, signal }, first) => {
+    if (signal?.aborted === true) return fail(problem('paper.cancelled', `${name} was given up before it was stored.`));
+    const kept = await keepFile(context, { name, content, kept: keep || toLookAt(content) });
+    if (!kept.known && first !== undefined) keepFirst(context.books.id, kept.paper, first);
+    return ok(kept);
   },
 );
 
@@ -178,6 +184,14 @@ export const removePaper = booksAction('removePaper', 'papers.change', { paper: 
       problem(
         'paper.taken',
         `${paper.value.name} stands behind opening balances, so it is kept. Undo its take-over first.`,
+      ),
+    );
+  const attached = await evidenceWith(context.tx, context.books.id, paper.value.id);
+  if (attached.length > 0)
+    return fail(
+      problem(
+        'paper.attached',
+        `${paper.value.name} is attached in ${plural(attached.length, 'place')} as evidence, so it is kept. Its page says where; take it off there first.`,
       ),
     );
   if (!(await deletePaper(context.tx, context.books.id, input.paper)))

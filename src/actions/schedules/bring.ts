@@ -1,6 +1,5 @@
 'use server';
 
-import { createHash } from 'node:crypto';
 import { z } from 'zod';
 import { paperId } from '@/core/base/ids';
 import { openingDate } from '@/core/calendar/cutover';
@@ -18,17 +17,15 @@ import type { ItemFields } from '@/core/schedules/item';
 import type { ScheduleKind } from '@/core/schedules/kinds';
 import type { ListRead, ListWanted } from '@/core/schedules/read-list';
 import { contactsOf, writeContacts } from '@/store/contacts';
-import { record } from '@/store/history';
-import { findPaper, insertPaper, paperContent, paperWithHash } from '@/store/papers';
+import { findPaper, paperContent } from '@/store/papers';
 import { NOTHING_BEHIND, behindOf, putClosing, writeItems } from '@/store/schedules';
 import { type BooksContext, fileAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
 import { fileContent, fileName, id } from '../kernel/inputs';
 import { writingOfBooks } from '../kernel/writing';
+import { hashOf, keepFile } from '../papers/keep';
 import { draftSet, scheduled } from './draft';
 import { readHeld } from './held-list';
-
-const hashOf = (content: Uint8Array): string => createHash('sha256').update(content).digest('hex');
 
 /** The account whose list a file is, or none for the list of contacts. */
 const target = { account: id.transform(accountId).nullable() };
@@ -139,13 +136,9 @@ export const bringList = fileAction(
         : Promise.resolve(found);
   },
   async (context, input, read) => {
-    const { tx, books, actor, now } = context;
     const found = await targetOf(context, input.account);
     if (!found.ok) return found;
-    const sha256 = hashOf(input.content);
-    const known = await paperWithHash(tx, books.id, sha256);
-    const paper = known ?? (await insertPaper(tx, books.id, input.name, sha256, input.content, actor.person, now));
-    if (known === undefined) await record(tx, books.id, 'paper', [paper], `${input.name} brought`, actor.person, now);
+    const { paper } = await keepFile(context, { name: input.name, content: input.content, kept: false });
     const preview: ListPreview = {
       paper,
       name: input.name,

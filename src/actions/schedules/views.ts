@@ -9,8 +9,9 @@ import { type ScheduleKind, scheduleOf } from '@/core/schedules/kinds';
 import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
 import { inTreeOrder } from '@/core/chart/tree';
 import { contactsInUse, contactsOf } from '@/store/contacts';
+import { evidenceOn, evidenceTo, evidenceToItems } from '@/store/evidence';
 import { currentSet, linesOf } from '@/store/openings';
-import { itemsOf } from '@/store/schedules';
+import { accountsWithPapers, itemsOf } from '@/store/schedules';
 import type { BooksState } from '../frame/state';
 import { conversionsOf } from '../frame/ties';
 import { page } from '../frame/views';
@@ -24,6 +25,8 @@ export interface TiedAccount {
   readonly source: Source | null;
   /** Whether something should stand behind it and does not. */
   readonly lacks: boolean;
+  /** Whether a paper is behind it: its figure's, its items', or one attached to it. */
+  readonly evidenced: boolean;
 }
 
 /** Every balance-sheet account that has a figure or something behind it, or should have. */
@@ -34,8 +37,14 @@ export const schedulesView = (id: number) =>
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map(({ account, source }) => [account, source]),
     );
     const contacts = await contactsOf(tx, books.id);
+    const evidence = await evidenceOn(tx, books.id, 'account');
+    const papered = new Set([
+      ...evidence.flatMap(({ to }) => (to.of === 'account' ? [to.id] : [])),
+      ...(set === undefined ? [] : await accountsWithPapers(tx, books.id, set.id)),
+    ]);
     return {
       contacts: contacts.length,
+      evidence,
       accounts: inTreeOrder(state.accounts).flatMap(({ account }): readonly TiedAccount[] => {
         const [schedule, tie] = [scheduleOf(account), state.ties.get(account.id)];
         if (schedule === undefined || tie === undefined) return [];
@@ -49,6 +58,7 @@ export const schedulesView = (id: number) =>
             tie,
             source: sources.get(account.id) ?? null,
             lacks: lacksSupport(schedule, tie),
+            evidenced: sources.get(account.id) === 'paper' || papered.has(account.id),
           },
         ];
       }),
@@ -86,6 +96,10 @@ export const scheduleView = (id: number, account: number) =>
         drafting: set?.state === 'draft',
         items: set === undefined ? [] : await itemsOf(tx, books.id, set.id, own.id),
         contacts: await contactsOf(tx, books.id),
+        evidence: [
+          ...(await evidenceTo(tx, books.id, { of: 'account', id: own.id })),
+          ...(set === undefined ? [] : await evidenceToItems(tx, books.id, set.id, own.id)),
+        ],
         currencies: state.currencies,
         rates: ratesOf(state),
         terms,
@@ -128,6 +142,7 @@ export const contactView = (id: number, contact: number) =>
     return {
       found: {
         contact: found,
+        evidence: await evidenceTo(tx, books.id, { of: 'contact', id: found.id }),
         openingDate: openingDate(books.cutover).toString(),
         items: items.map((item): ContactItem => ({
           ...item,

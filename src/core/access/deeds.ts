@@ -47,6 +47,7 @@ export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
   item: 'openings.change',
   statement: 'openings.change',
   tie: 'openings.change',
+  evidence: 'papers.change',
 };
 
 /** A deed as a sentence has it: "You may not …". */

@@ -33,6 +33,10 @@ export const MOST_PAGES = 2000;
 export const MOST_ACCOUNTS = 100_000;
 /** Entries of a bank's file. */
 export const MOST_ENTRIES = 200_000;
+/** Attachments of a message that are listed. */
+export const MOST_ATTACHMENTS = 200;
+/** Characters of a text or message that are shown; the file has them all. */
+export const MOST_SHOWN_CHARACTERS = 200_000;
 /** Characters of a file's name; a longer one is cut, since it only says what the file is called. */
 export const MOST_NAME_CHARACTERS = 150;
 

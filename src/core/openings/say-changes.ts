@@ -122,6 +122,8 @@ export const sayChange = (change: Change, telling: Telling): string | Sentence |
         : say`${own}: statement closes on ${{ date: textIn(to, 'date') }}`;
     case 'tie':
       return `${own}: ${to === null ? 'difference no longer explained' : `difference explained: ${textIn(to, 'reason')}`}`;
+    case 'evidence':
+      return `Paper ${textIn(to ?? from, 'name')} ${to === null ? 'no longer attached' : 'attached as evidence'}`;
     case 'bank':
       return `${own}: bank details ${from === null ? 'given' : to === null ? 'gone with it' : 'changed'}`;
   }
@@ -147,6 +149,7 @@ const COUNTED: Readonly<Record<Subject, readonly [one: string, more: string]>> =
   item: ['item of a schedule', 'items of schedules'],
   statement: ['statement’s balance', 'statements’ balances'],
   tie: ['explained difference', 'explained differences'],
+  evidence: ['paper attached as evidence', 'papers attached as evidence'],
 };
 
 /**

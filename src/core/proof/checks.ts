@@ -9,7 +9,7 @@ import { CURRENCY_CHECKS } from './currencies';
 import { OPENING_CHECKS } from './openings';
 import { SCHEDULE_CHECKS } from './schedules';
 
-const CHECKS = {
+export const CHECKS = {
   ...OPENING_CHECKS,
   ...SCHEDULE_CHECKS,
   ...CHART_CHECKS,

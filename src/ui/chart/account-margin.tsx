@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useSyncExternalStore } from 'react';
-import { attachPaper, mergeAccounts } from '@/actions/chart/commands';
+import { mergeAccounts } from '@/actions/chart/commands';
 import type { FrameView } from '@/actions/frame/views';
 import { type Account, type AccountFields, type ChartIndex, accountId, called } from '@/core/chart/account';
 import {
@@ -18,6 +18,8 @@ import { placedUnder } from '@/core/chart/regroup';
 import type { ChartSettings } from '@/core/chart/settings';
 import { codeQuestions } from '@/core/chart/scheme';
 import { type Problem, isAt, isWithin } from '@/core/base/result';
+import { EvidencePart } from '../evidence/evidence-part';
+import type { AttachedPapers } from '../evidence/use-evidence';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
@@ -34,7 +36,7 @@ interface Props {
   readonly index: ChartIndex;
   readonly settings: ChartSettings;
   readonly taxCodes: readonly { readonly code: string; readonly name: string }[];
-  readonly papers: readonly { readonly id: number; readonly name: string }[];
+  readonly papers: AttachedPapers;
 }
 
 /** One account in the margin: every field is saved when it is left, and undone with the sheet. */
@@ -207,49 +209,20 @@ export const AccountMargin = ({ frame, currencies, account, store, index, settin
   );
 };
 
-/** Papers kept with the account, and what happened to it. */
+/** Papers attached to the account, and what happened to it. */
 const AccountAside = ({
   frame,
   account,
   version,
   papers,
-}: Pick<Props, 'frame' | 'account' | 'papers'> & { readonly version: number }) => {
-  const [turn, setTurn] = useState(0);
-  const story = useStory(frame.id, account.id, version + turn);
-  const kept = new Set(story === undefined || story === 'failed' ? [] : story.papers);
-  const keep = async (paper: number, yes: boolean): Promise<void> => {
-    const done = await send(attachPaper({ books: frame.id, account: account.id, paper, keep: yes }));
-    if (done.ok) setTurn((was) => was + 1);
-  };
-  return (
-    <>
-      {papers.length > 0 && (
-        <MarginPart title="Papers kept with it">
-          <ul>
-            {papers.map(({ id, name }) => (
-              <li key={id}>
-                <label className="flex min-h-6 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="checkbox checkbox-xs"
-                    checked={kept.has(id)}
-                    onChange={(event) => void keep(id, event.target.checked)}
-                  />
-                  <span className="truncate" title={name}>
-                    {name}
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-        </MarginPart>
-      )}
-      <MarginPart title="What happened">
-        <AccountHistory story={story} />
-      </MarginPart>
-    </>
-  );
-};
+}: Pick<Props, 'frame' | 'account' | 'papers'> & { readonly version: number }) => (
+  <>
+    <EvidencePart key={account.id} books={frame.id} to={{ of: 'account', id: account.id }} papers={papers} />
+    <MarginPart title="What happened">
+      <AccountHistory story={useStory(frame.id, account.id, version + papers.all.length)} />
+    </MarginPart>
+  </>
+);
 
 /** One account into another of its kind. */
 const Merge = ({

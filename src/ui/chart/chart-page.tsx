@@ -2,6 +2,8 @@
 
 import { Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
+import type { AttachedPaper } from '@/core/schedules/evidence';
+import { useEvidence } from '../evidence/use-evidence';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, useTransition } from 'react';
 import { editChart } from '@/actions/chart/commands';
 import type { ChartRowView } from '@/actions/chart/views';
@@ -40,16 +42,17 @@ export const ChartPage = ({
   currencies,
   settings,
   taxCodes,
-  papers,
+  evidence,
 }: {
   readonly frame: FrameView;
   readonly rows: Columns<ChartRowView>;
   readonly currencies: readonly string[];
   readonly settings: ChartSettings;
   readonly taxCodes: readonly { readonly code: string; readonly name: string }[];
-  readonly papers: readonly { readonly id: number; readonly name: string }[];
+  readonly evidence: readonly AttachedPaper[];
 }) => {
   const router = useRouter();
+  const papers = useEvidence(frame.id, evidence);
   const [, transit] = useTransition();
   const rows = useMemo(() => rowsIn(columns), [columns]);
   const accounts = useMemo(() => rows.map(({ account }) => account), [rows]);

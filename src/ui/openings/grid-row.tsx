@@ -182,6 +182,7 @@ export const GridRow = memo((props: RowProps) => {
   return (
     <div
       role="row"
+      data-row={row.heading ? undefined : row.id}
       aria-rowindex={at + 2}
       className={`${ROW_CLASS} absolute inset-x-0 border-b ${row.heading ? 'bg-paper-2 font-semibold' : ''} ${column >= 0 ? 'bg-madder-wash' : ''}`}
       style={{ height: ROW, transform: `translateY(${String(start)}px)` }}

@@ -10,6 +10,8 @@ import { classFacts } from '@/core/ledger/classes';
 import { accountFault } from '@/core/openings/account-fault';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { NIL } from '@/core/money/minor';
+import { EvidencePart } from '../evidence/evidence-part';
+import type { AttachedPapers } from '../evidence/use-evidence';
 import { MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
 import { sided } from '../parts/figures';
@@ -26,6 +28,7 @@ interface Props {
   /** How the figure ties, as the server has it. */
   readonly support: SupportView | undefined;
   readonly foreign: Foreign;
+  readonly papers: AttachedPapers;
 }
 
 /** What the margin needs for amounts in currency. */
@@ -35,7 +38,7 @@ export type Foreign = Pick<Parameters<typeof InCurrency>[0], 'money' | 'rates' |
 };
 
 /** The margin of the chosen account: where its figure came from, what is wrong with it, what happened to it. */
-export const OpeningMargin = ({ frame, row, figures, behind, support, foreign }: Props) =>
+export const OpeningMargin = ({ row, ...given }: Props) =>
   row === undefined ? (
     <p className="note">Choose an account, and the margin tells where its figure came from.</p>
   ) : row.heading ? (
@@ -44,7 +47,7 @@ export const OpeningMargin = ({ frame, row, figures, behind, support, foreign }:
       <p className="note mt-1">A heading; amounts stand on the accounts under it.</p>
     </>
   ) : (
-    <OfAccount frame={frame} row={row} figures={figures} behind={behind} support={support} foreign={foreign} />
+    <OfAccount row={row} {...given} />
   );
 
 /** Under the last row told of a paper, how many more of it went into the figure. */
@@ -55,7 +58,15 @@ const MoreRows = ({ one, behind }: { readonly one: BehindView; readonly behind: 
   ) : null;
 };
 
-const OfAccount = ({ frame, row, figures, behind, support, foreign }: Props & { readonly row: OpeningRowView }) => {
+const OfAccount = ({
+  frame,
+  row,
+  figures,
+  behind,
+  support,
+  foreign,
+  papers,
+}: Props & { readonly row: OpeningRowView }) => {
   const figure = useSyncExternalStore(
     (listener) => figures.subscribe(row.id, listener),
     () => figures.get(row.id),
@@ -157,6 +168,7 @@ const OfAccount = ({ frame, row, figures, behind, support, foreign }: Props & { 
           </p>
         </MarginPart>
       )}
+      <EvidencePart key={row.id} books={frame.id} to={{ of: 'account', id: row.id }} papers={papers} />
       {foreign.editable && foreign.rates.length > 0 && takesForeign(row, frame.currency) && (
         <InCurrency
           key={`${String(row.id)} ${partsKey(figure)}`}

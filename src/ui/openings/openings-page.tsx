@@ -12,6 +12,8 @@ import { DropPaper } from '../papers/drop-paper';
 import { CloseResults } from './close-results';
 import { makeFigures } from './figures';
 import { saveTo } from './save';
+import { useEvidence } from '../evidence/use-evidence';
+import { useRowDrop } from '../evidence/use-row-drop';
 import { OpeningMargin } from './opening-margin';
 import { OpeningsSheet } from './openings-sheet';
 
@@ -35,6 +37,7 @@ export const OpeningsPage = ({
   papers,
   behind,
   supports,
+  evidence,
   rows: columns,
   before,
   rates,
@@ -43,6 +46,12 @@ export const OpeningsPage = ({
   account,
 }: Omit<View, 'rows'> & { readonly rows: Columns<View['rows'][number]>; readonly account: number | undefined }) => {
   const rows = useMemo(() => rowsIn(columns), [columns]);
+  const attached = useEvidence(frame.id, evidence);
+  useRowDrop((row, files) => {
+    const id = accountId(Number(row));
+    setSelected(id);
+    void attached.bring({ of: 'account', id }, files);
+  });
   const [bringing, setBringing] = useState(false);
   const [selected, setSelected] = useState<AccountId | undefined>(
     () => (rows.find((row) => row.id === account) ?? rows.find((row) => !row.heading))?.id,
@@ -133,6 +142,7 @@ export const OpeningsPage = ({
           figures={figures}
           behind={chosen === undefined ? [] : (behind[chosen.id] ?? [])}
           support={chosen === undefined ? undefined : supports[chosen.id]}
+          papers={attached}
           foreign={{ editable, money, rates, exchange }}
         />
       }

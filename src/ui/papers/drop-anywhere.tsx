@@ -9,7 +9,7 @@ const hasFiles = (event: DragEvent): boolean => event.dataTransfer?.types.includ
 /** Papers may be dropped on any page of a set of books; pages with their own use for files keep theirs. */
 export const DropAnywhere = ({ books }: { readonly books: number }) => {
   const [over, setOver] = useState(false);
-  const { busy, problems, take, cancel } = useBring(books);
+  const { busy, problems, refused, take, cancel } = useBring(books);
   const bring = useRef(take);
   useEffect(() => {
     bring.current = take;
@@ -53,7 +53,12 @@ export const DropAnywhere = ({ books }: { readonly books: number }) => {
     <div
       className={`pointer-events-none fixed inset-x-0 bottom-20 z-40 mx-auto w-fit max-w-[90vw] border bg-paper px-4 py-2 ${over ? 'border-madder bg-madder-wash' : 'border-ink'}`}
     >
-      {over && <p className="font-medium">Drop papers to bring them to these books</p>}
+      {over && (
+        <p className="font-medium">
+          Drop papers to bring them to these books
+          {document.querySelector('[data-row]') !== null && ', or on a row to attach them to it as evidence'}
+        </p>
+      )}
       {busy !== '' && (
         <p role="status" className="pointer-events-auto flex flex-wrap items-center gap-3">
           {busy}
@@ -64,6 +69,16 @@ export const DropAnywhere = ({ books }: { readonly books: number }) => {
       )}
       <div className="pointer-events-auto">
         <Problems problems={problems} />
+        {refused.length > 0 && (
+          <p className="flex flex-wrap items-center gap-3 text-sm">
+            {refused.length === 1
+              ? 'It can be kept all the same, as it is.'
+              : 'They can be kept all the same, as they are.'}
+            <button type="button" className="btn btn-xs" onClick={() => void take(refused, true)}>
+              {refused.length === 1 ? 'Keep it as evidence' : 'Keep them as evidence'}
+            </button>
+          </p>
+        )}
       </div>
     </div>
   );

@@ -11,7 +11,7 @@ import { useBring } from './use-bring';
 export const DropPaper = ({ books }: { readonly books: number }) => {
   const [over, setOver] = useState(false);
   const [pasted, setPasted] = useState('');
-  const { busy, problems, take, cancel } = useBring(books);
+  const { busy, problems, refused, take, cancel } = useBring(books);
   const drop = (event: DragEvent): void => {
     event.preventDefault();
     setOver(false);
@@ -32,14 +32,14 @@ export const DropPaper = ({ books }: { readonly books: number }) => {
         <p className="min-w-0 flex-1">
           Drop the old trial balance here.{' '}
           <span className="note">
-            CSV, TSV, XLSX or an audit file (SAF-T), up to {MOST_BYTES / 1024 / 1024} MB and{' '}
-            {MOST_ROWS.toLocaleString('en-GB')} rows. It is stored as it is; nothing is taken from it before you have
-            seen how it reads.
+            CSV, TSV, XLSX, PDF or an audit file (SAF-T), up to {MOST_BYTES / 1024 / 1024} MB and{' '}
+            {MOST_ROWS.toLocaleString('en-GB')} rows; it is stored as it is, and nothing is taken from it before you
+            have seen how it reads. Pictures, messages and any other file are kept as evidence.
           </span>
         </p>
         <FileButton
           label="Choose files"
-          accept=".csv,.tsv,.txt,.xlsx,.xml"
+          accept=""
           multiple
           onFiles={(files) => void take(files.map((file) => [file.name, file] as const))}
         />
@@ -74,6 +74,16 @@ export const DropPaper = ({ books }: { readonly books: number }) => {
         )}
       </p>
       <Problems problems={problems} />
+      {refused.length > 0 && (
+        <p className="flex flex-wrap items-center gap-3 text-sm">
+          {refused.length === 1
+            ? 'It can be kept all the same, as it is.'
+            : 'They can be kept all the same, as they are.'}
+          <button type="button" className="btn btn-xs" onClick={() => void take(refused, true)}>
+            {refused.length === 1 ? 'Keep it as evidence' : 'Keep them as evidence'}
+          </button>
+        </p>
+      )}
     </div>
   );
 };

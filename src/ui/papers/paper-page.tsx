@@ -22,7 +22,7 @@ import { send } from '../parts/send';
 import { DecideRow } from './decide-row';
 import { HowRead } from './how-read';
 import { PaperRows } from './paper-rows';
-import { size } from './papers-sheet';
+import { size } from './size';
 import { TakeComparatives } from './take-comparatives';
 import { useRows } from './use-rows';
 
@@ -100,6 +100,10 @@ export const PaperPage = ({
           <a className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}/file`}>
             as it was brought
           </a>{' '}
+          ·{' '}
+          <Go className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}?as=document`}>
+            where it is used
+          </Go>{' '}
           · matching as{' '}
           {(['csv', 'xlsx', 'pdf'] as const).map((format, at) => (
             <span key={format}>

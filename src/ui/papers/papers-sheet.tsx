@@ -4,13 +4,19 @@ import { plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
 import { moment } from '../parts/names';
 import { DropPaper } from './drop-paper';
+import { size } from './size';
 
 type View = NonNullable<Awaited<ReturnType<typeof papersView>>>;
 
-export const size = (bytes: number): string =>
-  bytes < 1024 * 1024
-    ? `${String(Math.max(1, Math.round(bytes / 1024)))} kB`
-    : `${String(Math.round(bytes / 1024 / 1024))} MB`;
+/** What became of a paper, in a few words. */
+const stateOf = ({ takenAt, listed, attached, kept }: View['papers'][number]): string => {
+  const uses = [
+    ...(takenAt === null ? [] : ['taken over']),
+    ...(listed ? ['items taken'] : []),
+    ...(attached === 0 ? [] : [`attached in ${plural(attached, 'place')}`]),
+  ];
+  return uses.length > 0 ? uses.join(', ') : kept ? 'kept, not used yet' : 'read, nothing taken yet';
+};
 
 /** The papers of a set of books: brought unchanged, each with what became of it. */
 export const PapersSheet = ({ frame, papers }: View) => (
@@ -51,7 +57,7 @@ export const PapersSheet = ({ frame, papers }: View) => (
                   {paper.by}, {moment(paper.at)}
                 </td>
                 <td className="figure">{size(paper.bytes)}</td>
-                <td>{paper.takenAt === null ? 'read, nothing taken yet' : 'taken over'}</td>
+                <td>{stateOf(paper)}</td>
               </tr>
             ))}
           </tbody>

@@ -3,53 +3,18 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import type { bringPaper } from '@/actions/papers/commands';
-import { MOST_BYTES } from '@/core/files/limits';
 import { type Problem, plural } from '@/core/base/result';
+import { type Brought, sendPaper } from './send-paper';
 
-type Brought = Awaited<ReturnType<typeof bringPaper>>;
-
-const refused = (code: string, message: string): Brought => ({ ok: false, problems: [{ code, message }] });
-
-/** A sending under way, which can be given up. */
-interface Running<T> {
-  readonly done: Promise<T>;
-  readonly cancel: () => void;
-}
-
-/** Sends a file; unlike fetch, this tells how much of it has gone. */
-const sending = (
-  books: number,
-  name: string,
-  content: Blob,
-  onSent: (share: number) => void,
-): Running<Brought | 'cancelled'> => {
-  const request = new XMLHttpRequest();
-  const offline = refused('offline', `${name} did not arrive: Bathron did not answer. Bring it again.`);
-  const done = new Promise<Brought | 'cancelled'>((resolve) => {
-    request.open('POST', `/books/${String(books)}/papers/bring`);
-    request.setRequestHeader('x-paper-name', encodeURIComponent(name));
-    request.setRequestHeader('content-type', 'application/octet-stream');
-    request.upload.addEventListener('progress', ({ loaded, total }) => onSent(total === 0 ? 0 : loaded / total));
-    request.addEventListener('load', () => {
-      try {
-        resolve(JSON.parse(request.responseText) as Brought);
-      } catch {
-        resolve(offline);
-      }
-    });
-    request.addEventListener('error', () => resolve(offline));
-    request.addEventListener('abort', () => resolve('cancelled'));
-    request.send(content);
-  });
-  return { done, cancel: () => request.abort() };
-};
+type NamedFile = readonly [name: string, content: Blob];
 
 export interface Bringing {
   /** What is going on, or nothing. */
   readonly busy: string;
   readonly problems: readonly Problem[];
-  readonly take: (files: readonly (readonly [name: string, content: Blob])[]) => Promise<void>;
+  readonly take: (files: readonly NamedFile[], keep?: boolean) => Promise<void>;
+  /** Files that were refused; they can be kept as they are all the same. */
+  readonly refused: readonly NamedFile[];
   /** Gives up the file under way and those behind it; what was stored before stays. */
   readonly cancel: () => void;
 }
@@ -59,34 +24,32 @@ export const useBring = (books: number): Bringing => {
   const router = useRouter();
   const [busy, setBusy] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [refused, setRefused] = useState<readonly NamedFile[]>([]);
   const running = useRef<{ readonly cancel: () => void } | undefined>(undefined);
   useEffect(() => () => running.current?.cancel(), []);
 
-  const one = async (name: string, content: Blob, place: string): Promise<Brought | 'cancelled'> => {
-    if (content.size > MOST_BYTES)
-      return refused(
-        'paper.large',
-        `${name} has ${String(Math.ceil(content.size / 1024 / 1024))} MB; ${String(MOST_BYTES / 1024 / 1024)} MB is the most that is taken.`,
-      );
+  const one = async ([name, content]: NamedFile, keep: boolean, place: string): Promise<Brought | 'cancelled'> => {
     setBusy(`sending ${name}${place}…`);
-    const sent = sending(books, name, content, (share) =>
-      setBusy(share < 1 ? `${name}${place}: ${String(Math.round(share * 100))} % sent…` : `reading ${name}${place}…`),
-    );
+    const sent = sendPaper(books, name, content, {
+      keep,
+      onSent: (share) =>
+        setBusy(share < 1 ? `${name}${place}: ${String(Math.round(share * 100))} % sent…` : `reading ${name}${place}…`),
+    });
     running.current = sent;
     return sent.done;
   };
 
-  const take: Bringing['take'] = async (files) => {
+  const take: Bringing['take'] = async (files, keep = false) => {
     const wrong: Problem[] = [];
+    const unread: NamedFile[] = [];
     const papers: number[] = [];
     let cancelled = false;
     setProblems([]);
-    for (const [at, [name, content]] of files.entries()) {
-      const brought = await one(
-        name,
-        content,
-        files.length > 1 ? `, ${String(at + 1)} of ${String(files.length)}` : '',
-      );
+    setRefused([]);
+    for (const [at, file] of files.entries()) {
+      const [name] = file;
+      const place = files.length > 1 ? `, ${String(at + 1)} of ${String(files.length)}` : '';
+      const brought = await one(file, keep, place);
       if (brought === 'cancelled') {
         cancelled = true;
         break;
@@ -94,11 +57,16 @@ export const useBring = (books: number): Bringing => {
       if (brought.ok) {
         papers.push(brought.value.paper);
         if (brought.value.known) toast(`${name} was here already`);
-      } else wrong.push(...brought.problems);
+      } else {
+        wrong.push(...brought.problems);
+        // One that is too large, or did not arrive, would not be kept either.
+        if (!brought.problems.some(({ code }) => code === 'paper.large' || code === 'offline')) unread.push(file);
+      }
     }
     running.current = undefined;
     setBusy('');
     setProblems(wrong);
+    setRefused(unread);
     if (cancelled)
       toast(
         papers.length === 0
@@ -114,5 +82,5 @@ export const useBring = (books: number): Bringing => {
       router.refresh();
     }
   };
-  return { busy, problems, take, cancel: () => running.current?.cancel() };
+  return { busy, problems, take, refused, cancel: () => running.current?.cancel() };
 };

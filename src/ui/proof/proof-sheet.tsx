@@ -7,6 +7,7 @@ import { plural } from '@/core/base/result';
 import { STAGES } from '@/core/proof/stage-ids';
 import { scheduleHref, stageHref } from '../frame/stage-href';
 import { Frame, MarginPart } from '../frame/frame';
+import { CheckPapers } from './check-papers';
 
 type View = NonNullable<Awaited<ReturnType<typeof proofView>>>;
 
@@ -25,7 +26,7 @@ const GO: Readonly<Record<Place['stage'], string>> = {
 };
 
 /** The checks: what stands, what blocks, why it matters, and the way to where it is put right. */
-export const ProofSheet = ({ frame, proof }: View) => {
+export const ProofSheet = ({ frame, proof, evidence }: View) => {
   const open = proof.filter((one) => one.findings.length > 0);
   const aside = proof.filter((one) => one.aside !== undefined);
   const clear = proof.filter((one) => one.findings.length === 0 && one.aside === undefined);
@@ -73,7 +74,7 @@ export const ProofSheet = ({ frame, proof }: View) => {
           {[...open]
             .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
             .map((one) => (
-              <OpenCheck key={one.id} check={one} books={frame.id} />
+              <OpenCheck key={one.id} check={one} books={frame.id} evidence={evidence} />
             ))}
         </ul>
         <section aria-labelledby="looked-at" className="mt-4 border-t border-ink pt-3">
@@ -147,7 +148,15 @@ const LOOK: Readonly<Record<Severity, readonly [word: string, colour: string, Ic
   advice: ['Advice', 'text-ink-2', CircleHelp],
 };
 
-const OpenCheck = ({ check, books }: { readonly check: CheckResult; readonly books: number }) => {
+const OpenCheck = ({
+  check,
+  books,
+  evidence,
+}: {
+  readonly check: CheckResult;
+  readonly books: number;
+  readonly evidence: View['evidence'];
+}) => {
   const [word, colour, Icon] = LOOK[check.severity];
   return (
     <li className="border-t border-ink py-3" id={check.id}>
@@ -172,6 +181,7 @@ const OpenCheck = ({ check, books }: { readonly check: CheckResult; readonly boo
       {check.findings.length > MOST && (
         <p className="note mt-1">and {check.findings.length - MOST} more of the same kind.</p>
       )}
+      <CheckPapers books={books} check={check.id} stored={evidence} />
     </li>
   );
 };

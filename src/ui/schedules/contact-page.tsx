@@ -9,13 +9,20 @@ import { scheduleHref } from '../frame/stage-href';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { day } from '../parts/names';
+import { ContactPapers } from './contact-papers';
 import { Ageing } from './ageing';
 import { ScheduleNav } from './schedule-nav';
 
 type Found = NonNullable<NonNullable<Awaited<ReturnType<typeof contactView>>>['found']>;
 
 /** A contact with all of its items, whichever account they stand on, and their ages. */
-export const ContactPage = ({ frame, contact, items, openingDate }: Found & { readonly frame: FrameView }) => {
+export const ContactPage = ({
+  frame,
+  contact,
+  items,
+  openingDate,
+  evidence,
+}: Found & { readonly frame: FrameView }) => {
   const labels = ageLabels(AGE_LIMITS);
   const facts: readonly (readonly [string, string])[] = [
     ['Is', CONTACT_ROLES.find(({ id }) => id === contact.role)?.label ?? ''],
@@ -36,18 +43,21 @@ export const ContactPage = ({ frame, contact, items, openingDate }: Found & { re
       title={contact.name}
       about={contact.active ? contact.code : `${contact.code} not in use`}
       margin={
-        <MarginPart title="About">
-          <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
-            {facts
-              .filter(([, value]) => value !== '')
-              .map(([label, value]) => (
-                <div key={label} className="contents">
-                  <dt className="text-ink-2">{label}</dt>
-                  <dd>{value}</dd>
-                </div>
-              ))}
-          </dl>
-        </MarginPart>
+        <>
+          <MarginPart title="About">
+            <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
+              {facts
+                .filter(([, value]) => value !== '')
+                .map(([label, value]) => (
+                  <div key={label} className="contents">
+                    <dt className="text-ink-2">{label}</dt>
+                    <dd>{value}</dd>
+                  </div>
+                ))}
+            </dl>
+          </MarginPart>
+          <ContactPapers books={frame.id} contact={contact.id} stored={evidence} />
+        </>
       }
     >
       <ScheduleNav books={frame.id} current="contacts" />

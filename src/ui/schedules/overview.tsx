@@ -1,12 +1,22 @@
+'use client';
+
+import { Paperclip } from 'lucide-react';
+import { useState } from 'react';
 import type { TiedAccount, schedulesView } from '@/actions/schedules/views';
 import { plural } from '@/core/base/result';
+import { accountId } from '@/core/chart/account';
 import { typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, abs, add } from '@/core/money/minor';
+import type { AttachedPaper } from '@/core/schedules/evidence';
 import { type Support, countTies, supportOf } from '@/core/schedules/tie-out';
+import { useShowPaper } from '../evidence/paper-beside';
+import { useEvidence } from '../evidence/use-evidence';
+import { useRowDrop } from '../evidence/use-row-drop';
 import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
 import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
+import { Problems } from '../parts/problems';
 import { ScheduleNav } from './schedule-nav';
 import { SupportBar } from './support-bar';
 import { TIE_STATES } from './tie-words';
@@ -14,13 +24,20 @@ import { TIE_STATES } from './tie-words';
 type View = NonNullable<Awaited<ReturnType<typeof schedulesView>>>;
 
 /** Every balance-sheet account with its figure, what stands behind it, and how far the two are apart. */
-export const Overview = ({ frame, accounts, contacts }: View) => {
+export const Overview = ({ frame, accounts, contacts, evidence }: View) => {
+  const [bare, setBare] = useState(false);
+  const papers = useEvidence(frame.id, evidence);
+  useRowDrop((row, files) => void papers.bring({ of: 'account', id: accountId(Number(row)) }, files));
+  const isBare = ({ account, evidenced, tie }: TiedAccount): boolean =>
+    tie.figure !== NIL && !evidenced && papers.to('account', account.id).length === 0;
+  const without = accounts.filter(isBare).length;
+  const listed = bare ? accounts.filter(isBare) : accounts;
   const { wanted, tied } = countTies(accounts.map(({ schedule, tie }) => ({ kind: schedule, tie })));
   const sums = (asset: boolean): Readonly<Record<Support, Minor>> => {
     const found: Record<Support, Minor> = { tied: NIL, explained: NIL, paper: NIL, apart: NIL, nothing: NIL };
     for (const { account, tie, source } of accounts) {
       if ((typeOf(account.classification) === 'asset') !== asset) continue;
-      const support = supportOf(tie, source === 'paper');
+      const support = supportOf(tie, source === 'paper' || papers.to('account', account.id).length > 0);
       found[support] = add(found[support], abs(tie.figure));
     }
     return found;
@@ -51,7 +68,29 @@ export const Overview = ({ frame, accounts, contacts }: View) => {
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="overview" contacts={frame.parts.includes('trade') || contacts > 0} />
+      <ScheduleNav books={frame.id} current="overview" contacts={frame.parts.includes('trade') || contacts > 0}>
+        {without > 0 && (
+          <label className="flex items-center gap-2 pb-1 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={bare}
+              onChange={(event) => setBare(event.target.checked)}
+            />
+            Without any evidence ({without})
+          </label>
+        )}
+      </ScheduleNav>
+      {papers.busy !== '' && (
+        <p role="status" className="px-4 py-1 text-sm">
+          {papers.busy}
+        </p>
+      )}
+      {papers.problems.length > 0 && (
+        <div className="px-4 py-1">
+          <Problems problems={papers.problems} />
+        </div>
+      )}
       <div className="overflow-x-auto px-4 py-3">
         {accounts.length === 0 ? (
           <p className="max-w-prose">
@@ -86,8 +125,13 @@ export const Overview = ({ frame, accounts, contacts }: View) => {
               </tr>
             </thead>
             <tbody>
-              {accounts.map((one) => (
-                <AccountRow key={one.account.id} one={one} frame={frame} />
+              {listed.map((one) => (
+                <AccountRow
+                  key={one.account.id}
+                  one={one}
+                  frame={frame}
+                  papers={papers.to('account', one.account.id)}
+                />
               ))}
             </tbody>
           </table>
@@ -97,7 +141,16 @@ export const Overview = ({ frame, accounts, contacts }: View) => {
   );
 };
 
-const AccountRow = ({ one, frame }: { readonly one: TiedAccount; readonly frame: View['frame'] }) => {
+const AccountRow = ({
+  one,
+  frame,
+  papers,
+}: {
+  readonly one: TiedAccount;
+  readonly frame: View['frame'];
+  readonly papers: readonly AttachedPaper[];
+}) => {
+  const show = useShowPaper();
   const { account, schedule, tie, source, lacks } = one;
   const behind = [
     ...(tie.closing === null ? [] : ['a statement']),
@@ -105,7 +158,7 @@ const AccountRow = ({ one, frame }: { readonly one: TiedAccount; readonly frame:
   ];
   const odd = tie.currencies.filter(({ difference }) => difference !== NIL).map(({ currency }) => currency);
   return (
-    <tr>
+    <tr data-row={account.id}>
       <th scope="row" className="text-left font-normal">
         <Go href={scheduleHref(frame.id, account.id)} className="hover:underline">
           <span className="mr-2 text-ink-2">{account.code}</span>
@@ -123,6 +176,18 @@ const AccountRow = ({ one, frame }: { readonly one: TiedAccount; readonly frame:
             : source === 'paper'
               ? 'the paper it was read from'
               : ''}
+        {papers.map(({ id, paper, name }) => (
+          <button
+            key={id}
+            type="button"
+            className="ml-1.5 inline-flex items-center align-text-bottom hover:text-ink"
+            aria-label={`Show ${name}`}
+            title={name}
+            onClick={() => show(paper)}
+          >
+            <Paperclip aria-hidden className="size-3.5" />
+          </button>
+        ))}
       </td>
       <td className="figure whitespace-nowrap max-md:hidden">
         {tie.support === null ? '' : sided(tie.support, frame)}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Paperclip } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { FoundSchedule } from '@/actions/schedules/views';
 import type { FrameView } from '@/actions/frame/views';
@@ -21,6 +22,9 @@ import {
 import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
 import { kindsIn } from '@/core/schedules/kinds';
 import { supportedBy, tieOf } from '@/core/schedules/tie-out';
+import { EvidenceList, EvidencePart } from '../evidence/evidence-part';
+import { useEvidence } from '../evidence/use-evidence';
+import { useRowDrop } from '../evidence/use-row-drop';
 import { Frame, MarginPart } from '../frame/frame';
 import { FileButton } from '../parts/file-button';
 import { figure, sided } from '../parts/figures';
@@ -90,9 +94,12 @@ export const SchedulePage = ({
   currencies,
   rates,
   terms,
+  evidence,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
+  const [bare, setBare] = useState(false);
+  const papers = useEvidence(frame.id, evidence);
   const list = useBroughtList(frame.id, account.id);
   const people = schedule === 'customers' || schedule === 'suppliers';
   const book = useMemo(() => contactBook(contacts), [contacts]);
@@ -173,6 +180,20 @@ export const SchedulePage = ({
   }));
   const told = (problem: Problem): Problem => toldIn(problem, writingWith(frame.dates));
   const noteOf = (row: Row, column: string) => noteAt(row, column, 'open', (doubts.get(row.key) ?? []).map(told));
+  const fromPaper = useMemo(
+    () => new Set(rowsIn(items).flatMap(({ id, paper }) => (paper === null ? [] : [id]))),
+    [items],
+  );
+  const attachedTo = ({ id }: Row) => (id === null ? [] : papers.to('item', id));
+  const isBare = (row: Row): boolean => row.id !== null && !fromPaper.has(row.id) && attachedTo(row).length === 0;
+  const without = rows.rows.filter(isBare).length;
+  const shown = bare ? rows.rows.filter(isBare) : rows.rows;
+  useRowDrop((row, files) => {
+    const found = rows.rows.find(({ id }) => String(id) === row);
+    if (found === undefined) return;
+    setSelected(found.key);
+    void papers.bring({ of: 'item', id: Number(row) }, files);
+  });
   const chosen = rows.rows.find(({ key }) => key === selected);
   const asked = doubts.size;
   const sums = supportedBy(counted.map(({ fields }) => fields));
@@ -228,8 +249,19 @@ export const SchedulePage = ({
                 frame={frame}
                 complete={chosen.fields.open !== 0n}
               />
+              {chosen.id !== null && (
+                <div className="mt-2">
+                  <EvidenceList key={chosen.id} books={frame.id} to={{ of: 'item', id: chosen.id }} papers={papers} />
+                </div>
+              )}
             </MarginPart>
           )}
+          <EvidencePart
+            books={frame.id}
+            to={{ of: 'account', id: account.id }}
+            papers={papers}
+            title="Evidence of the whole"
+          />
           {asked > 0 && chosen === undefined && (
             <MarginPart title="To be looked at">
               <p>
@@ -265,6 +297,17 @@ export const SchedulePage = ({
             ))}
           </span>
         )}
+        {(without > 0 || bare) && view === 'items' && (
+          <label className="flex items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={bare}
+              onChange={(event) => setBare(event.target.checked)}
+            />
+            Without any evidence ({without})
+          </label>
+        )}
         {counted.length > 0 && (
           <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/schedule?account=${String(account.id)}`} />
         )}
@@ -299,18 +342,32 @@ export const SchedulePage = ({
           label={`Items of ${called(account)}`}
           heading={`${frame.name} · ${called(account)}, ${SCHEDULE_NAMES[schedule]} · ${drafting ? 'draft, not posted' : 'posted'}`}
           columns={columns}
-          rows={rows.rows}
+          rows={shown}
           idOf={({ key }) => key}
+          takesFiles={({ id }) => (id === null ? undefined : String(id))}
+          mark={(row) =>
+            attachedTo(row).length > 0 && (
+              <Paperclip aria-label="with evidence" className="ml-auto size-3 shrink-0 text-ink-2" />
+            )
+          }
           blank={rows.next}
           selected={selected}
           onSelect={setSelected}
           open={drafting}
           onEdit={(edits) => {
-            for (const edit of edits.filter((one) => one.made)) {
+            // Rows that the filter leaves out keep their places.
+            const placed = edits.map((edit) => {
+              const row = shown[edit.at];
+              return {
+                ...edit,
+                at: row === undefined ? edit.at + rows.rows.length - shown.length : rows.rows.indexOf(row),
+              };
+            });
+            for (const edit of placed.filter((one) => one.made)) {
               const key = rows.rows[edit.at]?.key ?? rows.next;
               void makeContact(key, edit.text);
             }
-            rows.edit(edits);
+            rows.edit(placed);
           }}
           onDelete={rows.remove}
           noteOf={noteOf}

@@ -55,6 +55,10 @@ interface Props<Row> {
   ) => { readonly tone: 'wrong' | 'asked'; readonly says: string } | undefined;
   /** Per column, beneath the rows. */
   readonly totals: Readonly<Record<string, string>>;
+  /** The name under which files may be dropped on a row, for rows that take them (`data-row`). */
+  readonly takesFiles?: (row: Row) => string | undefined;
+  /** Stands small at the end of a row's first cell. */
+  readonly mark?: (row: Row) => ReactNode;
   /** Shown where there are no rows. */
   readonly empty: ReactNode;
 }
@@ -79,6 +83,8 @@ export const DataSheet = <Row,>({
   onDelete,
   noteOf,
   totals,
+  takesFiles,
+  mark,
   empty,
 }: Props<Row>) => {
   type Line = { readonly row: Row | undefined; readonly id: string };
@@ -197,6 +203,7 @@ export const DataSheet = <Row,>({
                 <div
                   key={line.id}
                   role="row"
+                  data-row={line.row === undefined ? undefined : takesFiles?.(line.row)}
                   aria-rowindex={item.index + 2}
                   className={`absolute inset-x-0 grid border-b border-hairline text-[0.8125rem] ${item.index === active.row ? 'bg-madder-wash' : ''} ${line.row === undefined ? 'text-ink-2' : ''}`}
                   style={{
@@ -263,7 +270,10 @@ export const DataSheet = <Row,>({
                             />
                           )
                         ) : (
-                          <span className="truncate">{text}</span>
+                          <>
+                            <span className="truncate">{text}</span>
+                            {at === 0 && line.row !== undefined && mark?.(line.row)}
+                          </>
                         )}
                       </span>
                     );

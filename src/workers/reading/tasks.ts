@@ -4,9 +4,12 @@ import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
 import type { Table, TextFormat } from '@/core/base/table';
 import { isXml } from '@/core/files/audit-file';
+import type { EmailAttachment, ShownEmail } from '@/core/files/email';
 import { isPdf } from '@/core/files/formats';
+import { MOST_SHOWN_CHARACTERS } from '@/core/files/limits';
 import type { PrintedPage } from '@/core/files/pdf-page';
 import { readAnyPaper } from '@/core/files/read-any';
+import { decode } from '@/core/files/text';
 import type { NumberStyle } from '@/core/money/number-style';
 import type { DatedRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
@@ -67,6 +70,12 @@ export interface Tasks {
     readonly input: Given & { readonly wanted: ListWanted; readonly date: string };
     readonly output: ListRead;
   };
+  /** A message for showing it. */
+  readonly email: { readonly input: Given; readonly output: ShownEmail };
+  /** What hangs on a message. */
+  readonly attachment: { readonly input: Given & { readonly at: number }; readonly output: EmailAttachment };
+  /** The beginning of a text, for showing it. */
+  readonly text: { readonly input: Given; readonly output: { readonly text: string; readonly cut: boolean } };
   readonly logo: { readonly input: Given; readonly output: Uint8Array };
 }
 
@@ -123,6 +132,12 @@ export const tasks = (
     if (wanted === 'statement' && isXml(bytes)) return readStatements(bytes, name);
     const read = await readAnyPaper(bytes, name);
     return read.ok ? readList(read.value, wanted, { name, ...asked }) : read;
+  },
+  email: async ({ bytes, name }) => (await import('@/core/files/email')).readEmail(bytes, name),
+  attachment: async ({ bytes, name, at }) => (await import('@/core/files/email')).emailAttachment(bytes, name, at),
+  text: ({ bytes }) => {
+    const { text } = decode(bytes);
+    return ok({ text: text.slice(0, MOST_SHOWN_CHARACTERS), cut: text.length > MOST_SHOWN_CHARACTERS });
   },
   logo: ({ bytes }) => {
     const drawing = readLogo(bytes);
