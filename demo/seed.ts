@@ -11,6 +11,7 @@ import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
 import { saveRate, switchOn } from '@/actions/currencies/commands';
 import { decideRows } from '@/actions/papers/decisions';
+import { attachPaper } from '@/actions/evidence/commands';
 import { bringPaper } from '@/actions/papers/commands';
 import { takeOver } from '@/actions/papers/take-over';
 import { bringRates } from '@/actions/currencies/rates-in';
@@ -20,6 +21,7 @@ import { companyView } from '@/actions/company/views';
 import { beginView, chartView } from '@/actions/chart/views';
 import { addStarterTaxCodes } from '@/actions/chart/tax-codes';
 import { openingsView } from '@/actions/openings/views';
+import { contactsView } from '@/actions/schedules/views';
 import { bringList, takeList } from '@/actions/schedules/bring';
 import { saveContacts } from '@/actions/schedules/contacts';
 import { saveItems } from '@/actions/schedules/items';
@@ -144,6 +146,10 @@ const rework = async (
     }),
   );
 };
+
+/** A paper that is brought to be kept as it is. */
+const kept = async (books: number, name: string): Promise<number> =>
+  done(await bringPaper({ books, name, content: paper(name), keep: true })).paper;
 
 /** What stands behind the accounts of books: lists that are brought, statements, items that are typed. */
 const behind = async (books: number) => {
@@ -367,6 +373,13 @@ const seaweed = async (): Promise<void> => {
   await schedules.bring('1020', 'skerry-gbp-2026-07.csv');
   await schedules.closes('1030', '2026-07-31', 35_620_934n);
   await schedules.closes('1050', '2026-07-31', 21_430n);
+  // What the bank says of its accounts, and a message that tells of the invoice.
+  const letter = await kept(books, 'skerry-bank-confirmation-2026-07-31.pdf');
+  for (const code of ['1010', '1020', '1030'])
+    done(await attachPaper({ books, paper: letter, to: { of: 'account', id: ids.get(code) ?? 0 } }));
+  const message = await kept(books, 'knockalla-mk-1071.eml');
+  const hotel = (await contactsView(books))?.contacts.find(({ name }) => name === 'Knockalla Hotel');
+  done(await attachPaper({ books, paper: message, to: { of: 'contact', id: hotel?.id ?? 0 } }));
 };
 
 const tiles = async (): Promise<void> => {

@@ -147,7 +147,7 @@ describe('evidence', () => {
       { of: 'contact', id: 99_999 },
     ] as const)
       expect(codesOf(await attachPaper({ books, paper: own, to }))).toEqual(['evidence.gone']);
-    expect((await attachPaper({ books, paper: own, to: { of: 'check', id: 'no.such' as never } })).ok).toBe(false);
+    expect((await attachPaper({ books, paper: own, to: { of: 'check', id: 'no.such' } })).ok).toBe(false);
     const { attached } = valueOf(
       await attachPaper({ books: other, paper: theirs, to: { of: 'check', id: 'openings.nets-to-zero' } }),
     );

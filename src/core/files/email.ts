@@ -43,7 +43,9 @@ const addressed = (address: Address | undefined): string =>
   address === undefined
     ? ''
     : address.group === undefined
-      ? [address.name, address.address === '' ? '' : `<${address.address}>`].filter((part) => part !== '').join(' ')
+      ? address.name === ''
+        ? address.address
+        : `${address.name} <${address.address}>`
       : address.group.map(addressed).join(', ');
 
 const attachmentsOf = (email: Email): readonly EmailAttachment[] =>

@@ -62,7 +62,7 @@ describe('a message', () => {
       ok: true,
       value: {
         from: 'Inés Skerry <ines@skerry-bank.example>',
-        to: '<ana@marram.example>, <bo@marram.example>',
+        to: 'ana@marram.example, bo@marram.example',
         subject: 'Balances at the end of July',
         date: '2026-08-01T07:30:00.000Z',
         cut: false,

@@ -114,7 +114,7 @@ export const DocumentPage = ({
     >
       <div className="max-w-4xl px-4 pb-6">
         <Problems problems={problems} />
-        <ShownPaperPart books={frame.id} paper={paper.id} />
+        <ShownPaperPart books={frame.id} paper={paper.id} named />
       </div>
     </Frame>
   );

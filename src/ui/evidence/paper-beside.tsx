@@ -20,12 +20,17 @@ export const PaperProvider = ({ children }: { readonly children: ReactNode }) =>
   const opener = useRef<HTMLElement | null>(null);
   const show = useMemo(
     (): Show => (next) => {
-      if (next === null) opener.current?.focus();
-      else opener.current = document.activeElement instanceof HTMLElement ? document.activeElement : null;
+      if (next !== null && document.activeElement instanceof HTMLElement) opener.current = document.activeElement;
       setPaper(next);
     },
     [],
   );
+  useEffect(() => {
+    // The margin is there again only now.
+    if (paper !== null) return;
+    opener.current?.focus();
+    opener.current = null;
+  }, [paper]);
   return (
     <ShowContext value={show}>
       <PaperContext value={paper}>{children}</PaperContext>

@@ -2,7 +2,6 @@
 
 import type { PDFDocumentProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState } from 'react';
-import { plural } from '@/core/base/result';
 
 interface Open {
   readonly document: PDFDocumentProxy;
@@ -110,7 +109,7 @@ export const PdfPages = ({ address, name }: { readonly address: string; readonly
     <div>
       <p className="mb-2 flex flex-wrap items-center gap-2 text-sm">
         <span role="status" className="mr-auto">
-          {open === undefined ? 'Fetching the pages …' : `Page ${String(number)} of ${plural(pages, 'page')}`}
+          {open === undefined ? 'Fetching the pages …' : `Page ${String(number)} of ${String(pages)}`}
         </span>
         {pages > 1 && (
           <>
@@ -123,13 +122,9 @@ export const PdfPages = ({ address, name }: { readonly address: string; readonly
           </>
         )}
       </p>
-      <canvas
-        ref={canvas}
-        role="img"
-        aria-label={`${name}, page ${String(number)}`}
-        data-drawn={drawn}
-        className="w-full border border-rule bg-white"
-      />
+      <figure aria-label={`${name}, page ${String(number)}`} data-drawn={drawn}>
+        <canvas ref={canvas} className="w-full border border-rule bg-white" />
+      </figure>
     </div>
   );
 };

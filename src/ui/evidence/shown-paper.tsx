@@ -21,7 +21,16 @@ const NOT_THERE: readonly Problem[] = [
 ];
 
 /** A paper as it is: drawn, shown or quoted, with nothing of it run and nothing fetched that it names. */
-export const ShownPaperPart = ({ books, paper }: { readonly books: number; readonly paper: number }) => {
+export const ShownPaperPart = ({
+  books,
+  paper,
+  named = false,
+}: {
+  readonly books: number;
+  readonly paper: number;
+  /** Whether the page says already what it is called. */
+  readonly named?: boolean;
+}) => {
   const [shown, setShown] = useState<ShownPaper | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   useEffect(() => {
@@ -47,7 +56,7 @@ export const ShownPaperPart = ({ books, paper }: { readonly books: number; reado
         problems.length === 0 && <p role="status">Fetching the paper …</p>
       ) : (
         <>
-          <h2 className="title text-base break-words">{shown.name}</h2>
+          {!named && <h2 className="title text-base break-words">{shown.name}</h2>}
           <Content books={books} at={at} shown={shown} />
           <p className="text-sm">
             <a className="link" href={`${at}/file`}>
@@ -91,7 +100,7 @@ const Picture = ({ address, name }: { readonly address: string; readonly name: s
   return damaged ? (
     <p className="text-ochre">This picture is damaged, so it cannot be shown. It is kept as it was brought.</p>
   ) : (
-    // eslint-disable-next-line @next/next/no-img-element -- a client's paper is shown as it is, not made smaller by the server
+    // A client's paper is shown as it is, not made smaller by the server.
     <img
       src={address}
       alt={name}

@@ -174,7 +174,7 @@ const AccountRow = ({
               ? 'no statement yet'
               : 'no list yet'
             : source === 'paper'
-              ? 'the paper it was read from'
+              ? 'read from a paper'
               : ''}
         {papers.map(({ id, paper, name }) => (
           <button
