@@ -1,10 +1,11 @@
 import { readDate } from '../base/dates';
 import { folded } from '../base/folded';
 import { monthOf } from '../words/months';
-import { dayOrderOf, readFileDate } from './dates';
+import { type DayOrder, dayOrderOf, readFileDate } from './dates';
 
 /** "1-12/2025" is no day: both marks are the same. */
-const NUMERIC = /(?<!\d)(\d{4}([-./])\s?\d{1,2}\2\s?\d{1,2}|\d{1,2}([./-])\s?\d{1,2}\3\s?\d{4})(?!\d)/g;
+const NUMERIC =
+  /(?<!\d)(\d{4}([-./])\s?\d{1,2}\2\s?\d{1,2}|\d{1,2}([./-])\s?\d{1,2}\3\s?\d{4})(?!\d)|(?<![\d./-])\d{2}([./])\d{2}\4\d{2}(?![\d./-])/g;
 /** Years, months and days with their signs, as East Asia writes them. */
 const SIGNED = /(\d{4})\s?[年년]\s?(\d{1,2})\s?[月월]\s?(\d{1,2})\s?[日일]/g;
 
@@ -60,12 +61,12 @@ const worded = (text: string): readonly string[] => {
   });
 };
 
-/** The days that a text names, ISO, in its order. */
-export const datesIn = (text: string): readonly string[] => {
+/** The days that a text names, ISO, in its order; `proposed` is for those that say no order themselves. */
+export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly string[] => {
   if (text.length > MOST_TEXT) return [];
   const plain = inCommonYears(text.replace(PERIOD_NUMBER, ' ').replace(/\s+/g, ' '));
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
-  const order = dayOrderOf(numeric);
+  const order = dayOrderOf(numeric, proposed);
   return [
     ...numeric.flatMap((one) => readFileDate(one, order) ?? []),
     ...[...plain.matchAll(SIGNED)].flatMap(([, year = '', month = '', day = '']) => iso(year, Number(month), day)),

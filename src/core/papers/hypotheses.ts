@@ -175,7 +175,7 @@ const scaleOf = (
 const titleDay = (rows: readonly Row[], header: FoundHeader): string | undefined =>
   rows
     .slice(0, Math.max(0, header.at - header.height + 1))
-    .flatMap((row) => row.map(textOf).flatMap(datesIn))
+    .flatMap((row) => row.map(textOf).flatMap((text) => datesIn(text)))
     .sort()[0];
 
 /** The share of the named rows that have an amount. */

@@ -1,6 +1,7 @@
 import { folded, textOf, type Table } from '../base/table';
 import { AS_AT, A_DATE, PRINTED } from '../words/paper-words';
 import { datesIn, monthsIn } from './dates-in';
+import type { DayOrder } from './dates';
 import { AMOUNT_ROLES, titleRows } from './header';
 import type { Reading } from './reading';
 
@@ -17,10 +18,13 @@ const clauses = (text: string): readonly string[] => {
 
 const CLOCK_TIME = /\b\d{1,2}[:.h]\d{2}(?::\d{2})?\s?(?:am|pm|uhr)?\b/i;
 
-const hasClock = (text: string): boolean => CLOCK_TIME.test(text.replace(/\d{1,2}\.\d{1,2}\.\d{4}/g, ''));
+const hasClock = (text: string): boolean =>
+  CLOCK_TIME.test(
+    text.replace(/\d{1,2}\.\d{1,2}\.\d{4}|\d{4}\.\d{1,2}\.\d{1,2}|\d{1,2}\.\d{1,2}\.\d{2}(?![\d:])/g, ''),
+  );
 
 /** The last days of a span, or the only one; a line of a paper that holds several says its last. */
-const lastOf = (line: string): string | undefined => [...datesIn(line)].sort().at(-1);
+const lastOf = (line: string, order: DayOrder): string | undefined => [...datesIn(line, order)].sort().at(-1);
 
 /**
  * The day that a paper says its balances are of, ISO: from its title block, its header, the sheet's name or the file's,
@@ -30,6 +34,8 @@ export const statedDate = (
   tables: readonly Table[],
   { sheet, header, columns }: Pick<Reading, 'sheet' | 'header' | 'columns'>,
   fileName: string,
+  /** How its rows write their days, where that is known. */
+  order: DayOrder = 'dmy',
 ): string | undefined => {
   const table = tables[sheet];
   const top = [...titleRows(table?.rows ?? [], header), ...(header < 0 ? [] : [table?.rows[header] ?? []])];
@@ -58,12 +64,17 @@ export const statedDate = (
   const lines = [...titles.map(textOf), ...parts, table?.name ?? '', fileName.replace(/_/g, ' ')].filter(
     (line) => PRINTED.in(folded(line)) === undefined && !hasClock(line),
   );
-  const ofColumn = titles.map(textOf).flatMap((title) => lastOf(title) ?? [])[0];
+  const ofColumn = titles.map(textOf).flatMap((title) => lastOf(title, order) ?? [])[0];
   if (ofColumn !== undefined) return ofColumn;
   const named = lines.filter((line) => AS_AT.in(folded(line)) !== undefined);
   for (const line of [...named, ...lines]) {
-    const last = lastOf(line);
+    const last = lastOf(line, order);
     if (last !== undefined) return last;
+  }
+  // A text that was parted by the columns of its table may have a day cut in two.
+  for (const row of titleRows(table?.rows ?? [], header)) {
+    const last = row.length > 1 ? lastOf(row.map(textOf).join(''), order) : undefined;
+    if (last !== undefined && PRINTED.in(folded(row.map(textOf).join(' '))) === undefined) return last;
   }
   // A month without a day is its last one; what is called after a company or a file may hold a month too.
   return [...named, ...lines.filter((line) => parts.includes(line))].flatMap(

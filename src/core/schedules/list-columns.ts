@@ -2,11 +2,11 @@ import { folded } from '../base/folded';
 import { isCurrency } from '../money/currency';
 import { NUMBER_STYLES } from '../money/number-style';
 import { readPaperAmount } from '../money/paper-amount';
-import { isDay } from './list-days';
-import { AGE_COLUMN, AGE_MONTHS, COLUMN_WORDS, type ListColumn, NOT_DUE, OLDER } from './list-words';
+import { COMPACT, isDay } from './list-days';
+import { AGE_COLUMN, AGE_MONTHS, COLUMN_WORDS, type ListColumn, NOT_DUE, OLDER, VOUCHER_WORDS } from './list-words';
 
 /** What a column of a list is. */
-export type Role = ListColumn | 'age' | 'side';
+export type Role = ListColumn | 'age' | 'side' | 'voucher';
 
 const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
 
@@ -14,15 +14,26 @@ const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
 export interface Content {
   readonly filled: number;
   readonly dates: number;
+  /** Eight digits that could be a day. */
+  readonly compact: number;
   readonly amounts: number;
   readonly fractions: number;
   readonly currencies: number;
   readonly codes: number;
+  /** Codes, or words in capitals: what stands for somebody without being their name. */
+  readonly marks: number;
   readonly spaced: number;
   readonly distinct: number;
+  /** Characters of a cell, on the whole. */
+  readonly length: number;
   /** Of letters only, few of them. */
   readonly short: number;
 }
+
+const isAmount = (text: string): boolean =>
+  /\d/.test(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined);
+const isCode = (text: string): boolean =>
+  text.length <= 14 && !/\s/.test(text) && /\d/.test(text) && !/^\d{1,3}(?:[.,]\d{3})+$/.test(text);
 
 export const contentOf = (cells: readonly string[]): Content => {
   const filled = cells.filter((text) => text !== '');
@@ -30,15 +41,16 @@ export const contentOf = (cells: readonly string[]): Content => {
     filled.length === 0 ? 0 : filled.filter(is).length / filled.length;
   return {
     filled: filled.length,
-    dates: share(isDay),
-    amounts: share(
-      (text) => /\d/.test(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined),
-    ),
-    fractions: share((text) => /[.,]\d{2,3}\)?-?$/.test(text)),
+    dates: share((text) => isDay(text) && !COMPACT.test(text)),
+    compact: share((text) => COMPACT.test(text)),
+    amounts: share(isAmount),
+    fractions: share((text) => /[.,]\d{2,3}\)?-?$/.test(text) && isAmount(text)),
     currencies: share((text) => isCurrency(text)),
-    codes: share((text) => text.length <= 14 && !/\s/.test(text) && /\d/.test(text)),
+    codes: share(isCode),
+    marks: share((text) => isCode(text) || /^[\p{Lu}\d][\p{Lu}\d./_&-]{0,13}$/u.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
     short: share((text) => /^\p{L}{1,4}$/u.test(text)),
+    length: filled.length === 0 ? 0 : filled.reduce((sum, text) => sum + text.length, 0) / filled.length,
     distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
   };
 };
@@ -59,7 +71,7 @@ const fits = (role: Role, content: Content): boolean => {
     case 'terms':
       return content.dates < 0.3 && content.fractions < 0.3;
     case 'contactCode':
-      return content.dates < 0.5 && content.fractions < 0.5 && content.codes >= 0.4;
+      return content.dates < 0.5 && content.fractions < 0.5 && (content.codes >= 0.4 || content.marks >= 0.9);
     case 'contactName':
       return content.dates < 0.5 && content.spaced >= 0.5;
     case 'kind':
@@ -72,7 +84,7 @@ const fits = (role: Role, content: Content): boolean => {
 /** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
 const named = (text: string, role: Role): number => {
   if (text === '' || text.length > 60) return 0;
-  if (role === 'side') return 0;
+  if (role === 'side' || role === 'voucher') return 0;
   if (role === 'age')
     return AGE_COLUMN.test(text.trim()) ||
       AGE_MONTHS.test(text.trim()) ||
@@ -87,24 +99,59 @@ const named = (text: string, role: Role): number => {
   return found === undefined ? 0 : 1 + found.length / Math.max(1, words.length);
 };
 
+/** Whether a column's name says that it has what is open. */
+export const isOpen = (name: string): boolean => named(name, 'open') >= 2;
+
 /** How well a text names any column. */
 export const best = (text: string): number => Math.max(named(text, 'age'), ...LISTED.map((role) => named(text, role)));
 
+/** The currency that a column's name has in it: "Amount NOK", "Due (EUR)". */
+export const inCurrencyOf = (name: string): string | undefined =>
+  name.match(/(?<![\p{L}\d])\p{Lu}{3}(?![\p{L}\d])/gu)?.find((code) => isCurrency(code));
+
 /** The columns of a list by their names and by what is in them; each role once, but ages as often as there are. */
-export const rolesOf = (names: readonly string[], contents: readonly Content[]): readonly (Role | undefined)[] => {
+export const rolesOf = (names: readonly string[], cells: readonly Content[]): readonly (Role | undefined)[] => {
   const found: (Role | undefined)[] = names.map(() => undefined);
-  const offers = names.flatMap((name, at) =>
-    [...LISTED, 'age' as const].flatMap((role) => {
-      const content = contents[at];
-      const score = named(name, role);
-      return score > 0 && content !== undefined && fits(role, content) ? [{ at, role, score }] : [];
-    }),
-  );
+  // Eight digits are a day where no column has days that look like some.
+  const separated = cells.some(({ dates }) => dates >= 0.6);
+  const contents = separated ? cells : cells.map((one) => ({ ...one, dates: Math.max(one.dates, one.compact) }));
+  const currencied = names.some((name) => named(name, 'currency') > 0);
+  const offers = names
+    .flatMap((name, at) =>
+      [...LISTED, 'age' as const].flatMap((role) => {
+        const content = contents[at];
+        const score = named(name, role);
+        if (score === 0 || content === undefined) return [];
+        // Where each document says its currency, a column that is called by one is in that.
+        const other = currencied && MONEY.has(role) && role !== 'base' && inCurrencyOf(name) !== undefined;
+        // What is called after debtors may hold their codes.
+        if (role === 'contactName' && content.codes >= 0.9 && content.spaced < 0.2 && fits('contactCode', content))
+          return [{ at, role: 'contactCode' as const, score }];
+        return fits(role, content) ? [{ at, role, score: other ? score / 2 : score }] : [];
+      }),
+    )
+    .filter(({ role }, _, all) => {
+      // Debits and credits come together.
+      const counterpart = role === 'debit' ? 'credit' : role === 'credit' ? 'debit' : undefined;
+      return counterpart === undefined || all.some((one) => one.role === counterpart);
+    });
   const taken = new Set<Role>();
   for (const { at, role } of offers.sort((one, other) => other.score - one.score || one.at - other.at)) {
     if (found[at] !== undefined || (role !== 'age' && taken.has(role))) continue;
     found[at] = role;
     taken.add(role);
+  }
+  // Of two numbers one is the entry's in the books.
+  const second = offers.find(
+    ({ at, role }) => role === 'number' && found[at] === undefined && (contents[at]?.codes ?? 0) >= 0.6,
+  );
+  const numberAt = found.indexOf('number');
+  if (second !== undefined && numberAt >= 0) {
+    const voucher = [numberAt, second.at].find((at) => VOUCHER_WORDS.is(folded(names[at] ?? '')));
+    if (voucher !== undefined) {
+      [found[numberAt], found[second.at]] = voucher === numberAt ? ['voucher', 'number'] : ['number', 'voucher'];
+      taken.add('voucher');
+    }
   }
   const free = (is: (content: Content) => boolean): number =>
     contents.findIndex((content, at) => found[at] === undefined && content.filled > 0 && is(content));
@@ -113,6 +160,21 @@ export const rolesOf = (names: readonly string[], contents: readonly Content[]):
     found[at] = role;
     taken.add(role);
   };
+  // What no name tells may still be the documents' numbers: a code of its own in almost every row, of some length.
+  if (!taken.has('number') && !taken.has('contactCode'))
+    give(
+      'number',
+      contents.findIndex(
+        ({ codes, dates, fractions, distinct, length, filled }, at) =>
+          found[at] === undefined &&
+          filled > 1 &&
+          codes >= 0.9 &&
+          dates < 0.2 &&
+          fractions < 0.2 &&
+          distinct >= 0.95 &&
+          length >= 3.5,
+      ),
+    );
   // A reference that is a code, where nothing else numbers the documents, is their number.
   const reference = found.indexOf('reference');
   if (!taken.has('number') && reference >= 0 && (contents[reference]?.codes ?? 0) >= 0.6) {

@@ -5,7 +5,7 @@ import { isCurrency } from '../money/currency';
 import { headerTexts } from '../papers/header';
 import { countryIn } from '../words/countries';
 import { lexicon } from '../words/lexicon';
-import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
+import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 import { nearTwins } from './twins';
 
 export type ContactRole = 'customer' | 'supplier' | 'both' | 'other';
@@ -40,9 +40,7 @@ const WORDS = {
   country: lexicon(
     'country, country code, land, landesk, pays, code pays, pais, cod pais, paese, nazione, stato, kraj, zeme, stat, orszag, maa, tara, χωρα, ulke, land kode',
   ),
-  taxNumber: lexicon(
-    'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
-  ),
+  taxNumber: TAX_NUMBER_WORDS,
   termDays: COLUMN_WORDS.terms,
   currency: COLUMN_WORDS.currency,
   email: lexicon(

@@ -2,7 +2,7 @@ import { plainDate } from '../base/dates';
 import { folded } from '../base/folded';
 import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Table, textOf } from '../base/table';
-import { isCurrency } from '../money/currency';
+import { isCurrency, minorDigits } from '../money/currency';
 import { type Minor, NIL, sum } from '../money/minor';
 import { decimalsOf } from '../papers/decimals';
 import { statedCurrency } from '../papers/stated-currency';
@@ -78,7 +78,8 @@ const chosenTable = (tables: readonly Table[], date: string | undefined): Chosen
   if (most === undefined) return undefined;
   const { list } = most;
   const other = (list.rows[list.header] ?? []).some((cell) => OTHER_LIST.is(folded(textOf(cell))));
-  return other || !list.roles.some((role) => role !== undefined && MONEY.has(role)) ? undefined : most;
+  const money = list.inCurrency.size > 0 || list.roles.some((role) => role !== undefined && MONEY.has(role));
+  return other || !money ? undefined : most;
 };
 
 /** The base currency: that of the column in it, else of the amounts where no other column says theirs. */
@@ -109,27 +110,30 @@ const dueOf = ({ due, date, texts }: PrintedRow): string | null => {
 const orNull = (text: string | undefined): string | null => (text === undefined || text === '' ? null : text);
 
 const itemsOf = (
-  { roles }: ListTable,
+  { roles, inCurrency }: ListTable,
   { items }: SortedRows,
   kinds: readonly DocumentKind[],
   signs: Signs,
   base: string | null,
+  whose: ListKind,
 ): readonly OpenItem[] =>
   items.map(({ printed, contact }, place): OpenItem => {
     const { texts } = printed;
+    // A supplier's invoice has their number; ours is the one under which it stands in the books.
+    const ours = whose === 'suppliers' && (texts.voucher ?? '') !== '';
     const own = (role: Summed): Minor | null => {
       const amount = amountOf(printed, role);
       return amount === undefined || (role !== 'open' && !roles.includes(role)) ? null : signs.of(amount, place);
     };
     // A list with amounts in base alone has no others beside them.
-    const apart = roles.includes('open') || roles.includes('age');
+    const apart = roles.includes('open') || roles.includes('age') || inCurrency.size > 0;
     return {
       row: printed.row,
       contactCode: contact.code,
       contactName: contact.name,
       documentKind: kinds[place] ?? 'invoice',
-      number: orNull(texts.number),
-      reference: orNull(texts.reference),
+      number: orNull(ours ? texts.voucher : texts.number),
+      reference: orNull(texts.reference) ?? (ours ? orNull(texts.number) : null),
       order: orNull(texts.order),
       date: printed.date ?? null,
       due: dueOf(printed),
@@ -266,20 +270,21 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
     tables,
     { sheet, header: list.header + 1 - list.height, columns: list.roles.map(() => 'ignore') },
     asked.name,
+    list.order,
   );
-  const currency = baseOf(tables, chosen);
-  const digits = asked.digits ?? decimalsOf(tables);
+  const currency = list.inCurrency.size > 0 ? null : baseOf(tables, chosen);
+  const digits = asked.digits ?? Math.max(decimalsOf(tables), currency === null ? 0 : minorDigits(currency));
   const whose = asked.kind === undefined ? kindOfList(list, asked.name) : { kind: asked.kind, sure: true };
   const sorted = sortRows(list, digits);
   const rows = sorted.items.map(({ printed }) => printed);
   // Where nothing numbers or dates a document, what stands for each contact is its balance.
   const { kinds, guessed } =
     list.roles.includes('number') || list.roles.includes('date')
-      ? kindsOf(rows)
+      ? kindsOf(rows, whose.kind)
       : { kinds: rows.map(() => 'balance' as const), guessed: [] };
   const last = sorted.totals.at(-1);
   const signs = signsOf(list, rows, kinds, last, whose.kind);
-  const items = itemsOf(list, sorted, kinds, signs, currency);
+  const items = itemsOf(list, sorted, kinds, signs, currency, whose.kind);
   const printed = totalsOf(list, last, signs);
   return {
     kind: whose.kind,

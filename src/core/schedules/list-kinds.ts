@@ -57,19 +57,30 @@ const UNLETTERED = '#';
  */
 export const kindsOf = (
   rows: readonly PrintedRow[],
+  whose: ListKind,
 ): { readonly kinds: readonly DocumentKind[]; readonly guessed: readonly PrintedRow[] } => {
   const groups = new Map<string, PrintedRow[]>();
   for (const row of rows) addTo(groups, keyOf(row), row);
-  const positive = rows.filter(({ open = NIL }) => open > 0n).length * 2 >= rows.length;
+  // Which sign invoices have: by those that are said to be some, else by most.
+  const said = rows.filter(({ texts }) => kindIn(folded(texts.kind ?? '')) === 'invoice');
+  const judged = said.length > 0 ? said : rows;
+  const positive = judged.filter(({ open = NIL }) => open > 0n).length * 2 >= judged.length;
   const against = ({ open = NIL }: PrintedRow): boolean => (positive ? open < 0n : open > 0n);
+  const signed = rows.some(({ open = NIL }) => open < 0n) && rows.some(({ open = NIL }) => open > 0n);
   const [commonest] = [...groups].sort(([, one], [, other]) => other.length - one.length);
   const kinds = new Map<string, DocumentKind | undefined>();
   const guessed = new Set<string>();
   for (const [key, own] of groups) {
-    const said = kindIn(key.replace(/^#/, ''));
+    const byPrefix = key.startsWith(UNLETTERED);
+    // Suppliers number as they like: where no amount has a sign, how a number begins says nothing. Neither does it against the sign.
+    const says = !byPrefix || (own.some(against) ? true : !signed && whose === 'customers');
+    const word = kindIn(key.replace(/^#/, ''));
+    // Letters that are of invoices elsewhere are not, where all that they begin counts against invoices.
+    const told = byPrefix && word === 'invoice' && key !== commonest?.[0] && own.every(against) ? undefined : word;
+    const named = says || told === undefined || !AGAINST.has(told) ? told : undefined;
     const usual = key === commonest?.[0] && own.filter(against).length * 2 < own.length;
-    if (usual && (said === undefined || key.startsWith('#'))) kinds.set(key, said === 'balance' ? said : 'invoice');
-    else if (said !== undefined) kinds.set(key, said);
+    if (usual && (named === undefined || key.startsWith('#'))) kinds.set(key, named === 'balance' ? named : 'invoice');
+    else if (named !== undefined) kinds.set(key, named);
     else if (key === UNLETTERED) kinds.set(key, undefined);
     else if (own.every(against)) {
       kinds.set(key, own.some(({ due }) => due !== undefined) ? 'credit-note' : 'payment');
@@ -78,14 +89,19 @@ export const kindsOf = (
   }
   const kindOf = (row: PrintedRow): DocumentKind => {
     const kind = kinds.get(keyOf(row));
-    if (kind !== undefined && kind !== 'invoice') return kind;
     const told = kindIn(folded(row.texts.reference ?? ''));
+    const isGuess = guessed.has(keyOf(row)) && told !== undefined && AGAINST.has(told);
+    if (kind !== undefined && kind !== 'invoice') return isGuess ? told : kind;
     const unnumbered = (row.texts.number ?? '') === '';
     if (!against(row)) return unnumbered && (told === 'balance' || row.date === undefined) ? 'balance' : 'invoice';
     if (told === 'payment' || told === 'credit-note' || told === 'balance') return told;
     return kind === undefined && unnumbered && row.due === undefined ? 'payment' : 'credit-note';
   };
-  return { kinds: rows.map(kindOf), guessed: rows.filter((row) => guessed.has(keyOf(row))) };
+  const unsure = (row: PrintedRow): boolean => {
+    const told = kindIn(folded(row.texts.reference ?? ''));
+    return guessed.has(keyOf(row)) && (told === undefined || !AGAINST.has(told));
+  };
+  return { kinds: rows.map(kindOf), guessed: rows.filter(unsure) };
 };
 
 /** Whose list it is, by the words of its titles, its columns, its first rows and its file; not sure where they say neither or both. */

@@ -52,11 +52,14 @@ const openOf = (
   list: ListTable,
   { open, debit, credit, original, base }: PrintedRow['amounts'],
   ages: readonly (Minor | undefined)[],
+  running: Minor | undefined,
 ): Minor | undefined => {
   if (open !== undefined) return open;
   const aged = ages.filter((one) => one !== undefined);
   if (aged.length > 0) return sum(aged);
   if (debit !== undefined || credit !== undefined) return subtract(debit ?? NIL, credit ?? NIL);
+  // What stood before the first row that a running balance goes on from.
+  if (running !== undefined && (list.roles.includes('debit') || list.roles.includes('open'))) return running;
   // Beside a column of what is open, what a document came to says nothing of it.
   return list.roles.some((role) => role === 'open' || role === 'age') ? undefined : (original ?? base);
 };
@@ -87,8 +90,16 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     if (said !== undefined) spoken = true;
     return said === 'credit' ? negate(minor(units.amount)) : minor(units.amount);
   };
+  const { inCurrency } = list;
   list.roles.forEach((role, column) => {
-    if (role === 'age') ages.push(read(row[column], side));
+    const currency = inCurrency.get(column);
+    if (currency !== undefined) {
+      const amount = read(row[column], side);
+      if (amount === undefined || amount === 0n) return;
+      // Two currencies in a row are a sum of each, not one document.
+      if (texts.currency === undefined) [texts.currency, amounts.open] = [currency, amount];
+      else delete amounts.open;
+    } else if (role === 'age') ages.push(read(row[column], side));
     else if (role === 'debit' || role === 'credit') {
       // These say the side by their column.
       const amount = read(row[column], undefined);
@@ -98,12 +109,16 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
       if (amount !== undefined) amounts[role] = amount;
     } else if (role !== undefined) texts[role] = textOf(row[column]);
   });
+  const moved = amounts.open ?? amounts.debit ?? amounts.credit;
+  const carriedIn = row.some((cell) => BALANCE_WORDS.is(folded(textOf(cell))));
+  const before =
+    list.running === undefined || moved !== undefined || !carriedIn ? undefined : read(row[list.running], side);
   return {
     row: number,
     texts,
     amounts,
     ages,
-    open: openOf(list, amounts, ages),
+    open: openOf(list, amounts, ages, before),
     spoken,
     unread,
     date: dayIn(list, texts.date ?? ''),
@@ -118,6 +133,14 @@ const isTotal = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED
 const isCode = (text: string): boolean => /^[\p{L}\d][\p{L}\d./_-]{0,14}$/u.test(text) && /\d/.test(text);
 const hasLetters = (text: string): boolean => /\p{L}/u.test(text);
 
+/** A contact without the word for what it is, where that stands before a code: "Supplier 20014 Name". */
+const withoutLabel = (text: string): string => {
+  const [label = '', code, ...name] = text.split(/\s+/);
+  const words = folded(label);
+  const labels = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
+  return labels && code !== undefined && isCode(code) && name.length > 0 ? [code, ...name].join(' ') : text;
+};
+
 /**
  * Whose the rows below are; undefined where a row names nobody.
  *
@@ -128,7 +151,7 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   const filled = texts.filter((text) => text !== '');
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
-  const bare = first.replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u, '').trim();
+  const bare = withoutLabel(first.replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {
     if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };
@@ -198,7 +221,8 @@ const kindOfRow = (
   // A number without a digit is a label that stands in its column, unless the row has a day.
   const hasNumber = has('number') && (printed.date !== undefined || /\d/.test(own.number ?? ''));
   const named = has('contactCode') || has('contactName');
-  if (printed.date !== undefined && (!numbered || hasNumber || has('reference') || named || !isGrouped(list)))
+  const said = has('kind') && !isTotal(own.kind ?? '');
+  if (printed.date !== undefined && (!numbered || hasNumber || has('reference') || named || said || !isGrouped(list)))
     return 'item';
   const carried = isCarried(row) && !(has('contactCode') && has('contactName'));
   if (carried) return 'carried';
@@ -248,6 +272,10 @@ export const sortRows = (list: ListTable, digits: number): SortedRows => {
       return;
     }
     const kind = kindOfRow(list, row, printed, since);
+    if (kind === 'item' && open === 0n && printed.date !== undefined) {
+      nothing.push(printed.row);
+      return;
+    }
     if (kind !== 'item') {
       if (kind !== 'carried') totals.push(printed);
       if (kind === 'bare' && open !== since && open !== whole) unsure.push(printed.row);
