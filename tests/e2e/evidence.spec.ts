@@ -105,7 +105,7 @@ test('a picture on Proof, a damaged workbook that is kept all the same, and noth
   expect(answer.headers()).toMatchObject({
     'content-type': 'image/png',
     'x-content-type-options': 'nosniff',
-    'content-security-policy': expect.stringContaining("sandbox; default-src 'none'") as unknown,
+    'content-security-policy': expect.stringContaining("sandbox; default-src 'none'"),
   });
   await page.getByRole('button', { name: 'Close' }).click();
   await check.getByRole('button', { name: /^Take .* off$/ }).click();

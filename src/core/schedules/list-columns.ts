@@ -92,7 +92,8 @@ const named = (text: string, role: Role): number => {
       OLDER.is(folded(text))
       ? 4
       : 0;
-  const words = folded(text);
+  // "DueDate" is two words.
+  const words = folded(text.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
   const own = COLUMN_WORDS[role];
   if (own.is(words)) return 3;
   const found = own.in(words);
@@ -160,21 +161,18 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
     found[at] = role;
     taken.add(role);
   };
-  // What no name tells may still be the documents' numbers: a code of its own in almost every row, of some length.
-  if (!taken.has('number') && !taken.has('contactCode'))
-    give(
-      'number',
-      contents.findIndex(
-        ({ codes, dates, fractions, distinct, length, filled }, at) =>
-          found[at] === undefined &&
-          filled > 1 &&
-          codes >= 0.9 &&
-          dates < 0.2 &&
-          fractions < 0.2 &&
-          distinct >= 0.95 &&
-          length >= 3.5,
-      ),
+  // What no name tells may still be the documents' numbers: a code of its own in almost every row, of some length. Of several it is
+  // the one in most rows, and the last: what stands first is whose they are.
+  if (!taken.has('number')) {
+    const codes = contents.flatMap(({ codes: share, dates, fractions, distinct, length, filled }, at) =>
+      found[at] === undefined && filled > 1 && share >= 0.9 && dates < 0.2 && fractions < 0.2 && length >= 3.5
+        ? [{ at, own: filled * distinct, distinct }]
+        : [],
     );
+    const most = Math.max(...codes.map(({ own }) => own));
+    const last = codes.filter(({ own, distinct }) => distinct >= 0.95 && own >= most * 0.95).at(-1);
+    if (last !== undefined && (codes.length > 1 || !taken.has('contactCode'))) give('number', last.at);
+  }
   // A reference that is a code, where nothing else numbers the documents, is their number.
   const reference = found.indexOf('reference');
   if (!taken.has('number') && reference >= 0 && (contents[reference]?.codes ?? 0) >= 0.6) {

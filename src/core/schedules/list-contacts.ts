@@ -38,13 +38,13 @@ const WORDS = {
     'type, kind, role, category, contact type, art, typ, rolle, type de tiers, categorie, tipo, clase, categoria, soort, rodzaj, typ kontrahenta, tipus, typ partnera, tyyppi, tip, is, relationship',
   ),
   country: lexicon(
-    'country, country code, land, landesk, pays, code pays, pais, cod pais, paese, nazione, stato, kraj, zeme, stat, orszag, maa, tara, χωρα, ulke, land kode',
+    '国, 国名, country, country code, land, landesk, pays, code pays, pais, cod pais, paese, nazione, stato, kraj, zeme, stat, orszag, maa, tara, χωρα, ulke, land kode',
   ),
   taxNumber: TAX_NUMBER_WORDS,
   termDays: COLUMN_WORDS.terms,
   currency: COLUMN_WORDS.currency,
   email: lexicon(
-    'email, e mail, mail, email address, e mail adresse, mailadresse, courriel, adresse mail, correo, correo electronico, posta elettronica, e post, epost, sahkoposti, adres e mail, eposta, e posta',
+    'メール, メールアドレス, email, e mail, mail, email address, e mail adresse, mailadresse, courriel, adresse mail, correo, correo electronico, posta elettronica, e post, epost, sahkoposti, adres e mail, eposta, e posta',
   ),
 } as const;
 type ContactColumn = keyof typeof WORDS;
@@ -76,6 +76,51 @@ const isFlag = (table: Table, header: number, column: number): boolean => {
   return texts.some((text) => text !== '') && texts.every((text) => YES_OR_NO.test(text));
 };
 
+/** Columns of the people whom one asks, not of what the company is called. */
+const PERSON = lexicon(
+  'first name, last name, given name, surname, contact person, person, attention, ansprechpartner, vorname, nachname, prenom, interlocuteur, apellidos, persona de contacto, nome proprio, cognome, referente, voornaam, achternaam, contactpersoon, imie, nazwisko, osoba kontaktowa, jmeno, prijmeni, kontaktni osoba, kontaktperson, fornavn, etternavn, efternamn, fornamn, etunimi, sukunimi, yhteyshenkilo, kapcsolattarto, persoana de contact, 担当者',
+);
+
+/** What a column is by what stands in most of its cells, where its name does not tell. */
+const IN_CELLS: readonly (readonly [ContactColumn, (text: string) => boolean])[] = [
+  ['email', (text) => /^[^\s@]{1,64}@[^\s@]{3,255}$/.test(text)],
+  ['taxNumber', (text) => /^[A-Z]{2}\s?(?=(?:[A-Z\d\s]*\d){6})[A-Z\d\s]{7,16}$/.test(text)],
+  ['currency', (text) => isCurrency(text.toUpperCase())],
+];
+
+/** "EmailAddress" is two words. */
+const words = (name: string): string => folded(name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
+
+/** The columns of contacts below a header: each by the name that says most, then by what is in the cells. */
+const columnsOf = (table: Table, header: number, names: readonly string[]): (ContactColumn | undefined)[] => {
+  const columns: (ContactColumn | undefined)[] = names.map(() => undefined);
+  const taken = new Set<ContactColumn>();
+  const give = (at: number, column: ContactColumn): void => {
+    if (columns[at] !== undefined || taken.has(column)) return;
+    columns[at] = column;
+    taken.add(column);
+  };
+  names
+    .flatMap((name, at) => {
+      const own = words(name);
+      if (own === '' || name.length > 60 || isFlag(table, header, at)) return [];
+      return COLUMNS.flatMap((column) => {
+        const found = WORDS[column].in(own);
+        const person = column === 'name' && PERSON.in(own) !== undefined;
+        const score = WORDS[column].is(own) ? 3 : found === undefined ? 0 : 1 + found.length / own.length;
+        return score === 0 || person ? [] : [{ at, column, score }];
+      });
+    })
+    .sort((one, other) => other.score - one.score || one.at - other.at)
+    .forEach(({ at, column }) => give(at, column));
+  for (const [column, is] of IN_CELLS)
+    names.forEach((_, at) => {
+      const filled = table.rows.slice(header + 1, header + 40).flatMap((row) => textOf(row[at]) || []);
+      if (filled.length > 0 && filled.filter(is).length * 10 >= filled.length * 8) give(at, column);
+    });
+  return columns;
+};
+
 /** The contacts of a list; undefined where no row names the columns of one. */
 export const readContacts = (tables: readonly Table[], fileName: string): ContactsRead | undefined => {
   let most:
@@ -89,15 +134,8 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
   for (const table of tables)
     for (let at = 0; at < Math.min(60, table.rows.length); at += 1) {
       const names = headerTexts(table.rows, at, 1, Math.min(60, table.rows[at]?.length ?? 0));
-      const taken = new Set<ContactColumn>();
-      const columns = names.map((text, column): ContactColumn | undefined => {
-        const words = folded(text);
-        if (words === '' || text.length > 60 || isFlag(table, at, column)) return undefined;
-        const exact = COLUMNS.filter((column) => !taken.has(column) && WORDS[column].is(words));
-        const found = exact[0] ?? COLUMNS.find((column) => !taken.has(column) && WORDS[column].in(words) !== undefined);
-        if (found !== undefined) taken.add(found);
-        return found;
-      });
+      const columns = columnsOf(table, at, names);
+      const taken = new Set(columns.flatMap((column) => column ?? []));
       // A column of names that are codes, or the other way round.
       const code = columns.indexOf('code');
       const body = table.rows.slice(at + 1, at + 40);

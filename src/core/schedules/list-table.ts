@@ -41,12 +41,18 @@ const SAMPLE = 400;
 /** Decimals in which amounts are compared before their currency is known. */
 const FINEST = 4;
 
+/** A row with days or figures of its own is no header, nor a part of one. */
+const hasFigures = (row: Row | undefined): boolean =>
+  (row ?? []).map(textOf).some((text) => isDay(text) || /^[-(]?[\d\s.,'’]+[.,]\d{2}\)?-?$/.test(text));
+
+/** Whether a row may be the upper one of a header: a line of the title has a number or a day of its own. */
+const isUpper = (row: Row | undefined): boolean =>
+  !hasFigures(row) && !(row ?? []).some((cell) => textOf(cell).replace(/\D/g, '').length >= 6);
+
 /** How much a row looks like the names of columns. */
 const headerScore = (texts: readonly string[]): number => {
   const filled = texts.filter((text) => text !== '');
   if (filled.length < 2) return 0;
-  // A row with days or figures of its own is no header.
-  if (filled.filter((text) => isDay(text) || /^[-(]?[\d\s.,'’]+[.,]\d{2}\)?$/.test(text)).length > 0) return 0;
   const scores = filled.map(best);
   const known = scores.filter((score) => score >= 1.4).length;
   return known < 2 ? 0 : scores.reduce((sum, score) => sum + score, 0) - (filled.length - known) * 0.8;
@@ -102,7 +108,7 @@ const isPartOf = (sample: readonly Row[], units: Units, part: number, whole: num
   });
   const same = both.filter(([left, all]) => left === all).length;
   const within = both.filter(([left, all]) => (left > 0n ? all >= left : all <= left)).length;
-  return both.length > 1 && mostly(within, both.length, 9.5) && mostly(same, both.length, 3);
+  return both.length > 1 && mostly(within, both.length, 9.5) && mostly(same, both.length, 2);
 };
 
 /**
@@ -252,14 +258,16 @@ const settled = (
       if (!sided && moving !== undefined) roles[moving] = 'open';
     }
   }
+  // Rows of documents, without sums and what is printed on every page.
+  const dated = at('date') < 0 ? sample : sample.filter((row) => isDay(textOf(row[at('date')])));
   const whole = at('open');
   if (whole >= 0 && at('original') < 0 && !isOpen(names[whole] ?? '')) {
     // What no word tells: of two amounts that are often the same, what is open is never the larger one.
-    const left = spare.find((column) => roles[column] === undefined && isPartOf(sample, units, column, whole));
+    const left = spare.find((column) => roles[column] === undefined && isPartOf(dated, units, column, whole));
     if (left !== undefined) [roles[whole], roles[left]] = ['original', 'open'];
   }
   if (at('open') >= 0 && at('original') < 0) {
-    const came = spare.find((column) => roles[column] === undefined && isPartOf(sample, units, at('open'), column));
+    const came = spare.find((column) => roles[column] === undefined && isPartOf(dated, units, at('open'), column));
     if (came !== undefined) roles[came] = 'original';
   }
   // Whoever a code stands for is called by a text that is the same with the code, whatever its column is called.
@@ -284,12 +292,20 @@ const settled = (
     if (own >= 0.95 && name < 0.8) roles[coded] = 'number';
   }
   if (nameAt >= 0 && at('contactCode') < 0) {
-    const code = contents.findIndex(({ marks, fractions, dates, distinct, filled }, column) => {
+    const code = contents.findIndex((_, column) => {
       if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
       if (TAX_NUMBER_WORDS.is(folded(names[column] ?? ''))) return false;
+      const { marks, fractions, dates, filled } = contentOf(dated.map((row) => textOf(row[column])));
       if (filled < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
-      if (distinct >= 1 || distinct !== contents[nameAt]?.distinct) return false;
-      return standsFor(sample, column, nameAt);
+      // It comes again with the name, or is left out where the name is.
+      const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);
+      const beside = pairs.filter(([own, name]) => own !== '' && name !== '');
+      const both = pairs.filter(([own, name]) => (own === '') === (name === '')).length;
+      const again =
+        new Set(beside.map(([own]) => own)).size < beside.length ||
+        both > beside.length ||
+        (column === nameAt - 1 && at('number') >= 0);
+      return again && both === pairs.length && standsFor(dated, column, nameAt) && standsFor(dated, nameAt, column);
     });
     if (code >= 0) roles[code] = 'contactCode';
   }
@@ -366,7 +382,7 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     for (const height of [1, 2] as const) {
       if (height === 2 && (at === 0 || (rows[at - 1] ?? []).filter((cell) => textOf(cell) !== '').length < 2)) continue;
       const own = (rows[at] ?? []).filter((cell) => textOf(cell) !== '');
-      if (own.length < 2) continue;
+      if (own.length < 2 || hasFigures(rows[at]) || (height === 2 && !isUpper(rows[at - 1]))) continue;
       const score = headerScore(namesOf(rows, at, height, width)) - (height === 2 ? 1.5 : 0);
       if (score > 0 && (top === undefined || score > top.score + 0.001)) top = { at, height, score };
     }

@@ -6,7 +6,7 @@ import { lexicon } from '../words/lexicon';
  */
 export const COLUMN_WORDS = {
   contactCode: lexicon(
-    '得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
+    'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
     'account, account no, account number, acct, a c, customer no, customer number, customer code, customer id, supplier no, supplier number, supplier code, supplier id, vendor no, vendor id, client code, client no, contact code, debtor no, creditor no, ledger account, code',
     'konto, kontonr, kontonummer, kundennr, kundennummer, kunden nr, debitorennr, debitor nr, debitor, kreditorennr, kreditor nr, kreditor, lieferantennr, lieferanten nr, lieferantennummer, personenkonto, nr',
     'compte, n compte, no compte, code client, code fournisseur, code tiers, compte tiers, n client, n fournisseur, tiers',
@@ -17,7 +17,7 @@ export const COLUMN_WORDS = {
     'kundnr, kundnummer, kund nr, leverantorsnr, leverantorsnummer, kundenr, kundenummer, leverandornr, leverandornummer, debitornr, kreditornr, asiakasnro, asiakasnumero, toimittajanro, toimittajanumero, tunnus, kod partener, cont, κωδικος, musteri kodu, cari kod, hesap kodu',
   ),
   contactName: lexicon(
-    '得意先名, 得意先, 取引先名, 取引先, 仕入先名, 仕入先, 顧客名, 会社名, 氏名, 客户, 客户名称, 供应商, 供应商名称',
+    '名称, 得意先名, 得意先, 取引先名, 取引先, 仕入先名, 仕入先, 顧客名, 会社名, 氏名, 客户, 客户名称, 供应商, 供应商名称',
     'name, customer, customer name, supplier, supplier name, vendor, vendor name, client, client name, company, contact, contact name, debtor, creditor, payee, legal name, account name',
     'kunde, kundenname, lieferant, lieferantenname, firma, bezeichnung, geschaftspartner',
     'nom, nom du client, client, fournisseur, raison sociale, libelle, intitule, nom client, nom fournisseur, denomination',
@@ -109,6 +109,7 @@ export type ListColumn = keyof typeof COLUMN_WORDS;
 
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
+  '登録番号, 税番号, ico dph, ico dic',
   'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );
 

@@ -190,6 +190,21 @@ describe('lists of open items', () => {
 });
 
 describe('lists of contacts', () => {
+  it('tell by what is in them which column is an address, a tax number or a currency, and whom one asks from what it is called', () => {
+    const list =
+      'First Name,Contact Name,AccountNumber,Write to,Registered as,Paid in\nAnn,Rope & Rove,SUP-01,ann@rope.example,IE1234567FA,EUR\nKari,Fjordtau AS,SUP-02,kari@tau.example,NO987654325MVA,NOK\n';
+    expect(readContacts(tablesOf(list), 'suppliers.csv')?.items[1]).toEqual({
+      row: 3,
+      code: 'SUP-02',
+      name: 'Fjordtau AS',
+      role: 'supplier',
+      country: 'NO',
+      taxNumber: 'NO987654325MVA',
+      termDays: null,
+      currency: 'NOK',
+      email: 'kari@tau.example',
+    });
+  });
   const list = [
     'Code,Name,Type,Country,VAT no,Terms,Currency,Email',
     'K1,Ardmore Boats Ltd,Customer,IE,IE1234567WA,30 days,EUR,a@ardmore.example',

@@ -34,12 +34,15 @@ const BALANCE = lexicon(
   'balance, running balance, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
 );
 const ACCOUNT = lexicon(
+  '*konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
   'account, account number, account no, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
 );
 const OPENING = lexicon(
+  'saldo ved periodens start, saldo ved periodens begyndelse, startsaldo, saldo primo, balance at start, balance on, opening, start of period, saldo a inicio, saldo al inicio, solde au debut, anfangsstand, saldo na poczatek, stav na pocatku',
   'opening balance, balance brought forward, brought forward, previous balance, start balance, anfangssaldo, alter saldo, saldovortrag, anfangsbestand, kontostand am anfang, solde initial, ancien solde, solde precedent, saldo inicial, saldo anterior, saldo iniziale, beginsaldo, vorig saldo, saldo poczatkowe, pocatecni zustatek, nyito egyenleg, ingaende saldo, primosaldo, inngaende saldo, alkusaldo, sold initial, υπολοιπο εναρξης, devreden bakiye, acilis bakiyesi',
 );
 const CLOSING = lexicon(
+  'saldo ved periodens slut, saldo ved periodens slutning, slutsaldo, saldo ultimo, balance at end, closing, end of period, saldo al final, saldo al cierre, solde a la fin, endstand, saldo na koniec, stav na konci',
   'closing balance, balance carried forward, carried forward, new balance, end balance, endsaldo, neuer saldo, schlusssaldo, endbestand, kontostand am ende, solde final, nouveau solde, saldo final, saldo finale, eindsaldo, nieuw saldo, saldo koncowe, konecny zustatek, zaro egyenleg, utgaende saldo, ultimosaldo, utgaende saldo, loppusaldo, sold final, τελικο υπολοιπο, kapanis bakiyesi',
 );
 const PENDING = lexicon(
@@ -82,7 +85,9 @@ const columnsOf = (list: ListTable): Columns => {
     const filled = cells.filter((one) => textOf(one) !== '');
     const mostly = (is: (one: Row[number] | undefined) => boolean): boolean =>
       filled.length > 0 && filled.filter(is).length * 1.25 >= filled.length;
-    const dated = mostly((one) => dayIn(list, textOf(one)) !== undefined);
+    // Beside days, lines of balances have their words here.
+    const days = filled.filter((one) => dayIn(list, textOf(one)) !== undefined);
+    const dated = filled.length > 0 && days.length * 10 >= filled.length * 6;
     const money = !dated && mostly((one) => amountIn(list, one) !== undefined);
     const give = (column: Column): void => addTo(found, column, at);
     if (dated) give(VALUE_DATE.in(words) !== undefined && !BOOKED.is(words) ? 'valueDate' : 'date');
@@ -99,6 +104,16 @@ const columnsOf = (list: ListTable): Columns => {
     )
       give('text');
   });
+  // Where no column is called by a word for it, what has words in it says what the entries are.
+  if (!found.has('text')) {
+    const taken = new Set([...found.values()].flat());
+    (list.rows[list.header] ?? []).forEach((_, at) => {
+      const texts = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => textOf(row[at]));
+      const filled = texts.filter((text) => text !== '');
+      const worded = filled.filter((text) => /\p{L}{3}/u.test(text) && new Set(filled).size > 1);
+      if (!taken.has(at) && filled.length > 0 && worded.length * 2 >= filled.length) addTo(found, 'text', at);
+    });
+  }
   const [first, second] = found.get('date') ?? [];
   if (first !== undefined && second !== undefined && !found.has('valueDate')) {
     found.set('date', [first]);
@@ -268,7 +283,10 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean)
 const accountIn = (titles: readonly string[]): string => {
   const iban = IBAN.exec(titles.join('\n'))?.[0];
   if (iban !== undefined) return plainIban(iban);
-  return NUMBER.exec(titles.find((title) => ACCOUNT.in(folded(title)) !== undefined) ?? '')?.[0].trim() ?? '';
+  const numbers = titles.flatMap((title) =>
+    ACCOUNT.in(folded(title)) === undefined ? [] : (NUMBER.exec(title)?.[0].trim() ?? []),
+  );
+  return numbers[0] ?? '';
 };
 
 /** Reads the rows of a bank's table; rows with an amount that are neither entries nor balances are told. */

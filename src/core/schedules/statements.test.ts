@@ -207,6 +207,41 @@ describe('a bank’s table', () => {
       },
     });
   });
+  it('has its account beside the word for one, balances among its rows, and words under any title', () => {
+    const card = table(
+      'Kortkonto 4571 **** **** 3321;;;\nPeriode;20.06.2026 - 19.07.2026;;\nSaldo ved periodens start;;;-4.120,00\nDato;Rentedato;Tekst;Beløb\n21.06.2026;20.06.2026;FÆRGE;-412,50\n02.07.2026;30.06.2026;INDBETALING;4.120,00\nSaldo ved periodens slut;;;-412,50\n',
+    );
+    expect(card).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [
+          {
+            account: '4571 **** **** 3321',
+            opening: { date: '2026-06-20', amount: -412_000n },
+            closing: { date: '2026-07-19', amount: -41_250n },
+            entries: [{ date: '2026-06-21', valueDate: '2026-06-20' }, { date: '2026-07-02' }],
+          },
+        ],
+      },
+    });
+    const merchant = table(
+      'Account statement\nAccount number,12-34-56 00112233\nTransaction Date,Posting Date,Merchant,Debit,Credit\n2026-07-03,2026-07-04,ROPE SHOP,45.10,\n2026-07-10,2026-07-11,PAYMENT RECEIVED,,300.00\n',
+    );
+    expect(merchant).toMatchObject({
+      value: {
+        statements: [
+          {
+            account: '12-34-56 00112233',
+            entries: [
+              { amount: -4510n, text: 'ROPE SHOP' },
+              { amount: 30_000n, text: 'PAYMENT RECEIVED' },
+            ],
+          },
+        ],
+      },
+    });
+  });
   it('says when it has no balance, does not come to it, or is none', () => {
     const doubts = (text: string): readonly string[] => {
       const read = table(text);

@@ -69,9 +69,11 @@ export const PdfPages = ({ address, name }: { readonly address: string; readonly
     if (open === undefined || place === null) return;
     let stop = (): void => undefined;
     let gone = false;
+    // What waits is asked again when it goes on.
+    const isGone = (): boolean => gone;
     const draw = async (): Promise<void> => {
       const page = await open.document.getPage(number);
-      if (gone) return;
+      if (isGone()) return;
       const whole = page.getViewport({ scale: 1 });
       const wide = (place.parentElement?.clientWidth ?? whole.width) * devicePixelRatio;
       const most = Math.sqrt(MOST_POINTS / (whole.width * whole.height));
@@ -83,7 +85,7 @@ export const PdfPages = ({ address, name }: { readonly address: string; readonly
       const drawing = page.render({ canvasContext: context, viewport });
       stop = () => drawing.cancel();
       await drawing.promise;
-      if (!gone) setDrawn(true);
+      if (!isGone()) setDrawn(true);
     };
     draw().catch(() => {
       if (!gone) setFailed(true);

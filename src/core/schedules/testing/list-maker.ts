@@ -198,12 +198,15 @@ export const makeList = (seed: number): MadeList => {
   const original = !ageing && whether(0.6);
   const pages = layout !== 'first row only' && whether(0.25);
   const subtotals = whether(0.5);
+  // Titles that no language has, where what stands in a column tells what it is.
+  const strange = whether(0.3);
   const printedPositive = kind === 'suppliers' ? whether(0.6) : true;
   traits.push(
     layout,
     minus,
     ...(ageing ? ['ageing'] : []),
     ...(unsigned ? ['unsigned'] : []),
+    ...(strange ? ['strange titles'] : []),
     ...(terms ? ['terms'] : []),
     ...(foreign ? ['foreign'] : []),
     ...(pages ? ['pages'] : []),
@@ -217,24 +220,25 @@ export const makeList = (seed: number): MadeList => {
     ...(layout === 'headings'
       ? []
       : ([
-          ['code', language.code[side]],
+          ['code', strange && !foreign ? 'Qwf' : language.code[side]],
           ['name', language.name[side]],
         ] as const)),
     ...(kinded ? ([['kind', language.kind]] as const) : []),
-    ['number', language.number],
+    ['number', strange && layout !== 'headings' && whether(0.5) ? 'Snk' : language.number],
     ['date', language.date],
     terms ? ['terms', language.terms] : ['due', language.due],
     ...(foreign ? ([['currency', language.currency]] as const) : []),
-    ...(original ? ([['original', language.original]] as const) : []),
+    ...(original ? ([['original', strange ? 'Brx' : language.original]] as const) : []),
     ...(ageing
       ? ([
           ['age0', language.notDue],
+
           ['age1', language.days(1, 30)],
           ['age2', language.days(31, 60)],
           ['age3', language.days(61, 90)],
           ['age4', language.over(90)],
         ] as const)
-      : ([['open', language.open]] as const)),
+      : ([['open', strange && !foreign && whether(0.5) ? 'Gvr' : language.open]] as const)),
     ...(foreign ? ([['base', language.base('EUR')]] as const) : []),
   ];
   const row = (values: Readonly<Record<string, string>>): string[] => grid.map(([column]) => values[column] ?? '');

@@ -1,0 +1,401 @@
+import { describe, expect, it } from 'vitest';
+import { readAnyPaper } from '../files/read-any';
+import { plainDecimal } from '../money/format';
+import { readItems } from './list-items';
+
+/** Lists of many shapes, each with what it comes to: row, code, name, kind, number, reference, date, due, currency, original, open, base. */
+const LISTS: readonly {
+  readonly what: string;
+  readonly file: string;
+  readonly of: string;
+  readonly text: string;
+  readonly items: readonly string[];
+}[] = [
+  {
+    what: 'codes in words, sides at the amounts, ages by period',
+    file: 'list.csv',
+    of: 'suppliers 2026-02-28',
+    text: [
+      'Gannet & Gull Ltd',
+      'Aged Creditors Analysis (Detailed) as at 28 February 2026,,,,,,,Page: 1',
+      'A/C,Name,Date,Type,Ref,Details,Balance,Current,Period 1,Period 2,Older',
+      'ANVIL,Anvil Forge,12/01/2026,PI,4471,Gates,"1,200.00 C",,"1,200.00 C",,',
+      'ANVIL,Anvil Forge,03/02/2026,PC,CN88,Returned,"120.00 D","120.00 D",,,',
+      ',,,,,Totals:,"1,080.00 C","120.00 D","1,200.00 C","0.00","0.00"',
+      'BRINE,Brine Supplies,05/12/2025,PI,B-19,Salt,"310.50 C",,,"310.50 C",',
+      'BRINE,Brine Supplies,09/02/2026,PA,,Payment on account,"100.00 D","100.00 D",,,',
+      ',,,,,Totals:,"210.50 C","100.00 D","0.00","310.50 C","0.00"',
+      'Grand totals:,,,,,,"1,290.50 C","220.00 D","1,200.00 C","310.50 C","0.00"',
+    ].join('\n'),
+    items: [
+      '4|ANVIL|Anvil Forge|invoice|4471|Gates|2026-01-12||||-1200.00|',
+      '5|ANVIL|Anvil Forge|credit-note|CN88|Returned|2026-02-03||||120.00|',
+      '7|BRINE|Brine Supplies|invoice|B-19|Salt|2025-12-05||||-310.50|',
+      '8|BRINE|Brine Supplies|payment||Payment on account|2026-02-09||||100.00|',
+    ],
+  },
+  {
+    what: 'a column for each currency',
+    file: 'list.csv',
+    of: 'suppliers 2026-07-31',
+    text: [
+      'Outstanding supplier invoices at 31 July 2026;;;;;;',
+      'Supplier;Invoice;Date;Due date;EUR;NOK;GBP',
+      'Rope & Rove;R-881;02.07.2026;01.08.2026;320,00;;',
+      'Fjordtau AS;F-1009;11.06.2026;11.07.2026;;14.500,00;',
+      'Saltwick Chandlers;SC44;15.07.2026;14.08.2026;;;210,00',
+      'Rope & Rove;R-890;20.07.2026;19.08.2026;75,50;;',
+      'Total;;;;395,50;14.500,00;210,00',
+    ].join('\n'),
+    items: [
+      '3||Rope & Rove|invoice|R-881||2026-07-02|2026-08-01|EUR||-320.00|',
+      '4||Fjordtau AS|invoice|F-1009||2026-06-11|2026-07-11|NOK||-14500.00|',
+      '5||Saltwick Chandlers|invoice|SC44||2026-07-15|2026-08-14|GBP||-210.00|',
+      '6||Rope & Rove|invoice|R-890||2026-07-20|2026-08-19|EUR||-75.50|',
+    ],
+  },
+  {
+    what: 'a running balance with what was brought forward',
+    file: 'list.csv',
+    of: 'customers 2026-06-30',
+    text: [
+      'Customer statement list at 30 June 2026',
+      'Account;Customer;Date;Document;Text;Debit;Credit;Balance',
+      '7001;Thrift House;31/05/2026;;Balance brought forward;;;450,00',
+      '7001;Thrift House;03/06/2026;8801;Invoice;120,00;;570,00',
+      '7001;Thrift House;15/06/2026;R55;Receipt;;400,00;170,00',
+      '7002;Samphire Bar;31/05/2026;;Balance brought forward;;;0,00',
+      '7002;Samphire Bar;11/06/2026;8810;Invoice;88,20;;88,20',
+    ].join('\n'),
+    items: [
+      '3|7001|Thrift House|balance||Balance brought forward|2026-05-31||||450.00|',
+      '4|7001|Thrift House|invoice|8801|Invoice|2026-06-03||||120.00|',
+      '5|7001|Thrift House|payment|R55|Receipt|2026-06-15||||-400.00|',
+      '7|7002|Samphire Bar|invoice|8810|Invoice|2026-06-11||||88.20|',
+    ],
+  },
+  {
+    what: 'a code, an original amount and a base that no word names',
+    file: 'list.csv',
+    of: 'customers 2025-12-31 CZK',
+    text: [
+      'Lesní pila Doubrava s.r.o.;;;;;;;;',
+      'Saldokonto odběratelů k 31.12.2025;;;;;;;;',
+      'IČ;Firma;Doklad;Vystaveno;Splatnost;Měna;Celkem;Zbývá uhradit;Zbývá v CZK',
+      '25512345;Truhlářství Hora;FV250117;14.11.2025;28.11.2025;CZK;18 400,00;18 400,00;18 400,00',
+      '25512345;Truhlářství Hora;FV250131;02.12.2025;16.12.2025;CZK;7 260,00;3 000,00;3 000,00',
+      '25512345;Truhlářství Hora;DB250004;09.12.2025;;CZK;-1 210,00;-1 210,00;-1 210,00',
+      'DE811;Zimmerei Kranz GmbH;FV250128;28.11.2025;28.12.2025;EUR;2 150,50;2 150,50;52 150,60',
+      ';Celkem;;;;;;;72 340,60',
+    ].join('\n'),
+    items: [
+      '4|25512345|Truhlářství Hora|invoice|FV250117||2025-11-14|2025-11-28|CZK|18400.00|18400.00|18400.00',
+      '5|25512345|Truhlářství Hora|invoice|FV250131||2025-12-02|2025-12-16|CZK|7260.00|3000.00|3000.00',
+      '6|25512345|Truhlářství Hora|credit-note|DB250004||2025-12-09||CZK|-1210.00|-1210.00|-1210.00',
+      '7|DE811|Zimmerei Kranz GmbH|invoice|FV250128||2025-11-28|2025-12-28|EUR|2150.50|2150.50|52150.60',
+    ],
+  },
+  {
+    what: 'a day with its case, amounts without decimals',
+    file: 'list.csv',
+    of: 'customers 2025-12-31 HUF',
+    text: [
+      'Nyitott vevőszámlák 2025.12.31-én;;;;;',
+      'Vevőkód;Vevő neve;Számlaszám;Kelt;Esedékesség;Hátralék (Ft)',
+      'V001;Tisza Bútor Kft.;2025/000117;2025.11.14.;2025.12.14.;1 270 000',
+      'V001;Tisza Bútor Kft.;2025/000140;2025.12.19.;2026.01.18.;254 000',
+      'V002;Kékes Panzió;2025/000122;2025.11.20.;2025.11.28.;88 900',
+      'V002;Kékes Panzió;2025/JS0003;2025.12.01.;2025.12.01.;-12 700',
+      'Összesen;;;;;1 600 200',
+    ].join('\n'),
+    items: [
+      '3|V001|Tisza Bútor Kft.|invoice|2025/000117||2025-11-14|2025-12-14|HUF||1270000.00|',
+      '4|V001|Tisza Bútor Kft.|invoice|2025/000140||2025-12-19|2026-01-18|HUF||254000.00|',
+      '5|V002|Kékes Panzió|invoice|2025/000122||2025-11-20|2025-11-28|HUF||88900.00|',
+      '6|V002|Kékes Panzió|credit-note|2025/JS0003||2025-12-01|2025-12-01|HUF||-12700.00|',
+    ],
+  },
+  {
+    what: 'Japanese',
+    file: 'list.csv',
+    of: 'customers 2026-03-31 JPY',
+    text: [
+      '売掛金明細表,,,,,',
+      '2026年3月31日現在,,,,,単位：円',
+      '得意先コード,得意先名,請求書番号,請求日,支払期日,残高',
+      'T001,波止場商店,INV-0301,2026/02/28,2026/03/31,"128,000"',
+      'T001,波止場商店,INV-0322,2026/03/25,2026/04/30,"54,300"',
+      'T002,かもめ製菓,INV-0310,2026/03/10,2026/04/30,"210,000"',
+      'T002,かもめ製菓,CN-0007,2026/03/18,,"-10,000"',
+      '合計,,,,,"382,300"',
+    ].join('\n'),
+    items: [
+      '4|T001|波止場商店|invoice|INV-0301||2026-02-28|2026-03-31|JPY||128000|',
+      '5|T001|波止場商店|invoice|INV-0322||2026-03-25|2026-04-30|JPY||54300|',
+      '6|T002|かもめ製菓|invoice|INV-0310||2026-03-10|2026-04-30|JPY||210000|',
+      '7|T002|かもめ製菓|credit-note|CN-0007||2026-03-18||JPY||-10000|',
+    ],
+  },
+  {
+    what: 'three decimals',
+    file: 'list.csv',
+    of: 'suppliers 2026-06-30 KWD',
+    text: [
+      'Falcon Dates W.L.L.',
+      'Suppliers outstanding as of 30/06/2026 (KWD)',
+      'Supplier,Bill no,Bill date,Due,Bill amount,Paid,Balance',
+      'Palm Packaging,PP-118,15/05/2026,14/06/2026,412.500,0.000,412.500',
+      'Palm Packaging,PP-131,10/06/2026,10/07/2026,1024.125,500.000,524.125',
+      'Gulf Ice,8812,02/06/2026,02/07/2026,36.750,0.000,36.750',
+      'TOTAL,,,,1473.375,500.000,973.375',
+    ].join('\n'),
+    items: [
+      '4||Palm Packaging|invoice|PP-118||2026-05-15|2026-06-14|KWD|-412.500|-412.500|',
+      '5||Palm Packaging|invoice|PP-131||2026-06-10|2026-07-10|KWD|-1024.125|-524.125|',
+      '6||Gulf Ice|invoice|8812||2026-06-02|2026-07-02|KWD|-36.750|-36.750|',
+    ],
+  },
+  {
+    what: 'a side beside the amount, and a balance that runs on',
+    file: 'list.csv',
+    of: 'customers',
+    text: [
+      'OPOS-Liste Debitoren;;;;;;;',
+      'Konto;Bezeichnung;RE-Nr.;Datum;Fälligkeit;Umsatz;S/H;Saldo',
+      '10010;Kräuterhof Anders;25-1001;03.11.2025;17.11.2025;1.190,00;S;1.190,00 S',
+      '10010;Kräuterhof Anders;25-1044;09.12.2025;23.12.2025;357,00;S;1.547,00 S',
+      '10010;Kräuterhof Anders;;15.12.2025;;500,00;H;1.047,00 S',
+      '10020;Café Linde;25-1012;05.11.2025;19.11.2025;238,00;S;238,00 S',
+      '10020;Café Linde;G25-03;20.11.2025;;59,50;H;178,50 S',
+    ].join('\n'),
+    items: [
+      '3|10010|Kräuterhof Anders|invoice|25-1001||2025-11-03|2025-11-17|||1190.00|',
+      '4|10010|Kräuterhof Anders|invoice|25-1044||2025-12-09|2025-12-23|||357.00|',
+      '5|10010|Kräuterhof Anders|credit-note|||2025-12-15||||-500.00|',
+      '6|10020|Café Linde|invoice|25-1012||2025-11-05|2025-11-19|||238.00|',
+      '7|10020|Café Linde|credit-note|G25-03||2025-11-20||||-59.50|',
+    ],
+  },
+  {
+    what: 'groups by customer, a payment without a number, months first',
+    file: 'list.csv',
+    of: 'customers 2026-07-31',
+    text: [
+      'Prairie Lantern LLC',
+      'Open Invoices',
+      'As of 07/31/2026',
+      'Date,Transaction Type,Num,Terms,Due Date,Open Balance',
+      'Acme Orchard',
+      '06/04/2026,Invoice,1201,Net 30,07/04/2026,"$1,250.00"',
+      '07/08/2026,Invoice,1233,Net 30,08/07/2026,$845.10',
+      '07/09/2026,Payment,,,07/09/2026,-$200.00',
+      'Total for Acme Orchard,,,,,"$1,895.10"',
+      'Birch Bakery',
+      '07/12/2026,Invoice,1240,Due on receipt,07/12/2026,$99.95',
+      '07/15/2026,Credit Memo,1241,,07/15/2026,-$10.00',
+      'Total for Birch Bakery,,,,,$89.95',
+      'TOTAL,,,,,"$1,985.05"',
+    ].join('\n'),
+    items: [
+      '6||Acme Orchard|invoice|1201||2026-06-04|2026-07-04|||1250.00|',
+      '7||Acme Orchard|invoice|1233||2026-07-08|2026-08-07|||845.10|',
+      '8||Acme Orchard|payment|||2026-07-09|2026-07-09|||-200.00|',
+      '11||Birch Bakery|invoice|1240||2026-07-12|2026-07-12|||99.95|',
+      '12||Birch Bakery|credit-note|1241||2026-07-15|2026-07-15|||-10.00|',
+    ],
+  },
+  {
+    what: 'columns by their places, two digits of the year',
+    file: 'list.txt',
+    of: 'customers 2026-03-31',
+    text: [
+      'HERON WHARF LTD                                             PAGE  1',
+      'AGED DEBTORS                            AS AT 31/03/26',
+      '',
+      'ACCOUNT   NAME                 INVOICE    DATE      DUE        AMOUNT',
+      '',
+      'H001      HARBOUR INN          10233      14/02/26  15/03/26     412.00',
+      'H001      HARBOUR INN          10260      20/03/26  19/04/26     188.50',
+      'H001      HARBOUR INN          C0045      22/03/26              -40.00',
+      'K002      KELPIE CRAFTS        10241      25/02/26  26/03/26   1,020.75',
+      '                                                             ---------',
+      '                                                              1,581.25',
+      '                                                             =========',
+    ].join('\n'),
+    items: [
+      '6|H001|HARBOUR INN|invoice|10233||2026-02-14|2026-03-15|||412.00|',
+      '7|H001|HARBOUR INN|invoice|10260||2026-03-20|2026-04-19|||188.50|',
+      '8|H001|HARBOUR INN|credit-note|C0045||2026-03-22||||-40.00|',
+      '9|K002|KELPIE CRAFTS|invoice|10241||2026-02-25|2026-03-26|||1020.75|',
+    ],
+  },
+  {
+    what: 'codes under the word for their owners, names under another',
+    file: 'list.csv',
+    of: 'suppliers 2026-07-31',
+    text: [
+      'Partitario fornitori - scadenze aperte;;;;;;;',
+      'Data stampa: 12/08/2026;;;Situazione al 31/07/2026;;;;',
+      'Fornitore;Descrizione;Data doc.;Num. doc.;Scadenza;Importo;Pagato;Residuo',
+      'F00012;Cantiere Navale Brezza;05/06/2026;118/A;05/07/2026;3.660,00;0,00;3.660,00',
+      'F00012;Cantiere Navale Brezza;02/07/2026;131/A;31/07/2026;1.220,00;610,00;610,00',
+      'F00012;Cantiere Navale Brezza;10/07/2026;N12;10/07/2026;-244,00;0,00;-244,00',
+      ';Totale Cantiere Navale Brezza;;;;4.636,00;610,00;4.026,00',
+      'F00044;Reti del Golfo s.a.s.;20/07/2026;77;19/08/2026;890,60;0,00;890,60',
+      ';Totale Reti del Golfo s.a.s.;;;;890,60;0,00;890,60',
+      ';TOTALE GENERALE;;;;5.526,60;610,00;4.916,60',
+    ].join('\n'),
+    items: [
+      '4|F00012|Cantiere Navale Brezza|invoice|118/A||2026-06-05|2026-07-05||-3660.00|-3660.00|',
+      '5|F00012|Cantiere Navale Brezza|invoice|131/A||2026-07-02|2026-07-31||-1220.00|-610.00|',
+      '6|F00012|Cantiere Navale Brezza|credit-note|N12||2026-07-10|2026-07-10||244.00|244.00|',
+      '8|F00044|Reti del Golfo s.a.s.|invoice|77||2026-07-20|2026-08-19||-890.60|-890.60|',
+    ],
+  },
+  {
+    what: 'ages that add up, one of them unnamed',
+    file: 'list.csv',
+    of: 'customers 2026-06-30',
+    text: [
+      'Ouderdomsanalyse debiteuren;;;;;;;;;',
+      'Peildatum;30-06-2026;;;;;;;;',
+      'Debiteur;Naam;Factuur;Datum;Vervalt;Totaal;Niet verv.;1-30;31-60;>60',
+      '1001;De Zeewierschuur;2026-0088;15-04-2026;15-05-2026;1.452,00;;;1.452,00;',
+      '1001;De Zeewierschuur;2026-0121;02-06-2026;02-07-2026;605,00;605,00;;;',
+      '1002;Visrokerij Hoek;2026-0095;28-04-2026;12-05-2026;242,00;;;242,00;',
+      '1002;Visrokerij Hoek;2026-0130;19-06-2026;03-07-2026;121,00 -;121,00 -;;;',
+      ';;;;Totaal;2.178,00;484,00;0,00;1.694,00;0,00',
+    ].join('\n'),
+    items: [
+      '4|1001|De Zeewierschuur|invoice|2026-0088||2026-04-15|2026-05-15|||1452.00|',
+      '5|1001|De Zeewierschuur|invoice|2026-0121||2026-06-02|2026-07-02|||605.00|',
+      '6|1002|Visrokerij Hoek|invoice|2026-0095||2026-04-28|2026-05-12|||242.00|',
+      '7|1002|Visrokerij Hoek|credit-note|2026-0130||2026-06-19|2026-07-03|||-121.00|',
+    ],
+  },
+  {
+    what: 'the entry’s number beside the document’s, and amounts in two currencies',
+    file: 'list.csv',
+    of: 'suppliers 2026-07-31 NOK',
+    text: [
+      'Åpne poster leverandører pr 31.07.2026',
+      'Leverandør;Leverandørnavn;Bilagsnr;Fakturanr;Fakturadato;Forfallsdato;Valuta;Valutabeløp;Beløp NOK',
+      '20010;Fjordtau AS;4410;F-5521;01.07.2026;31.07.2026;NOK;-8 400,00;-8 400,00',
+      '20015;Kelp Tools Ltd;4418;INV9981;05.07.2026;04.08.2026;GBP;-1 200,00;-16 380,00',
+      '20015;Kelp Tools Ltd;4430;CR102;20.07.2026;;GBP;150,00;2 047,50',
+      'Sum;;;;;;;;-22 732,50',
+    ].join('\n'),
+    items: [
+      '3|20010|Fjordtau AS|invoice|4410|F-5521|2026-07-01|2026-07-31|NOK||-8400.00|-8400.00',
+      '4|20015|Kelp Tools Ltd|invoice|4418|INV9981|2026-07-05|2026-08-04|GBP||-1200.00|-16380.00',
+      '5|20015|Kelp Tools Ltd|credit-note|4430|CR102|2026-07-20||GBP||150.00|2047.50',
+    ],
+  },
+  {
+    what: 'amounts due in the source’s currency and the books’',
+    file: 'list.csv',
+    of: 'suppliers 2026-07-31 EUR',
+    text: [
+      'Unpaid bills report',
+      'Marram Kelp Farms',
+      'As at 31/07/2026',
+      'Date,Due Date,Bill Number,Reference,Contact,Currency,Total (Source),Amount Due (Source),Amount Due (EUR)',
+      '02/07/2026,01/08/2026,B-101,RR881,Rope & Rove,EUR,320.00,320.00,320.00',
+      '11/06/2026,11/07/2026,B-102,F1009,Fjordtau AS,NOK,14500.00,14500.00,1261.50',
+      '15/07/2026,14/08/2026,B-103,SC44,Saltwick Chandlers,GBP,210.00,210.00,245.70',
+      '20/07/2026,,B-104,CN1,Rope & Rove,EUR,-20.00,-20.00,-20.00',
+      'Total,,,,,,,,1807.20',
+    ].join('\n'),
+    items: [
+      '5||Rope & Rove|invoice|B-101|RR881|2026-07-02|2026-08-01|EUR|-320.00|-320.00|-320.00',
+      '6||Fjordtau AS|invoice|B-102|F1009|2026-06-11|2026-07-11|NOK|-14500.00|-14500.00|-1261.50',
+      '7||Saltwick Chandlers|invoice|B-103|SC44|2026-07-15|2026-08-14|GBP|-210.00|-210.00|-245.70',
+      '8||Rope & Rove|credit-note|B-104|CN1|2026-07-20||EUR|20.00|20.00|20.00',
+    ],
+  },
+  {
+    what: 'numbers that look like days',
+    file: 'list.txt',
+    of: 'customers 2026-06-30',
+    text: [
+      'Pohledávky po splatnosti k 30.06.2026',
+      'Odběratel                 Faktura      Vystavena   Splatná      Částka      Zbývá   Dnů po spl.',
+      'Pekárna U Lípy            20260101     02.05.2026  16.05.2026   5 445,00    5 445,00   45',
+      'Pekárna U Lípy            20260119     28.05.2026  11.06.2026   2 420,00    1 000,00   19',
+      'Restaurace Na Splavu      20260107     10.05.2026  24.05.2026     968,00      968,00   37',
+      'Celkem                                                          8 833,00    7 413,00',
+    ].join('\n'),
+    items: [
+      '3||Pekárna U Lípy|invoice|20260101||2026-05-02|2026-05-16||5445.00|5445.00|',
+      '4||Pekárna U Lípy|invoice|20260119||2026-05-28|2026-06-11||2420.00|1000.00|',
+      '5||Restaurace Na Splavu|invoice|20260107||2026-05-10|2026-05-24||968.00|968.00|',
+    ],
+  },
+  {
+    what: 'what is open under no known word',
+    file: 'list.csv',
+    of: 'customers 2026-06-30',
+    text: [
+      'Kimenő számlák - kiegyenlítetlen tételek (2026.06.30);;;;;;',
+      'Partner;Bizonylat;Teljesítés;Határidő;Pénznem;Bruttó;Tartozás',
+      'Balaton Hajózás Zrt.;KSZ-26/0101;2026.05.12;2026.06.11;HUF;635 000;635 000',
+      'Balaton Hajózás Zrt.;KSZ-26/0122;2026.06.20;2026.07.20;EUR;1 270,00;1 270,00',
+      'Fonyódi Kikötő;KSZ-26/0110;2026.05.30;2026.06.14;HUF;190 500;90 500',
+    ].join('\n'),
+    items: [
+      '3||Balaton Hajózás Zrt.|invoice|KSZ-26/0101||2026-05-12|2026-06-11|HUF|635000.00|635000.00|',
+      '4||Balaton Hajózás Zrt.|invoice|KSZ-26/0122||2026-06-20|2026-07-20|EUR|1270.00|1270.00|',
+      '5||Fonyódi Kikötő|invoice|KSZ-26/0110||2026-05-30|2026-06-14|HUF|190500.00|90500.00|',
+    ],
+  },
+  {
+    what: 'a base column that only its rates tell',
+    file: 'list.csv',
+    of: 'suppliers 2026-07-31',
+    text: [
+      'OPEN ITEMS LIST;CREDITORS;31.07.2026',
+      'Konto-Nr.;Lieferant;Belegnr;Fremdbeleg;Belegdatum;Netto fällig;W;Betrag FW;Betrag HW',
+      '70010;Nordseilerei;ER-8801;4711;02.07.2026;01.08.2026;EUR;1.500,00-;1.500,00-',
+      '70010;Nordseilerei;ER-8822;4760;20.07.2026;19.08.2026;EUR;250,00-;250,00-',
+      '70022;Bergen Tau;ER-8810;F-991;08.07.2026;07.08.2026;NOK;9.000,00-;783,00-',
+      '70022;Bergen Tau;GS-0012;K-12;15.07.2026;;NOK;500,00;43,50',
+      ';;;;;;Summe;;2.489,50-',
+    ].join('\n'),
+    items: [
+      '3|70010|Nordseilerei|invoice|ER-8801|4711|2026-07-02|2026-08-01|EUR||-1500.00|-1500.00',
+      '4|70010|Nordseilerei|invoice|ER-8822|4760|2026-07-20|2026-08-19|EUR||-250.00|-250.00',
+      '5|70022|Bergen Tau|invoice|ER-8810|F-991|2026-07-08|2026-08-07|NOK||-9000.00|-783.00',
+      '6|70022|Bergen Tau|credit-note|GS-0012|K-12|2026-07-15||NOK||500.00|43.50',
+    ],
+  },
+];
+
+describe('lists of open items', () => {
+  it.each(LISTS)('with $what', async ({ file, of, text, items }) => {
+    const tables = await readAnyPaper(new TextEncoder().encode(text), file);
+    const read = tables.ok ? readItems(tables.value, { name: file }) : undefined;
+    if (read === undefined) throw new Error('not read');
+    const amount = (units: bigint | null): string => (units === null ? '' : plainDecimal(units, read.digits));
+    expect([read.kind, read.asAt, read.currency].filter((part) => part !== null).join(' ')).toBe(of);
+    expect(
+      read.items.map((item) =>
+        [
+          item.row,
+          item.contactCode,
+          item.contactName,
+          item.documentKind,
+          item.number,
+          item.reference,
+          item.date,
+          item.due,
+          item.currency,
+          amount(item.original),
+          amount(item.open),
+          amount(item.base),
+        ]
+          .map((cell) => cell ?? '')
+          .join('|'),
+      ),
+    ).toEqual(items);
+  });
+});
