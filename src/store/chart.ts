@@ -150,6 +150,8 @@ export const usesOf = async (
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
        union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from statement_closing
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
+       union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from contact
+         where books_id = $1 and account_id is not null and ($2::int[] is null or account_id = any($2)) group by account_id
        union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from tie_explained
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
      ) u where $2::int[] is null or account = any($2::int[]) group by account`,

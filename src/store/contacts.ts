@@ -1,7 +1,8 @@
 import type { BooksId, PersonId } from '@/core/base/ids';
 import { type Change, WHOLE } from '@/core/base/change';
 import type { Kept } from '@/core/base/kept';
-import { type Contact, type ContactFields, contactId } from '@/core/schedules/contact';
+import { amountFrom, keptAmount } from '@/core/money/wire';
+import { type Contact, type ContactFields, blankContact, contactId } from '@/core/schedules/contact';
 import type { ContactId } from '@/core/schedules/contact';
 import { type Queryable, arrayText } from './database';
 
@@ -18,6 +19,9 @@ const FIELDS = [
   ['phone', 'phone', 'text'],
   ['currency', 'currency', 'text'],
   ['terms', 'terms', 'jsonb'],
+  ['credit_limit', 'creditLimit', 'int8'],
+  ['account_id', 'account', 'int'],
+  ['settles', 'settles', 'text'],
   ['note', 'note', 'text'],
   ['active', 'active', 'boolean'],
 ] as const satisfies readonly (readonly [string, keyof ContactFields, string])[];
@@ -45,11 +49,22 @@ export const contactsInUse = async (tx: Queryable, booksId: BooksId): Promise<Re
 
 /** A contact as the record of changes keeps it. */
 export const keptContact = (contact: ContactFields): Kept =>
-  Object.fromEntries(FIELDS.map(([, field]) => [field, contact[field]]));
+  Object.fromEntries(
+    FIELDS.map(([, field]) => {
+      const value = contact[field];
+      return [field, typeof value === 'bigint' ? keptAmount(value) : value];
+    }),
+  );
 
 /** Undefined for one that was not there. */
 export const contactFrom = (kept: Kept): ContactFields | undefined =>
-  kept === null ? undefined : (kept as unknown as ContactFields);
+  kept === null
+    ? undefined
+    : {
+        ...blankContact('other'),
+        ...(kept as unknown as ContactFields),
+        creditLimit: amountFrom((kept as Readonly<Record<string, Kept>>).creditLimit ?? null),
+      };
 
 export interface ContactWriting {
   readonly id: ContactId | null;

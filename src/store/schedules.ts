@@ -5,7 +5,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { keptAmount } from '@/core/money/wire';
 import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
-import type { Closing, Supported } from '@/core/schedules/tie-out';
+import type { Closing, Looked, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
 import { copyItemEvidence, detachFromItems } from './evidence';
 
@@ -202,6 +202,11 @@ export interface Behind {
   readonly explained: ReadonlyMap<AccountId, { readonly difference: Minor; readonly reason: string }>;
   /** Items of after the opening date, by account: they belong to the new books. */
   readonly later: ReadonlyMap<AccountId, number>;
+  readonly looked: ReadonlyMap<AccountId, Looked>;
+  /** Below which balance, in the account's currency, somebody wants to be told. */
+  readonly alerts: ReadonlyMap<AccountId, Minor>;
+  /** Items that are there twice: the same document of the same contact, or the same row of the same paper. */
+  readonly twice: ReadonlyMap<AccountId, number>;
 }
 
 export const NOTHING_BEHIND: Behind = {
@@ -209,6 +214,9 @@ export const NOTHING_BEHIND: Behind = {
   closings: new Map(),
   explained: new Map(),
   later: new Map(),
+  looked: new Map(),
+  alerts: new Map(),
+  twice: new Map(),
 };
 
 /** The sums of the items, the statements and the explanations of many books, from three queries. */
@@ -232,17 +240,46 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     `select x.books_id as books, x.account_id as account, x.difference, x.reason from tie_explained x ${current}`,
     [ids],
   );
+  const looked = await tx.query<Looked & { books: number; account: AccountId }>(
+    `select x.books_id as books, x.account_id as account, x.figure, x.support, p.name as by, x.set_at as at
+     from tie_looked x ${current} join person p on p.id = x.set_by`,
+    [ids],
+  );
+  const alerts = await tx.query<{ books: number; account: AccountId; below: Minor }>(
+    'select books_id as books, account_id as account, alert_below as below from bank_detail where alert_below is not null and books_id = any($1::int[])',
+    [ids],
+  );
+  const twice = await tx.query<{ books: number; account: AccountId; items: number }>(
+    `select books, account, sum(items - 1)::int as items from (
+       select x.books_id as books, min(x.account_id) as account, count(*) as items from schedule_item x ${current}
+         where x.number <> '' or x.reference <> '' group by x.books_id, x.contact_id, x.kind, x.number, x.reference having count(*) > 1
+       union all select x.books_id, min(x.account_id), count(*) from schedule_item x ${current}
+         where x.paper_id is not null group by x.books_id, x.paper_id, x.paper_row having count(distinct x.account_id) > 1) t
+     group by books, account`,
+    [ids],
+  );
   interface Gathered {
     readonly supported: Map<AccountId, Supported[]>;
     readonly closings: Map<AccountId, Closing>;
     readonly explained: Map<AccountId, { readonly difference: Minor; readonly reason: string }>;
     readonly later: Map<AccountId, number>;
+    readonly looked: Map<AccountId, Looked>;
+    readonly alerts: Map<AccountId, Minor>;
+    readonly twice: Map<AccountId, number>;
   }
   const found = new Map<number, Gathered>();
   const of = (books: number): Gathered => {
     const known = found.get(books);
     if (known !== undefined) return known;
-    const made: Gathered = { supported: new Map(), closings: new Map(), explained: new Map(), later: new Map() };
+    const made: Gathered = {
+      supported: new Map(),
+      closings: new Map(),
+      explained: new Map(),
+      later: new Map(),
+      looked: new Map(),
+      alerts: new Map(),
+      twice: new Map(),
+    };
     found.set(books, made);
     return made;
   };
@@ -252,6 +289,9 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
   }
   for (const { books, account, ...closing } of closings) of(books).closings.set(account, closing);
   for (const { books, account, ...why } of explained) of(books).explained.set(account, why);
+  for (const { books, account, ...who } of looked) of(books).looked.set(account, who);
+  for (const { books, account, below } of alerts) of(books).alerts.set(account, below);
+  for (const { books, account, items } of twice) of(books).twice.set(account, items);
   return found;
 };
 
@@ -307,14 +347,49 @@ export const putExplained = async (
   return [{ subject: 'tie', id: account, field: String(setId), from: kept(was), to: kept(explained) }];
 };
 
-/** Items of the draft of one account go to another, as a merge moves them. */
+/** Keeps that somebody looked at a figure and at what stands behind it; null forgets it. */
+export const putLooked = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  account: AccountId,
+  was: Looked | undefined,
+  looked: Pick<Looked, 'figure' | 'support'> | null,
+  person: PersonId,
+  at: string,
+): Promise<readonly Change[]> => {
+  await tx.query('delete from tie_looked where books_id = $1 and set_id = $2 and account_id = $3', [
+    booksId,
+    setId,
+    account,
+  ]);
+  if (looked !== null)
+    await tx.query(
+      'insert into tie_looked (books_id, set_id, account_id, figure, support, set_by, set_at) values ($1, $2, $3, $4, $5, $6, $7)',
+      [
+        booksId,
+        setId,
+        account,
+        String(looked.figure),
+        looked.support === null ? null : String(looked.support),
+        person,
+        at,
+      ],
+    );
+  const kept = (one: Pick<Looked, 'figure' | 'support'> | null | undefined) =>
+    one === null || one === undefined ? null : { figure: keptAmount(one.figure), support: keptAmount(one.support) };
+  return [{ subject: 'looked', id: account, field: String(setId), from: kept(was), to: kept(looked) }];
+};
+
+/** Items of the draft of one account go to another, as a merge moves them, and the contacts that belong to it. */
 export const moveItems = async (tx: Queryable, booksId: BooksId, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query(
     `update schedule_item i set account_id = $3, revision = nextval('schedule_revision')::int
      from opening_set s where i.books_id = $1 and i.account_id = $2 and s.id = i.set_id and s.state = 'draft'`,
     [booksId, from, into],
   );
-  for (const place of ['statement_closing', 'tie_explained'])
+  await tx.query('update contact set account_id = $3 where books_id = $1 and account_id = $2', [booksId, from, into]);
+  for (const place of ['statement_closing', 'tie_explained', 'tie_looked'])
     await tx.query(
       `delete from ${place} x using opening_set s where x.books_id = $1 and x.account_id = $2 and s.id = x.set_id and s.state = 'draft'`,
       [booksId, from],

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { removeBooks } from '@/actions/books/commands';
 import { undo } from '@/actions/changes/commands';
 import { changesView } from '@/actions/changes/views';
-import { editChart } from '@/actions/chart/commands';
+import { editChart, saveBank } from '@/actions/chart/commands';
 import { saveRate, switchOn } from '@/actions/currencies/commands';
 import { saveFigures } from '@/actions/openings/figures';
 import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings/posting';
@@ -11,13 +11,16 @@ import { openingsView, proofView } from '@/actions/openings/views';
 import { removePaper } from '@/actions/papers/commands';
 import { bringList, takeList } from '@/actions/schedules/bring';
 import { saveContacts } from '@/actions/schedules/contacts';
+import { copyContacts } from '@/actions/schedules/copy-contacts';
 import { saveItems } from '@/actions/schedules/items';
-import { explainTie, saveClosing, takeSupport } from '@/actions/schedules/ties';
+import { explainTie, lookAt, saveClosing, takeSupport } from '@/actions/schedules/ties';
 import { contactView, contactsView, scheduleView, schedulesView } from '@/actions/schedules/views';
 import { exportList } from '@/actions/statements/export';
 import { accountId } from '@/core/chart/account';
+import { NO_BANK_DETAILS } from '@/core/chart/bank';
 import { minor } from '@/core/money/minor';
 import { type ContactFields, blankContact } from '@/core/schedules/contact';
+import { stillLooked } from '@/core/schedules/tie-out';
 import { type ItemFields, blankItem } from '@/core/schedules/item';
 import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
 
@@ -330,4 +333,79 @@ it('the overview names every balance-sheet account with what stands behind it', 
     ['2100', 'tied', false],
   ]);
   expect(view?.frame.stages.find(({ id }) => id === 'schedules')?.note).toBe('1 of 2 tied');
+});
+
+describe('what a reviewer asks', () => {
+  it('who looked at a figure: it counts while the figure and what is behind it are the same, and is taken back', async () => {
+    const books = await newBooks();
+    await type(books, { '1100': 10_000n, '3010': -10_000n });
+    valueOf(await list(books, '1100', [fields(10_000n)]));
+    const account = await accountOf(books, '1100');
+    valueOf(await lookAt({ books, account, looked: true }));
+    const { looked, tie } = await found(books, '1100');
+    expect(looked).toMatchObject({ figure: 10_000n, support: 10_000n });
+    expect(looked !== null && stillLooked(tie, looked)).toBe(true);
+    valueOf(await list(books, '1100', [fields(500n)]));
+    const after = await found(books, '1100');
+    expect(after.looked !== null && stillLooked(after.tie, after.looked)).toBe(false);
+    valueOf(await lookAt({ books, account, looked: true }));
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect((await found(books, '1100')).looked).toMatchObject({ support: 10_000n });
+    valueOf(await lookAt({ books, account, looked: false }));
+    expect((await schedulesView(books))?.accounts.find((one) => one.account.id === account)?.looked).toBeNull();
+    expect(codesOf(await lookAt({ books, account: 999_999, looked: true }))).toEqual(['schedule.unknown']);
+  });
+
+  it('whether something is listed twice, and whether a bank is lower than it should be', async () => {
+    const books = await newBooks();
+    await type(books, { '1100': 10_000n, '1010': -2500n, '3010': -7500n });
+    valueOf(await list(books, '1100', [fields(5000n, { number: 'A1' }), fields(5000n, { number: 'A1' })]));
+    const said = async (id: string) => (await checkOf(books, id))?.findings.map(({ what }) => String(what)) ?? [];
+    expect(await said('schedules.items-once')).toEqual([expect.stringContaining('1 item there already')]);
+    expect(await said('schedules.balances-in-hand')).toEqual([expect.stringContaining('overdrawn by 25.00 EUR')]);
+    await type(books, { '1010': 2500n, '3010': -12_500n });
+    expect(await said('schedules.balances-in-hand')).toEqual([]);
+    const bank = { ...NO_BANK_DETAILS, alertBelow: 3000n };
+    valueOf(await saveBank({ books, account: await accountOf(books, '1010'), bank }));
+    expect(await said('schedules.balances-in-hand')).toEqual([expect.stringContaining('below the 30.00 EUR')]);
+  });
+
+  it('to which control account a contact belongs, and up to what they may owe', async () => {
+    const books = await newBooks();
+    const account = accountId(await accountOf(books, '1100'));
+    const more = { creditLimit: minor(50_000n), account, settles: 'balance' } as const;
+    valueOf(await saveContacts({ books, entries: [contact('Carr', more)] }));
+    expect((await contactsView(books))?.contacts[0]).toMatchObject(more);
+    const other = accountId(await accountOf(await newBooks(), '1100'));
+    expect(codesOf(await saveContacts({ books, entries: [contact('Dunn', { account: other })] }))).toEqual([
+      'contact.account',
+    ]);
+    const [one] = (await contactsView(books))?.contacts ?? [];
+    if (one === undefined) throw new Error('no contact');
+    const { id, revision, used: _, ...was } = one;
+    valueOf(await saveContacts({ books, entries: [{ id, revision, contact: { ...was, creditLimit: null } }] }));
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect((await contactsView(books))?.contacts[0]?.creditLimit).toBe(50_000n);
+  });
+
+  it('contacts of another client are copied once, without what belongs to that one’s chart', async () => {
+    const [books, other] = [await newBooks(), await newBooks()];
+    const account = accountId(await accountOf(other, '1100'));
+    valueOf(
+      await saveContacts({
+        books: other,
+        entries: [contact('Carr', { code: 'C1', account }), contact('Dunn', { code: 'C2' }), contact('Eames')],
+      }),
+    );
+    valueOf(await saveContacts({ books, entries: [contact('DUNN'), contact('Fox', { code: 'c1' })] }));
+    expect(valueOf(await copyContacts({ books, from: other }))).toEqual({ copied: 2 });
+    expect((await contactsView(books))?.contacts.map(({ name, code, account: own }) => [name, code, own])).toEqual([
+      ['Carr', '', null],
+      ['DUNN', '', null],
+      ['Eames', '', null],
+      ['Fox', 'c1', null],
+    ]);
+    expect(valueOf(await copyContacts({ books, from: other }))).toEqual({ copied: 0 });
+    expect(codesOf(await copyContacts({ books, from: books }))).toEqual(['contact.no-books']);
+  });
 });

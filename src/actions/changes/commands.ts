@@ -41,7 +41,7 @@ const BACK: readonly (readonly [
   [['item'], itemsBack],
   [['evidence'], evidenceBack],
   [['contact'], contactsOut],
-  [['statement', 'tie'], tiesBack],
+  [['statement', 'tie', 'looked'], tiesBack],
   [['account'], accountsOut],
   [['bank'], banksBack],
   [['chart-rule'], chartRulesBack],

@@ -7,7 +7,15 @@ import { contactId } from '@/core/schedules/contact';
 import { itemFrom, keptItem } from '@/core/schedules/item';
 import { contactFrom, contactsInUse, contactsOf, keptContact, writeContacts } from '@/store/contacts';
 import { currentSet } from '@/store/openings';
-import { NOTHING_BEHIND, behindOf, lockItems, putClosing, putExplained, writeItems } from '@/store/schedules';
+import {
+  NOTHING_BEHIND,
+  behindOf,
+  lockItems,
+  putClosing,
+  putExplained,
+  putLooked,
+  writeItems,
+} from '@/store/schedules';
 import type { WritingContext } from '../kernel/action';
 
 const since = (what: string): Problem =>
@@ -102,11 +110,27 @@ export const itemsBack = async (context: WritingContext, changes: readonly Chang
 export const tiesBack = async (context: WritingContext, changes: readonly Change[]): Promise<readonly Problem[]> => {
   const { tx, books, actor, now } = context;
   const set = await currentSet(tx, books.id);
-  if (set?.state !== 'draft' || changes.some(({ field }) => field !== String(set.id))) return [otherVersion];
+  const frozen = set?.state !== 'draft' && changes.some(({ subject }) => subject !== 'looked');
+  if (set === undefined || frozen || changes.some(({ field }) => field !== String(set.id))) return [otherVersion];
   const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
   for (const { subject, id, from, to } of changes) {
     const account = accountId(id);
-    if (subject === 'statement') {
+    if (subject === 'looked') {
+      const was = from as { readonly figure: string; readonly support: string | null } | null;
+      const figure = was === null ? null : amountFrom(was.figure);
+      context.changes.add(
+        await putLooked(
+          tx,
+          books.id,
+          set.id,
+          account,
+          behind.looked.get(account),
+          was === null || figure === null ? null : { figure, support: amountFrom(was.support) },
+          actor.person,
+          now,
+        ),
+      );
+    } else if (subject === 'statement') {
       const stands = behind.closings.get(account);
       const kept = (one: typeof from) => {
         const value = one as { readonly date: string; readonly amount: string } | null;

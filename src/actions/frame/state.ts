@@ -89,6 +89,8 @@ export const statesOf = async (
       rateDays: books.rateDays,
       ties,
       itemsLater: behind.later,
+      itemsTwice: behind.twice,
+      alerts: behind.alerts,
     });
     const year = periodOf(own, books.cutover);
     const posting = accounts.filter((account) => !account.heading && account.active);

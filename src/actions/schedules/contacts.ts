@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { fail, ok, problem, quoted, under } from '@/core/base/result';
 import { type Contact, contactId, contactProblems } from '@/core/schedules/contact';
+import { isControlAccount } from '@/core/schedules/kinds';
 import { type ContactWriting, contactsInUse, contactsOf, writeContacts } from '@/store/contacts';
+import { standingIndex } from '../frame/held-chart';
 import { booksAction } from '../kernel/action';
 import { distinct, id } from '../kernel/inputs';
 import { contactFields, revision } from './schemas';
@@ -35,6 +37,7 @@ export const saveContacts = booksAction(
     const { tx, books, actor, now } = context;
     const stands = new Map((await contactsOf(tx, books.id)).map((contact) => [contact.id, contact]));
     const used = input.entries.some(({ contact }) => contact === null) ? await contactsInUse(tx, books.id) : new Set();
+    const { byId } = await standingIndex(context);
     const touched = new Set(input.entries.map((entry) => entry.id));
     const others: Pick<Contact, 'code' | 'name'>[] = [...stands.values()].filter((one) => !touched.has(one.id));
     const wrong = input.entries.flatMap((entry, place) => {
@@ -55,7 +58,13 @@ export const saveContacts = booksAction(
               ),
             ]
           : [];
-      const problems = contactProblems(entry.contact, others).map((one) => under(one, place));
+      const own = entry.contact.account === null ? undefined : byId.get(entry.contact.account);
+      const problems = [
+        ...contactProblems(entry.contact, others),
+        ...(entry.contact.account === null || (own !== undefined && isControlAccount(own))
+          ? []
+          : [problem('contact.account', 'This is no control account of these books.', 'account')]),
+      ].map((one) => under(one, place));
       others.push(entry.contact);
       return problems;
     });

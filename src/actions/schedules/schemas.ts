@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { readDate } from '@/core/base/dates';
 import { paperId } from '@/core/base/ids';
+import { accountId } from '@/core/chart/account';
 import { isCountry } from '@/core/company/country';
 import { isCurrency } from '@/core/money/currency';
 import { CONTACT_ROLES, contactId } from '@/core/schedules/contact';
@@ -46,6 +47,9 @@ export const contactFields = z.object({
   phone: text(60).trim(),
   currency: z.string().refine((code) => code === '' || isCurrency(code), 'This is no currency of ISO 4217.'),
   terms: terms.nullable(),
+  creditLimit: units.nullable().default(null),
+  account: id.transform(accountId).nullable().default(null),
+  settles: z.enum(['items', 'balance']).default('items'),
   note: text(500).trim(),
   active: z.boolean(),
 });

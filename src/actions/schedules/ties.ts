@@ -1,11 +1,13 @@
 'use server';
 
+import { z } from 'zod';
 import { accountId } from '@/core/chart/account';
 import { fail, ok, problem } from '@/core/base/result';
 import { NIL } from '@/core/money/minor';
 import { supportedFigure } from '@/core/schedules/tie-out';
 import { lockLines, writeLines } from '@/store/openings';
-import { NOTHING_BEHIND, behindOf, putClosing, putExplained } from '@/store/schedules';
+import { currentSet } from '@/store/openings';
+import { NOTHING_BEHIND, behindOf, putClosing, putExplained, putLooked } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { id, text } from '../kernel/inputs';
 import { viewState } from '../frame/held-state';
@@ -68,6 +70,39 @@ export const explainTie = booksAction(
         input.account,
         behind.explained.get(input.account),
         input.reason === null ? null : { difference: tie?.difference ?? NIL, reason: input.reason },
+        actor.person,
+        now,
+      ),
+    );
+    return ok({});
+  },
+);
+
+/**
+ * Says that one has looked at a figure and at what stands behind it, or takes that back. Posted balances can be looked at too. It is
+ * about both as they are now: a later change shows.
+ */
+export const lookAt = booksAction(
+  'lookAt',
+  'schedules.look',
+  { account: id.transform(accountId), looked: z.boolean() },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const set = await currentSet(tx, books.id);
+    const { ties, behind } = await viewState(tx, books);
+    const tie = ties.get(input.account);
+    if (set === undefined || tie === undefined)
+      return fail(
+        problem('schedule.unknown', 'This account has no schedule in these books any more. Load the page again.'),
+      );
+    context.changes.add(
+      await putLooked(
+        tx,
+        books.id,
+        set.id,
+        input.account,
+        behind.looked.get(input.account),
+        input.looked ? { figure: tie.figure, support: tie.support } : null,
         actor.person,
         now,
       ),

@@ -5,8 +5,8 @@ import type { Conversion } from '@/core/money/convert';
 import type { Source } from '@/core/openings/figure';
 import type { Contact } from '@/core/schedules/contact';
 import type { Item } from '@/core/schedules/item';
-import { type ScheduleKind, scheduleOf } from '@/core/schedules/kinds';
-import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
+import { type ScheduleKind, isControlAccount, scheduleOf } from '@/core/schedules/kinds';
+import { type Looked, type Tie, lacksSupport } from '@/core/schedules/tie-out';
 import { inTreeOrder } from '@/core/chart/tree';
 import { contactsInUse, contactsOf } from '@/store/contacts';
 import { evidenceOn, evidenceTo, evidenceToItems } from '@/store/evidence';
@@ -27,6 +27,8 @@ export interface TiedAccount {
   readonly lacks: boolean;
   /** Whether a paper is behind it: its figure's, its items', or one attached to it. */
   readonly evidenced: boolean;
+  /** Who looked at it; null where nobody did. */
+  readonly looked: Looked | null;
 }
 
 /** Every balance-sheet account that has a figure or something behind it, or should have. */
@@ -58,6 +60,7 @@ export const schedulesView = (id: number) =>
             tie,
             source: sources.get(account.id) ?? null,
             lacks: lacksSupport(schedule, tie),
+            looked: state.behind.looked.get(account.id) ?? null,
             evidenced: sources.get(account.id) === 'paper' || papered.has(account.id),
           },
         ];
@@ -76,6 +79,11 @@ const ratesOf = (state: BooksState): Readonly<Record<string, Conversion>> => {
   );
 };
 
+const controlsOf = (state: BooksState): readonly Pick<Account, 'id' | 'code' | 'name'>[] =>
+  state.accounts
+    .filter((account) => isControlAccount(account) && account.active)
+    .map(({ id, code, name }) => ({ id, code, name }));
+
 /** The schedule of an account: its items, what they tie to, and what is needed to type them. */
 export const scheduleView = (id: number, account: number) =>
   page('books.see', id, async ({ tx, books }, state) => {
@@ -92,6 +100,7 @@ export const scheduleView = (id: number, account: number) =>
         tie,
         parts: state.parts.get(own.id) ?? [],
         explained: state.behind.explained.get(own.id) ?? null,
+        looked: state.behind.looked.get(own.id) ?? null,
         set: set?.id ?? 0,
         drafting: set?.state === 'draft',
         items: set === undefined ? [] : await itemsOf(tx, books.id, set.id, own.id),
@@ -100,6 +109,8 @@ export const scheduleView = (id: number, account: number) =>
           ...(await evidenceTo(tx, books.id, { of: 'account', id: own.id })),
           ...(set === undefined ? [] : await evidenceToItems(tx, books.id, set.id, own.id)),
         ],
+        /** The control accounts that contacts belong to. */
+        controls: controlsOf(state),
         currencies: state.currencies,
         rates: ratesOf(state),
         terms,
@@ -122,6 +133,7 @@ export const contactsView = (id: number) =>
       set: (await currentSet(tx, books.id))?.id ?? 0,
       currencies: state.currencies,
       country: books.country,
+      accounts: controlsOf(state),
     };
   });
 

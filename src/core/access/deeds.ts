@@ -20,6 +20,8 @@ export const DEEDS = [
   'papers.change',
   'openings.change',
   'openings.post',
+  /** Says that one has looked at a figure and what stands behind it. */
+  'schedules.look',
   'openings.correct',
   /** What was changed, wherever; besides, one has to be one who may change that. */
   'changes.undo',
@@ -47,6 +49,7 @@ export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
   item: 'openings.change',
   statement: 'openings.change',
   tie: 'openings.change',
+  looked: 'schedules.look',
   evidence: 'papers.change',
 };
 
@@ -65,6 +68,7 @@ export const deedWords: Readonly<Record<Deed, string>> = {
   'papers.change': 'bring papers or decide about them',
   'openings.change': 'change opening balances',
   'openings.post': 'post opening balances',
+  'schedules.look': 'say that a figure was looked at',
   'openings.correct': 'open or discard a correction',
   'changes.undo': 'take changes back',
 };

@@ -20,9 +20,10 @@ const MAY: Readonly<Record<Role, ReadonlySet<Deed>>> = {
     'chart.change',
     'papers.change',
     'openings.change',
+    'schedules.look',
     'changes.undo',
   ]),
-  reviewer: new Set<Deed>(['practice.see', 'books.see', 'openings.post', 'openings.correct']),
+  reviewer: new Set<Deed>(['practice.see', 'books.see', 'openings.post', 'openings.correct', 'schedules.look']),
   client: new Set<Deed>(['books.see']),
 };
 

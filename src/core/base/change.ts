@@ -6,7 +6,7 @@ import type { Kept } from './kept';
  * decided about its rows (as one, of those rows). Of the books: facts of the company and rules of the chart and of money (by their
  * name), rates (by pair and day), currencies (by code), the cutover date with the old system's dates, the calendar (each as one), the
  * state of a period (by its days: a calendar that is drawn anew has other rows). Of the schedules: contacts and items (each as one), a
- * statement's closing balance and an explained difference (by account; the field is the version), and papers attached as evidence
+ * statement's closing balance and an explained difference (by account; the field is the version), that somebody looked at both (likewise), and papers attached as evidence
  * (each as one).
  */
 export const SUBJECTS = [
@@ -29,6 +29,7 @@ export const SUBJECTS = [
   'item',
   'statement',
   'tie',
+  'looked',
   'evidence',
 ] as const;
 export type Subject = (typeof SUBJECTS)[number];

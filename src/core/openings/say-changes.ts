@@ -122,6 +122,8 @@ export const sayChange = (change: Change, telling: Telling): string | Sentence |
         : say`${own}: statement closes on ${{ date: textIn(to, 'date') }}`;
     case 'tie':
       return `${own}: ${to === null ? 'difference no longer explained' : `difference explained: ${textIn(to, 'reason')}`}`;
+    case 'looked':
+      return `${own}: ${to === null ? 'no longer marked as looked at' : 'looked at'}`;
     case 'evidence':
       return `Paper ${textIn(to ?? from, 'name')} ${to === null ? 'no longer attached' : 'attached as evidence'}`;
     case 'bank':
@@ -149,6 +151,7 @@ const COUNTED: Readonly<Record<Subject, readonly [one: string, more: string]>> =
   item: ['item of a schedule', 'items of schedules'],
   statement: ['statement’s balance', 'statements’ balances'],
   tie: ['explained difference', 'explained differences'],
+  looked: ['account looked at', 'accounts looked at'],
   evidence: ['paper attached as evidence', 'papers attached as evidence'],
 };
 
@@ -184,6 +187,7 @@ const HEADS: Readonly<Record<string, (name: string) => string>> = {
   takeCopy: () => 'Copied from another client or a template',
   mergeAccounts: () => 'Accounts merged',
   takeList: (name) => `${name} taken`,
+  copyContacts: (name) => `Copied from ${name}`,
 };
 
 /** What an action was, where that says it all. */

@@ -37,6 +37,10 @@ export interface ProofState {
   /** The tie-outs of the accounts that can have a schedule, and how many of their items are of after the opening date. */
   readonly ties: ReadonlyMap<AccountId, Tie>;
   readonly itemsLater: ReadonlyMap<AccountId, number>;
+  /** Items that are there twice, by account. */
+  readonly itemsTwice: ReadonlyMap<AccountId, number>;
+  /** Below which balance of an account, in its currency, somebody wants to be told. */
+  readonly alerts: ReadonlyMap<AccountId, Minor>;
 }
 
 /** A blocker holds posting back; a warning wants to be looked at; advice is a question that may stay open. */

@@ -95,6 +95,8 @@ const stateOf = (
     rateDays: 7,
     ties: new Map(),
     itemsLater: new Map(),
+    itemsTwice: new Map(),
+    alerts: new Map(),
     accounts: chart,
     openings: new Map(
       (

@@ -2,7 +2,10 @@ import { type Account, called } from '../chart/account';
 import { openingDate } from '../calendar/cutover';
 import { dated, say } from '../base/sentence';
 import { plural } from '../base/result';
-import { NIL } from '../money/minor';
+import { normalSide } from '../ledger/classes';
+import { minorDigits } from '../money/currency';
+import { formatMinor } from '../money/format';
+import { type Minor, NIL, abs } from '../money/minor';
 import { type ScheduleKind, needsSchedule, scheduleOf } from '../schedules/kinds';
 import { type Tie, lacksSupport } from '../schedules/tie-out';
 import { type Check, type Finding, type ProofState, money } from './check';
@@ -18,6 +21,12 @@ const tied = (state: ProofState): readonly Tied[] =>
     const [kind, tie] = [scheduleOf(account), state.ties.get(account.id)];
     return kind === undefined || tie === undefined ? [] : [{ account, kind, tie }];
   });
+
+/** What an account stands at in its own currency: its figure, or the amount of it in that currency. */
+const balanceOf = (state: ProofState, account: Account, tie: Tie): Minor =>
+  account.currency === null || account.currency === state.currency.code
+    ? tie.figure
+    : (tie.currencies.find(({ currency }) => currency === account.currency)?.figure ?? tie.figure);
 
 const isControl = (kind: ScheduleKind): boolean => kind === 'customers' || kind === 'suppliers';
 
@@ -88,6 +97,44 @@ export const SCHEDULE_CHECKS = {
               },
             ],
       ),
+  },
+  'schedules.items-once': {
+    severity: 'warning',
+    title: 'No item is listed twice',
+    why: 'The same document of the same contact, or the same row of a paper taken for two accounts, is chased or paid twice.',
+    find: (state) =>
+      state.accounts.flatMap((account) => {
+        const twice = state.itemsTwice.get(account.id) ?? 0;
+        return twice === 0
+          ? []
+          : [
+              {
+                what: `${called(account)}: ${plural(twice, 'item')} there already, by contact and number or by the row of a paper.`,
+                place: { stage: 'schedules', account: account.id },
+              },
+            ];
+      }),
+  },
+  'schedules.balances-in-hand': {
+    severity: 'warning',
+    title: 'No bank or cash account is lower than it should be',
+    why: 'Cash cannot be less than none, and a bank account below its limit costs interest or bounces payments.',
+    find: (state) =>
+      tied(state).flatMap(({ account, kind, tie }) => {
+        if (kind !== 'statement' || normalSide(account) !== 'debit') return [];
+        const stands = balanceOf(state, account, tie);
+        const below = state.alerts.get(account.id);
+        const currency = account.currency ?? state.currency.code;
+        const amount = (units: Minor): string =>
+          `${formatMinor(abs(units), minorDigits(currency), state.style)} ${currency}`;
+        const what =
+          stands < 0n
+            ? `${called(account)} is overdrawn by ${amount(stands)}.`
+            : below !== undefined && stands < below
+              ? `${called(account)} stands at ${amount(stands)}, below the ${amount(below)} at which somebody wants to be told.`
+              : undefined;
+        return what === undefined ? [] : [{ what, place: { stage: 'schedules', account: account.id } }];
+      }),
   },
   'schedules.items-before-cutover': {
     severity: 'warning',

@@ -1,9 +1,31 @@
 import { plainDate } from '../base/dates';
+import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Minor, NIL, add } from '../money/minor';
 import type { ItemFields } from './item';
 
 /** Days overdue up to which items belong to an age; beyond the last they belong to one more. */
 export const AGE_LIMITS: readonly number[] = [30, 60, 90];
+
+/** Ages that can be told apart. */
+const MOST_LIMITS = 8;
+
+/**
+ * Limits of ages as somebody types them: days, rising.
+ *
+ * @example readLimits('30, 60, 120') // [30, 60, 120]
+ */
+export const readLimits = (text: string): Result<readonly number[]> => {
+  const limits = text.split(/[\s,;/]+/).flatMap((part) => (part === '' ? [] : [Number(part)]));
+  const rising = limits.every((limit, at) => Number.isInteger(limit) && limit <= 3650 && limit > (limits[at - 1] ?? 0));
+  return limits.length > 0 && limits.length <= MOST_LIMITS && rising
+    ? ok(limits)
+    : fail(
+        problem(
+          'ageing.limits',
+          `${quoted(text)} are no limits of ages. Type up to ${String(MOST_LIMITS)} numbers of days, rising, such as “30, 60, 90”.`,
+        ),
+      );
+};
 
 /** What the ages are called, from what is not due to the oldest. */
 export const ageLabels = (limits: readonly number[]): readonly string[] => [

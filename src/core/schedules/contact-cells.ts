@@ -1,7 +1,12 @@
 import { named, prepared } from '../base/pick';
+import type { Account } from '../chart/account';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type PaymentTerms, MOST_TERM_DAYS } from '../company/terms';
-import { CURRENCY_CODES } from '../money/currency';
+import { CURRENCY_CODES, minorDigits } from '../money/currency';
+import { formatMinor } from '../money/format';
+import { minor } from '../money/minor';
+import type { NumberStyle } from '../money/number-style';
+import { readPaperAmount, unitsOf } from '../money/paper-amount';
 import { CONTACT_ROLES, type ContactFields } from './contact';
 
 /** The columns of the sheet of contacts. */
@@ -13,6 +18,9 @@ export const CONTACT_COLUMNS = [
   'country',
   'currency',
   'terms',
+  'creditLimit',
+  'settles',
+  'account',
   'email',
   'phone',
   'person',
@@ -30,6 +38,9 @@ export const CONTACT_LABELS: Readonly<Record<ContactColumn, string>> = {
   country: 'Country',
   currency: 'Cur.',
   terms: 'Terms',
+  creditLimit: 'Credit limit',
+  settles: 'Settles',
+  account: 'Account',
   email: 'E-mail',
   phone: 'Phone',
   person: 'Person to ask',
@@ -75,8 +86,33 @@ const readTerms = (text: string): Result<PaymentTerms | null> => {
 /** Country names by their codes, as the page knows them. */
 export type Countries = readonly (readonly [code: string, name: string])[];
 
-export const contactText = (contact: ContactFields, column: ContactColumn): string => {
+/** What the sheet of contacts is read and written by. */
+export interface ContactRules {
+  readonly countries: Countries;
+  /** The books' currency, which is a contact's where it says no other. */
+  readonly base: string;
+  readonly style: NumberStyle;
+  /** The control accounts that a contact may belong to. */
+  readonly accounts: readonly Pick<Account, 'id' | 'code' | 'name'>[];
+}
+
+/** How contacts settle what they owe. */
+export const SETTLES = { items: 'item by item', balance: 'running balance' } as const;
+
+export const contactText = (
+  contact: ContactFields,
+  column: ContactColumn,
+  { base, style, accounts }: ContactRules,
+): string => {
   switch (column) {
+    case 'creditLimit':
+      return contact.creditLimit === null
+        ? ''
+        : formatMinor(contact.creditLimit, minorDigits(contact.currency === '' ? base : contact.currency), style);
+    case 'settles':
+      return SETTLES[contact.settles];
+    case 'account':
+      return accounts.find(({ id }) => id === contact.account)?.code ?? '';
     case 'role':
       return CONTACT_ROLES.find(({ id }) => id === contact.role)?.label ?? '';
     case 'terms':
@@ -93,7 +129,7 @@ export const typedContact = (
   contact: ContactFields,
   column: ContactColumn,
   typed: string,
-  countries: Countries,
+  { countries, base, style, accounts }: ContactRules,
 ): Result<ContactFields> => {
   const text = typed.trim();
   const unknown = (what: string): Result<never> =>
@@ -113,6 +149,22 @@ export const typedContact = (
       return code === '' || CURRENCY_CODES.includes(code)
         ? ok({ ...contact, currency: code })
         : unknown('currency of ISO 4217');
+    }
+    case 'creditLimit': {
+      if (text === '') return ok({ ...contact, creditLimit: null });
+      const currency = contact.currency === '' ? base : contact.currency;
+      const read = readPaperAmount(text, style, currency);
+      const units = read === undefined || read.side !== undefined ? undefined : unitsOf(read, minorDigits(currency));
+      return units === undefined || units.amount < 0n
+        ? unknown(`amount in ${currency}`)
+        : ok({ ...contact, creditLimit: minor(units.amount) });
+    }
+    case 'settles':
+      return ok({ ...contact, settles: /^[br]/i.test(text) ? 'balance' : 'items' });
+    case 'account': {
+      if (text === '') return ok({ ...contact, account: null });
+      const found = named(prepared(accounts), text);
+      return found === undefined ? unknown('control account of these books') : ok({ ...contact, account: found.id });
     }
     case 'terms': {
       const read = readTerms(text);

@@ -1,6 +1,8 @@
 import { type Problem, problem, quoted } from '../base/result';
+import type { AccountId } from '../chart/account';
 import type { PaymentTerms } from '../company/terms';
 import { bareTaxNumber, taxNumberProblems } from '../company/tax';
+import type { Minor } from '../money/minor';
 import type { ContactRole } from './list-contacts';
 
 declare const contactBrand: unique symbol;
@@ -31,6 +33,12 @@ export interface ContactFields {
   readonly currency: string;
   /** Null: as the company's defaults say. */
   readonly terms: PaymentTerms | null;
+  /** Up to what they may owe, in their currency; null where nothing is agreed. */
+  readonly creditLimit: Minor | null;
+  /** The control account that their items belong to; null for the only one of its kind. */
+  readonly account: AccountId | null;
+  /** Whether payments are matched with invoices one by one, or run against a balance. */
+  readonly settles: 'items' | 'balance';
   readonly note: string;
   readonly active: boolean;
 }
@@ -53,6 +61,9 @@ export const blankContact = (role: ContactRole): ContactFields => ({
   phone: '',
   currency: '',
   terms: null,
+  creditLimit: null,
+  account: null,
+  settles: 'items',
   note: '',
   active: true,
 });
@@ -75,6 +86,18 @@ export const contactProblems = (
 /** What a person should look at again about a contact by itself. */
 export const contactDoubts = (contact: ContactFields): readonly Problem[] =>
   contact.taxNumber === '' || contact.country === '' ? [] : taxNumberProblems(contact.taxNumber, contact.country);
+
+/** Whether a contact of other books is one of these: called the same, or with the same tax number. */
+export const isKnownAs = (
+  one: Pick<ContactFields, 'name' | 'taxNumber'>,
+  known: Pick<ContactFields, 'name' | 'taxNumber'>,
+): boolean => {
+  const tax = bareTaxNumber(one.taxNumber);
+  return (
+    one.name.trim().toLowerCase() === known.name.trim().toLowerCase() ||
+    (tax !== '' && tax === bareTaxNumber(known.taxNumber))
+  );
+};
 
 /** Whether two contacts are called so much alike, or have one tax number, that a list's contact is the one that is there. */
 export const sameContact = (

@@ -119,6 +119,8 @@ export const itemProblems = (item: ItemFields, rules: ItemRules): readonly Probl
 export interface Beside {
   readonly schedule: ScheduleKind;
   readonly openingDate: PlainDate;
+  /** Contacts that belong to another control account, with what it is called. */
+  readonly elsewhere?: ReadonlyMap<number, string>;
 }
 
 /** An item with what it is told apart by, for what is asked about it. */
@@ -130,7 +132,7 @@ export type Asked = Pick<Item, 'id'> & ItemFields;
  */
 export const itemDoubts = (
   items: readonly Asked[],
-  { schedule, openingDate }: Beside,
+  { schedule, openingDate, elsewhere = new Map() }: Beside,
 ): ReadonlyMap<number, readonly Problem[]> => {
   const day = openingDate.toString();
   const contacts = schedule === 'customers' || schedule === 'suppliers';
@@ -145,6 +147,9 @@ export const itemDoubts = (
     if (key !== undefined && twin === undefined) seen.set(key, item);
     const own: readonly Problem[] = [
       ...(contacts && item.contact === null ? [problem('item.contact', 'Nobody is named on it.', 'contact')] : []),
+      ...(item.contact !== null && elsewhere.has(item.contact)
+        ? [problem('item.elsewhere', `This contact belongs to ${elsewhere.get(item.contact) ?? ''}.`, 'contact')]
+        : []),
       ...(schedule !== 'statement' && item.date !== null && item.date > day
         ? [
             problem(

@@ -23,6 +23,12 @@ export const scheduleOf = (account: Pick<Account, 'heading' | 'classification' |
       ? 'plain'
       : (BY_ROLE[account.role] ?? 'plain');
 
+/** Whether an account is a control account of customers or suppliers. */
+export const isControlAccount = (account: Pick<Account, 'heading' | 'classification' | 'role'>): boolean => {
+  const kind = scheduleOf(account);
+  return kind === 'customers' || kind === 'suppliers';
+};
+
 /** Whether the schedule of an account is asked for wherever it has a figure; any other account may have one. */
 export const needsSchedule = (kind: ScheduleKind): boolean => kind !== 'plain';
 

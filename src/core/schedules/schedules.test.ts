@@ -8,7 +8,7 @@ import { type Conversion, convert } from '../money/convert';
 import { type Minor, abs, minor, sum } from '../money/minor';
 import { ageOf, agesIn, ageingOf } from './ageing';
 import { type Contact, blankContact, contactId, contactProblems } from './contact';
-import { typedContact } from './contact-cells';
+import { type ContactRules, typedContact } from './contact-cells';
 import { incomingContacts, incomingItems, incomingStatement } from './from-list';
 import { type ItemFields, asKind, blankItem, itemDoubts, itemFrom, itemProblems, keptItem } from './item';
 import { type CellRules, cellText, columnsIn, contactBook, typedItem } from './item-cells';
@@ -64,6 +64,8 @@ const EUR_IN_NOK: Conversion = {
 const JPY: Conversion = { ratio: { n: 61n, d: 10_000n }, fromDigits: 0, toDigits: 2, rounding: 'half-even' };
 const rate = (currency: string): Conversion | undefined =>
   currency === 'NOK' ? EUR_IN_NOK : currency === 'JPY' ? JPY : undefined;
+
+const CONTACT_RULES: ContactRules = { countries: [['NO', 'Norway']], base: 'EUR', style: '1.234,56', accounts: [] };
 
 describe('kinds of items', () => {
   it('are those of the account’s role; headings, income and expense have no schedule', () => {
@@ -586,7 +588,7 @@ describe('contacts', () => {
   });
   it('are typed in the words of the trade', () => {
     const terms = (text: string): unknown => {
-      const read = typedContact(blankContact('customer'), 'terms', text, []);
+      const read = typedContact(blankContact('customer'), 'terms', text, CONTACT_RULES);
       return read.ok ? read.value.terms : read.problems[0]?.code;
     };
     expect([terms('30'), terms('14 days'), terms('30 eom'), terms('15 next'), terms('5 +2'), terms('')]).toEqual([
@@ -603,7 +605,7 @@ describe('contacts', () => {
       'contact.terms',
     ]);
     const typed = (column: 'country' | 'role' | 'active', text: string): unknown => {
-      const read = typedContact(blankContact('customer'), column, text, [['NO', 'Norway']]);
+      const read = typedContact(blankContact('customer'), column, text, CONTACT_RULES);
       return read.ok ? read.value[column] : read.problems[0]?.code;
     };
     expect([typed('country', 'norway'), typed('country', 'no'), typed('country', 'Atlantis')]).toEqual([

@@ -138,6 +138,21 @@ export const tieOf = (input: TieInput): Tie => {
   };
 };
 
+/** That somebody looked at a figure and at what stood behind it then. */
+export interface Looked {
+  readonly figure: Minor;
+  readonly support: Minor | null;
+  readonly by: string;
+  /** ISO 8601. */
+  readonly at: string;
+}
+
+/** Whether what somebody looked at is still so. */
+export const stillLooked = (
+  tie: Pick<Tie, 'figure' | 'support'>,
+  looked: Pick<Looked, 'figure' | 'support'>,
+): boolean => tie.figure === looked.figure && tie.support === looked.support;
+
 /** What items come to, per currency. */
 export const supportedBy = (items: readonly Pick<ItemFields, 'currency' | 'open' | 'base'>[]): readonly Supported[] => {
   const sums = new Map<string, Supported>();

@@ -1,12 +1,14 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import { minorDigits } from '@/core/money/currency';
 import { abs, NIL, sum } from '@/core/money/minor';
-import { agesIn, ageLabels, ageingOf, AGE_LIMITS } from '@/core/schedules/ageing';
+import { agesIn, ageLabels, ageingOf, AGE_LIMITS, readLimits } from '@/core/schedules/ageing';
 import type { Contact } from '@/core/schedules/contact';
 import type { ItemFields } from '@/core/schedules/item';
+import { Field } from '../parts/field';
 import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
 
@@ -25,14 +27,37 @@ export const Ageing = ({
   readonly items: readonly ItemFields[];
   readonly contacts: readonly Contact[];
 }) => {
-  const rows = ageingOf(items, frame.openingDate);
-  const labels = ageLabels(AGE_LIMITS);
+  const [limits, setLimits] = useState(AGE_LIMITS);
+  const [says, setSays] = useState<string | undefined>();
+  const rows = ageingOf(items, frame.openingDate, limits);
+  const labels = ageLabels(limits);
+  const typed = (text: string): void => {
+    const read = readLimits(text);
+    setSays(read.ok ? undefined : read.problems[0]?.message);
+    if (read.ok) setLimits(read.value);
+  };
   const names = new Map(contacts.map((one) => [one.id as number, one]));
   const currencies = [...new Set(rows.map(({ currency }) => currency))];
   const money = (currency: string) => ({ currency, digits: minorDigits(currency), style: frame.style });
   if (rows.length === 0) return <p className="px-4 py-3">Nothing is open yet.</p>;
   return (
     <div className="px-4 py-3 lg:overflow-y-auto">
+      <div className="no-print mb-3 w-56">
+        <Field label="Ages end after days" problem={says}>
+          {(ids) => (
+            <input
+              {...ids}
+              defaultValue={limits.join(', ')}
+              autoComplete="off"
+              className="input input-sm w-full"
+              onBlur={(event) => typed(event.currentTarget.value)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') typed(event.currentTarget.value);
+              }}
+            />
+          )}
+        </Field>
+      </div>
       {currencies.map((currency) => {
         const ages = agesIn(rows, currency);
         return (

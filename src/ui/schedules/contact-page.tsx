@@ -2,8 +2,11 @@ import type { FrameView } from '@/actions/frame/views';
 import type { contactView } from '@/actions/schedules/views';
 import { describeTerms } from '@/core/company/terms';
 import { minorDigits } from '@/core/money/currency';
+import { formatMinor } from '@/core/money/format';
+import { sum } from '@/core/money/minor';
 import { ageLabels, ageOf, AGE_LIMITS } from '@/core/schedules/ageing';
 import { CONTACT_ROLES } from '@/core/schedules/contact';
+import { SETTLES } from '@/core/schedules/contact-cells';
 import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
 import { sided } from '../parts/figures';
@@ -24,6 +27,8 @@ export const ContactPage = ({
   evidence,
 }: Found & { readonly frame: FrameView }) => {
   const labels = ageLabels(AGE_LIMITS);
+  const currency = contact.currency === '' ? frame.currency : contact.currency;
+  const owed = sum(items.filter((item) => item.currency === currency).map(({ open }) => open));
   const facts: readonly (readonly [string, string])[] = [
     ['Is', CONTACT_ROLES.find(({ id }) => id === contact.role)?.label ?? ''],
     ['Legal name', contact.legalName],
@@ -34,6 +39,13 @@ export const ContactPage = ({
     ['Phone', contact.phone],
     ['Currency', contact.currency === '' ? frame.currency : contact.currency],
     ['Terms', contact.terms === null ? 'as the company’s defaults' : describeTerms(contact.terms)],
+    [
+      'Credit limit',
+      contact.creditLimit === null
+        ? ''
+        : `${formatMinor(contact.creditLimit, minorDigits(currency), frame.style)} ${currency}`,
+    ],
+    ['Settles', SETTLES[contact.settles]],
     ['Note', contact.note],
   ];
   return (
@@ -56,6 +68,13 @@ export const ContactPage = ({
                 ))}
             </dl>
           </MarginPart>
+          {contact.creditLimit !== null && owed > contact.creditLimit && (
+            <MarginPart title="To look at">
+              <p className="text-ochre">
+                {formatMinor(owed, minorDigits(currency), frame.style)} {currency} is open, more than the credit limit.
+              </p>
+            </MarginPart>
+          )}
           <ContactPapers books={frame.id} contact={contact.id} stored={evidence} />
         </>
       }

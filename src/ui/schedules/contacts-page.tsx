@@ -6,6 +6,7 @@ import { plural } from '@/core/base/result';
 import {
   CONTACT_COLUMNS,
   CONTACT_LABELS,
+  SETTLES,
   type ContactColumn,
   contactText,
   typedContact,
@@ -25,6 +26,7 @@ import { type DataColumn, DataSheet } from '../sheet/data-sheet';
 import { type SheetRow, noteAt } from '../sheet/saved-rows';
 import { useSavedRows } from '../sheet/use-saved-rows';
 import { BringList } from './bring-list';
+import { CopyContacts } from './copy-contacts';
 import { ScheduleNav } from './schedule-nav';
 import { useBroughtList } from './use-brought-list';
 
@@ -46,6 +48,9 @@ const WIDTHS: Readonly<Record<ContactColumn, string>> = {
   country: '4.6rem',
   currency: '3.6rem',
   terms: '5rem',
+  creditLimit: '7rem',
+  settles: '8rem',
+  account: '5.5rem',
   email: 'minmax(9rem,1fr)',
   phone: '8rem',
   person: '8rem',
@@ -55,8 +60,16 @@ const WIDTHS: Readonly<Record<ContactColumn, string>> = {
 };
 
 /** The contacts of the books on a sheet: customers, suppliers and others. */
-export const ContactsPage = ({ frame, contacts, set, currencies, countries }: View & { readonly countries: Named }) => {
+export const ContactsPage = ({
+  frame,
+  contacts,
+  set,
+  currencies,
+  countries,
+  accounts,
+}: View & { readonly countries: Named }) => {
   const [selected, setSelected] = useState<string | undefined>();
+  const rules = { countries, base: frame.currency, style: frame.style, accounts };
   const list = useBroughtList(frame.id, null);
   const rows = useSavedRows<ContactFields>({
     stored: useMemo(
@@ -64,7 +77,7 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
       [contacts],
     ),
     blank: blankContact('customer'),
-    apply: (fields, { column, text }) => typedContact(fields, column as ContactColumn, text, countries),
+    apply: (fields, { column, text }) => typedContact(fields, column as ContactColumn, text, rules),
     complete: ({ name }) => name.trim() !== '',
     address: `/books/${String(frame.id)}/schedules/contacts/rows`,
     sends: (sent) => ({ entries: sent.map(({ fields, ...row }) => ({ ...row, contact: fields })) }),
@@ -77,6 +90,8 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
       role: CONTACT_ROLES.map((role) => ({ key: role.id, code: '', name: role.label })),
       country: countries.map(([code, name]) => ({ key: code, code, name })),
       currency: [frame.currency, ...currencies].map((code) => ({ key: code, code: '', name: code })),
+      settles: Object.values(SETTLES).map((label) => ({ key: label, code: '', name: label })),
+      account: accounts.map(({ code, name }) => ({ key: code, code, name })),
       active: ['yes', 'no'].map((word) => ({ key: word, code: '', name: word })),
     };
     const own = choices[id];
@@ -84,8 +99,8 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
       id,
       label: CONTACT_LABELS[id],
       width: WIDTHS[id],
-      kind: own === undefined ? 'text' : 'choice',
-      text: (row) => row.unread[id]?.text ?? contactText(row.fields, id),
+      kind: id === 'creditLimit' ? 'figure' : own === undefined ? 'text' : 'choice',
+      text: (row) => row.unread[id]?.text ?? contactText(row.fields, id, rules),
       takes: true,
       ...(own === undefined ? {} : { choices: own }),
     };
@@ -152,6 +167,9 @@ export const ContactsPage = ({ frame, contacts, set, currencies, countries }: Vi
               </ul>
             </MarginPart>
           )}
+          <MarginPart title="From elsewhere">
+            <CopyContacts books={frame.id} />
+          </MarginPart>
           <MarginPart title="Terms">
             <p>
               “30” is days after the document, “30 eom” days after its month’s end, “15 next” the 15th of the next

@@ -17,6 +17,7 @@ import { scheduleHref } from '../frame/stage-href';
 import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';
+import { LookedAt } from './looked-at';
 import { ScheduleNav } from './schedule-nav';
 import { SupportBar } from './support-bar';
 import { TIE_STATES } from './tie-words';
@@ -122,6 +123,9 @@ export const Overview = ({ frame, accounts, contacts, evidence }: View) => {
                 <th scope="col" className="text-left">
                   State
                 </th>
+                <th scope="col" className="text-left max-md:hidden">
+                  Looked at
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -207,6 +211,9 @@ const AccountRow = ({
         {tie.state === 'none' ? '' : TIE_STATES[tie.state]}
         {tie.state === 'apart' && odd.length > 0 ? ` in ${odd.join(', ')}` : ''}
         {tie.reason === null ? '' : `: ${tie.reason}`}
+      </td>
+      <td className="max-md:hidden">
+        <LookedAt books={frame.id} account={account.id} tie={tie} looked={one.looked} brief />
       </td>
     </tr>
   );

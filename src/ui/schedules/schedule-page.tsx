@@ -95,6 +95,8 @@ export const SchedulePage = ({
   rates,
   terms,
   evidence,
+  looked,
+  controls,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
@@ -151,11 +153,22 @@ export const SchedulePage = ({
     explained,
     rate: (currency) => rates[currency],
   });
+  const elsewhere = useMemo(
+    () =>
+      new Map(
+        contacts.flatMap((one): readonly (readonly [number, string])[] =>
+          one.account === null || one.account === account.id
+            ? []
+            : [[one.id, controls.find(({ id }) => id === one.account)?.code ?? 'another account']],
+        ),
+      ),
+    [contacts, controls, account.id],
+  );
   const doubts = useMemo(() => {
     const asked = settled.map((row, at) => ({ ...row.fields, id: at }));
-    const found = itemDoubts(asked, { schedule, openingDate: plainDate(frame.openingDate) });
+    const found = itemDoubts(asked, { schedule, openingDate: plainDate(frame.openingDate), elsewhere });
     return new Map([...found].map(([at, own]) => [settled[at]?.key ?? '', own]));
-  }, [settled, schedule, frame.openingDate]);
+  }, [settled, schedule, frame.openingDate, elsewhere]);
   const choices = useMemo(
     (): readonly Choice[] =>
       contacts
@@ -239,6 +252,7 @@ export const SchedulePage = ({
             set={set}
             tie={tie}
             sums={sums}
+            looked={looked}
             open={drafting && rows.said === 'all saved'}
           />
           {chosen !== undefined && (

@@ -8,12 +8,13 @@ import type { FrameView } from '@/actions/frame/views';
 import { isAt, type Problem } from '@/core/base/result';
 import { minorDigits } from '@/core/money/currency';
 import { NIL } from '@/core/money/minor';
-import type { Supported, Tie } from '@/core/schedules/tie-out';
+import type { Looked, Supported, Tie } from '@/core/schedules/tie-out';
 import { MarginPart } from '../frame/frame';
 import { Field } from '../parts/field';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { LookedAt } from './looked-at';
 import { TIE_STATES } from './tie-words';
 
 interface Props {
@@ -23,12 +24,14 @@ interface Props {
   readonly tie: Tie;
   /** What the items come to, per currency. */
   readonly sums: readonly Supported[];
+  /** Who looked at it; null where nobody did. */
+  readonly looked: Looked | null;
   /** Whether anything may be changed. */
   readonly open: boolean;
 }
 
 /** The figure beside what stands behind it, in every currency; the ways out of a difference. */
-export const TieBox = ({ frame, account, set, tie, sums, open }: Props) => {
+export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) => {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [reason, setReason] = useState('');
@@ -151,6 +154,7 @@ export const TieBox = ({ frame, account, set, tie, sums, open }: Props) => {
           )}
         </div>
       )}
+      <LookedAt books={frame.id} account={account} tie={tie} looked={looked} />
     </MarginPart>
   );
 };
