@@ -184,8 +184,8 @@ export const copySchedules = async (tx: Queryable, booksId: BooksId, from: numbe
   );
   await copyItemEvidence(tx, booksId, from, to);
   await tx.query(
-    `insert into statement_closing (books_id, set_id, account_id, closing, amount, set_by, set_at)
-     select books_id, $3, account_id, closing, amount, set_by, set_at from statement_closing where books_id = $1 and set_id = $2`,
+    `insert into statement_closing (books_id, set_id, account_id, closing, amount, counted, set_by, set_at)
+     select books_id, $3, account_id, closing, amount, counted, set_by, set_at from statement_closing where books_id = $1 and set_id = $2`,
     [booksId, from, to],
   );
   await tx.query(
@@ -233,7 +233,7 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     [ids],
   );
   const closings = await tx.query<Closing & { books: number; account: AccountId }>(
-    `select x.books_id as books, x.account_id as account, x.closing as date, x.amount from statement_closing x ${current}`,
+    `select x.books_id as books, x.account_id as account, x.closing as date, x.amount, x.counted from statement_closing x ${current}`,
     [ids],
   );
   const explained = await tx.query<{ books: number; account: AccountId; difference: Minor; reason: string }>(
@@ -313,11 +313,22 @@ export const putClosing = async (
   ]);
   if (closing !== null)
     await tx.query(
-      `insert into statement_closing (books_id, set_id, account_id, closing, amount, set_by, set_at) values ($1, $2, $3, $4, $5, $6, $7)`,
-      [booksId, setId, account, closing.date, String(closing.amount), person, at],
+      `insert into statement_closing (books_id, set_id, account_id, closing, amount, counted, set_by, set_at) values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8)`,
+      [
+        booksId,
+        setId,
+        account,
+        closing.date,
+        String(closing.amount),
+        closing.counted == null ? null : JSON.stringify(closing.counted),
+        person,
+        at,
+      ],
     );
   const kept = (one: Closing | null | undefined) =>
-    one === null || one === undefined ? null : { date: one.date, amount: keptAmount(one.amount) };
+    one === null || one === undefined
+      ? null
+      : { date: one.date, amount: keptAmount(one.amount), counted: one.counted ?? null };
   return [{ subject: 'statement', id: account, field: String(setId), from: kept(was), to: kept(closing) }];
 };
 

@@ -370,6 +370,25 @@ describe('what a reviewer asks', () => {
     expect(await said('schedules.balances-in-hand')).toEqual([expect.stringContaining('below the 30.00 EUR')]);
   });
 
+  it('how a cash box was counted: it comes to its balance, goes with a correction, and is taken back', async () => {
+    const books = await newBooks();
+    const code = (await openingsView(books))?.rows.find(({ role }) => role === 'cash')?.code ?? '';
+    await type(books, { [code]: 2550n, '3010': -2550n });
+    const [account, set] = [await accountOf(books, code), await setOf(books)];
+    const closing = (amount: bigint, counted: Readonly<Record<string, number>> | null) =>
+      saveClosing({ books, set, account, closing: { date: '2026-07-31', amount, counted } });
+    expect((await closing(2550n, { '2000': 1 })).ok).toBe(false);
+    expect((await closing(2550n, { '0': 1, '2550': 1 })).ok).toBe(false);
+    valueOf(await closing(2550n, { '2000': 1, '500': 1, '50': 1 }));
+    valueOf(await closing(2550n, null));
+    expect((await found(books, code)).tie.closing?.counted).toBeNull();
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect((await found(books, code)).tie.closing?.counted).toEqual({ '2000': 1, '500': 1, '50': 1 });
+    valueOf(await postOpenings({ books, set }));
+    valueOf(await openCorrection({ books, reason: 'a slip in a figure' }));
+    expect((await found(books, code)).tie.closing?.counted).toEqual({ '2000': 1, '500': 1, '50': 1 });
+  });
+
   it('to which control account a contact belongs, and up to what they may owe', async () => {
     const books = await newBooks();
     const account = accountId(await accountOf(books, '1100'));

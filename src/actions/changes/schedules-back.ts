@@ -3,6 +3,7 @@ import type { Change } from '@/core/base/change';
 import { sameKept } from '@/core/base/kept';
 import { type Problem, problem } from '@/core/base/result';
 import { amountFrom } from '@/core/money/wire';
+import type { Counted } from '@/core/schedules/cash-count';
 import { contactId } from '@/core/schedules/contact';
 import { itemFrom, keptItem } from '@/core/schedules/item';
 import { contactFrom, contactsInUse, contactsOf, keptContact, writeContacts } from '@/store/contacts';
@@ -133,13 +134,19 @@ export const tiesBack = async (context: WritingContext, changes: readonly Change
     } else if (subject === 'statement') {
       const stands = behind.closings.get(account);
       const kept = (one: typeof from) => {
-        const value = one as { readonly date: string; readonly amount: string } | null;
-        return value === null ? null : { date: value.date, amount: amountFrom(value.amount) };
+        const value = one as {
+          readonly date: string;
+          readonly amount: string;
+          readonly counted?: Counted | null;
+        } | null;
+        return value === null
+          ? null
+          : { date: value.date, amount: amountFrom(value.amount), counted: value.counted ?? null };
       };
       const [was, left] = [kept(from), kept(to)];
       if ((stands?.amount ?? null) !== (left?.amount ?? null) || (stands?.date ?? null) !== (left?.date ?? null))
         return [since('The statement’s balance was')];
-      const closing = was === null || was.amount === null ? null : { date: was.date, amount: was.amount };
+      const closing = was === null || was.amount === null ? null : { ...was, amount: was.amount };
       context.changes.add(await putClosing(tx, books.id, set.id, account, stands, closing, actor.person, now));
     } else {
       const value = from as { readonly difference: string; readonly reason: string } | null;

@@ -4,6 +4,7 @@ import { paperId } from '@/core/base/ids';
 import { accountId } from '@/core/chart/account';
 import { isCountry } from '@/core/company/country';
 import { isCurrency } from '@/core/money/currency';
+import { countedSum } from '@/core/schedules/cash-count';
 import { CONTACT_ROLES, contactId } from '@/core/schedules/contact';
 import { ITEM_KINDS } from '@/core/schedules/kinds';
 import { MOST_ROWS } from '@/core/files/limits';
@@ -54,6 +55,20 @@ export const contactFields = z.object({
   active: z.boolean(),
 });
 
-export const closing = z.object({ date: day, amount: units }).nullable();
+export const closing = z
+  .object({
+    date: day,
+    amount: units,
+    /** Notes and coins of a cash box, by their value in minor units. */
+    counted: z
+      .record(z.string().regex(/^[1-9]\d{0,9}$/), z.int().positive().max(1_000_000))
+      .nullable()
+      .default(null),
+  })
+  .refine(
+    ({ amount, counted }) => counted === null || countedSum(counted) === amount,
+    'The notes and coins come to another amount than the balance. Count again, or leave the count out.',
+  )
+  .nullable();
 
 export const revision = int4.min(0);

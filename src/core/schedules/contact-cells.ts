@@ -110,7 +110,8 @@ export const contactText = (
         ? ''
         : formatMinor(contact.creditLimit, minorDigits(contact.currency === '' ? base : contact.currency), style);
     case 'settles':
-      return SETTLES[contact.settles];
+      // What is usual needs no word in every row.
+      return contact.settles === 'items' ? '' : SETTLES.balance;
     case 'account':
       return accounts.find(({ id }) => id === contact.account)?.code ?? '';
     case 'role':

@@ -6,8 +6,9 @@ import { type Account, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import type { AccountRole, Classification } from '../ledger/classes';
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, abs, minor, sum } from '../money/minor';
-import { ageOf, agesIn, ageingOf } from './ageing';
+import { ageOf, agesIn, ageingOf, readLimits } from './ageing';
 import { type Contact, blankContact, contactId, contactProblems } from './contact';
+import { countedSum, denominations } from './cash-count';
 import { type ContactRules, typedContact } from './contact-cells';
 import { incomingContacts, incomingItems, incomingStatement } from './from-list';
 import { type ItemFields, asKind, blankItem, itemDoubts, itemFrom, itemProblems, keptItem } from './item';
@@ -614,5 +615,39 @@ describe('contacts', () => {
       'contact.country',
     ]);
     expect([typed('role', 'Supplier'), typed('active', 'no')]).toEqual(['supplier', false]);
+  });
+});
+
+describe('counted cash', () => {
+  it('comes to the sum of its notes and coins, each of which the currency can say', () => {
+    expect(denominations('EUR').slice(-2)).toEqual([2n, 1n]);
+    expect(denominations('JPY')[0]).toBe(10_000n);
+    expect(denominations('KWD').at(-1)).toBe(10n);
+    fc.assert(
+      fc.property(
+        fc.constantFrom('EUR', 'JPY', 'HUF', 'KWD', 'XAF', 'CHF'),
+        fc.array(fc.nat(1000), { maxLength: 20 }),
+        (currency, counts) => {
+          const values = denominations(currency);
+          const counted = Object.fromEntries(
+            counts.flatMap((count, at) => (values[at] === undefined ? [] : [[String(values[at]), count]])),
+          );
+          let by = 0n;
+          for (const [value, count] of Object.entries(counted))
+            for (let one = 0; one < count; one += 1) by += BigInt(value);
+          expect(countedSum(counted)).toBe(by);
+          expect([...values].sort((a, b) => (a < b ? 1 : -1))).toEqual(values);
+        },
+      ),
+      { numRuns: 30 },
+    );
+  });
+});
+
+describe('limits of ages', () => {
+  it('are rising days, or a sentence', () => {
+    expect(readLimits('30;60 / 120')).toEqual({ ok: true, value: [30, 60, 120] });
+    for (const text of ['', '60, 30', '0', '1.5', 'x', '30, 30', '1,2,3,4,5,6,7,8,9'])
+      expect(readLimits(text)).toMatchObject({ ok: false, problems: [{ code: 'ageing.limits' }] });
   });
 });

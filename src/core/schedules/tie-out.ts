@@ -1,6 +1,7 @@
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, NIL, add, subtract, sum } from '../money/minor';
 import type { Part } from '../openings/foreign';
+import type { Counted } from './cash-count';
 import type { ItemFields } from './item';
 import { type ScheduleKind, needsSchedule } from './kinds';
 
@@ -18,6 +19,8 @@ export interface Supported {
 export interface Closing {
   readonly date: string;
   readonly amount: Minor;
+  /** Of a cash box: the notes and coins that it was counted from. */
+  readonly counted?: Counted | null | undefined;
 }
 
 export interface CurrencyTie {

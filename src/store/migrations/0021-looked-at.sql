@@ -1,4 +1,4 @@
--- What contacts say of credit and of their account, and who looked at what stands behind a figure.
+-- What contacts say of credit and of their account, counted cash, and who looked at what stands behind a figure.
 
 alter table contact
   -- In the contact's currency.
@@ -10,6 +10,9 @@ alter table contact
   add column settles text not null default 'items' check (settles in ('items', 'balance')),
   add constraint contact_account foreign key (books_id, account_id, on_heading) references account (books_id, id, heading);
 create index contact_account_of on contact (books_id, account_id) where account_id is not null;
+
+-- How many of each note and coin the closing balance of a cash box was counted from, by their value in minor units.
+alter table statement_closing add column counted jsonb;
 
 -- Somebody looked at an account and what stands behind it; it counts while both are what they were then.
 create table tie_looked (

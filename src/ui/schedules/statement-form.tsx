@@ -9,12 +9,15 @@ import { type Problem, isAt } from '@/core/base/result';
 import { normalSide } from '@/core/ledger/classes';
 import { minorDigits } from '@/core/money/currency';
 import { readEntry } from '@/core/money/entry';
+import type { Minor } from '@/core/money/minor';
+import { type Counted, countedSum } from '@/core/schedules/cash-count';
 import type { Closing } from '@/core/schedules/tie-out';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { CashCount } from './cash-count';
 
 /** The closing balance of a statement, typed from the paper. */
 export const StatementForm = ({
@@ -34,7 +37,15 @@ export const StatementForm = ({
   const currency = account.currency ?? frame.currency;
   const money = { currency, digits: minorDigits(currency), style: frame.style };
   // Both as they were typed last: the one is not to wait for the answer about the other.
-  const [own, setOwn] = useState({ date: closing?.date ?? frame.openingDate, amount: closing?.amount ?? null });
+  const [own, setOwn] = useState<{
+    readonly date: string;
+    readonly amount: Minor | null;
+    readonly counted?: Counted | null | undefined;
+  }>({
+    date: closing?.date ?? frame.openingDate,
+    amount: closing?.amount ?? null,
+    counted: closing?.counted,
+  });
   const [seen, setSeen] = useState(closing);
   if (seen !== closing) {
     setSeen(closing);
@@ -45,9 +56,9 @@ export const StatementForm = ({
   const put = async (next: typeof own): Promise<void> => {
     setOwn(next);
     setProblems([]);
-    const { date, amount } = next;
+    const { date, amount, counted = null } = next;
     if (amount === null && closing === null) return;
-    const kept: Closing | null = amount === null ? null : { date, amount };
+    const kept = amount === null ? null : { date, amount, counted };
     const done = await send(saveClosing({ books: frame.id, set, account: account.id, closing: kept }));
     setProblems(done.ok ? [] : done.problems);
     if (done.ok) router.refresh();
@@ -55,18 +66,19 @@ export const StatementForm = ({
   const typed = (text: string): void => {
     if (text.trim() === shown) return;
     if (text.trim() === '') {
-      void put({ ...own, amount: null });
+      void put({ date: own.date, amount: null });
       return;
     }
     const read = readEntry(text, normalSide(account), { code: currency, digits: money.digits }, frame.style, 'amount');
     if (!read.ok) setProblems(read.problems);
-    else if (read.value.kind === 'amount') void put({ ...own, amount: read.value.amount });
+    // What is typed is no count any more.
+    else if (read.value.kind === 'amount') void put({ date: own.date, amount: read.value.amount });
   };
   const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
   return (
     <div className="flex flex-wrap items-start gap-x-4 gap-y-1 px-4 py-2">
       <div className="w-44">
-        <Field label="Statement closes on" problem={at('date')}>
+        <Field label={account.role === 'cash' ? 'Counted at the close of' : 'Statement closes on'} problem={at('date')}>
           {(ids) => (
             <DateInput
               {...ids}
@@ -103,7 +115,15 @@ export const StatementForm = ({
           )}
         </Field>
       </div>
-      <Problems problems={problems.filter((one) => one.path === undefined)} />
+      {account.role === 'cash' && (
+        <CashCount
+          money={money}
+          counted={own.counted ?? null}
+          open={open}
+          onCounted={(counted) => void put({ date: own.date, amount: countedSum(counted), counted })}
+        />
+      )}
+      <Problems problems={problems.filter((one) => !isAt(one, 'date') && !isAt(one, 'amount'))} />
     </div>
   );
 };
