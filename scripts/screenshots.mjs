@@ -21,7 +21,7 @@ const OLD_LEDGER = `No;Title;Category;Group
 `;
 
 const bring = async (page, name) => {
-  await page.locator('input[type=file]').setInputFiles(join(root, 'demo', 'papers', name));
+  await page.locator('input[type=file]').first().setInputFiles(join(root, 'demo', 'papers', name));
   await page.getByRole('heading', { name }).waitFor();
 };
 
@@ -44,7 +44,7 @@ const VIEWS = [
     'chart-import',
     '/books/1/chart/import',
     async (page) => {
-      await page.locator('input[type=file]').setInputFiles({
+      await page.locator('input[type=file]').first().setInputFiles({
         name: 'accounts of the old ledger.csv',
         mimeType: 'text/csv',
         buffer: Buffer.from(OLD_LEDGER),

@@ -7,7 +7,7 @@ const brought = async (page: Page, name: string): Promise<void> => {
   await page.goto('/books/3');
   await stage(page, 'Opening balances').click();
   await page.getByRole('button', { name: 'Bring papers' }).click();
-  await page.locator('input[type=file]').setInputFiles(paper(name));
+  await page.locator('input[type=file]').first().setInputFiles(paper(name));
   await expect(page.getByRole('heading', { name })).toBeVisible();
 };
 

@@ -19,7 +19,7 @@ type Files = Parameters<ReturnType<Page['locator']>['setInputFiles']>[0];
 const bring = async (page: Page, files: Files): Promise<void> => {
   await stage(page, 'Opening balances').click();
   await page.getByRole('button', { name: 'Bring papers' }).click();
-  await page.locator('input[type=file]').setInputFiles(files);
+  await page.locator('input[type=file]').first().setInputFiles(files);
 };
 
 const createAndTake = async (page: Page): Promise<void> => {
@@ -240,6 +240,7 @@ test('papers dropped on any page; a reading cancelled half-way leaves nothing; a
   await page.getByRole('button', { name: 'Bring papers' }).click();
   await page
     .locator('input[type=file]')
+    .first()
     .setInputFiles({ name: 'large.csv', mimeType: 'text/csv', buffer: Buffer.from(large) });
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('Cancelled; nothing was stored')).toBeVisible();

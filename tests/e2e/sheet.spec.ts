@@ -170,7 +170,7 @@ test('papers that cannot be read get a sentence; a hostile name stays text', asy
   await client(page, 'Juniper Lantern Theatre');
   await stage(page, 'Opening balances').click();
   await page.getByRole('button', { name: 'Bring papers' }).click();
-  const input = page.locator('input[type=file]');
+  const input = page.locator('input[type=file]').first();
   await input.setInputFiles({ name: 'scan.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF-1.7') });
   await expect(page.getByRole('alert').filter({ hasText: 'scan.pdf is a PDF' })).toBeVisible();
   await input.setInputFiles({

@@ -172,17 +172,23 @@ test('calendar: the pattern redraws the year at once; states, names, ends and th
 
   // A file brings a whole calendar, shown first.
   const text = await exported(page, 'Export as CSV');
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'calendar.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(text.replace(',2026-10-25,', ',2026-10-24,')),
-  });
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'calendar.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(text.replace(',2026-10-25,', ',2026-10-24,')),
+    });
   await expect(page.getByText('it should begin on 25 Oct 2026')).toBeVisible();
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'calendar.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(text.replaceAll('Oct 2026', 'October')),
-  });
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'calendar.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(text.replaceAll('Oct 2026', 'October')),
+    });
   await expect(page.getByText('Not taken yet.')).toBeVisible();
   await page.getByRole('button', { name: '2026/27' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of M09' })).toHaveValue('October');
@@ -233,11 +239,14 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await expect(page.getByText(/rates taken over/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Rates of 1 EUR in GBP/ }).locator('svg')).toBeVisible();
 
-  await page.locator('input[type=file]').setInputFiles({
-    name: 'mine.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from('date,currency,rate\n2026-07-31,GBP,1.19\n2026-07-32,GBP,1.2\n2026-07-30,GBP,0.84\n'),
-  });
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({
+      name: 'mine.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('date,currency,rate\n2026-07-31,GBP,1.19\n2026-07-32,GBP,1.2\n2026-07-30,GBP,0.84\n'),
+    });
   await expect(page.getByText('1 row cannot be read')).toBeVisible();
   await expect(page.getByText('Row 3: “2026-07-32” is not a date.')).toBeVisible();
   await expect(page.getByText('looks upside down').first()).toBeVisible();

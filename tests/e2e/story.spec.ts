@@ -50,7 +50,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   // The paper: dropped, read, matched.
   await stage(page, 'Opening balances').click();
   await page.getByRole('button', { name: 'Bring papers' }).click();
-  await page.locator('input[type=file]').setInputFiles(paper('marram-trial-balance-2026-07-31.csv'));
+  await page.locator('input[type=file]').first().setInputFiles(paper('marram-trial-balance-2026-07-31.csv'));
   await expect(page.getByRole('heading', { name: 'marram-trial-balance-2026-07-31.csv' })).toBeVisible();
   await expect(page.getByText('Row 5 is the header')).toBeVisible();
   const facts = page.getByLabel('What taking over would do');

@@ -117,7 +117,9 @@ describe('evidence', () => {
       valueOf(await attachPaper({ books, paper, to }));
     expect((await found(books, '1100')).evidence.map(({ to }) => to.of)).toEqual(['account', 'item']);
     expect((await contactView(books, contact))?.found?.evidence).toHaveLength(1);
-    expect((await proofView(books))?.evidence).toMatchObject([{ to: { id: 'openings.nets-to-zero' }, name: 'letter.png' }]);
+    expect((await proofView(books))?.evidence).toMatchObject([
+      { to: { id: 'openings.nets-to-zero' }, name: 'letter.png' },
+    ]);
     expect((await schedulesView(books))?.accounts.find((one) => one.account.id === account)?.evidenced).toBe(true);
     expect((await documentView(books, paper))?.found?.uses.map(({ place }) => place.on)).toEqual([
       'account',
@@ -186,7 +188,9 @@ describe('evidence', () => {
     expect(evidence.map(({ to }) => to.id)).toEqual([items[0]?.id]);
     expect(items[0]?.id).not.toBe(item);
     const [from, into] = (await rows(books))
-      .filter(({ classification, heading, role }) => classification === 'operating-expense' && !heading && role === null)
+      .filter(
+        ({ classification, heading, role }) => classification === 'operating-expense' && !heading && role === null,
+      )
       .map(({ id }) => accountId(id)) as [AccountId, AccountId];
     valueOf(await attachPaper({ books, paper, to: { of: 'account', id: from } }));
     expect(codesOf(await editChart({ books, edits: [{ kind: 'remove', id: from }] }))).toEqual(['account.used']);

@@ -15,7 +15,7 @@ import { copyContacts } from '@/actions/schedules/copy-contacts';
 import { saveItems } from '@/actions/schedules/items';
 import { explainTie, lookAt, saveClosing, takeSupport } from '@/actions/schedules/ties';
 import { contactView, contactsView, scheduleView, schedulesView } from '@/actions/schedules/views';
-import { exportList } from '@/actions/statements/export';
+import { exportAuditFile, exportList } from '@/actions/statements/export';
 import { accountId } from '@/core/chart/account';
 import { NO_BANK_DETAILS } from '@/core/chart/bank';
 import { minor } from '@/core/money/minor';
@@ -405,6 +405,41 @@ describe('what a reviewer asks', () => {
     valueOf(await saveContacts({ books, entries: [{ id, revision, contact: { ...was, creditLimit: null } }] }));
     valueOf(await undo({ books, batch: await lastBatch(books) }));
     expect((await contactsView(books))?.contacts[0]?.creditLimit).toBe(50_000n);
+  });
+
+  it('the audit file has customers and suppliers with what is open of each, and its contacts are read from it', async () => {
+    const books = await newBooks();
+    await type(books, { '1100': 12_500n, '3010': -12_500n });
+    const { rows } = valueOf(
+      await saveContacts({
+        books,
+        entries: [
+          contact('Carr & <Sons>', { code: 'C1', taxNumber: 'IE1234567FA', country: 'IE' }),
+          contact('Dunn', { code: 'S1', role: 'supplier' }),
+        ],
+      }),
+    );
+    valueOf(await list(books, '1100', [fields(12_500n, { contact: rows[0]?.id ?? null })]));
+    const file = await exportAuditFile(books);
+    const xml = String(file?.content);
+    expect(xml).toMatch(/<CustomerID>C1<\/CustomerID>\s*<AccountID>1100<\/AccountID>\s*<OpeningDebitBalance>125.00</);
+    const other = await newBooks();
+    const brought = valueOf(
+      await bringList({ books: other, account: null, name: 'audit.xml', content: new TextEncoder().encode(xml) }),
+    );
+    valueOf(await takeList({ books: other, account: null, set: await setOf(other), paper: brought.paper }));
+    expect(
+      (await contactsView(other))?.contacts.map(({ name, code, role, taxNumber, country }) => [
+        name,
+        code,
+        role,
+        taxNumber,
+        country,
+      ]),
+    ).toEqual([
+      ['Carr & <Sons>', 'C1', 'customer', 'IE1234567FA', 'IE'],
+      ['Dunn', 'S1', 'supplier', '', ''],
+    ]);
   });
 
   it('contacts of another client are copied once, without what belongs to that one’s chart', async () => {

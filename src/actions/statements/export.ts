@@ -13,6 +13,7 @@ import {
   matchingReport,
   ratesReport,
 } from '@/core/statements/lists';
+import { auditPartiesView } from '../schedules/audit-parties';
 import { contactsReport, scheduleReport } from '@/core/statements/schedules';
 import type { SheetForm } from '@/core/statements/reports';
 import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statements';
@@ -178,6 +179,7 @@ export const exportAuditFile = async (id: number): Promise<OutFile | undefined> 
   const [openings, chart] = [await openingsView(id), await chartView(id)];
   if (openings === undefined || chart === undefined) return undefined;
   const { frame, rows } = openings;
+  const parties = (await auditPartiesView(id)) ?? [];
   return {
     name: `${frame.name} opening balances ${frame.openingDate}.xml`,
     type: 'application/xml; charset=utf-8',
@@ -192,7 +194,11 @@ export const exportAuditFile = async (id: number): Promise<OutFile | undefined> 
         to: frame.cutover,
         created: now().slice(0, 10),
       },
-      { amounts: new Map(rows.map(({ id: account, amount }) => [account, amount ?? NIL])), digits: frame.digits },
+      {
+        amounts: new Map(rows.map(({ id: account, amount }) => [account, amount ?? NIL])),
+        digits: frame.digits,
+        parties,
+      },
     ),
   };
 };

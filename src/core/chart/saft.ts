@@ -25,22 +25,57 @@ export interface AuditFileFacts {
   readonly created: string;
 }
 
+/** A customer or supplier as an audit file has them. */
+export interface AuditParty {
+  readonly kind: 'customer' | 'supplier';
+  readonly code: string;
+  readonly name: string;
+  readonly taxNumber: string;
+  /** ISO 3166-1 alpha-2, or empty. */
+  readonly country: string;
+  /** The code of their control account. */
+  readonly account: string;
+  /** What they owe (positive) or are owed, in base currency; null where a rate is missing. */
+  readonly opening: Minor | null;
+}
+
 /**
  * The chart as the master files of an audit file: type, statement line (as grouping category) and heading (as grouping
- * code); with opening balances, debit positive in minor units, where they are given.
+ * code); with opening balances, debit positive in minor units, and the customers and suppliers behind them, where they are given.
  */
 export const writeSaft = (
   chart: readonly Account[],
   facts: AuditFileFacts,
-  openings?: { readonly amounts: ReadonlyMap<AccountId, Minor>; readonly digits: number },
+  openings?: {
+    readonly amounts: ReadonlyMap<AccountId, Minor>;
+    readonly digits: number;
+    readonly parties: readonly AuditParty[];
+  },
 ): string => {
   /** Nothing is entered yet, so accounts close as they open. */
-  const balances = (account: Account): Readonly<Record<string, string>> => {
-    if (openings === undefined || account.heading) return {};
-    const amount = openings.amounts.get(account.id) ?? NIL;
+  const balance = (amount: Minor): Readonly<Record<string, string>> => {
     const side = amount < 0n ? 'Credit' : 'Debit';
-    const written = plainDecimal(abs(amount), openings.digits);
+    const written = plainDecimal(abs(amount), openings?.digits ?? 0);
     return { [`Opening${side}Balance`]: written, [`Closing${side}Balance`]: written };
+  };
+  const balances = (account: Account): Readonly<Record<string, string>> =>
+    openings === undefined || account.heading ? {} : balance(openings.amounts.get(account.id) ?? NIL);
+  /** The parties of a kind under the names that the standard has for them; nothing where there are none. */
+  const parties = (kind: AuditParty['kind'], of: 'Customer' | 'Supplier'): Readonly<Record<string, object>> => {
+    const own = openings?.parties.filter((party) => party.kind === kind) ?? [];
+    if (own.length === 0) return {};
+    return {
+      [`${of}s`]: {
+        [of]: own.map((party) => ({
+          ...(party.taxNumber === '' ? {} : { RegistrationNumber: xmlText(party.taxNumber) }),
+          Name: xmlText(party.name),
+          ...(party.country === '' ? {} : { Address: { Country: party.country } }),
+          [`${of}ID`]: xmlText(party.code === '' ? party.name : party.code),
+          ...(party.account === '' ? {} : { AccountID: xmlText(party.account) }),
+          ...(party.opening === null ? {} : balance(party.opening)),
+        })),
+      },
+    };
   };
   const byId = new Map(chart.map((account) => [account.id, account]));
   const builder = new XMLBuilder({ format: true, suppressEmptyNode: false, ignoreAttributes: false });
@@ -74,6 +109,8 @@ export const writeSaft = (
             };
           }),
         },
+        ...parties('customer', 'Customer'),
+        ...parties('supplier', 'Supplier'),
       },
     },
   });

@@ -29,6 +29,21 @@ const isTag = (name: string): name is Tag => (TAGS as readonly string[]).include
 
 const PATH = ['AuditFile', 'MasterFiles', 'GeneralLedgerAccounts', 'Account'] as const;
 
+/** What is read of customers and suppliers, under the titles of a list of contacts. */
+const PARTY_TAGS: Readonly<Record<string, string>> = {
+  CustomerID: 'Code',
+  SupplierID: 'Code',
+  Name: 'Name',
+  CompanyName: 'Name',
+  RegistrationNumber: 'Tax number',
+  CustomerTaxID: 'Tax number',
+  SupplierTaxID: 'Tax number',
+  TaxRegistrationNumber: 'Tax number',
+  Country: 'Country',
+  Email: 'E-mail',
+};
+const PARTY_COLUMNS = ['Type', 'Code', 'Name', 'Tax number', 'Country', 'E-mail'] as const;
+
 /** Carries "too long" and "too many" out of the reader. */
 class Past extends Error {
   constructor(readonly what: 'cell' | 'accounts') {
@@ -36,8 +51,19 @@ class Past extends Error {
   }
 }
 
-const readAccounts = (text: string): { accounts: ReadonlyMap<Tag, string>[]; fault: XmlFault | undefined } => {
+const readAccounts = (
+  text: string,
+): {
+  accounts: readonly ReadonlyMap<Tag, string>[];
+  parties: readonly ReadonlyMap<string, string>[];
+  fault: XmlFault | undefined;
+} => {
   const accounts: ReadonlyMap<Tag, string>[] = [];
+  const parties: ReadonlyMap<string, string>[] = [];
+  /** The customer or supplier that is open, the depth of its element, and which of its texts is read. */
+  let party: { readonly depth: number; readonly texts: Map<string, string> } | undefined;
+  let title: string | undefined;
+  const names: string[] = [];
   /** How many elements of the path are open. */
   let along = 0;
   let account = new Map<Tag, string>();
@@ -45,12 +71,27 @@ const readAccounts = (text: string): { accounts: ReadonlyMap<Tag, string>[]; fau
   const reader = xmlReader({
     open: ({ name }, depth) => {
       tag = undefined;
+      title = undefined;
+      names.length = depth - 1;
+      if (depth === 4 && names[1] === 'MasterFiles' && (name === 'Customer' || name === 'Supplier'))
+        party = { depth, texts: new Map([['Type', name]]) };
+      else if (party !== undefined) {
+        title = PARTY_TAGS[name];
+        // The first of several stands, such as the address before where goods go to.
+        if (title !== undefined && party.texts.has(title)) title = undefined;
+      }
+      names.push(name);
       if (along === depth - 1 && PATH[along] === name) {
         along += 1;
         if (along === PATH.length) account = new Map();
       } else if (along === PATH.length && depth === PATH.length + 1 && isTag(name)) tag = name;
     },
     text: (piece) => {
+      if (title !== undefined && party !== undefined) {
+        const long = (party.texts.get(title) ?? '') + piece;
+        if (long.length > MOST_CELL_CHARACTERS) throw new Past('cell');
+        party.texts.set(title, long);
+      }
       if (tag === undefined) return;
       const whole = (account.get(tag) ?? '') + piece;
       if (whole.length > MOST_CELL_CHARACTERS) throw new Past('cell');
@@ -58,18 +99,24 @@ const readAccounts = (text: string): { accounts: ReadonlyMap<Tag, string>[]; fau
     },
     close: (_, depth) => {
       tag = undefined;
+      title = undefined;
+      if (party !== undefined && depth === party.depth) {
+        parties.push(party.texts);
+        if (parties.length > MOST_ACCOUNTS) throw new Past('accounts');
+        party = undefined;
+      }
       if (depth > along) return;
       if (along === PATH.length) accounts.push(account);
       if (accounts.length > MOST_ACCOUNTS) throw new Past('accounts');
       along = depth - 1;
     },
   });
-  return { fault: reader.push(text) ?? reader.end(), accounts };
+  return { fault: reader.push(text) ?? reader.end(), accounts, parties };
 };
 
 /**
  * The general-ledger accounts of a Standard Audit File for Tax (OECD SAF-T 2.0 and the national files built on it), as a
- * table with one row per account, so that it is previewed like any other list. Namespaces and prefixes do not matter.
+ * table with one row per account, so that it is previewed like any other list; its customers and suppliers are a second one. Namespaces and prefixes do not matter.
  * Entities and document types are not read at all: such a file is refused.
  */
 export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
@@ -96,7 +143,7 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
           ),
         );
   }
-  const { accounts, fault } = read;
+  const { accounts, parties, fault } = read;
   if (fault !== undefined) return refused(fault, name);
   if (accounts.length === 0)
     return fail(
@@ -110,6 +157,17 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
   );
   return ok([
     { name, rows: [given, ...accounts.map((account) => given.map((tag) => oneLine(account.get(tag) ?? '')))] },
+    ...(parties.length === 0
+      ? []
+      : [
+          {
+            name: 'Customers and suppliers',
+            rows: [
+              PARTY_COLUMNS,
+              ...parties.map((party) => PARTY_COLUMNS.map((column) => oneLine(party.get(column) ?? ''))),
+            ],
+          },
+        ]),
   ]);
 };
 

@@ -125,7 +125,7 @@ export const ContactsPage = ({
         <>
           <FileButton
             label="Bring a list"
-            accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf"
+            accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
             onFiles={([file]) => void list.bring(file)}
           />
         </>
