@@ -21,7 +21,10 @@ const OLD_LEDGER = `No;Title;Category;Group
 `;
 
 const bring = async (page, name) => {
-  await page.locator('input[type=file]').first().setInputFiles(join(root, 'demo', 'papers', name));
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles(join(root, 'demo', 'papers', name));
   await page.getByRole('heading', { name }).waitFor();
 };
 
@@ -39,16 +42,29 @@ const VIEWS = [
       await page.getByLabel('Keeps stock').click();
     },
   ],
-  ['schedules', '/books/1/schedules'],
+  [
+    'schedules',
+    '/books/1/schedules',
+    async (page) => {
+      await page
+        .getByRole('button', { name: /^Show skerry-bank-confirmation/ })
+        .first()
+        .click();
+      await page.locator('[data-drawn=true]').waitFor();
+    },
+  ],
   [
     'chart-import',
     '/books/1/chart/import',
     async (page) => {
-      await page.locator('input[type=file]').first().setInputFiles({
-        name: 'accounts of the old ledger.csv',
-        mimeType: 'text/csv',
-        buffer: Buffer.from(OLD_LEDGER),
-      });
+      await page
+        .locator('input[type=file]')
+        .first()
+        .setInputFiles({
+          name: 'accounts of the old ledger.csv',
+          mimeType: 'text/csv',
+          buffer: Buffer.from(OLD_LEDGER),
+        });
       await page.getByRole('table', { name: 'Rows of the preview' }).waitFor();
     },
   ],

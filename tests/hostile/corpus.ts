@@ -322,9 +322,9 @@ const texts: readonly Hostile[] = [
   ),
   hostile('something packed', 'paper.binary', () => new Uint8Array(gzipSync(utf8(SOUND)))),
   hostile(
-    'a picture',
+    'a picture of a kind that browsers do not show',
     'paper.binary',
-    () => new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]),
+    () => new Uint8Array([0x49, 0x49, 0x2a, 0x00, 0x08, 0, 0, 0, 0, 0, 0, 13]),
   ),
   hostile('a page that unpacks to two hundred megabytes', 'paper.bomb', () =>
     pdfWith(zlibSync(new Uint8Array(200 * 1024 * 1024)), '/Filter/FlateDecode'),

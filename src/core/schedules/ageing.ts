@@ -12,7 +12,7 @@ const MOST_LIMITS = 8;
 /**
  * Limits of ages as somebody types them: days, rising.
  *
- * @example readLimits('30, 60, 120') // [30, 60, 120]
+ * @example readLimits('30, 60, 120') // { ok: true, value: [30, 60, 120] }
  */
 export const readLimits = (text: string): Result<readonly number[]> => {
   const limits = text.split(/[\s,;/]+/).flatMap((part) => (part === '' ? [] : [Number(part)]));

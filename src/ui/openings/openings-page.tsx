@@ -46,16 +46,16 @@ export const OpeningsPage = ({
   account,
 }: Omit<View, 'rows'> & { readonly rows: Columns<View['rows'][number]>; readonly account: number | undefined }) => {
   const rows = useMemo(() => rowsIn(columns), [columns]);
+  const [bringing, setBringing] = useState(false);
+  const [selected, setSelected] = useState<AccountId | undefined>(
+    () => (rows.find((row) => row.id === account) ?? rows.find((row) => !row.heading))?.id,
+  );
   const attached = useEvidence(frame.id, evidence);
   useRowDrop((row, files) => {
     const id = accountId(Number(row));
     setSelected(id);
     void attached.bring({ of: 'account', id }, files);
   });
-  const [bringing, setBringing] = useState(false);
-  const [selected, setSelected] = useState<AccountId | undefined>(
-    () => (rows.find((row) => row.id === account) ?? rows.find((row) => !row.heading))?.id,
-  );
   const editable = set?.state === 'draft';
   // One store per version of the opening set; newer server rows are accepted into it.
   const figures = useMemo(
