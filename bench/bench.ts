@@ -23,7 +23,7 @@ import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 import { houseFigures } from './house';
-import { madeLists } from './lists';
+import { madeLists, madeStatements } from './lists';
 import { paperFigures } from './papers';
 import { madePapers, madeNames } from './reading';
 import { itemsInBrowser, scheduleFigures } from './schedules';
@@ -468,6 +468,8 @@ try {
   madePapers(5000);
   console.log('Lists of open items that were made from seeds, as they are read:');
   await madeLists(1000);
+  console.log('Statements of banks that were made from seeds, as they are read:');
+  await madeStatements(1000);
   console.log('Accounts of papers in other languages, matched with an English chart:');
   madeNames();
 } finally {

@@ -1,5 +1,7 @@
 // How lists of open items that nobody has seen are read, by what is unusual about them.
 import { askList } from '@/ask/list';
+import { askStatement } from '@/ask/statement';
+import { type MadeFile, makeStatements } from '@/core/schedules/testing/statement-maker';
 import { type MadeList, makeList } from '@/core/schedules/testing/list-maker';
 
 type Outcome = 'exact' | 'told' | 'silent';
@@ -25,12 +27,47 @@ const outcomeOf = async (made: MadeList): Promise<Outcome> => {
 
 const share = (part: number, whole: number): string => `${((100 * part) / Math.max(1, whole)).toFixed(2)} %`;
 
+const statementOutcome = async (made: MadeFile): Promise<Outcome> => {
+  const answered = await askStatement({ bytes: new TextEncoder().encode(made.text), name: made.name });
+  if (!answered.ok) return 'told';
+  const { statements, doubts } = answered.value as {
+    readonly statements: readonly {
+      readonly account: string;
+      readonly opening: { readonly amount: string } | null;
+      readonly closing: { readonly amount: string } | null;
+      readonly entries: readonly unknown[];
+    }[];
+    readonly doubts: readonly unknown[];
+  };
+  const right =
+    statements.length === made.statements.length &&
+    made.statements.every(({ account, opening, closing, entries }) => {
+      const own = statements.find((one) => one.account === account);
+      return (
+        own?.opening?.amount === opening &&
+        own.closing?.amount === closing &&
+        JSON.stringify(own.entries) === JSON.stringify(entries)
+      );
+    });
+  return right ? 'exact' : doubts.length > 0 ? 'told' : 'silent';
+};
+
 /** So many lists of a maker that shares nothing with the reader. */
-export const madeLists = async (count: number): Promise<void> => {
+export const madeLists = (count: number): Promise<void> => told(count, (seed) => makeList(500_000 + seed), outcomeOf);
+
+/** So many statements likewise. */
+export const madeStatements = (count: number): Promise<void> =>
+  told(count, (seed) => makeStatements(500_000 + seed), statementOutcome);
+
+const told = async <Made extends { readonly traits: readonly string[] }>(
+  count: number,
+  make: (seed: number) => Made,
+  outcomeIn: (made: Made) => Promise<Outcome>,
+): Promise<void> => {
   const all = new Map<string, Record<Outcome, number>>();
   for (let seed = 0; seed < count; seed += 1) {
-    const made = makeList(500_000 + seed);
-    const outcome = await outcomeOf(made);
+    const made = make(seed);
+    const outcome = await outcomeIn(made);
     for (const trait of ['all', ...made.traits]) {
       const own = all.get(trait) ?? { exact: 0, told: 0, silent: 0 };
       own[outcome] += 1;

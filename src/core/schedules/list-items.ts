@@ -223,6 +223,15 @@ const rowDoubts = (
 ): readonly Problem[] => {
   const [odd] = guessed;
   return [
+    ...(list.unnamed
+      ? [
+          problem(
+            'list.columns',
+            'No word in the header is known here; what its columns are was told by what is in them. Look at each.',
+            list.header + 1,
+          ),
+        ]
+      : []),
     ...(list.ordered
       ? []
       : [

@@ -25,6 +25,8 @@ export interface ListTable {
   readonly roles: readonly (Role | undefined)[];
   readonly style: NumberStyle;
   readonly order: DayOrder;
+  /** No word in the header is known: what its columns are is told by what is in them alone. */
+  readonly unnamed: boolean;
   /** The column of a balance that runs on from row to row. */
   readonly running: number | undefined;
   /** Columns that are called by a currency, each with what is open in it. */
@@ -44,6 +46,33 @@ const FINEST = 4;
 /** A row with days or figures of its own is no header, nor a part of one. */
 const hasFigures = (row: Row | undefined): boolean =>
   (row ?? []).map(textOf).some((text) => isDay(text) || /^[-(]?[\d\s.,'’]+[.,]\d{2}\)?-?$/.test(text));
+
+/** So many rows below a header have days and amounts, where no word in it is known. */
+const ROWS_BELOW = 2;
+
+/**
+ * The row above the first rows with a day and an amount each, where it has none itself and about as many cells: the names of columns,
+ * in whatever language.
+ */
+const headerAbove = (
+  rows: readonly Row[],
+): { readonly at: number; readonly height: 1; readonly score: number } | undefined => {
+  const isDocument = (row: Row | undefined): boolean => {
+    const texts = (row ?? []).map(textOf);
+    return texts.some(isDay) && texts.some((text) => !isDay(text) && /\d[.,]\d{2}\)?-?$/.test(text));
+  };
+  const filled = (row: Row | undefined): number => (row ?? []).filter((cell) => textOf(cell) !== '').length;
+  const at = rows
+    .slice(0, MOST_HEADER)
+    .findIndex(
+      (row, place) =>
+        filled(row) >= 3 &&
+        !hasFigures(row) &&
+        rows.slice(place + 1, place + 1 + ROWS_BELOW).filter(isDocument).length === ROWS_BELOW &&
+        filled(row) >= filled(rows[place + 1]) - 1,
+    );
+  return at < 0 ? undefined : { at, height: 1, score: 0 };
+};
 
 /** Whether a row may be the upper one of a header: a line of the title has a number or a day of its own. */
 const isUpper = (row: Row | undefined): boolean =>
@@ -386,6 +415,8 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
       const score = headerScore(namesOf(rows, at, height, width)) - (height === 2 ? 1.5 : 0);
       if (score > 0 && (top === undefined || score > top.score + 0.001)) top = { at, height, score };
     }
+  const unnamed = top === undefined;
+  top ??= headerAbove(rows);
   if (top === undefined) return undefined;
   const names = namesOf(rows, top.at, top.height, width);
   const from = top.at + 1;
@@ -411,6 +442,7 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     height: top.height,
     titles: titles.map((texts) => texts.filter((text) => text !== '').join('  ')).filter((text) => text !== ''),
     roles,
+    unnamed,
     running,
     inCurrency,
     style: styleOf(

@@ -9,6 +9,7 @@ import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
 import { statedCurrency } from '../papers/stated-currency';
 import { totalWords } from '../papers/total-words';
+import { CREDIT, DEBIT } from '../words/paper-words';
 import { lexicon } from '../words/lexicon';
 import type { Lexicon } from '../words/lexicon';
 import { type ListTable, amountIn, dayIn, listTable } from './list-table';
@@ -65,14 +66,21 @@ const NUMBER = /(?:\*|x|\d)[\d*x\s-]{4,25}\d/i;
 
 const NONE: ReadonlySet<string> = new Set();
 
+/** Decimals in which amounts are compared before their currency is known. */
+const FINEST = 4;
+
 /** So many rows below the header say what is in a column. */
 const SAMPLE = 60;
+
+/** Whether a word beside an amount says that it went out: a bank debits what its customer pays. */
+const wentOut = (text: string): boolean =>
+  text === '-' || OUT.is(folded(text)) || (!IN.is(folded(text)) && DEBIT.is(folded(text)));
 
 /** Whether a column says of each amount whether it came in or went out. */
 const isSides = (texts: readonly string[]): boolean =>
   texts.length > 0 &&
   texts.every(
-    (text) => text.length <= 12 && (text === '+' || text === '-' || IN.is(folded(text)) || OUT.is(folded(text))),
+    (text) => text.length <= 12 && (text === '+' || wentOut(text) || IN.is(folded(text)) || CREDIT.is(folded(text))),
   );
 
 /** The columns of a bank's table, from those of lists and the words that only banks use. */
@@ -104,9 +112,37 @@ const columnsOf = (list: ListTable): Columns => {
     )
       give('text');
   });
+  const taken = new Set([...found.values()].flat());
+  const sample = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
+  const width = (list.rows[list.header] ?? []).length;
+  // A balance that no word names follows from one entry to the next.
+  if (!found.has('balance')) {
+    const units = (row: Row | undefined, at: number): bigint => {
+      const read = amountIn(list, row?.[at]);
+      return read === undefined ? 0n : (unitsOf(read, FINEST)?.amount ?? 0n);
+    };
+    const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
+    const moves = (['amount', 'in', 'out'] as const).flatMap((column) => found.get(column)?.slice(0, 1) ?? []);
+    const moved = (row: Row | undefined): bigint => moves.reduce((sum, at) => sum + size(units(row, at)), 0n);
+    const balance = Array.from({ length: width }, (_, at) => at).find((at) => {
+      const second = found.get('amount')?.includes(at) === true;
+      if ((taken.has(at) && !second) || moves.length === 0 || moves.includes(at)) return false;
+      const steps = sample.slice(1).map((row, before) => {
+        const step = size(units(row, at) - units(sample[before], at));
+        return step !== 0n && (step === moved(row) || step === moved(sample[before]));
+      });
+      return steps.length > 1 && steps.filter(Boolean).length * 10 >= steps.length * 6;
+    });
+    if (balance !== undefined) {
+      found.set(
+        'amount',
+        (found.get('amount') ?? []).filter((at) => at !== balance),
+      );
+      found.set('balance', [balance]);
+    }
+  }
   // Where no column is called by a word for it, what has words in it says what the entries are.
   if (!found.has('text')) {
-    const taken = new Set([...found.values()].flat());
     (list.rows[list.header] ?? []).forEach((_, at) => {
       const texts = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => textOf(row[at]));
       const filled = texts.filter((text) => text !== '');
@@ -213,7 +249,7 @@ const entryIn = (
     // A letter at the amount, else one in a column of its own, says whether it came in.
     if (whole.side !== undefined) return whole.side === 'credit' ? abs(read) : negate(abs(read));
     const side = text('side');
-    return side === '' ? read : side === '-' || OUT.is(folded(side)) ? negate(abs(read)) : abs(read);
+    return side === '' ? read : wentOut(side) ? negate(abs(read)) : abs(read);
   })();
   if (amount === undefined) return 'unread';
   const after = amountIn(list, row[at('balance')]);
@@ -332,6 +368,14 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
     for (const row of unread)
       doubts.push(
         problem('statement.entry', `Row ${row} has an amount or a day that does not read, so it is left out.`, first),
+      );
+    if (bank.list.unnamed)
+      doubts.push(
+        problem(
+          'statement.columns',
+          'No word in the header is known here; what its columns are was told by what is in them. Look at each.',
+          first,
+        ),
       );
     if (!bank.list.ordered)
       doubts.push(

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
+import { plainDecimal } from '../money/format';
 import { minor } from '../money/minor';
 import { readCamt } from './camt';
 import { entriesSum } from './statement';
 import { readStatementTable } from './statement-table';
+import { makeStatements } from './testing/statement-maker';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 
@@ -135,6 +137,36 @@ const table = (text: string) => {
 };
 
 describe('a bank’s table', () => {
+  it('invented in eight languages and many shapes is read exactly, whatever its columns are called', () => {
+    const wrong: string[] = [];
+    for (let seed = 1; seed <= 150; seed += 1) {
+      const made = makeStatements(seed);
+      const read = table(made.text);
+      const got = read.ok
+        ? read.value.statements.map(({ account, opening, closing, entries }) => ({
+            account,
+            opening: opening === null ? '' : plainDecimal(opening.amount, 2),
+            closing: closing === null ? '' : plainDecimal(closing.amount, 2),
+            entries: entries.map((entry) => ({ ...entry, amount: plainDecimal(entry.amount, 2) })),
+          }))
+        : [];
+      const inOrder = (list: readonly { readonly account: string }[]) =>
+        JSON.stringify([...list].sort((one, other) => (one.account < other.account ? -1 : 1)));
+      if (inOrder(got) !== inOrder(made.statements)) wrong.push(`${String(seed)} ${made.traits.join(' ')}`);
+    }
+    expect(wrong).toEqual([]);
+  });
+  it('and a list of items with a header in no known language say that their columns were told by what is in them', () => {
+    const read = table(
+      'Aqw;Bxe;Cry;Dtu\n2026-07-13;Zip;5,00;15,00\n2026-07-14;Zap;1,00;16,00\n2026-07-15;Zop;-2,00;14,00\n',
+    );
+    expect(read).toMatchObject({
+      value: {
+        statements: [{ opening: { amount: 1000n }, closing: { amount: 1400n } }],
+        doubts: [{ code: 'statement.columns' }],
+      },
+    });
+  });
   it('is read oldest first, its balances taken from the balance beside each entry', () => {
     const read = table(
       [
