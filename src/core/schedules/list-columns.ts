@@ -22,6 +22,8 @@ export interface Content {
   readonly codes: number;
   /** Codes, or words in capitals: what stands for somebody without being their name. */
   readonly marks: number;
+  /** Short, with a digit: "INV 77". */
+  readonly numbered: number;
   readonly spaced: number;
   readonly distinct: number;
   /** Characters of a cell, on the whole. */
@@ -48,6 +50,7 @@ export const contentOf = (cells: readonly string[]): Content => {
     currencies: share((text) => isCurrency(text)),
     codes: share(isCode),
     marks: share((text) => isCode(text) || /^[\p{Lu}\d][\p{Lu}\d./_&-]{0,13}$/u.test(text)),
+    numbered: share((text) => text.length <= 20 && /\d/.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
     short: share((text) => /^\p{L}{1,4}$/u.test(text)),
     length: filled.length === 0 ? 0 : filled.reduce((sum, text) => sum + text.length, 0) / filled.length,
@@ -175,7 +178,10 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
   }
   // A reference that is a code, where nothing else numbers the documents, is their number.
   const reference = found.indexOf('reference');
-  if (!taken.has('number') && reference >= 0 && (contents[reference]?.codes ?? 0) >= 0.6) {
+  const referred = contents[reference];
+  const numbers =
+    referred !== undefined && (referred.codes >= 0.6 || (referred.numbered >= 0.9 && referred.distinct >= 0.95));
+  if (!taken.has('number') && numbers) {
     found[reference] = 'number';
     taken.add('number');
     taken.delete('reference');
@@ -218,7 +224,7 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
   if (!taken.has('number'))
     give(
       'number',
-      free(({ codes, distinct }) => codes >= 0.6 && distinct >= 0.8),
+      free(({ codes, distinct, fractions }) => codes >= 0.6 && distinct >= 0.8 && fractions < 0.3),
     );
   return found;
 };

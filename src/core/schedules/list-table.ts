@@ -59,7 +59,9 @@ const headerAbove = (
 ): { readonly at: number; readonly height: 1; readonly score: number } | undefined => {
   const isDocument = (row: Row | undefined): boolean => {
     const texts = (row ?? []).map(textOf);
-    return texts.some(isDay) && texts.some((text) => !isDay(text) && /\d[.,]\d{2}\)?-?$/.test(text));
+    const isMoney = (text: string): boolean =>
+      !isDay(text) && (/\d[.,]\d{2}\)?-?$/.test(text) || /^-?\d{1,3}(?:[.,’' ]\d{3})+$/.test(text));
+    return texts.some(isDay) && texts.some(isMoney);
   };
   const filled = (row: Row | undefined): number => (row ?? []).filter((cell) => textOf(cell) !== '').length;
   const at = rows
@@ -289,6 +291,18 @@ const settled = (
   }
   // Rows of documents, without sums and what is printed on every page.
   const dated = at('date') < 0 ? sample : sample.filter((row) => isDay(textOf(row[at('date')])));
+  // Of amounts that no word names, what is open is the one that is most often the whole document.
+  const [first, total] = [at('open'), at('original')];
+  if (first >= 0 && total >= 0 && !isOpen(names[first] ?? '')) {
+    const same = (column: number): number =>
+      isPartOf(dated, units, column, total)
+        ? dated.filter((row) => units(row, column) === units(row, total)).length
+        : 0;
+    const best = spare
+      .filter((column) => roles[column] === undefined)
+      .reduce((most, column) => (same(column) > same(most) ? column : most), first);
+    if (best !== first) [roles[first], roles[best]] = [undefined, 'open'];
+  }
   const whole = at('open');
   if (whole >= 0 && at('original') < 0 && !isOpen(names[whole] ?? '')) {
     // What no word tells: of two amounts that are often the same, what is open is never the larger one.
