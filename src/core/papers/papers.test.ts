@@ -77,7 +77,10 @@ describe('the demo’s papers are read right without a correction', () => {
   });
 });
 
-const PAPERS = readdirSync(new URL('../../../demo/papers/', import.meta.url)).filter((name) => !name.includes('rates'));
+/** Papers that are tables of accounts or of items; the others are to look at. */
+const PAPERS = readdirSync(new URL('../../../demo/papers/', import.meta.url)).filter(
+  (name) => !/rates|confirmation|\.eml$/.test(name),
+);
 
 describe('papers of many shapes', () => {
   const read = (name: string, digits = 2) => {
@@ -470,7 +473,8 @@ describe('hostile and broken files get a code and a sentence', () => {
     };
     check(light, 9500);
     check(heavy, 500);
-  });
+    // Ten thousand of them take minutes where the machine has much else to do.
+  }, 600_000);
 });
 
 describe('writing CSV', () => {
