@@ -1,8 +1,6 @@
 import { epochDay } from '../base/dates';
 import { folded } from '../base/folded';
-import { addTo } from '../base/lists';
 import { type Cell, type Row, type Table, textOf } from '../base/table';
-import { isCurrency } from '../money/currency';
 import type { Side } from '../money/minor';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../money/paper-amount';
@@ -11,9 +9,9 @@ import { datesIn } from '../papers/dates-in';
 import { headerTexts } from '../papers/header';
 import { pairOfSides, sideReader } from '../papers/sides';
 import { totalWords } from '../papers/total-words';
-import { type Content, MONEY, type Role, best, contentOf, inCurrencyOf, isOpen, rolesOf } from './list-columns';
+import { currencyColumns, tellBeside } from './list-beside';
+import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, isDay } from './list-days';
-import { TAX_NUMBER_WORDS } from './list-words';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -108,250 +106,30 @@ const isSides = (texts: readonly string[]): boolean => {
   return words.size === 2 && pairOfSides([...words]) !== undefined;
 };
 
-/** What columns are beside each other, whatever they are called. */
-interface Settled {
-  readonly roles: readonly (Role | undefined)[];
-  /** The column of a balance that runs on from row to row. */
-  readonly running: number | undefined;
-  /** Columns that are called by a currency, each with the amounts in it. */
-  readonly inCurrency: ReadonlyMap<number, string>;
-}
-
-/** Whether each text of a column goes with one text of another. */
-const standsFor = (sample: readonly Row[], column: number, other: number): boolean => {
-  const known = new Map<string, string>();
-  return sample.every((row) => {
-    const [own, beside] = [textOf(row[column]), textOf(row[other])];
-    if (own === '' || beside === '') return true;
-    const before = known.get(own) ?? beside;
-    known.set(own, before);
-    return before === beside;
-  });
-};
-
-type Units = (row: Row, column: number) => bigint | undefined;
-
-/** Whether what is in a column is never more than what is in another, on the same side, and often the same. */
-const isPartOf = (sample: readonly Row[], units: Units, part: number, whole: number): boolean => {
-  const both = sample.flatMap((row) => {
-    const [left, all] = [units(row, part), units(row, whole)];
-    return left === undefined || all === undefined || left === 0n ? [] : [[left, all] as const];
-  });
-  const same = both.filter(([left, all]) => left === all).length;
-  const within = both.filter(([left, all]) => (left > 0n ? all >= left : all <= left)).length;
-  return both.length > 1 && mostly(within, both.length, 9.5) && mostly(same, both.length, 2);
-};
-
-/**
- * Whether two columns have the same amounts in one currency, and in each other currency amounts of one rate: then one of the two is in
- * the currency of the books.
- */
-const isConverted = (sample: readonly Row[], units: Units, currencyAt: number, one: number, other: number): boolean => {
-  const rates = new Map<string, number[]>();
-  for (const row of sample) {
-    const [own, beside, code] = [units(row, one), units(row, other), textOf(row[currencyAt])];
-    if (own === undefined || beside === undefined || own === 0n || !isCurrency(code)) continue;
-    addTo(rates, code, Number(beside) / Number(own));
-  }
-  const spans = [...rates.values()].map((of) => [Math.min(...of), Math.max(...of)] as const);
-  const same = spans.filter(([least, most]) => least === 1 && most === 1).length;
-  return same === 1 && spans.length > 1 && spans.every(([least, most]) => least > 0 && most - least <= least * 0.02);
-};
-
-/** Of so many rows that could show something, how many have to. */
-const mostly = (rows: number, of: number, tenths = 8): boolean => of > 0 && rows * 10 >= of * tenths;
-
-/**
- * Columns that are called by currencies, where most rows have an amount in one of them alone: what is open, by its currency. Beside a
- * column that says the currency of each document, one that is called by a currency has its base amounts.
- */
-const currencyColumns = (
-  sample: readonly Row[],
-  roles: readonly (Role | undefined)[],
-  names: readonly string[],
-): ReadonlyMap<number, string> => {
-  const named = names.flatMap((name, at) => {
-    const code = name.trim().toUpperCase();
-    return isCurrency(code) && (roles[at] === undefined || MONEY.has(roles[at])) ? [[at, code] as const] : [];
-  });
-  if (named.length < 2 || roles.includes('currency') || roles.includes('age')) return new Map();
-  const filled = sample.map((row) => named.filter(([at]) => /[1-9]/.test(textOf(row[at]))).length);
-  const some = filled.filter((count) => count > 0).length;
-  return mostly(filled.filter((count) => count === 1).length, some, 7) ? new Map(named) : new Map();
-};
-
-/**
- * What columns are by what stands in them beside each other. A balance beside what moves it is no open amount; columns that add up to
- * what is open are its ages; one that is never less than what is open, and often the same, is what the documents came to; one that
- * stands for the names is their code.
- */
+/** What columns are by their names, and by what stands in them beside each other. */
 const settled = (
   rows: readonly Row[],
   from: number,
   found: readonly (Role | undefined)[],
   names: readonly string[],
   contents: readonly Content[],
-): Settled => {
-  const roles = [...found];
-  const at = (role: Role): number => roles.indexOf(role);
+): Pick<ListTable, 'roles' | 'running' | 'inCurrency'> => {
   const sample = rows.slice(from, from + SAMPLE);
-  const inCurrency = currencyColumns(sample, roles, names);
-  for (const column of inCurrency.keys()) roles[column] = undefined;
+  const inCurrency = currencyColumns(sample, found, names);
+  const roles = found.map((role, column) => (inCurrency.has(column) ? undefined : role));
   const style = styleOf(
     rows,
     from,
     roles.map((role, column) => (inCurrency.has(column) ? 'open' : role)),
   );
-  const sideAt = at('side');
+  const sideAt = roles.indexOf('side');
   const sideOf = sideReader(sideAt < 0 ? [] : column(rows, from, sideAt));
   const units = (row: Row, column: number): bigint | undefined => {
     const read = amountIn({ style }, row[column]);
     const amount = read === undefined ? undefined : unitsOf(read, FINEST, typeof row[column] === 'object')?.amount;
     return amount !== undefined && read?.side === 'credit' ? -amount : amount;
   };
-  // Where each document says its currency, a column that is called by a currency, or has other amounts in the others, is in that one.
-  const currencyAt = at('currency');
-  if (currencyAt >= 0 && at('base') < 0) {
-    const money = contents.flatMap(({ amounts, dates, filled }, column) => {
-      const role = roles[column];
-      const open = role === undefined || role === 'original' || role === 'open';
-      return open && filled > 0 && amounts >= 0.7 && dates < 0.3 ? [column] : [];
-    });
-    const pairs = money.flatMap((own) => money.filter((other) => other !== own).map((other) => ({ own, other })));
-    const called = pairs.filter(({ own, other }) => {
-      const code = inCurrencyOf(names[other] ?? '');
-      const rows = sample.filter((row) => textOf(row[currencyAt]).toUpperCase() === code);
-      const same = rows.filter((row) => units(row, own) === units(row, other));
-      return (
-        code !== undefined &&
-        inCurrencyOf(names[own] ?? '') !== code &&
-        (rows.length === 0 || mostly(same.length, rows.length))
-      );
-    });
-    const turned = pairs.filter(({ own, other }) => own < other && isConverted(sample, units, currencyAt, own, other));
-    const found = called.find(({ own }) => roles[own] === 'open') ?? called[0] ?? turned[0];
-    if (found !== undefined) {
-      // What is open of each document stays so in its own currency.
-      if (roles[found.other] === 'open') roles[found.own] = 'open';
-      roles[found.other] = 'base';
-    }
-  }
-  const spare = contents.flatMap(({ amounts, dates, codes, filled }, column) =>
-    roles[column] === undefined && !inCurrency.has(column) && filled > 0 && amounts >= 0.7 && dates < 0.3 && codes < 1.1
-      ? [column]
-      : [],
-  );
-  // A total beside ages is what is open, where it is what they come to.
-  const known = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
-  const named = at('open') >= 0 ? at('open') : at('original');
-  const sums = (named >= 0 ? [named] : known.length > 0 ? spare : []).flatMap((total) =>
-    [known, [...known, ...spare.filter((column) => column !== total)]].map((ages) => ({ total, ages })),
-  );
-  const adds = sums.find(({ total, ages }) => {
-    if (ages.length < 2) return false;
-    const filled = sample.filter((row) => (units(row, total) ?? 0n) !== 0n);
-    const meets = filled.filter(
-      (row) => units(row, total) === ages.reduce((sum, column) => sum + (units(row, column) ?? 0n), 0n),
-    );
-    return mostly(meets.length, filled.length);
-  });
-  if (adds !== undefined) {
-    roles[adds.total] = 'open';
-    for (const column of adds.ages) roles[column] = 'age';
-  }
-  // A balance runs on from row to row, or stands where an account ends.
-  let running: number | undefined;
-  const open = at('open');
-  const moving = [at('original'), ...spare].find((column) => column >= 0 && sideAt >= 0);
-  if (open >= 0 && ((at('debit') >= 0 && at('credit') >= 0) || moving !== undefined)) {
-    const sided = at('debit') >= 0 && at('credit') >= 0;
-    const moves = (row: Row): bigint => {
-      if (sided) return (units(row, at('debit')) ?? 0n) - (units(row, at('credit')) ?? 0n);
-      const amount = moving === undefined ? 0n : (units(row, moving) ?? 0n);
-      return sideOf(textOf(row[sideAt])) === 'credit' ? -amount : amount;
-    };
-    let [before, since] = [0n, 0n];
-    let [runs, differs, all] = [0, 0, 0];
-    for (const row of sample) {
-      const moved = moves(row);
-      const stands = units(row, open);
-      since += moved;
-      if (stands === undefined) continue;
-      all += 1;
-      if ([before + moved, moved, since].some((one) => one === stands || -one === stands)) runs += 1;
-      if (stands !== moved) differs += 1;
-      before = stands;
-      if (since === stands) since = 0n;
-    }
-    if (mostly(runs, all, 6) && (sided || differs > 0)) {
-      running = open;
-      roles[open] = undefined;
-      if (!sided && moving !== undefined) roles[moving] = 'open';
-    }
-  }
-  // Rows of documents, without sums and what is printed on every page.
-  const dated = at('date') < 0 ? sample : sample.filter((row) => isDay(textOf(row[at('date')])));
-  // Of amounts that no word names, what is open is the one that is most often the whole document.
-  const [first, total] = [at('open'), at('original')];
-  if (first >= 0 && total >= 0 && !isOpen(names[first] ?? '')) {
-    const same = (column: number): number =>
-      isPartOf(dated, units, column, total)
-        ? dated.filter((row) => units(row, column) === units(row, total)).length
-        : 0;
-    const best = spare
-      .filter((column) => roles[column] === undefined)
-      .reduce((most, column) => (same(column) > same(most) ? column : most), first);
-    if (best !== first) [roles[first], roles[best]] = [undefined, 'open'];
-  }
-  const whole = at('open');
-  if (whole >= 0 && at('original') < 0 && !isOpen(names[whole] ?? '')) {
-    // What no word tells: of two amounts that are often the same, what is open is never the larger one.
-    const left = spare.find((column) => roles[column] === undefined && isPartOf(dated, units, column, whole));
-    if (left !== undefined) [roles[whole], roles[left]] = ['original', 'open'];
-  }
-  if (at('open') >= 0 && at('original') < 0) {
-    const came = spare.find((column) => roles[column] === undefined && isPartOf(dated, units, at('open'), column));
-    if (came !== undefined) roles[came] = 'original';
-  }
-  // Whoever a code stands for is called by a text that is the same with the code, whatever its column is called.
-  const codeAt = at('contactCode');
-  if (codeAt >= 0 && at('contactName') < 0) {
-    const name = contents.findIndex(
-      ({ spaced, distinct, dates, filled }, column) =>
-        (roles[column] === undefined || roles[column] === 'reference' || roles[column] === 'kind') &&
-        filled > 1 &&
-        spaced >= 0.8 &&
-        dates < 0.1 &&
-        Math.abs(distinct - (contents[codeAt]?.distinct ?? 1)) < 0.01 &&
-        standsFor(sample, codeAt, column),
-    );
-    if (name >= 0) roles[name] = 'contactName';
-  }
-  const nameAt = at('contactName');
-  // What is another in each row, where names come again, numbers the documents and not those whose they are.
-  const coded = at('contactCode');
-  if (coded >= 0 && nameAt >= 0 && at('number') < 0) {
-    const [own, name] = [contents[coded]?.distinct ?? 0, contents[nameAt]?.distinct ?? 1];
-    if (own >= 0.95 && name < 0.8) roles[coded] = 'number';
-  }
-  if (nameAt >= 0 && at('contactCode') < 0) {
-    const code = contents.findIndex((_, column) => {
-      if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
-      if (TAX_NUMBER_WORDS.is(folded(names[column] ?? ''))) return false;
-      const { marks, fractions, dates, filled } = contentOf(dated.map((row) => textOf(row[column])));
-      if (filled < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
-      // It comes again with the name, or is left out where the name is.
-      const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);
-      const beside = pairs.filter(([own, name]) => own !== '' && name !== '');
-      const both = pairs.filter(([own, name]) => (own === '') === (name === '')).length;
-      const again =
-        new Set(beside.map(([own]) => own)).size < beside.length ||
-        both > beside.length ||
-        (column === nameAt - 1 && at('number') >= 0);
-      return again && both === pairs.length && standsFor(dated, column, nameAt) && standsFor(dated, nameAt, column);
-    });
-    if (code >= 0) roles[code] = 'contactCode';
-  }
+  const running = tellBeside({ roles, names, contents, sample, inCurrency, units, sideOf });
   return { roles, running, inCurrency };
 };
 

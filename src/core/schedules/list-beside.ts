@@ -1,0 +1,269 @@
+import { folded } from '../base/folded';
+import { addTo } from '../base/lists';
+import { type Row, textOf } from '../base/table';
+import { isCurrency } from '../money/currency';
+import type { Side } from '../money/minor';
+import { type Content, MONEY, type Role, contentOf, inCurrencyOf, isOpen } from './list-columns';
+import { isDay } from './list-days';
+import { TAX_NUMBER_WORDS } from './list-words';
+
+/**
+ * What columns of a list are by what stands in them beside each other, whatever they are called. Each step finds one thing and leaves
+ * the rest; where nothing shows it, the columns stay what their names said.
+ */
+
+/** The columns of a list while they are being told. */
+export interface Beside {
+  /** What they are so far; the steps write into it. */
+  readonly roles: (Role | undefined)[];
+  readonly names: readonly string[];
+  readonly contents: readonly Content[];
+  /** The rows that are looked at. */
+  readonly sample: readonly Row[];
+  /** Columns that are called by a currency, each with what is open in it. */
+  readonly inCurrency: ReadonlyMap<number, string>;
+  /** An amount in units of one size, a credit negative where its cell says so; undefined where there is none. */
+  readonly units: (row: Row, column: number) => bigint | undefined;
+  /** On which side an amount stands, by the word in its column of sides. */
+  readonly sideOf: (text: string) => Side | undefined;
+}
+
+const place = ({ roles }: Pick<Beside, 'roles'>, role: Role): number => roles.indexOf(role);
+
+/** Of so many rows that could show something, whether enough do. */
+const mostly = (rows: number, of: number, tenths = 8): boolean => of > 0 && rows * 10 >= of * tenths;
+
+/** Columns of amounts that nothing has told yet. */
+const spareIn = ({ roles, contents, inCurrency }: Beside): readonly number[] =>
+  contents.flatMap(({ amounts, dates, filled }, column) =>
+    roles[column] === undefined && !inCurrency.has(column) && filled > 0 && amounts >= 0.7 && dates < 0.3
+      ? [column]
+      : [],
+  );
+
+/** Rows of documents, without sums and what is printed on every page. */
+const datedIn = (beside: Beside): readonly Row[] => {
+  const at = place(beside, 'date');
+  return at < 0 ? beside.sample : beside.sample.filter((row) => isDay(textOf(row[at])));
+};
+
+/** Whether each text of a column goes with one text of another. */
+const standsFor = (rows: readonly Row[], column: number, other: number): boolean => {
+  const known = new Map<string, string>();
+  return rows.every((row) => {
+    const [own, beside] = [textOf(row[column]), textOf(row[other])];
+    if (own === '' || beside === '') return true;
+    const before = known.get(own) ?? beside;
+    known.set(own, before);
+    return before === beside;
+  });
+};
+
+/** Whether what is in a column is never more than what is in another, on the same side, and often the same. */
+const isPartOf = (rows: readonly Row[], { units }: Beside, part: number, whole: number): boolean => {
+  const both = rows.flatMap((row) => {
+    const [left, all] = [units(row, part), units(row, whole)];
+    return left === undefined || all === undefined || left === 0n ? [] : [[left, all] as const];
+  });
+  const same = both.filter(([left, all]) => left === all).length;
+  const within = both.filter(([left, all]) => (left > 0n ? all >= left : all <= left)).length;
+  return both.length > 1 && mostly(within, both.length, 9.5) && mostly(same, both.length, 2);
+};
+
+/**
+ * Whether two columns have the same amounts in one currency, and in each other currency amounts of one rate: then one of the two is in
+ * the currency of the books.
+ */
+const isConverted = ({ sample, units }: Beside, currencyAt: number, one: number, other: number): boolean => {
+  const rates = new Map<string, number[]>();
+  for (const row of sample) {
+    const [own, beside, code] = [units(row, one), units(row, other), textOf(row[currencyAt])];
+    if (own === undefined || beside === undefined || own === 0n || !isCurrency(code)) continue;
+    // Only compared, never kept.
+    addTo(rates, code, Number(beside) / Number(own));
+  }
+  const spans = [...rates.values()].map((of) => [Math.min(...of), Math.max(...of)] as const);
+  const same = spans.filter(([least, most]) => least === 1 && most === 1).length;
+  return same === 1 && spans.length > 1 && spans.every(([least, most]) => least > 0 && most - least <= least * 0.02);
+};
+
+/** Columns that are called by currencies, where most rows have an amount in one of them alone: what is open, by its currency. */
+export const currencyColumns = (
+  sample: readonly Row[],
+  roles: readonly (Role | undefined)[],
+  names: readonly string[],
+): ReadonlyMap<number, string> => {
+  const named = names.flatMap((name, at) => {
+    const code = name.trim().toUpperCase();
+    return isCurrency(code) && (roles[at] === undefined || MONEY.has(roles[at])) ? [[at, code] as const] : [];
+  });
+  if (named.length < 2 || roles.includes('currency') || roles.includes('age')) return new Map();
+  const filled = sample.map((row) => named.filter(([at]) => /[1-9]/.test(textOf(row[at]))).length);
+  const some = filled.filter((count) => count > 0).length;
+  return mostly(filled.filter((count) => count === 1).length, some, 7) ? new Map(named) : new Map();
+};
+
+/** Where each document says its currency, a column that is called by one currency, or has other amounts in the others, is in that one. */
+const tellBase = (beside: Beside): void => {
+  const { roles, names, contents, sample, units } = beside;
+  const currencyAt = place(beside, 'currency');
+  if (currencyAt < 0 || place(beside, 'base') >= 0) return;
+  const money = contents.flatMap(({ amounts, dates, filled }, column) => {
+    const role = roles[column];
+    const open = role === undefined || role === 'original' || role === 'open';
+    return open && filled > 0 && amounts >= 0.7 && dates < 0.3 ? [column] : [];
+  });
+  const pairs = money.flatMap((own) => money.filter((other) => other !== own).map((other) => ({ own, other })));
+  const called = pairs.filter(({ own, other }) => {
+    const code = inCurrencyOf(names[other] ?? '');
+    const rows = sample.filter((row) => textOf(row[currencyAt]).toUpperCase() === code);
+    const same = rows.filter((row) => units(row, own) === units(row, other));
+    return (
+      code !== undefined &&
+      inCurrencyOf(names[own] ?? '') !== code &&
+      (rows.length === 0 || mostly(same.length, rows.length))
+    );
+  });
+  const turned = pairs.filter(({ own, other }) => own < other && isConverted(beside, currencyAt, own, other));
+  const found = called.find(({ own }) => roles[own] === 'open') ?? called[0] ?? turned[0];
+  if (found === undefined) return;
+  // What is open of each document stays so in its own currency.
+  if (roles[found.other] === 'open') roles[found.own] = 'open';
+  roles[found.other] = 'base';
+};
+
+/** A total beside ages is what is open, where it is what they come to. */
+const tellAges = (beside: Beside): void => {
+  const { roles, sample, units } = beside;
+  const spare = spareIn(beside);
+  const known = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
+  const named = place(beside, 'open') >= 0 ? place(beside, 'open') : place(beside, 'original');
+  const sums = (named >= 0 ? [named] : known.length > 0 ? spare : []).flatMap((total) =>
+    [known, [...known, ...spare.filter((column) => column !== total)]].map((ages) => ({ total, ages })),
+  );
+  const adds = sums.find(({ total, ages }) => {
+    if (ages.length < 2) return false;
+    const filled = sample.filter((row) => (units(row, total) ?? 0n) !== 0n);
+    const meets = filled.filter(
+      (row) => units(row, total) === ages.reduce((sum, column) => sum + (units(row, column) ?? 0n), 0n),
+    );
+    return mostly(meets.length, filled.length);
+  });
+  if (adds === undefined) return;
+  roles[adds.total] = 'open';
+  for (const column of adds.ages) roles[column] = 'age';
+};
+
+/** A balance that runs on from row to row, or stands where an account ends, is no open amount; gives its column. */
+const tellRunning = (beside: Beside): number | undefined => {
+  const { roles, sample, units, sideOf } = beside;
+  const [open, debit, credit, sideAt] = (['open', 'debit', 'credit', 'side'] as const).map((role) =>
+    place(beside, role),
+  ) as [number, number, number, number];
+  const sided = debit >= 0 && credit >= 0;
+  const moving = [place(beside, 'original'), ...spareIn(beside)].find((column) => column >= 0 && sideAt >= 0);
+  if (open < 0 || (!sided && moving === undefined)) return undefined;
+  const moves = (row: Row): bigint => {
+    if (sided) return (units(row, debit) ?? 0n) - (units(row, credit) ?? 0n);
+    const amount = moving === undefined ? 0n : (units(row, moving) ?? 0n);
+    return sideOf(textOf(row[sideAt])) === 'credit' ? -amount : amount;
+  };
+  let [before, since] = [0n, 0n];
+  let [runs, differs, all] = [0, 0, 0];
+  for (const row of sample) {
+    const moved = moves(row);
+    const stands = units(row, open);
+    since += moved;
+    if (stands === undefined) continue;
+    all += 1;
+    if ([before + moved, moved, since].some((one) => one === stands || -one === stands)) runs += 1;
+    if (stands !== moved) differs += 1;
+    before = stands;
+    if (since === stands) since = 0n;
+  }
+  if (!mostly(runs, all, 6) || (!sided && differs === 0)) return undefined;
+  roles[open] = undefined;
+  if (!sided && moving !== undefined) roles[moving] = 'open';
+  return open;
+};
+
+/** Of amounts that no word names, what is open is often the whole document, and never more. */
+const tellOpen = (beside: Beside, running: number | undefined): void => {
+  const { roles, names, units } = beside;
+  const dated = datedIn(beside);
+  const free = spareIn(beside).filter((column) => column !== running);
+  const [open, original] = [place(beside, 'open'), place(beside, 'original')];
+  const named = isOpen(names[open] ?? '');
+  if (open < 0) return;
+  if (original < 0) {
+    const left = named ? undefined : free.find((column) => isPartOf(dated, beside, column, open));
+    if (left !== undefined) [roles[open], roles[left]] = ['original', 'open'];
+    const came = left === undefined ? free.find((column) => isPartOf(dated, beside, open, column)) : undefined;
+    if (came !== undefined) roles[came] = 'original';
+    return;
+  }
+  if (named) return;
+  const same = (column: number): number =>
+    isPartOf(dated, beside, column, original)
+      ? dated.filter((row) => units(row, column) === units(row, original)).length
+      : 0;
+  const best = free.reduce((most, column) => (same(column) > same(most) ? column : most), open);
+  if (best !== open) [roles[open], roles[best]] = [undefined, 'open'];
+};
+
+/** Whoever a code stands for is called by a text that is the same with the code, whatever its column is called. */
+const tellNames = (beside: Beside): void => {
+  const { roles, contents, sample } = beside;
+  const codeAt = place(beside, 'contactCode');
+  if (codeAt >= 0 && place(beside, 'contactName') < 0) {
+    const name = contents.findIndex(
+      ({ spaced, distinct, dates, filled }, column) =>
+        (roles[column] === undefined || roles[column] === 'reference' || roles[column] === 'kind') &&
+        filled > 1 &&
+        spaced >= 0.8 &&
+        dates < 0.1 &&
+        Math.abs(distinct - (contents[codeAt]?.distinct ?? 1)) < 0.01 &&
+        standsFor(sample, codeAt, column),
+    );
+    if (name >= 0) roles[name] = 'contactName';
+  }
+  // What is another in each row, where names come again, numbers the documents and not those whose they are.
+  const nameAt = place(beside, 'contactName');
+  if (codeAt < 0 || nameAt < 0 || place(beside, 'number') >= 0) return;
+  const [own, name] = [contents[codeAt]?.distinct ?? 0, contents[nameAt]?.distinct ?? 1];
+  if (own >= 0.95 && name < 0.8) roles[codeAt] = 'number';
+};
+
+/** A code that comes again with the name, or is left out where the name is, is whose it is. */
+const tellCodes = (beside: Beside, running: number | undefined): void => {
+  const { roles, names, contents, inCurrency } = beside;
+  const nameAt = place(beside, 'contactName');
+  if (nameAt < 0 || place(beside, 'contactCode') >= 0) return;
+  const dated = datedIn(beside);
+  const code = contents.findIndex((_, column) => {
+    if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
+    if (TAX_NUMBER_WORDS.is(folded(names[column] ?? ''))) return false;
+    const { marks, fractions, dates, filled } = contentOf(dated.map((row) => textOf(row[column])));
+    if (filled < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
+    const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);
+    const both = pairs.filter(([own, name]) => own !== '' && name !== '');
+    const alike = pairs.filter(([own, name]) => (own === '') === (name === '')).length;
+    const again =
+      new Set(both.map(([own]) => own)).size < both.length ||
+      alike > both.length ||
+      (column === nameAt - 1 && place(beside, 'number') >= 0);
+    return again && alike === pairs.length && standsFor(dated, column, nameAt) && standsFor(dated, nameAt, column);
+  });
+  if (code >= 0) roles[code] = 'contactCode';
+};
+
+/** Tells the columns, one thing after the other, since each rests on those before; gives the column of a balance that runs on. */
+export const tellBeside = (beside: Beside): number | undefined => {
+  tellBase(beside);
+  tellAges(beside);
+  const running = tellRunning(beside);
+  tellOpen(beside, running);
+  tellNames(beside);
+  tellCodes(beside, running);
+  return running;
+};
