@@ -31,7 +31,7 @@ const targetOf = ({ account, item, contact, checked }: Row): EvidenceOf =>
 const found = async (tx: Queryable, where: string, parameters: readonly unknown[]): Promise<readonly AttachedPaper[]> =>
   (
     await tx.query<Row>(
-      `select e.id, e.paper_id as paper, f.name, f.media, p.name as by, e.set_at as at, e.account_id as account, e.item_id as item,
+      `select e.id, e.paper_id as paper, f.name, p.name as by, e.set_at as at, e.account_id as account, e.item_id as item,
               e.contact_id as contact, e.check_id as checked
        from evidence e join paper f on f.books_id = e.books_id and f.id = e.paper_id join person p on p.id = e.set_by
        where e.books_id = $1 and ${where} order by e.id`,

@@ -252,7 +252,7 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
   const twice = await tx.query<{ books: number; account: AccountId; items: number }>(
     `select books, account, sum(items - 1)::int as items from (
        select x.books_id as books, min(x.account_id) as account, count(*) as items from schedule_item x ${current}
-         where x.number <> '' or x.reference <> '' group by x.books_id, x.contact_id, x.kind, x.number, x.reference having count(*) > 1
+         where x.number <> '' or x.reference <> '' group by x.books_id, x.contact_id, x.kind, lower(x.number), lower(x.reference) having count(*) > 1
        union all select x.books_id, min(x.account_id), count(*) from schedule_item x ${current}
          where x.paper_id is not null group by x.books_id, x.paper_id, x.paper_row having count(distinct x.account_id) > 1) t
      group by books, account`,
@@ -294,6 +294,10 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
   for (const { books, account, items } of twice) of(books).twice.set(account, items);
   return found;
 };
+
+/** What stands behind the accounts of one set of books. */
+export const behindBooks = async (tx: Queryable, id: BooksId): Promise<Behind> =>
+  (await behindOf(tx, [id])).get(id) ?? NOTHING_BEHIND;
 
 /** Puts a statement's closing balance in the place of the one that stands; null takes it away. */
 export const putClosing = async (

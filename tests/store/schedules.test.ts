@@ -16,12 +16,13 @@ import { saveItems } from '@/actions/schedules/items';
 import { explainTie, lookAt, saveClosing, takeSupport } from '@/actions/schedules/ties';
 import { contactView, contactsView, scheduleView, schedulesView } from '@/actions/schedules/views';
 import { exportAuditFile, exportList } from '@/actions/statements/export';
+import { plainDate } from '@/core/base/dates';
 import { accountId } from '@/core/chart/account';
 import { NO_BANK_DETAILS } from '@/core/chart/bank';
 import { minor } from '@/core/money/minor';
 import { type ContactFields, blankContact } from '@/core/schedules/contact';
 import { stillLooked } from '@/core/schedules/tie-out';
-import { type ItemFields, blankItem } from '@/core/schedules/item';
+import { type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
 import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
 
 const database = withDatabase();
@@ -211,6 +212,13 @@ describe('a statement', () => {
     expect(preview.statements[0]?.closing).toEqual({ date: '2026-07-31', amount: 4_896_055n });
     valueOf(await takeList({ books, set: await setOf(books), account, paper: preview.paper }));
     expect((await found(books, '1010')).tie.state).toBe('tied');
+    // The statement is evidence of the account, goes with its balance, and comes back with it.
+    const attached = async () => (await found(books, '1010')).evidence.map(({ paper: own }) => own);
+    expect(await attached()).toEqual([preview.paper]);
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect([(await found(books, '1010')).tie.state, await attached()]).toEqual(['none', []]);
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect(await attached()).toEqual([preview.paper]);
   });
 });
 
@@ -359,15 +367,27 @@ describe('what a reviewer asks', () => {
   it('whether something is listed twice, and whether a bank is lower than it should be', async () => {
     const books = await newBooks();
     await type(books, { '1100': 10_000n, '1010': -2500n, '3010': -7500n });
-    valueOf(await list(books, '1100', [fields(5000n, { number: 'A1' }), fields(5000n, { number: 'A1' })]));
+    valueOf(await list(books, '1100', [fields(5000n, { number: 'A1' }), fields(5000n, { number: 'a1' })]));
     const said = async (id: string) => (await checkOf(books, id))?.findings.map(({ what }) => String(what)) ?? [];
     expect(await said('schedules.items-once')).toEqual([expect.stringContaining('1 item there already')]);
+    // The sheet says the same of them.
+    const beside = { schedule: 'customers', openingDate: plainDate('2026-07-31') } as const;
+    const asked = [...itemDoubts((await found(books, '1100')).items, beside).values()].flat();
+    expect(asked.filter(({ code }) => code === 'item.twice')).toHaveLength(1);
     expect(await said('schedules.balances-in-hand')).toEqual([expect.stringContaining('overdrawn by 25.00 EUR')]);
     await type(books, { '1010': 2500n, '3010': -12_500n });
     expect(await said('schedules.balances-in-hand')).toEqual([]);
     const bank = { ...NO_BANK_DETAILS, alertBelow: 3000n };
     valueOf(await saveBank({ books, account: await accountOf(books, '1010'), bank }));
     expect(await said('schedules.balances-in-hand')).toEqual([expect.stringContaining('below the 30.00 EUR')]);
+    await type(books, { '1010': -2500n, '3010': -7500n });
+    const agreed = async (alertBelow: bigint): Promise<readonly string[]> => {
+      const details = { ...NO_BANK_DETAILS, alertBelow };
+      valueOf(await saveBank({ books, account: await accountOf(books, '1010'), bank: details }));
+      return said('schedules.balances-in-hand');
+    };
+    expect(await agreed(-3000n)).toEqual([]);
+    expect(await agreed(-2000n)).toEqual([expect.stringContaining('overdrawn by 25.00 EUR, and 20.00 EUR is agreed')]);
   });
 
   it('how a cash box was counted: it comes to its balance, goes with a correction, and is taken back', async () => {

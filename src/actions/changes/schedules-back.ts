@@ -8,15 +8,7 @@ import { contactId } from '@/core/schedules/contact';
 import { itemFrom, keptItem } from '@/core/schedules/item';
 import { contactFrom, contactsInUse, contactsOf, keptContact, writeContacts } from '@/store/contacts';
 import { currentSet } from '@/store/openings';
-import {
-  NOTHING_BEHIND,
-  behindOf,
-  lockItems,
-  putClosing,
-  putExplained,
-  putLooked,
-  writeItems,
-} from '@/store/schedules';
+import { behindBooks, lockItems, putClosing, putExplained, putLooked, writeItems } from '@/store/schedules';
 import type { WritingContext } from '../kernel/action';
 
 const since = (what: string): Problem =>
@@ -113,7 +105,7 @@ export const tiesBack = async (context: WritingContext, changes: readonly Change
   const set = await currentSet(tx, books.id);
   const frozen = set?.state !== 'draft' && changes.some(({ subject }) => subject !== 'looked');
   if (set === undefined || frozen || changes.some(({ field }) => field !== String(set.id))) return [otherVersion];
-  const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+  const behind = await behindBooks(tx, books.id);
   for (const { subject, id, from, to } of changes) {
     const account = accountId(id);
     if (subject === 'looked') {

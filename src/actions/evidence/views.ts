@@ -2,7 +2,7 @@ import type { Result } from '@/core/base/result';
 import { ok } from '@/core/base/result';
 import { called } from '@/core/chart/account';
 import type { ShownEmail } from '@/core/files/email';
-import { type Media, isPicture } from '@/core/files/media';
+import { isPicture } from '@/core/files/media';
 import { CHECKS } from '@/core/proof/checks';
 import { evidenceWith } from '@/store/evidence';
 import { contactsOf } from '@/store/contacts';
@@ -14,7 +14,7 @@ import { booksView } from '../kernel/action';
 import { reading as pool } from '../kernel/context';
 
 /** What of a paper a browser shows: the file itself is fetched apart. */
-export type ShownPaper = { readonly id: number; readonly name: string; readonly media: Media } & (
+export type ShownPaper = { readonly id: number; readonly name: string } & (
   | { readonly as: 'pdf' | 'picture' | 'file' }
   | { readonly as: 'email'; readonly email: ShownEmail }
   | { readonly as: 'text'; readonly text: string; readonly cut: boolean }
@@ -30,7 +30,7 @@ export const shownPaperView = async (books: number, number: number): Promise<Res
   });
   if (found === undefined) return undefined;
   const { id, name, media } = found.paper;
-  const about = { id, name, media };
+  const about = { id, name };
   if (found.bytes === null)
     return ok({ ...about, as: media === 'application/pdf' ? 'pdf' : isPicture(media) ? 'picture' : 'file' });
   const given = { bytes: found.bytes, name };
@@ -99,7 +99,11 @@ export const documentView = (id: number, number: number) =>
             uses.push({ evidence, what: contacts.get(to.id) ?? '', place: { on: 'contact', contact: to.id } });
             break;
           case 'check':
-            uses.push({ evidence, what: CHECKS[to.id as keyof typeof CHECKS].title, place: { on: 'proof' } });
+            uses.push({
+              evidence,
+              what: Object.entries(CHECKS).find(([id]) => id === to.id)?.[1].title ?? 'a check that is no more',
+              place: { on: 'proof' },
+            });
             break;
           case 'item': {
             const item = items.get(to.id);

@@ -10,7 +10,7 @@ import { ARRANGEMENTS } from '@/core/papers/arrange';
 import { choose } from '@/core/papers/chosen';
 import { COLUMN_ROLES } from '@/core/papers/header';
 import { CONVENTIONS, type Chosen } from '@/core/papers/reading';
-import { isPicture, mediaOf } from '@/core/files/media';
+import { mayBeTable, mediaOf } from '@/core/files/media';
 import { fail, ok, plural, problem } from '@/core/base/result';
 import { writeDecisions } from '@/store/paper-decisions';
 import { evidenceWith } from '@/store/evidence';
@@ -21,12 +21,6 @@ import { fileContent, fileName } from '../kernel/inputs';
 import { firstReading, keepFirst, proposalAround, proposalFor, readStored } from './reading';
 import { hashOf, keepFile } from './keep';
 import { findOpen, paperId, standsIn } from './open';
-
-/** Whether a file is one to look at: nothing in it could be read as a table. */
-const toLookAt = (content: Uint8Array): boolean => {
-  const media = mediaOf(content);
-  return isPicture(media) || media === 'message/rfc822';
-};
 
 /**
  * Stores a paper unchanged, once it reads. One to look at, and any that somebody wants to keep as it is, is not read. The same bytes
@@ -44,13 +38,13 @@ export const bringPaper = fileAction(
     signal: z.instanceof(AbortSignal).optional(),
   },
   async (context, { content, name, keep }) => {
-    if (keep || toLookAt(content)) return () => Promise.resolve(ok(undefined));
+    if (keep || !mayBeTable(mediaOf(content))) return () => Promise.resolve(ok(undefined));
     const known = await paperWithHash(context.tx, context.books.id, hashOf(content));
     return known === undefined ? firstReading(context, name, content) : () => Promise.resolve(ok(undefined));
   },
   async (context, { name, content, keep, signal }, first) => {
     if (signal?.aborted === true) return fail(problem('paper.cancelled', `${name} was given up before it was stored.`));
-    const kept = await keepFile(context, { name, content, kept: keep || toLookAt(content) });
+    const kept = await keepFile(context, { name, content, kept: keep || !mayBeTable(mediaOf(content)) });
     if (!kept.known && first !== undefined) keepFirst(context.books.id, kept.paper, first);
     return ok(kept);
   },

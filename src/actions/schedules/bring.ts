@@ -17,8 +17,9 @@ import type { ItemFields } from '@/core/schedules/item';
 import type { ScheduleKind } from '@/core/schedules/kinds';
 import type { ListRead, ListWanted } from '@/core/schedules/read-list';
 import { contactsOf, writeContacts } from '@/store/contacts';
+import { attachEvidence } from '@/store/evidence';
 import { findPaper, paperContent } from '@/store/papers';
-import { NOTHING_BEHIND, behindOf, putClosing, writeItems } from '@/store/schedules';
+import { behindBooks, putClosing, writeItems } from '@/store/schedules';
 import { type BooksContext, fileAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
 import { fileContent, fileName, id } from '../kernel/inputs';
@@ -201,7 +202,7 @@ export const takeList = fileAction(
     const madeId = new Map(places.map((place, at) => [place, contacts.written[at]?.id ?? null]));
     const statement = preview.statements[input.statement];
     if (statement?.closing !== null && statement !== undefined) {
-      const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+      const behind = await behindBooks(tx, books.id);
       context.changes.add(
         await putClosing(
           tx,
@@ -214,6 +215,11 @@ export const takeList = fileAction(
           now,
         ),
       );
+      // The statement itself is evidence of the account.
+      const to = { of: 'account', id: account.id } as const;
+      const attached = { id: null, paper: input.paper, to };
+      const made = await attachEvidence(tx, books.id, attached, kept?.name ?? '', actor.person, now);
+      if (made !== undefined) context.changes.add([made]);
     }
     const items: readonly (ItemFields & { readonly row: number | null })[] = [
       ...taken.map(({ item, makes, row }) => ({

@@ -53,7 +53,7 @@ export const saveContacts = booksAction(
           ? [
               problem(
                 'contact.used',
-                `Items name ${quoted(was?.name ?? '')}, so it is kept. Make it inactive instead; it is then offered no more.`,
+                `Items name ${quoted(was?.name ?? '')} or papers are attached to it, so it is kept. Make it inactive instead; it is then offered no more.`,
                 place,
               ),
             ]

@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { fail, ok, problem } from '@/core/base/result';
-import { isKnownAs } from '@/core/schedules/contact';
+import { copiedContacts } from '@/core/schedules/contact';
 import { bookNames, findBooks } from '@/store/books';
 import { contactsOf, writeContacts } from '@/store/contacts';
 import { booksAction, view } from '../kernel/action';
@@ -30,20 +30,12 @@ export const copyContacts = booksAction('copyContacts', 'openings.change', { fro
   const other = await findBooks(tx, actor.practice, input.from);
   if (other === undefined || other.id === books.id)
     return fail(problem('contact.no-books', 'There are no such books to copy from. Choose others.', 'from'));
-  const here = await contactsOf(tx, books.id);
-  const codes = new Set(here.map(({ code }) => code.toLowerCase()));
-  const come = (await contactsOf(tx, other.id)).filter(
-    (one) => one.active && !here.some((known) => isKnownAs(one, known)),
-  );
+  const come = copiedContacts(await contactsOf(tx, other.id), await contactsOf(tx, books.id));
   context.changes.about({ name: other.name });
   const { changes } = await writeContacts(
     tx,
     books.id,
-    come.map(({ id: _, revision: __, ...contact }) => ({
-      id: null,
-      // The accounts of one client are not another's.
-      contact: { ...contact, account: null, code: codes.has(contact.code.toLowerCase()) ? '' : contact.code },
-    })),
+    come.map((contact) => ({ id: null, contact })),
     new Map(),
     actor.person,
     now,

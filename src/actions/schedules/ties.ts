@@ -7,7 +7,7 @@ import { NIL } from '@/core/money/minor';
 import { supportedFigure } from '@/core/schedules/tie-out';
 import { lockLines, writeLines } from '@/store/openings';
 import { currentSet } from '@/store/openings';
-import { NOTHING_BEHIND, behindOf, putClosing, putExplained, putLooked } from '@/store/schedules';
+import { behindBooks, putClosing, putExplained, putLooked } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { id, text } from '../kernel/inputs';
 import { viewState } from '../frame/held-state';
@@ -28,7 +28,7 @@ export const saveClosing = booksAction(
     if (!found.ok) return found;
     if (found.value.schedule !== 'statement')
       return fail(problem('schedule.no-statement', 'Only bank, cash and card accounts have statements.'));
-    const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+    const behind = await behindBooks(tx, books.id);
     context.changes.add(
       await putClosing(
         tx,
@@ -61,7 +61,7 @@ export const explainTie = booksAction(
     const tie = (await viewState(tx, books)).ties.get(input.account);
     if (input.reason !== null && (tie?.difference === undefined || tie.difference === null || tie.difference === NIL))
       return fail(problem('tie.nothing', 'There is no difference to explain in base currency.', 'reason'));
-    const behind = (await behindOf(tx, [books.id])).get(books.id) ?? NOTHING_BEHIND;
+    const behind = await behindBooks(tx, books.id);
     context.changes.add(
       await putExplained(
         tx,

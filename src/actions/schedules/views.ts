@@ -25,7 +25,7 @@ export interface TiedAccount {
   readonly source: Source | null;
   /** Whether something should stand behind it and does not. */
   readonly lacks: boolean;
-  /** Whether a paper is behind it: its figure's, its items', or one attached to it. */
+  /** Whether its figure or any of its items was read from a paper, or has one attached; papers attached to it are told apart. */
   readonly evidenced: boolean;
   /** Who looked at it; null where nobody did. */
   readonly looked: Looked | null;
@@ -39,14 +39,10 @@ export const schedulesView = (id: number) =>
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map(({ account, source }) => [account, source]),
     );
     const contacts = await contactsOf(tx, books.id);
-    const evidence = await evidenceOn(tx, books.id, 'account');
-    const papered = new Set([
-      ...evidence.flatMap(({ to }) => (to.of === 'account' ? [to.id] : [])),
-      ...(set === undefined ? [] : await accountsWithPapers(tx, books.id, set.id)),
-    ]);
+    const papered = new Set(set === undefined ? [] : await accountsWithPapers(tx, books.id, set.id));
     return {
       contacts: contacts.length,
-      evidence,
+      evidence: await evidenceOn(tx, books.id, 'account'),
       accounts: inTreeOrder(state.accounts).flatMap(({ account }): readonly TiedAccount[] => {
         const [schedule, tie] = [scheduleOf(account), state.ties.get(account.id)];
         if (schedule === undefined || tie === undefined) return [];

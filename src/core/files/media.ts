@@ -15,6 +15,9 @@ export type Media = (typeof MEDIA)[number];
 
 export const isPicture = (media: Media): boolean => media.startsWith('image/');
 
+/** Whether a file of a kind may hold a table; a picture and a message are only looked at. */
+export const mayBeTable = (media: Media): boolean => !isPicture(media) && media !== 'message/rfc822';
+
 /** Bytes at the beginning of a file that are looked at. */
 const LOOKED_AT = 4096;
 

@@ -127,9 +127,11 @@ export const SCHEDULE_CHECKS = {
         const currency = account.currency ?? state.currency.code;
         const amount = (units: Minor): string =>
           `${formatMinor(abs(units), minorDigits(currency), state.style)} ${currency}`;
+        // An alert below nil is an overdraft that was agreed; cash has none.
+        const agreed = account.role !== 'cash' && below !== undefined && below < 0n;
         const what =
-          stands < 0n
-            ? `${called(account)} is overdrawn by ${amount(stands)}.`
+          stands < 0n && !(agreed && stands >= below)
+            ? `${called(account)} is overdrawn by ${amount(stands)}${agreed ? `, and ${amount(below)} is agreed` : ''}.`
             : below !== undefined && stands < below
               ? `${called(account)} stands at ${amount(stands)}, below the ${amount(below)} at which somebody wants to be told.`
               : undefined;

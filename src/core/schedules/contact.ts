@@ -2,7 +2,7 @@ import { type Problem, problem, quoted } from '../base/result';
 import type { AccountId } from '../chart/account';
 import type { PaymentTerms } from '../company/terms';
 import { bareTaxNumber, taxNumberProblems } from '../company/tax';
-import type { Minor } from '../money/minor';
+import { type Minor, subtract, sum } from '../money/minor';
 import type { ContactRole } from './list-contacts';
 
 declare const contactBrand: unique symbol;
@@ -87,8 +87,35 @@ export const contactProblems = (
 export const contactDoubts = (contact: ContactFields): readonly Problem[] =>
   contact.taxNumber === '' || contact.country === '' ? [] : taxNumberProblems(contact.taxNumber, contact.country);
 
+/** What a customer owes in their own currency beyond their credit limit; null where that is within it, or none is agreed. */
+export const beyondLimit = (
+  { creditLimit, currency }: Pick<ContactFields, 'creditLimit' | 'currency'>,
+  items: readonly { readonly currency: string; readonly open: Minor }[],
+  base: string,
+): Minor | null => {
+  if (creditLimit === null) return null;
+  const own = currency === '' ? base : currency;
+  const owed = sum(items.filter((item) => item.currency === own).map(({ open }) => open));
+  return owed > creditLimit ? subtract(owed, creditLimit) : null;
+};
+
+/**
+ * The contacts of other books that are not among these, as they come here: those in use, without their account, which is of the other
+ * chart, and without a code that is somebody else's.
+ */
+export const copiedContacts = (theirs: readonly Contact[], here: readonly Contact[]): readonly ContactFields[] => {
+  const codes = new Set(here.map(({ code }) => code.toLowerCase()));
+  return theirs
+    .filter((one) => one.active && !here.some((known) => isKnownAs(one, known)))
+    .map(({ id: _, revision: __, ...contact }) => ({
+      ...contact,
+      account: null,
+      code: codes.has(contact.code.toLowerCase()) ? '' : contact.code,
+    }));
+};
+
 /** Whether a contact of other books is one of these: called the same, or with the same tax number. */
-export const isKnownAs = (
+const isKnownAs = (
   one: Pick<ContactFields, 'name' | 'taxNumber'>,
   known: Pick<ContactFields, 'name' | 'taxNumber'>,
 ): boolean => {

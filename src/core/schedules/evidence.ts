@@ -1,7 +1,7 @@
 import { accountId, type AccountId } from '../chart/account';
 import type { PaperId } from '../base/ids';
 import type { Kept } from '../base/kept';
-import type { Media } from '../files/media';
+import { type Minor, NIL } from '../money/minor';
 import { type ContactId, contactId } from './contact';
 
 /** To what a paper can be attached. */
@@ -22,10 +22,13 @@ export interface Evidence {
 /** The same as it is told: what the paper is called, and who attached it when. */
 export interface AttachedPaper extends Evidence {
   readonly name: string;
-  readonly media: Media;
   readonly by: string;
   readonly at: string;
 }
+
+/** Whether nothing but somebody's word is behind an amount: it was not read from a paper, and none is attached. */
+export const lacksEvidence = (amount: Minor, read: boolean, attached: readonly Evidence[]): boolean =>
+  amount !== NIL && !read && attached.length === 0;
 
 /** As the record of changes keeps it; `evidenceFrom` reads it again. */
 export const keptEvidence = ({ paper, to }: Omit<Evidence, 'id'>, name: string): Kept => ({

@@ -184,8 +184,11 @@ export const typedItem = (
       const before = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
       const bare = item.open === 0n && item.original === null;
       const own = (one: Contact | undefined): string | null => dueBy(item.date, one?.terms ?? rules.terms);
+      // Who runs against a balance has one, where nothing else was said of the item.
+      const blank = bare && item.number === '' && item.reference === '' && item.kind === 'invoice';
       return ok({
         ...item,
+        kind: blank && found.settles === 'balance' ? 'balance' : item.kind,
         contact: found.id,
         currency: bare && account.currency === null && found.currency !== '' ? found.currency : item.currency,
         due: item.due === null || item.due === own(before) ? own(found) : item.due,

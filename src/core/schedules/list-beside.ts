@@ -5,7 +5,7 @@ import { isCurrency } from '../money/currency';
 import type { Side } from '../money/minor';
 import { type Content, MONEY, type Role, contentOf, inCurrencyOf, isOpen } from './list-columns';
 import { isDay } from './list-days';
-import { TAX_NUMBER_WORDS } from './list-words';
+import { TAX_NUMBER_WORDS, isKindWord } from './list-words';
 
 /**
  * What columns of a list are by what stands in them beside each other, whatever they are called. Each step finds one thing and leaves
@@ -70,21 +70,31 @@ const isPartOf = (rows: readonly Row[], { units }: Beside, part: number, whole: 
   return both.length > 1 && mostly(within, both.length, 9.5) && mostly(same, both.length, 2);
 };
 
+/** Rates of one currency differ by their rounding: so many of them in a hundred. */
+const ROUNDED = 2n;
+
 /**
  * Whether two columns have the same amounts in one currency, and in each other currency amounts of one rate: then one of the two is in
  * the currency of the books.
  */
 const isConverted = ({ sample, units }: Beside, currencyAt: number, one: number, other: number): boolean => {
-  const rates = new Map<string, number[]>();
+  const pairs = new Map<string, (readonly [own: bigint, beside: bigint])[]>();
   for (const row of sample) {
     const [own, beside, code] = [units(row, one), units(row, other), textOf(row[currencyAt])];
-    if (own === undefined || beside === undefined || own === 0n || !isCurrency(code)) continue;
-    // Only compared, never kept.
-    addTo(rates, code, Number(beside) / Number(own));
+    if (own !== undefined && beside !== undefined && own !== 0n && isCurrency(code)) addTo(pairs, code, [own, beside]);
   }
-  const spans = [...rates.values()].map((of) => [Math.min(...of), Math.max(...of)] as const);
-  const same = spans.filter(([least, most]) => least === 1 && most === 1).length;
-  return same === 1 && spans.length > 1 && spans.every(([least, most]) => least > 0 && most - least <= least * 0.02);
+  const all = [...pairs.values()];
+  const same = all.filter((of) => of.every(([own, beside]) => own === beside)).length;
+  // Two rates are compared by what each comes to on the other's amount.
+  const ofOneRate = (of: readonly (readonly [bigint, bigint])[]): boolean => {
+    const [[own, beside] = [1n, 0n]] = of;
+    return of.every(([mine, theirs]) => {
+      const [left, right] = [theirs * own, beside * mine];
+      const apart = left > right ? left - right : right - left;
+      return left > 0n === right > 0n && left !== 0n && apart * 100n <= (right < 0n ? -right : right) * ROUNDED;
+    });
+  };
+  return same === 1 && all.length > 1 && all.every(ofOneRate);
 };
 
 /** Columns that are called by currencies, where most rows have an amount in one of them alone: what is open, by its currency. */
@@ -211,6 +221,19 @@ const tellOpen = (beside: Beside, running: number | undefined): void => {
   if (best !== open) [roles[open], roles[best]] = [undefined, 'open'];
 };
 
+/** A column of words for kinds of documents says what each is. */
+const tellKinds = (beside: Beside): void => {
+  const { roles, contents } = beside;
+  if (place(beside, 'kind') >= 0) return;
+  const dated = datedIn(beside);
+  const kinds = contents.findIndex((_, column) => {
+    const words = dated.flatMap((row) => folded(textOf(row[column])) || []);
+    const known = words.filter((word) => word.length > 2 && isKindWord(word));
+    return roles[column] === undefined && words.length > 1 && mostly(known.length, words.length, 9);
+  });
+  if (kinds >= 0) roles[kinds] = 'kind';
+};
+
 /** Whoever a code stands for is called by a text that is the same with the code, whatever its column is called. */
 const tellNames = (beside: Beside): void => {
   const { roles, contents, sample } = beside;
@@ -263,6 +286,7 @@ export const tellBeside = (beside: Beside): number | undefined => {
   tellAges(beside);
   const running = tellRunning(beside);
   tellOpen(beside, running);
+  tellKinds(beside);
   tellNames(beside);
   tellCodes(beside, running);
   return running;

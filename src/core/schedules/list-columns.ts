@@ -46,7 +46,7 @@ export const contentOf = (cells: readonly string[]): Content => {
     dates: share((text) => isDay(text) && !COMPACT.test(text)),
     compact: share((text) => COMPACT.test(text)),
     amounts: share(isAmount),
-    fractions: share((text) => /[.,]\d{2,3}\)?-?$/.test(text) && isAmount(text)),
+    fractions: share((text) => /[.,]\d{2,3}(?:\)?-?|\s?\p{L}{1,2}\.?)$/u.test(text) && isAmount(text)),
     currencies: share((text) => isCurrency(text)),
     codes: share(isCode),
     marks: share((text) => isCode(text) || /^[\p{Lu}\d][\p{Lu}\d./_&-]{0,13}$/u.test(text)),

@@ -227,7 +227,7 @@ const rowDoubts = (
       ? [
           problem(
             'list.columns',
-            'No word in the header is known here; what its columns are was told by what is in them. Look at each.',
+            'Hardly a word in the header is known here; what its columns are was told by what is in them. Look at each.',
             list.header + 1,
           ),
         ]

@@ -23,7 +23,7 @@ export interface ListTable {
   readonly roles: readonly (Role | undefined)[];
   readonly style: NumberStyle;
   readonly order: DayOrder;
-  /** No word in the header is known: what its columns are is told by what is in them alone. */
+  /** Hardly a word in the header is known: what its columns are is told by what is in them alone. */
   readonly unnamed: boolean;
   /** The column of a balance that runs on from row to row. */
   readonly running: number | undefined;
@@ -58,7 +58,7 @@ const headerAbove = (
   const isDocument = (row: Row | undefined): boolean => {
     const texts = (row ?? []).map(textOf);
     const isMoney = (text: string): boolean =>
-      !isDay(text) && (/\d[.,]\d{2}\)?-?$/.test(text) || /^-?\d{1,3}(?:[.,’' ]\d{3})+$/.test(text));
+      !isDay(text) && (/\d[.,]\d{2}(?:\)?-?|\s?\p{L}{1,2})$/u.test(text) || /^-?\d{1,3}(?:[.,’' ]\d{3})+$/.test(text));
     return texts.some(isDay) && texts.some(isMoney);
   };
   const filled = (row: Row | undefined): number => (row ?? []).filter((cell) => textOf(cell) !== '').length;
@@ -164,16 +164,23 @@ const orderOf = (
   const all = [dateAt, dueAt]
     .flatMap((at) => (at < 0 ? [] : column(rows, from, at)))
     .filter((text) => DATE_LIKE.test(text));
-  for (const text of all) {
+  // Titles write their days as the rows do.
+  const stated = titles.flatMap((title) =>
+    title.split(/\s+/).filter((word) => /^\d{1,2}\D/.test(word) && DATE_LIKE.test(word)),
+  );
+  for (const text of [...all, ...stated]) {
     const [first = '', second = ''] = text.split(/[./\-\s]/);
     if (first.length > 2) return { order: 'dmy', ordered: true };
     if (Number(first) > 12) return { order: 'dmy', ordered: true };
     if (Number(second) > 12) return { order: 'mdy', ordered: true };
   }
   const badness = (order: DayOrder): number => {
-    // The titles write their days as the rows do.
-    const stated = titles.flatMap((title) => datesIn(title, order));
-    const last = asAt ?? [...stated].sort().at(-1);
+    const last =
+      asAt ??
+      titles
+        .flatMap((title) => datesIn(title, order))
+        .sort()
+        .at(-1);
     let bad = 0;
     const spans = new Map<number, number>();
     for (const row of rows.slice(from, from + SAMPLE)) {
@@ -213,9 +220,11 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
   const names = namesOf(rows, top.at, top.height, width);
   const from = top.at + 1;
   // The header stands on every page of a printed list.
+  // A row of one cell is a heading between the documents.
+  const body = rows.slice(from, from + SAMPLE).filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1);
   const contents = names.map((name, at) =>
     contentOf(
-      column(rows, from, at).filter(
+      column(body, 0, at).filter(
         (text) => text !== name && text !== textOf(rows[from - 1]?.[at]) && totalWords(text, NONE) === 0,
       ),
     ),

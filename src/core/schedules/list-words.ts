@@ -170,3 +170,7 @@ export const BALANCE_WORDS = lexicon(
 export const REFUND_WORDS = lexicon(
   'refund, rueckzahlung, ruckzahlung, erstattung, remboursement, reembolso, rimborso, terugbetaling, zwrot, vratka, visszaterites, aterbetalning, tilbagebetaling, tilbakebetaling, palautus, rambursare, iade odemesi',
 );
+
+/** Whether a text (folded) is a word for a kind of document. */
+export const isKindWord = (words: string): boolean =>
+  [INVOICE_WORDS, CREDIT_WORDS, PAYMENT_WORDS, BALANCE_WORDS, REFUND_WORDS].some((list) => list.is(words));

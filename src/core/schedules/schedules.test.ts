@@ -7,7 +7,7 @@ import type { AccountRole, Classification } from '../ledger/classes';
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, abs, minor, sum } from '../money/minor';
 import { ageOf, agesIn, ageingOf, readLimits } from './ageing';
-import { type Contact, blankContact, contactId, contactProblems } from './contact';
+import { type Contact, beyondLimit, blankContact, contactId, contactProblems, copiedContacts } from './contact';
 import { countedSum, denominations } from './cash-count';
 import { type ContactRules, typedContact } from './contact-cells';
 import { incomingContacts, incomingItems, incomingStatement } from './from-list';
@@ -274,11 +274,50 @@ const RULES: CellRules = {
     contact(1, 'Ærø Fisk', { code: 'A1', currency: 'NOK', terms: { kind: 'days', days: 10 } }),
     contact(2, 'Double'),
     contact(3, 'Double'),
+    contact(4, 'Runs On', { settles: 'balance' }),
   ]),
   terms: { kind: 'days', days: 30 },
 };
 
+describe('a contact’s credit', () => {
+  it('is told beyond its limit, in the contact’s own currency alone', () => {
+    const items = [
+      { currency: 'NOK', open: minor(7000n) },
+      { currency: 'NOK', open: minor(-1000n) },
+      { currency: 'EUR', open: minor(90_000n) },
+    ];
+    const of = (creditLimit: bigint | null, currency = 'NOK') =>
+      beyondLimit({ creditLimit: creditLimit === null ? null : minor(creditLimit), currency }, items, 'EUR');
+    expect([of(5000n), of(6000n), of(null), of(0n, '')]).toEqual([1000n, null, null, 90_000n]);
+  });
+});
+
+describe('what a client’s contacts are for another', () => {
+  it('is all but those that are there: by name or tax number, without a code that is taken', () => {
+    const theirs = [
+      contact(1, 'Carr', { code: 'c1', account: accountId(9) }),
+      contact(2, 'DUNN'),
+      contact(3, 'Eames', { taxNumber: 'IE 1234567 FA' }),
+      contact(4, 'Gone', { active: false }),
+    ];
+    const here = [contact(7, 'Dunn'), contact(8, 'Other', { code: 'C1', taxNumber: 'IE1234567FA' })];
+    expect(copiedContacts(theirs, here)).toMatchObject([{ name: 'Carr', code: '', account: null }]);
+  });
+});
+
 describe('typing into a sheet of items', () => {
+  it('begins a balance for who runs against one, and only where nothing else was said', () => {
+    const typed = (item: ItemFields) => {
+      const read = typedItem(item, 'contact', 'Runs On', RULES);
+      return read.ok ? read.value.kind : read.problems;
+    };
+    const blank = blankItem('customers', 'EUR');
+    expect([typed(blank), typed({ ...blank, number: '7' }), typed({ ...blank, kind: 'credit-note' })]).toEqual([
+      'balance',
+      'invoice',
+      'credit-note',
+    ]);
+  });
   const type = (
     fields: ItemFields,
     ...cells: readonly (readonly [Parameters<typeof typedItem>[1], string])[]

@@ -373,7 +373,7 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
       doubts.push(
         problem(
           'statement.columns',
-          'No word in the header is known here; what its columns are was told by what is in them. Look at each.',
+          'Hardly a word in the header is known here; what its columns are was told by what is in them. Look at each.',
           first,
         ),
       );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { papersToAttach } from '@/actions/evidence/shown';
 import type { EvidenceOf } from '@/core/schedules/evidence';
 import { MarginPart } from '../frame/frame';
+import { moment } from '../parts/names';
 import { FileButton } from '../parts/file-button';
 import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
@@ -47,13 +48,13 @@ export const EvidenceList = ({
         <p className="note">No paper is attached.</p>
       ) : (
         <ul>
-          {own.map(({ id, paper, name }) => (
+          {own.map(({ id, paper, name, by, at }) => (
             <li key={id} className="flex min-h-6 items-center gap-1.5">
               <Paperclip aria-hidden className="size-3.5 shrink-0 text-ink-2" />
               <button
                 type="button"
                 className="link min-w-0 flex-1 truncate text-left"
-                title={name}
+                title={`${name}, attached by ${by}, ${moment(at)}`}
                 onClick={() => show(paper)}
               >
                 {name}

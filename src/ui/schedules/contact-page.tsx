@@ -3,9 +3,8 @@ import type { contactView } from '@/actions/schedules/views';
 import { describeTerms } from '@/core/company/terms';
 import { minorDigits } from '@/core/money/currency';
 import { formatMinor } from '@/core/money/format';
-import { sum } from '@/core/money/minor';
 import { ageLabels, ageOf, AGE_LIMITS } from '@/core/schedules/ageing';
-import { CONTACT_ROLES } from '@/core/schedules/contact';
+import { CONTACT_ROLES, beyondLimit } from '@/core/schedules/contact';
 import { SETTLES } from '@/core/schedules/contact-cells';
 import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
@@ -28,7 +27,7 @@ export const ContactPage = ({
 }: Found & { readonly frame: FrameView }) => {
   const labels = ageLabels(AGE_LIMITS);
   const currency = contact.currency === '' ? frame.currency : contact.currency;
-  const owed = sum(items.filter((item) => item.currency === currency).map(({ open }) => open));
+  const beyond = beyondLimit(contact, items, frame.currency);
   const facts: readonly (readonly [string, string])[] = [
     ['Is', CONTACT_ROLES.find(({ id }) => id === contact.role)?.label ?? ''],
     ['Legal name', contact.legalName],
@@ -68,10 +67,11 @@ export const ContactPage = ({
                 ))}
             </dl>
           </MarginPart>
-          {contact.creditLimit !== null && owed > contact.creditLimit && (
+          {beyond !== null && (
             <MarginPart title="To look at">
               <p className="text-ochre">
-                {formatMinor(owed, minorDigits(currency), frame.style)} {currency} is open, more than the credit limit.
+                What is open is {formatMinor(beyond, minorDigits(currency), frame.style)} {currency} more than the
+                credit limit.
               </p>
             </MarginPart>
           )}

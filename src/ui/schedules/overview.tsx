@@ -7,7 +7,7 @@ import { plural } from '@/core/base/result';
 import { accountId } from '@/core/chart/account';
 import { typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, abs, add } from '@/core/money/minor';
-import type { AttachedPaper } from '@/core/schedules/evidence';
+import { type AttachedPaper, lacksEvidence } from '@/core/schedules/evidence';
 import { type Support, countTies, supportOf } from '@/core/schedules/tie-out';
 import { useShowPaper } from '../evidence/paper-beside';
 import { useEvidence } from '../evidence/use-evidence';
@@ -30,7 +30,7 @@ export const Overview = ({ frame, accounts, contacts, evidence }: View) => {
   const papers = useEvidence(frame.id, evidence);
   useRowDrop((row, files) => void papers.bring({ of: 'account', id: accountId(Number(row)) }, files));
   const isBare = ({ account, evidenced, tie }: TiedAccount): boolean =>
-    tie.figure !== NIL && !evidenced && papers.to('account', account.id).length === 0;
+    lacksEvidence(tie.figure, evidenced, papers.to('account', account.id));
   const without = accounts.filter(isBare).length;
   const listed = bare ? accounts.filter(isBare) : accounts;
   const { wanted, tied } = countTies(accounts.map(({ schedule, tie }) => ({ kind: schedule, tie })));

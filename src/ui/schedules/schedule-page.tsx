@@ -21,6 +21,7 @@ import {
 } from '@/core/schedules/item-cells';
 import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
 import { kindsIn } from '@/core/schedules/kinds';
+import { lacksEvidence } from '@/core/schedules/evidence';
 import { supportedBy, tieOf } from '@/core/schedules/tie-out';
 import { EvidenceList, EvidencePart } from '../evidence/evidence-part';
 import { useEvidence } from '../evidence/use-evidence';
@@ -137,7 +138,7 @@ export const SchedulePage = ({
   const makeContact = useNewContact(frame.id, schedule, (key, contact) =>
     rows.change(key, (fields) => ({ ...fields, contact })),
   );
-  const offerLast = useLastChange(frame.id, ['item', 'contact', 'statement', 'tie']);
+  const offerLast = useLastChange(frame.id, ['item', 'contact', 'statement', 'tie', 'looked', 'evidence']);
   useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
 
   const counted = useMemo(() => rows.rows.filter(({ fields }) => fields.open !== 0n), [rows.rows]);
@@ -198,7 +199,8 @@ export const SchedulePage = ({
     [items],
   );
   const attachedTo = ({ id }: Row) => (id === null ? [] : papers.to('item', id));
-  const isBare = (row: Row): boolean => row.id !== null && !fromPaper.has(row.id) && attachedTo(row).length === 0;
+  const isBare = (row: Row): boolean =>
+    row.id !== null && lacksEvidence(row.fields.open, fromPaper.has(row.id), attachedTo(row));
   const without = rows.rows.filter(isBare).length;
   const shown = bare ? rows.rows.filter(isBare) : rows.rows;
   useRowDrop((row, files) => {

@@ -1,4 +1,5 @@
-import { Temporal } from 'temporal-polyfill';
+import { seeded } from '../../openings/search/planting';
+import { DAY, bareAmount, isoOf } from './written';
 
 /**
  * Invents lists of open items, with what a right reading gives: for the tests and the benchmark. It shares nothing with the reader, so
@@ -122,29 +123,9 @@ const LANGUAGES: readonly Language[] = [
   },
 ]; // prettier-ignore
 
-/** A small generator of numbers, the same for the same seed (mulberry32). */
-const randomOf = (seed: number): (() => number) => {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
-
-const DAY = 86_400_000;
-
-/** The digits of a whole number in groups of three. */
-const inThrees = (digits: string): readonly string[] =>
-  digits.length <= 3 ? [digits] : [...inThrees(digits.slice(0, -3)), digits.slice(-3)];
-
-const isoOf = (time: number): string => Temporal.Instant.fromEpochMilliseconds(time).toString().slice(0, 10);
-
 /** A list from a seed. */
 export const makeList = (seed: number): MadeList => {
-  const random = randomOf(seed * 7919 + 17);
+  const random = seeded(seed * 7919 + 17);
   const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
   const whether = (chance: number): boolean => random() < chance;
   const whole = (from: number, to: number): number => from + Math.floor(random() * (to - from + 1));
@@ -179,10 +160,7 @@ export const makeList = (seed: number): MadeList => {
         return [day, month, year].join(dates.slice(-1));
     }
   };
-  const bare = (units: number): string => {
-    const digits = String(Math.abs(units)).padStart(3, '0');
-    return `${inThrees(digits.slice(0, -2)).join(numbers[0])}${numbers[1]}${digits.slice(-2)}`;
-  };
+  const bare = (units: number): string => bareAmount(units, numbers);
   const minus = pick(['leading', 'trailing', 'brackets'] as const);
   const amountText = (units: number): string => {
     if (units >= 0) return bare(units);

@@ -1,4 +1,5 @@
-import { Temporal } from 'temporal-polyfill';
+import { seeded } from '../../openings/search/planting';
+import { DAY, bareAmount, isoOf, plainAmount } from './written';
 
 /**
  * Invents tables of banks' statements, with what a right reading gives: for the tests and the benchmark. It shares nothing with the
@@ -78,21 +79,6 @@ const LANGUAGES: readonly Language[] = [
   },
 ]; // prettier-ignore
 
-/** A small generator of numbers, the same for the same seed (mulberry32). */
-const randomOf = (seed: number): (() => number) => {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
-
-const inThrees = (digits: string): readonly string[] =>
-  digits.length <= 3 ? [digits] : [...inThrees(digits.slice(0, -3)), digits.slice(-3)];
-
 /** An IBAN of Germany with its check digits (ISO 7064, 97-10). */
 const ibanOf = (number: number): string => {
   const own = `50010517${String(number).padStart(10, '0')}`;
@@ -102,7 +88,7 @@ const ibanOf = (number: number): string => {
 
 /** A file of statements from a seed. */
 export const makeStatements = (seed: number): MadeFile => {
-  const random = randomOf(seed * 104_729 + 5);
+  const random = seeded(seed * 104_729 + 5);
   const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
   const whether = (chance: number): boolean => random() < chance;
   const whole = (from: number, to: number): number => from + Math.floor(random() * (to - from + 1));
@@ -128,13 +114,8 @@ export const makeStatements = (seed: number): MadeFile => {
     const [year = '', month = '', date = ''] = iso.split('-');
     return dates === 'iso' ? iso : [date, month, year].join(dates);
   };
-  const bare = (units: number): string => {
-    const digits = String(Math.abs(units)).padStart(3, '0');
-    return `${inThrees(digits.slice(0, -2)).join(numbers[0])}${numbers[1]}${digits.slice(-2)}`;
-  };
+  const bare = (units: number): string => bareAmount(units, numbers);
   const amount = (units: number): string => (units < 0 ? `-${bare(units)}` : bare(units));
-  const plain = (units: number): string =>
-    `${units < 0 ? '-' : ''}${String(Math.floor(Math.abs(units) / 100))}.${String(Math.abs(units) % 100).padStart(2, '0')}`;
   const columns: readonly (readonly [string, string])[] = [
     ...(accounted ? ([['account', language.account]] as const) : []),
     ['date', language.date],
@@ -150,10 +131,7 @@ export const makeStatements = (seed: number): MadeFile => {
     ...(balanced ? ([['balance', strange ? 'Qix' : language.balance]] as const) : []),
   ];
   const start = Date.UTC(2026, whole(0, 8), 1);
-  const at = (days: number): string =>
-    Temporal.Instant.fromEpochMilliseconds(start + days * 86_400_000)
-      .toString()
-      .slice(0, 10);
+  const at = (days: number): string => isoOf(start + days * DAY);
   const accounts = Array.from({ length: several ? 2 : 1 }, (_, place) => ibanOf(seed * 10 + place));
   const rows: string[][] = [];
   const statements = accounts.map((account): MadeStatement => {
@@ -179,10 +157,10 @@ export const makeStatements = (seed: number): MadeFile => {
         balance: amount(stands),
       };
       own.push(columns.map(([column]) => cells[column] ?? ''));
-      return { date: booked, valueDate: value, amount: plain(units), text };
+      return { date: booked, valueDate: value, amount: plainAmount(units), text };
     });
     rows.push(...(newest ? own.reverse() : own));
-    return { account, opening: plain(opening), closing: plain(stands), entries };
+    return { account, opening: plainAmount(opening), closing: plainAmount(stands), entries };
   });
   const [only] = statements;
   const money = (text: string): string => amount(Math.round(Number(text) * 100));

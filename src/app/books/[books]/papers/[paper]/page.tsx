@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { documentView } from '@/actions/evidence/views';
 import { paperView } from '@/actions/papers/views';
+import { mayBeTable } from '@/core/files/media';
 import { idFrom } from '@/app/parameters';
 import { DocumentPage } from '@/ui/evidence/document-page';
 import { PaperPage } from '@/ui/papers/paper-page';
@@ -17,7 +18,7 @@ export default async function Page({ params, searchParams }: Props) {
   const document = await documentView(books, paper);
   if (document === undefined || document.found === null) return notFound();
   const { media, kept } = document.found.paper;
-  const readable = !media.startsWith('image/') && media !== 'message/rfc822';
+  const readable = mayBeTable(media);
   if (!readable || as === 'document' || (kept && as !== 'table'))
     return <DocumentPage frame={document.frame} readable={readable} {...document.found} />;
   const asked = typeof row === 'string' ? idFrom(row) : NaN;
