@@ -3,7 +3,7 @@
  *   npm run --silent ask -- read FILE [--date YYYY-MM-DD] [--digits N]
  *   npm run --silent ask -- match --chart CHART.csv ROWS.csv
  *   npm run --silent ask -- search FIGURES.csv [--paper ROWS.csv]
- *   npm run --silent ask -- list FILE [--kind customers|suppliers|contacts] [--date YYYY-MM-DD] [--digits N]
+ *   npm run --silent ask -- list FILE [--kind customers|suppliers|contacts|assets|stock|loans|prepayments] [--date YYYY-MM-DD] [--digits N]
  *   npm run --silent ask -- statement FILE
  */
 import { readFile, stat } from 'node:fs/promises';
@@ -15,16 +15,17 @@ import { askRead } from '../src/ask/read';
 import { askSearch } from '../src/ask/search';
 import { askStatement } from '../src/ask/statement';
 import { MOST_BYTES, megabytes } from '../src/core/files/limits';
+import { REGISTER_KINDS } from '../src/core/schedules/registers/register-words';
 import type { Result } from '../src/core/base/result';
 
 const USAGE = `Ask one of:
   read FILE [--date YYYY-MM-DD] [--digits N]
   match --chart CHART.csv ROWS.csv
   search FIGURES.csv [--paper ROWS.csv]
-  list FILE [--kind customers|suppliers|contacts] [--date YYYY-MM-DD] [--digits N]
+  list FILE [--kind customers|suppliers|contacts|assets|stock|loans|prepayments] [--date YYYY-MM-DD] [--digits N]
   statement FILE`;
 
-const LIST_KINDS = ['customers', 'suppliers', 'contacts'] as const;
+const LIST_KINDS = ['customers', 'suppliers', 'contacts', ...REGISTER_KINDS] as const;
 
 class Refused extends Error {}
 

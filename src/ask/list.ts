@@ -1,3 +1,4 @@
+import type { Table } from '@/core/base/table';
 import { readAnyPaper } from '@/core/files/read-any';
 import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
 import { minorDigits } from '@/core/money/currency';
@@ -5,17 +6,19 @@ import { plainDecimal } from '@/core/money/format';
 import { readContacts } from '@/core/schedules/list-contacts';
 import { readItems } from '@/core/schedules/list-items';
 import type { ListKind } from '@/core/schedules/list-kinds';
+import { type Listed, readRegister, summedOf } from '@/core/schedules/registers/read-register';
+import { REGISTER_KINDS, type RegisterKind } from '@/core/schedules/registers/register-words';
 
 export interface ListQuestion {
   readonly bytes: Uint8Array;
   readonly name: string;
-  readonly kind?: ListKind | 'contacts';
+  readonly kind?: ListKind | 'contacts' | RegisterKind;
   /** The opening date, ISO. */
   readonly date?: string;
   readonly digits?: number;
 }
 
-const told = ({ code, message, path }: Problem) => {
+const toldDoubt = ({ code, message, path }: Problem) => {
   const row = path?.[0];
   return { code, message, row: typeof row === 'number' ? row : null };
 };
@@ -29,10 +32,83 @@ const amount = (units: bigint | null, digits: number, currency: string | null): 
   return units % cut === 0n ? plainDecimal(units / cut, own) : plainDecimal(units, digits);
 };
 
-/** The open items of a list, or its contacts, as JSON: amounts are decimal text, as the books see them. */
+const isRegister = (kind: ListQuestion['kind']): kind is RegisterKind => REGISTER_KINDS.some((one) => one === kind);
+
+/** What the columns of a list would be called. */
+const REGISTER_COLUMNS: Readonly<Record<RegisterKind, string>> = {
+  assets: 'a register of assets, such as name, cost and depreciation',
+  stock: 'a stock list, such as article, quantity, cost and value',
+  loans: 'a loan’s plan, such as date, interest, principal and balance',
+  prepayments: 'a list of prepayments, such as from, to, amount and what remains',
+};
+
+/** The fields that an answer has of each kind of thing. */
+const ANSWERED: { readonly [K in RegisterKind]: readonly (keyof Listed[K])[] } = {
+  assets: ['row', 'code', 'name', 'class', 'acquired', 'cost', 'depreciation', 'net', 'lifeMonths', 'disposed'],
+  stock: ['row', 'code', 'name', 'category', 'unit', 'quantity', 'unitCost', 'value'],
+  loans: ['row', 'date', 'instalment', 'interest', 'principal', 'outstanding'],
+  prepayments: ['row', 'name', 'from', 'to', 'amount', 'remaining'],
+};
+/** By which amount a list of the kind is totalled. */
+const TOTALLED: Readonly<Record<RegisterKind, string>> = {
+  assets: 'net',
+  stock: 'value',
+  loans: 'principal',
+  prepayments: 'remaining',
+};
+
+/** The things of a register, as JSON; undefined where the file has none of the kind. */
+const register = (
+  tables: readonly Table[],
+  kind: RegisterKind | undefined,
+  name: string,
+  digits: number | undefined,
+) => {
+  const read = readRegister(tables, kind, { name, ...(digits === undefined ? {} : { digits }) });
+  if (read === undefined) return undefined;
+  const told = (units: bigint | null): string | null =>
+    units === 0n ? '0' : amount(units, read.digits, read.currency);
+  const [summed, owned] = [
+    TOTALLED[read.kind],
+    read.items.filter((item) => !('disposed' in item) || item.disposed === null),
+  ];
+  const total = owned.reduce((sum, item) => sum + (summedOf(read.kind, item as never)[summed] ?? 0n), 0n);
+  return {
+    kind: read.kind,
+    asAt: read.asAt,
+    currency: read.currency,
+    items: read.items.map((item) =>
+      Object.fromEntries(
+        ANSWERED[read.kind].map((field) => {
+          const value = (item as unknown as Record<string, string | number | bigint | null>)[field] ?? null;
+          return [field, typeof value === 'bigint' ? told(value) : value];
+        }),
+      ),
+    ),
+    totals: { [read.currency ?? '']: told(total) },
+    printedTotals:
+      Object.keys(read.printed).length === 0
+        ? null
+        : Object.fromEntries(Object.entries(read.printed).map(([column, units]) => [column, told(units)])),
+    doubts: read.doubts.map(toldDoubt),
+  };
+};
+
+/** What a list holds, as JSON: open items as the books see them, contacts, or the things of a register. Amounts are decimal text. */
 export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion): Promise<Result<unknown>> => {
   const read = await readAnyPaper(bytes, name);
   if (!read.ok) return read;
+  if (isRegister(kind)) {
+    const found = register(read.value, kind, name, digits);
+    return found === undefined
+      ? fail(
+          problem(
+            'list.none',
+            `${name} has no row that names the columns of ${REGISTER_COLUMNS[kind]}. Give its columns such names, and bring it again.`,
+          ),
+        )
+      : ok(found);
+  }
   const items =
     kind === 'contacts'
       ? undefined
@@ -43,6 +119,8 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
           ...(digits === undefined ? {} : { digits }),
         });
   if (items === undefined || items.items.length === 0) {
+    const things = kind === undefined ? register(read.value, undefined, name, digits) : undefined;
+    if (things !== undefined) return ok(things);
     const contacts = readContacts(read.value, name);
     if (contacts !== undefined)
       return ok({
@@ -51,7 +129,7 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
         totals: {},
         printedTotals: null,
         nearDuplicates: contacts.nearDuplicates,
-        doubts: contacts.doubts.map(told),
+        doubts: contacts.doubts.map(toldDoubt),
       });
     return fail(
       problem(
@@ -82,6 +160,6 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
       [...totals].map(([currency, units]) => [currency, amount(units, items.digits, currency || null)]),
     ),
     printedTotals: Object.keys(printed).length === 0 ? null : printed,
-    doubts: items.doubts.map(told),
+    doubts: items.doubts.map(toldDoubt),
   });
 };

@@ -83,6 +83,8 @@ const LIKE_WORDS = new Set([
 const MARK = /^[-+(]?\s?(\p{L}{0,3}\p{Sc}|\p{L}{1,3}\.?)\s?[-(]?\d|\d\)?\s?(\p{L}{0,2}\p{Sc}|\p{L}{1,3}\.?)\)?-?$/u;
 
 const MOST_LOOKED_AT = 60;
+/** Remarks about the whole stand in so many rows at the end. */
+const MOST_NOTES = 5;
 
 /**
  * The currency of a paper's amounts, ISO 4217: what its title, its header or its currency column says, else the mark beside its
@@ -116,5 +118,11 @@ export const statedCurrency = (
     }
   const may = [...marks].map(currenciesOfMark).filter((list) => list.length > 0);
   const [first] = may;
-  return first?.length === 1 && may.every((list) => list.includes(first[0] ?? '')) ? first[0] : undefined;
+  if (first?.length === 1 && may.every((list) => list.includes(first[0] ?? ''))) return first[0];
+  // What is said below the figures may say what they are in: "All amounts in SEK."
+  const notes = table.rows.slice(Math.max(header + 1, table.rows.length - MOST_NOTES)).flatMap((row) => {
+    const [text = '', ...others] = row.map(textOf).filter((one) => one !== '');
+    return others.length === 0 && text.includes(' ') ? [text] : [];
+  });
+  return may.length === 0 ? notes.flatMap((note) => namedIn(note) ?? [])[0] : undefined;
 };

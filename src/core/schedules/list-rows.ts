@@ -195,7 +195,7 @@ const contactOf = (
 const plainTitle = (row: Row): string => folded(row.map(textOf).join(' ').replace(/\d+/g, ' '));
 
 /** Tells what is printed on every page: the header, and the titles above it. */
-const repeats = ({ rows, header }: ListTable): ((row: Row) => boolean) => {
+export const repeats = ({ rows, header }: Pick<ListTable, 'rows' | 'header'>): ((row: Row) => boolean) => {
   const filledOf = (row: Row): readonly string[] => row.map(textOf).filter((text) => text !== '');
   const names = filledOf(rows[header] ?? []).join('|');
   const titles = new Set(

@@ -6,12 +6,12 @@ import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../money/paper-amount';
 import type { DayOrder } from '../papers/dates';
 import { datesIn } from '../papers/dates-in';
-import { headerTexts } from '../papers/header';
 import { pairOfSides, sideReader } from '../papers/sides';
 import { totalWords } from '../papers/total-words';
 import { currencyColumns, tellBeside } from './list-beside';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, isDay } from './list-days';
+import { findHeader, headerAbove, namesOf } from './list-header';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -35,64 +35,18 @@ export interface ListTable {
   readonly ordered: boolean;
 }
 
-/** A header stands within so many rows from the top, and is judged by so many below it. */
-const MOST_HEADER = 120;
-const SAMPLE = 400;
+/** A list is judged by so many rows below its header. */
+export const SAMPLE = 400;
 /** Decimals in which amounts are compared before their currency is known. */
 const FINEST = 4;
 
-/** A row with days or figures of its own is no header, nor a part of one. */
-const hasFigures = (row: Row | undefined): boolean =>
-  (row ?? []).map(textOf).some((text) => isDay(text) || /^[-(]?[\d\s.,'’]+[.,]\d{2}\)?-?$/.test(text));
-
-/** So many rows below a header have days and amounts, where no word in it is known. */
-const ROWS_BELOW = 2;
-
-/**
- * The row above the first rows with a day and an amount each, where it has none itself and about as many cells: the names of columns,
- * in whatever language.
- */
-const headerAbove = (
-  rows: readonly Row[],
-): { readonly at: number; readonly height: 1; readonly score: number } | undefined => {
-  const isDocument = (row: Row | undefined): boolean => {
-    const texts = (row ?? []).map(textOf);
-    const isMoney = (text: string): boolean =>
-      !isDay(text) && (/\d[.,]\d{2}(?:\)?-?|\s?\p{L}{1,2})$/u.test(text) || /^-?\d{1,3}(?:[.,’' ]\d{3})+$/.test(text));
-    return texts.some(isDay) && texts.some(isMoney);
-  };
-  const filled = (row: Row | undefined): number => (row ?? []).filter((cell) => textOf(cell) !== '').length;
-  const at = rows
-    .slice(0, MOST_HEADER)
-    .findIndex(
-      (row, place) =>
-        filled(row) >= 3 &&
-        !hasFigures(row) &&
-        rows.slice(place + 1, place + 1 + ROWS_BELOW).filter(isDocument).length === ROWS_BELOW &&
-        filled(row) >= filled(rows[place + 1]) - 1,
-    );
-  return at < 0 ? undefined : { at, height: 1, score: 0 };
+/** A row with a day and an amount. */
+const isDocument = (row: Row | undefined): boolean => {
+  const texts = (row ?? []).map(textOf);
+  const isMoney = (text: string): boolean =>
+    !isDay(text) && (/\d[.,]\d{2}(?:\)?-?|\s?\p{L}{1,2})$/u.test(text) || /^-?\d{1,3}(?:[.,’' ]\d{3})+$/.test(text));
+  return texts.some(isDay) && texts.some(isMoney);
 };
-
-/** Whether a row may be the upper one of a header: a line of the title has a number or a day of its own. */
-const isUpper = (row: Row | undefined): boolean =>
-  !hasFigures(row) && !(row ?? []).some((cell) => textOf(cell).replace(/\D/g, '').length >= 6);
-
-/** How much a row looks like the names of columns. */
-const headerScore = (texts: readonly string[]): number => {
-  const filled = texts.filter((text) => text !== '');
-  if (filled.length < 2) return 0;
-  const scores = filled.map(best);
-  const known = scores.filter((score) => score >= 1.4).length;
-  return known < 2 ? 0 : scores.reduce((sum, score) => sum + score, 0) - (filled.length - known) * 0.8;
-};
-
-/** Names of columns, of a header two rows high too: where the lower one says more by itself, what stands over it is left. */
-const namesOf = (rows: readonly Row[], at: number, height: 1 | 2, width: number): readonly string[] =>
-  headerTexts(rows, at, height, width).map((name, column) => {
-    const own = textOf(rows[at]?.[column]);
-    return own !== '' && best(own) >= best(name) ? own : name;
-  });
 
 /** Texts of a column from a row on, as far as is looked at. */
 const column = (rows: readonly Row[], from: number, at: number): readonly string[] =>
@@ -205,19 +159,11 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     60,
     rows.slice(0, SAMPLE).reduce((widest, row) => Math.max(widest, row.length), 0),
   );
-  let top: { readonly at: number; readonly height: 1 | 2; readonly score: number } | undefined;
-  for (let at = 0; at < Math.min(MOST_HEADER, rows.length); at += 1)
-    for (const height of [1, 2] as const) {
-      if (height === 2 && (at === 0 || (rows[at - 1] ?? []).filter((cell) => textOf(cell) !== '').length < 2)) continue;
-      const own = (rows[at] ?? []).filter((cell) => textOf(cell) !== '');
-      if (own.length < 2 || hasFigures(rows[at]) || (height === 2 && !isUpper(rows[at - 1]))) continue;
-      const score = headerScore(namesOf(rows, at, height, width)) - (height === 2 ? 1.5 : 0);
-      if (score > 0 && (top === undefined || score > top.score + 0.001)) top = { at, height, score };
-    }
-  const unnamed = top === undefined;
-  top ??= headerAbove(rows);
+  const named = findHeader(rows, width, best);
+  const unnamed = named === undefined;
+  const top = named ?? headerAbove(rows, isDocument);
   if (top === undefined) return undefined;
-  const names = namesOf(rows, top.at, top.height, width);
+  const names = namesOf(rows, top, width, best);
   const from = top.at + 1;
   // The header stands on every page of a printed list.
   // A row of one cell is a heading between the documents.

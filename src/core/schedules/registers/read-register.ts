@@ -1,0 +1,407 @@
+import { folded } from '../../base/folded';
+import { type Problem, plural, problem } from '../../base/result';
+import type { Table } from '../../base/table';
+import { minorDigits } from '../../money/currency';
+import { plainDecimal } from '../../money/format';
+import { type Minor, NIL, abs, add, minor, subtract, sum } from '../../money/minor';
+import type { PaperAmount } from '../../money/paper-amount';
+import { divideRounded } from '../../money/rounding';
+import { statedCurrency } from '../../papers/stated-currency';
+import { statedDate } from '../../papers/stated-date';
+import { isMoneyRole } from './register-columns';
+import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
+import { type RegisterTable, registerTable } from './register-table';
+import { IN_MONTHS, REGISTER_KINDS, type RegisterKind, type RegisterRole } from './register-words';
+
+/** A thing that is owned for years. Amounts are magnitudes in the list's decimals. */
+export interface ListedAsset {
+  readonly row: number;
+  readonly code: string | null;
+  readonly name: string | null;
+  readonly class: string | null;
+  readonly acquired: string | null;
+  readonly cost: Minor | null;
+  /** All of it, up to the day of the list. */
+  readonly depreciation: Minor | null;
+  readonly net: Minor | null;
+  readonly residual: Minor | null;
+  readonly lifeMonths: number | null;
+  /** Percent a year, as plain decimal text. */
+  readonly rate: string | null;
+  readonly method: string | null;
+  /** When it went, ISO; "" where the list says that it went and not when. */
+  readonly disposed: string | null;
+}
+
+/** An article in stock. Quantity, cost and price are plain decimal text. */
+export interface ListedStock {
+  readonly row: number;
+  readonly code: string | null;
+  readonly name: string | null;
+  readonly category: string | null;
+  readonly unit: string | null;
+  readonly quantity: string | null;
+  readonly unitCost: string | null;
+  readonly value: Minor | null;
+  readonly place: string | null;
+  readonly counted: string | null;
+  readonly price: string | null;
+  readonly writeDown: Minor | null;
+}
+
+/** A payment of a loan's plan. */
+export interface ListedPayment {
+  readonly row: number;
+  readonly date: string | null;
+  readonly instalment: Minor | null;
+  readonly interest: Minor | null;
+  readonly principal: Minor | null;
+  readonly outstanding: Minor | null;
+}
+
+/** Something paid or received for a span of time. */
+export interface ListedSpan {
+  readonly row: number;
+  readonly code: string | null;
+  readonly name: string | null;
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly amount: Minor | null;
+  readonly remaining: Minor | null;
+}
+
+export interface Listed {
+  readonly assets: ListedAsset;
+  readonly stock: ListedStock;
+  readonly loans: ListedPayment;
+  readonly prepayments: ListedSpan;
+}
+
+export interface RegisterRead<K extends RegisterKind = RegisterKind> {
+  readonly kind: K;
+  readonly asAt: string | null;
+  readonly currency: string | null;
+  /** Decimals of its amounts. */
+  readonly digits: number;
+  readonly items: readonly Listed[K][];
+  /** What the list prints as its total, by what its columns are. */
+  readonly printed: Readonly<Record<string, Minor>>;
+  readonly doubts: readonly Problem[];
+}
+
+export interface RegisterAsked {
+  readonly name: string;
+  readonly digits?: number;
+}
+
+const orNull = (text: string | undefined): string | null => (text === undefined || text === '' ? null : text);
+const moneyIn = (row: RegisterRow, role: RegisterRole): Minor | null => row.money[role] ?? null;
+
+/** A figure without the zeros that say nothing. */
+const decimalText = (figure: PaperAmount | undefined): string | null => {
+  if (figure === undefined) return null;
+  let { coefficient, scale } = figure;
+  while (scale > 0 && coefficient % 10n === 0n) [coefficient, scale] = [coefficient / 10n, scale - 1];
+  return plainDecimal(coefficient, scale);
+};
+
+const LIFE = /^(\d{1,3})(?:[.,](\d{1,2}))?\s*(\p{L}*)\.?$/u;
+/** "5/6": five years and six months. */
+const YEARS_MONTHS = /^(\d{1,2})\s?[/;:]\s?(\d{1,2})$/;
+
+/** A life in months; a cell may say its unit itself, else its column does. */
+const lifeOf = (text: string, column: 'years' | 'months'): number | null => {
+  const both = YEARS_MONTHS.exec(text);
+  if (both !== null) return Number(both[1]) * 12 + Number(both[2]);
+  const found = LIFE.exec(text.trim());
+  if (found === null) return null;
+  const [, whole = '0', fraction = '', unit = ''] = found;
+  const months = unit === '' ? column === 'months' : IN_MONTHS.is(folded(unit));
+  const hundredths = Number(whole) * 100 + Number(fraction.padEnd(2, '0'));
+  const life = Math.round((hundredths * (months ? 1 : 12)) / 100);
+  return life > 0 ? life : null;
+};
+
+/** More years than anything is used for: such lives are months. */
+const MOST_YEARS = 120;
+
+/** Whether a column of lives is of months: by its name, else by lives that no years are. */
+const lifeUnit = (table: RegisterTable, rows: readonly RegisterRow[]): 'years' | 'months' => {
+  const name = folded(table.headings[table.roles.indexOf('life')] ?? '');
+  if (IN_MONTHS.in(name) !== undefined) return 'months';
+  return rows.some(({ texts }) => Number(/^\d+$/.exec(texts.life ?? '')?.[0] ?? 0) > MOST_YEARS) ? 'months' : 'years';
+};
+
+const assetOf = (row: RegisterRow, life: 'years' | 'months', reversed: boolean): ListedAsset => {
+  const parts = [row.money.brought, row.money.charge].filter((one) => one !== undefined);
+  const written = row.money.depreciation ?? (parts.length === 0 ? undefined : sum(parts));
+  const gone = row.texts.disposed ?? '';
+  return {
+    row: row.row,
+    code: orNull(row.texts.code),
+    name: orNull(row.texts.name),
+    class: row.group,
+    acquired: row.days.acquired ?? null,
+    cost: moneyIn(row, 'cost'),
+    depreciation: written === undefined ? null : reversed ? minor(-written) : written,
+    net: moneyIn(row, 'net'),
+    residual: moneyIn(row, 'residual'),
+    lifeMonths: lifeOf(row.texts.life ?? '', life),
+    rate: decimalText(row.figures.rate),
+    method: orNull(row.texts.method),
+    disposed: row.days.disposed ?? (/[\p{L}\d]/u.test(gone) && !NOT_GONE.has(folded(gone)) ? '' : null),
+  };
+};
+
+const NOT_GONE: ReadonlySet<string> = new Set(['no', 'n', 'nein', 'non', 'nie', 'ne', 'nej', 'nei', 'false', '0', '']);
+const UNIT_BEHIND = /^([-+(]?[\d.,'’ ]+\)?)\s*(\p{L}[\p{L}\d.]{0,8})$/u;
+
+const stockOf = (row: RegisterRow): ListedStock => ({
+  row: row.row,
+  code: orNull(row.texts.code),
+  name: orNull(row.texts.name),
+  category: row.group,
+  unit: orNull(row.texts.unit) ?? UNIT_BEHIND.exec(row.texts.quantity ?? '')?.[2] ?? null,
+  quantity: decimalText(row.figures.quantity),
+  unitCost: decimalText(row.figures.unitCost),
+  value: moneyIn(row, 'value'),
+  place: orNull(row.texts.place),
+  counted: row.days.counted ?? null,
+  price: decimalText(row.figures.price),
+  writeDown: moneyIn(row, 'writeDown'),
+});
+
+const paymentOf = (row: RegisterRow): ListedPayment => ({
+  row: row.row,
+  date: row.days.date ?? null,
+  instalment: moneyIn(row, 'instalment'),
+  interest: moneyIn(row, 'interest'),
+  principal: moneyIn(row, 'principal'),
+  outstanding: moneyIn(row, 'outstanding'),
+});
+
+const spanOf = (row: RegisterRow): ListedSpan => ({
+  row: row.row,
+  code: orNull(row.texts.code),
+  name: orNull(row.texts.name),
+  from: row.days.from ?? null,
+  to: row.days.to ?? null,
+  amount: moneyIn(row, 'amount'),
+  remaining: moneyIn(row, 'remaining'),
+});
+
+/** What is odd about a row of its own. */
+const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readonly Problem[] => {
+  const says = (message: string): readonly Problem[] => [problem('list.figures', message, row.row)];
+  const { money, figures } = row;
+  switch (kind) {
+    case 'assets': {
+      const parts = money.depreciation === undefined ? [money.brought, money.charge] : [money.depreciation];
+      const written = sum(parts.map((one) => one ?? NIL));
+      if (money.cost === undefined || money.net === undefined || (row.texts.disposed ?? '') !== '') return [];
+      return subtract(money.cost, abs(written)) === money.net
+        ? []
+        : says(`In row ${row.row} cost less depreciation is another amount than its book value.`);
+    }
+    case 'stock': {
+      const { quantity, unitCost } = figures;
+      if (quantity === undefined || unitCost === undefined || money.value === undefined) return [];
+      const scale = quantity.scale + unitCost.scale;
+      const exact = quantity.coefficient * unitCost.coefficient;
+      const worth = scale <= digits ? exact * 10n ** BigInt(digits - scale) : divideRounded(exact, 10n ** BigInt(scale - digits)); // prettier-ignore
+      return abs(subtract(minor(worth), money.value)) <= 1n
+        ? []
+        : says(`In row ${row.row} quantity times cost is another amount than its value.`);
+    }
+    case 'loans': {
+      const { instalment, interest, principal } = money;
+      return instalment === undefined || interest === undefined || principal === undefined || [add(interest, principal), sum([interest, principal, money.fee ?? NIL])].includes(instalment) // prettier-ignore
+        ? []
+        : says(`In row ${row.row} interest and principal are another amount than the instalment.`);
+    }
+    case 'prepayments': {
+      const { amount, used, remaining } = money;
+      return amount === undefined || used === undefined || remaining === undefined || subtract(amount, used) === remaining // prettier-ignore
+        ? []
+        : says(`In row ${row.row} the amount less what is used is another amount than what remains.`);
+    }
+  }
+};
+
+const LABELS: Readonly<Partial<Record<RegisterRole, string>>> = {
+  acquired: 'a day of acquisition',
+  disposed: 'a day of disposal',
+  counted: 'a day of count',
+  date: 'a day',
+  from: 'a first day',
+  to: 'a last day',
+};
+
+/** The list's own total by what its columns are; of two columns of depreciation what they come to. */
+const printedOf = (kind: RegisterKind, sums: Sums | undefined): Readonly<Record<string, Minor>> => {
+  if (sums === undefined) return {};
+  if (kind !== 'assets') return Object.fromEntries(Object.entries(sums).filter(([role]) => role !== 'outstanding'));
+  const { cost, brought, charge, depreciation, net } = sums;
+  const written =
+    depreciation ?? (brought === undefined && charge === undefined ? undefined : add(brought ?? NIL, charge ?? NIL));
+  return Object.fromEntries(
+    [
+      ['cost', cost],
+      ['depreciation', written === undefined ? undefined : abs(written)],
+      ['net', net],
+    ].filter((pair): pair is [string, Minor] => pair[1] !== undefined),
+  );
+};
+
+interface Chosen {
+  readonly kind: RegisterKind;
+  readonly table: RegisterTable;
+  readonly sheet: number;
+}
+
+/** A list without so many columns that are known, or borne out by figures, is none of its kind. */
+const enough = ({ kind, table }: Chosen): boolean => {
+  const money = table.roles.some((role) => role !== undefined && isMoneyRole(kind, role));
+  const known = table.roles.filter((role) => role !== undefined).length;
+  return money && known >= 3 && (table.names >= 4 || table.holds >= 0.8);
+};
+
+/** How much a table is a list of the kind. */
+const weight = ({ table }: Chosen): number =>
+  (table.names + table.holds * 8) * Math.min(100, table.rows.length - table.header.at);
+
+/** A kind is told from others by columns that only it has. */
+const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
+  assets: ['depreciation', 'brought', 'charge', 'net', 'life', 'acquired'],
+  stock: ['quantity', 'unitCost', 'unit'],
+  loans: ['interest', 'principal'],
+  prepayments: ['from', 'to', 'remaining'],
+};
+
+const chosenTable = (tables: readonly Table[], kinds: readonly RegisterKind[]): Chosen | undefined =>
+  kinds
+    .flatMap((kind) =>
+      tables.flatMap((one, sheet): readonly Chosen[] => {
+        const table = registerTable(one, kind);
+        return table === undefined ? [] : [{ kind, table, sheet }];
+      }),
+    )
+    .filter((one) => enough(one) && TELLING[one.kind].filter((role) => one.table.roles.includes(role)).length >= 2)
+    .sort((one, other) => weight(other) - weight(one))[0];
+
+const listedOf = (
+  kind: RegisterKind,
+  table: RegisterTable,
+  { items }: SortedRegister,
+): readonly Listed[RegisterKind][] => {
+  switch (kind) {
+    case 'assets': {
+      const life = lifeUnit(table, items);
+      // Some print what is written off as a negative amount.
+      const signs = items.flatMap(({ money }) => [money.depreciation, money.brought, money.charge]);
+      const reversed = signs.filter((one) => one !== undefined && one < 0n).length * 2 > signs.filter((one) => one !== undefined && one !== 0n).length; // prettier-ignore
+      return items.map((row) => assetOf(row, life, reversed));
+    }
+    case 'stock':
+      return items.map(stockOf);
+    case 'loans':
+      // What only says how much was lent is no payment.
+      return items.filter(({ money }) => money.instalment !== undefined || money.principal !== undefined || money.interest !== undefined).map(paymentOf); // prettier-ignore
+    case 'prepayments':
+      return items.map(spanOf);
+  }
+};
+
+/** The amounts that a list's total is of. */
+const SUMMED: { readonly [K in RegisterKind]: (item: Listed[K]) => Readonly<Record<string, Minor | null>> } = {
+  assets: ({ cost, depreciation, net }) => ({ cost, depreciation, net }),
+  stock: ({ value }) => ({ value }),
+  loans: ({ instalment, interest, principal }) => ({ instalment, interest, principal }),
+  prepayments: ({ amount, remaining }) => ({ amount, remaining }),
+};
+
+/** The amounts of an item that sums are printed of, whatever kind it is of. */
+export const summedOf = <K extends RegisterKind>(kind: K, item: Listed[K]): Readonly<Record<string, Minor | null>> =>
+  SUMMED[kind](item);
+
+/**
+ * The things of a register, a stock list, a loan's plan or a list of prepayments, as they are printed; amounts are magnitudes.
+ * Undefined where no table of the paper is a list of the kind (of any of them, where none is asked for).
+ */
+export const readRegister = (
+  tables: readonly Table[],
+  kind: RegisterKind | undefined,
+  asked: RegisterAsked,
+): RegisterRead | undefined => {
+  const chosen = chosenTable(tables, kind === undefined ? REGISTER_KINDS : [kind]);
+  if (chosen === undefined) return undefined;
+  const { table, sheet } = chosen;
+  const about = {
+    sheet,
+    header: table.header.at + 1 - table.header.height,
+    columns: table.roles.map((role) => (role !== undefined && isMoneyRole(chosen.kind, role) ? 'balance' : 'ignore')),
+  } as const;
+  const currency = statedCurrency(tables, { ...about, header: table.header.at }) ?? null;
+  const digits = asked.digits ?? Math.max(table.digits, currency === null ? 0 : minorDigits(currency));
+  const sorted = sortRegister(table, chosen.kind, digits);
+  const items = listedOf(chosen.kind, table, sorted);
+  if (items.length === 0) return undefined;
+  const printed = printedOf(chosen.kind, sorted.printed);
+  const gone = (item: Listed[RegisterKind]): boolean => 'disposed' in item && item.disposed !== null;
+  const misses = Object.entries(printed).some(([column, total]) =>
+    [items, items.filter((item) => !gone(item))].every(
+      (some) => sum(some.map((item) => summedOf(chosen.kind, item as never)[column] ?? NIL)) !== total,
+    ),
+  );
+  const unread = sorted.items.flatMap(({ row, unread: roles }) => roles.map((role) => ({ row, role })));
+  const disposed = items.filter(gone).length;
+  return {
+    kind: chosen.kind,
+    asAt: statedDate(tables, about, asked.name, table.order) ?? null,
+    currency,
+    digits,
+    items,
+    printed,
+    doubts: [
+      ...(table.ordered
+        ? []
+        : [
+            problem(
+              'list.dates',
+              'No date of the list says whether its day or its month is first; they are read with the day first.',
+            ),
+          ]),
+      ...(table.holds > 0 && table.holds < 0.6
+        ? [
+            problem(
+              'list.columns',
+              'The figures of this list do not bear each other out; look at what its columns are taken for.',
+            ),
+          ]
+        : []),
+      ...(misses
+        ? [
+            problem(
+              'list.total',
+              'The rows do not come to the list’s own total: one is missing, is there twice, or does not read.',
+              sorted.printedRow,
+            ),
+          ]
+        : []),
+      ...sorted.missed.map((row) => problem('list.sum', `The sum in row ${row} is not what stands above it.`, row)),
+      ...unread.map(({ row, role }) =>
+        problem('list.unread', `Row ${row} has ${LABELS[role] ?? 'an amount'} that does not read.`, row),
+      ),
+      ...(disposed === 0
+        ? []
+        : [
+            problem(
+              'list.disposed',
+              `${plural(disposed, 'thing')} that ${disposed === 1 ? 'is' : 'are'} not owned any more ${disposed === 1 ? 'is' : 'are'} still listed, the first in row ${items.find(gone)?.row ?? 0}.`,
+              items.find(gone)?.row,
+            ),
+          ]),
+      ...sorted.items.flatMap((row) => rowDoubts(chosen.kind, row, digits)),
+    ],
+  };
+};

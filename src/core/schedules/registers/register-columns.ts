@@ -1,0 +1,307 @@
+import { folded } from '../../base/folded';
+import { type Row, textOf } from '../../base/table';
+import { divideRounded } from '../../money/rounding';
+import { type Content, contentOf } from '../list-columns';
+import { IN_MONTHS, REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
+
+/** Decimals in which the figures of a list are compared before anything is known of it. */
+export const FINEST = 6;
+
+/** The figures of a row by its columns, in units of `FINEST` decimals; undefined where a cell holds none. */
+export type Figures = readonly (bigint | undefined)[];
+
+const DAYS: ReadonlySet<RegisterRole> = new Set(['acquired', 'counted', 'date', 'from', 'to']);
+const FIGURES: ReadonlySet<RegisterRole> = new Set([
+  'life',
+  'rate',
+  'residual',
+  'costBefore',
+  'cost',
+  'brought',
+  'charge',
+  'depreciation',
+  'net',
+  'quantity',
+  'unitCost',
+  'value',
+  'price',
+  'writeDown',
+  'instalment',
+  'interest',
+  'principal',
+  'outstanding',
+  'before',
+  'fee',
+  'amount',
+  'used',
+  'remaining',
+  'monthly',
+]);
+/** Columns whose sums a list prints. */
+const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
+  assets: ['cost', 'brought', 'charge', 'depreciation', 'net'],
+  stock: ['value'],
+  loans: ['instalment', 'interest', 'principal', 'outstanding'],
+  prepayments: ['amount', 'used', 'remaining'],
+};
+
+export const moneyOf = (kind: RegisterKind): readonly RegisterRole[] => MONEY[kind];
+export const isMoneyRole = (kind: RegisterKind, role: RegisterRole): boolean => MONEY[kind].includes(role);
+/** Amounts beside those: they are read alike, and no list sums them up. */
+const BESIDE: ReadonlySet<RegisterRole> = new Set(['residual', 'writeDown', 'fee']);
+export const isAmountRole = (kind: RegisterKind, role: RegisterRole): boolean =>
+  MONEY[kind].includes(role) || BESIDE.has(role);
+export const isDayRole = (role: RegisterRole): boolean => DAYS.has(role);
+
+/** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
+const named = (kind: RegisterKind, role: RegisterRole, name: string): number => {
+  const own = (REGISTER_WORDS[kind] as Partial<Record<RegisterRole, (typeof REGISTER_WORDS)['assets']['code']>>)[role];
+  if (own === undefined || name === '' || name.length > 60) return 0;
+  const words = folded(name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
+  if (own.is(words)) return 3;
+  // What stands in brackets says more of the same: "Cost (EUR)", "Life (yrs)".
+  if (own.is(folded(name.replace(/[([].*/u, '')))) return 2.8;
+  const found = own.in(words);
+  if (found !== undefined) return 1 + found.length / words.length;
+  // A column of months or years is of lives.
+  return role === 'life' && IN_MONTHS.in(words) !== undefined ? 2 : 0;
+};
+
+const rolesIn = (kind: RegisterKind): readonly RegisterRole[] => Object.keys(REGISTER_WORDS[kind]) as RegisterRole[];
+
+/** How well a text names any column of a list of the kind. */
+export const bestOf =
+  (kind: RegisterKind) =>
+  (name: string): number =>
+    Math.max(...rolesIn(kind).map((role) => named(kind, role, name)));
+
+/** Whether what is in a column may be what its name says. */
+const fits = (role: RegisterRole, content: Content, figures: number): boolean => {
+  if (content.filled === 0) return role !== 'code' && role !== 'name';
+  if (role === 'disposed') return content.fractions < 0.3;
+  if (DAYS.has(role)) return content.dates + content.compact >= 0.6;
+  if (role === 'life') return content.dates < 0.3 && content.fractions < 0.9;
+  if (role === 'rate') return content.dates < 0.3;
+  if (FIGURES.has(role)) return figures >= 0.6 && content.dates < 0.3;
+  if (role === 'number') return content.dates < 0.3 && content.fractions < 0.2;
+  if (role === 'code')
+    return content.dates < 0.5 && content.fractions < 0.3 && (content.codes >= 0.4 || content.marks >= 0.8);
+  if (role === 'name') return content.dates < 0.3 && figures < 0.7 && content.spaced >= 0.3;
+  if (role === 'unit') return content.dates < 0.3 && content.fractions < 0.3 && content.length <= 12;
+  return content.dates < 0.5;
+};
+
+/** Where columns of figures stand that belong together. */
+type Places = Readonly<Partial<Record<RegisterRole, number>>>;
+
+const at = (row: Figures, column: number | undefined): bigint | undefined =>
+  column === undefined ? undefined : row[column];
+
+const size = (value: bigint): bigint => (value < 0n ? -value : value);
+
+/** A share of the rows in which something can be told and holds. */
+const share = (tests: readonly (boolean | undefined)[]): number => {
+  const told = tests.filter((one) => one !== undefined);
+  return told.length < 1 ? 0 : told.filter(Boolean).length / told.length;
+};
+
+/**
+ * How well the columns of a list bear each other out, from 0 to 1: cost less depreciation is the book value, quantity times cost the
+ * value, interest and principal the instalment and the balance goes down by the principal, amount less what is used what remains.
+ */
+export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figures[], unit: bigint): number => {
+  switch (kind) {
+    case 'assets':
+      return share(
+        rows.map((row) => {
+          const [cost, net] = [at(row, places.cost), at(row, places.net)];
+          const parts =
+            places.depreciation === undefined
+              ? [at(row, places.brought), at(row, places.charge)]
+              : [at(row, places.depreciation)];
+          const written = parts.filter((one) => one !== undefined);
+          if (cost === undefined || net === undefined || (written.length === 0 && cost === net)) return undefined;
+          const sum = written.reduce((all, one) => all + one, 0n);
+          // What was disposed of may stand with its cost and nothing left.
+          return net === 0n && cost !== size(sum) ? undefined : cost - sum === net || cost + sum === net;
+        }),
+      );
+    case 'stock':
+      return share(
+        rows.map((row) => {
+          const [quantity, cost, value] = [at(row, places.quantity), at(row, places.unitCost), at(row, places.value)];
+          if (quantity === undefined || cost === undefined || value === undefined || value === 0n) return undefined;
+          const worth = divideRounded(quantity * cost, 10n ** BigInt(FINEST));
+          return size(worth - value) <= unit;
+        }),
+      );
+    case 'loans': {
+      const parts = rows.map((row) => {
+        const [whole, interest, principal] = [
+          at(row, places.instalment),
+          at(row, places.interest),
+          at(row, places.principal),
+        ];
+        if (whole === undefined || interest === undefined || principal === undefined) return undefined;
+        return whole !== 0n && interest + principal + (at(row, places.fee) ?? 0n) === whole;
+      });
+      const falls = rows.map((row, place) => {
+        const [before, after, principal] = [
+          at(rows[place - 1] ?? [], places.outstanding),
+          at(row, places.outstanding),
+          at(row, places.principal),
+        ];
+        if (before === undefined || after === undefined || principal === undefined) return undefined;
+        return before - principal === after;
+      });
+      const told = [share(parts), share(falls)].filter((_, place) => [parts, falls][place]?.some((one) => one !== undefined)); // prettier-ignore
+      return told.length === 0 ? 0 : told.reduce((all, one) => all + one, 0) / told.length;
+    }
+    case 'prepayments':
+      return share(
+        rows.map((row) => {
+          const [whole, used, left] = [at(row, places.amount), at(row, places.used), at(row, places.remaining)];
+          if (whole === undefined || left === undefined) return undefined;
+          // What remains is a part of the whole, and never more.
+          if (used === undefined)
+            return places.used === undefined && size(left) <= size(whole) && left > 0n === whole > 0n;
+          return whole - used === left;
+        }),
+      );
+  }
+};
+
+/** The columns whose figures bear each other out, in the order in which lists usually have them. */
+const EQUATION: Readonly<Record<RegisterKind, readonly (readonly RegisterRole[])[]>> = {
+  assets: [
+    ['cost', 'depreciation', 'net'],
+    ['cost', 'brought', 'charge', 'net'],
+  ],
+  stock: [['quantity', 'unitCost', 'value']],
+  loans: [['instalment', 'interest', 'principal', 'outstanding']],
+  prepayments: [
+    ['amount', 'used', 'remaining'],
+    ['amount', 'remaining'],
+  ],
+};
+
+/** Every way to put `roles` into `columns`, each in one. */
+const waysOf = (roles: readonly RegisterRole[], columns: readonly number[]): readonly Places[] => {
+  const [role, ...rest] = roles;
+  if (role === undefined) return [{}];
+  return columns.flatMap((column) =>
+    waysOf(
+      rest,
+      columns.filter((other) => other !== column),
+    ).map((places) => ({ ...places, [role]: column })),
+  );
+};
+
+/** More columns of figures are not tried out against each other. */
+const MOST_TRIED = 9;
+/** What arithmetic that holds weighs beside the names of the columns that it is of. */
+const HOLDS = 6;
+
+export interface Columns {
+  readonly roles: readonly (RegisterRole | undefined)[];
+  /** How well their names say so, and their figures bear each other out. */
+  readonly names: number;
+  readonly holds: number;
+}
+
+/**
+ * What the columns of a list are: by their names where what is in them fits, and by which of their figures bear each other out. Names
+ * that the figures gainsay give way.
+ */
+export const columnsOf = (
+  kind: RegisterKind,
+  names: readonly string[],
+  body: readonly Row[],
+  figures: readonly Figures[],
+  unit: bigint,
+): Columns => {
+  const contents = names.map((_, column) => contentOf(body.map((row) => textOf(row[column]))));
+  const filled = names.map((_, column) => figures.filter((row) => row[column] !== undefined).length);
+  const inFigures = contents.map((content, column) =>
+    content.filled === 0 ? 0 : (filled[column] ?? 0) / content.filled,
+  );
+  const roles: (RegisterRole | undefined)[] = names.map(() => undefined);
+  const offers = names
+    .flatMap((name, column) =>
+      rolesIn(kind).flatMap((role) => {
+        const content = contents[column];
+        const score = named(kind, role, name);
+        return score > 0 && content !== undefined && fits(role, content, inFigures[column] ?? 0)
+          ? [{ column, role, score }]
+          : [];
+      }),
+    )
+    .sort((one, other) => other.score - one.score || one.column - other.column);
+  const give = (role: RegisterRole, column: number | undefined): void => {
+    if (column !== undefined && column >= 0 && roles[column] === undefined && !roles.includes(role))
+      roles[column] = role;
+  };
+  for (const { column, role } of offers) give(role, column);
+
+  // Which columns of figures belong together is tried out, and the names weigh in.
+  const numeric = names.flatMap((_, column) => {
+    const role = roles[column];
+    const other = role !== undefined && !EQUATION[kind].some((of) => of.includes(role)) && (offers.find((one) => one.column === column)?.score ?? 0) >= 2; // prettier-ignore
+    return (filled[column] ?? 0) > 0 &&
+      (inFigures[column] ?? 0) >= 0.6 &&
+      (contents[column]?.dates ?? 0) < 0.3 &&
+      !other
+      ? [column]
+      : [];
+  });
+  const scoreOf = (places: Places): number =>
+    Object.entries(places).reduce(
+      (sum, [role, column]) => sum + Math.min(3, named(kind, role as RegisterRole, names[column] ?? '')) / 2,
+      0,
+    );
+  const settled = roles.flatMap((role, column) => (role === undefined ? [] : [[role, column] as const]));
+  const fee: Places = roles.includes('fee') ? { fee: roles.indexOf('fee') } : {};
+  const said: Places = { ...Object.fromEntries(settled.filter(([role]) => EQUATION[kind].some((of) => of.includes(role)))), ...fee }; // prettier-ignore
+  let best = { places: said, holds: bearsOut(kind, said, figures, unit) };
+  let most = best.holds * HOLDS + scoreOf(said);
+  const whole = EQUATION[kind].some((of) => of.every((role) => said[role] !== undefined));
+  if (numeric.length <= MOST_TRIED && (best.holds < 0.95 || !whole))
+    for (const wanted of EQUATION[kind])
+      for (const places of waysOf(wanted, numeric)) {
+        const holds = bearsOut(kind, { ...places, ...fee }, figures, unit);
+        if (holds < 0.6) continue;
+        // Of columns in their usual order each is to the right of the one before.
+        const order = wanted.filter((role, place) => place > 0 && (places[role] ?? 0) > (places[wanted[place - 1] ?? role] ?? 0)).length; // prettier-ignore
+        const score = holds * HOLDS + scoreOf(places) + order * 0.1 + (wanted.length > 2 ? 0.5 : 0);
+        if (score > most) [best, most] = [{ places: { ...places, ...fee }, holds }, score];
+      }
+  for (const [column, role] of roles.entries())
+    if (role !== undefined && EQUATION[kind].some((of) => of.includes(role))) roles[column] = undefined;
+  for (const [role, column] of Object.entries(best.places)) roles[column] = role as RegisterRole;
+
+  // What no name tells: a code is another in each row, a name has the longest words.
+  const free = (is: (content: Content, column: number) => boolean): number[] =>
+    contents.flatMap((content, column) =>
+      roles[column] === undefined && content.filled > 0 && is(content, column) ? [column] : [],
+    );
+  const texts = free((content, column) => content.spaced >= 0.5 && content.dates < 0.3 && (inFigures[column] ?? 0) < 0.5); // prettier-ignore
+  give(
+    'name',
+    texts.reduce((longest, column) => {
+      const weight = (one: number): number => (contents[one]?.length ?? 0) * (contents[one]?.distinct ?? 0);
+      return longest < 0 || weight(column) > weight(longest) ? column : longest;
+    }, -1),
+  );
+  if (kind !== 'loans')
+    give('code', free((content) => content.marks >= 0.8 && content.distinct >= 0.95 && content.dates < 0.3)[0]);
+  for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))
+    give(role, free((content) => content.dates >= 0.8)[0]);
+  return {
+    roles,
+    names: names.reduce(
+      (sum, name, column) => sum + (roles[column] === undefined ? 0 : named(kind, roles[column], name)),
+      0,
+    ),
+    holds: best.holds,
+  };
+};

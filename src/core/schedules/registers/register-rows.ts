@@ -1,0 +1,235 @@
+import { folded } from '../../base/folded';
+import { type Row, textOf } from '../../base/table';
+import { type Minor, NIL, add, minor } from '../../money/minor';
+import { type PaperAmount, unitsOf } from '../../money/paper-amount';
+import { totalWords } from '../../papers/total-words';
+import { CARRIED } from '../../words/paper-words';
+import { isDay } from '../list-days';
+import { repeats } from '../list-rows';
+import { isAmountRole, isDayRole, isMoneyRole } from './register-columns';
+import { type RegisterTable, dayIn, figureIn } from './register-table';
+import type { RegisterKind, RegisterRole } from './register-words';
+
+/** A row of such a list as it is printed: its texts and days by role, its amounts in the list's decimals, other figures as they are. */
+export interface RegisterRow {
+  readonly row: number;
+  readonly texts: Readonly<Partial<Record<RegisterRole, string>>>;
+  readonly days: Readonly<Partial<Record<RegisterRole, string>>>;
+  readonly money: Readonly<Partial<Record<RegisterRole, Minor>>>;
+  readonly figures: Readonly<Partial<Record<RegisterRole, PaperAmount>>>;
+  /** The columns of which something does not read. */
+  readonly unread: readonly RegisterRole[];
+  /** What it is grouped under: its own class, or the heading above it. */
+  readonly group: string | null;
+}
+
+export type Sums = Readonly<Partial<Record<RegisterRole, Minor>>>;
+
+export interface SortedRegister {
+  readonly items: readonly RegisterRow[];
+  /** The list's own total, by its columns. */
+  readonly printed: Sums | undefined;
+  readonly printedRow: number | undefined;
+  /** Rows of sums that are not what stands above them. */
+  readonly missed: readonly number[];
+}
+
+const NONE: ReadonlySet<string> = new Set();
+const isSum = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED.in(folded(text)) !== undefined;
+const isCarried = (text: string): boolean => CARRIED.in(folded(text)) !== undefined && totalWords(text, NONE) < 2;
+const hasLetters = (text: string): boolean => /\p{L}/u.test(text);
+
+const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: number, digits: number): RegisterRow => {
+  const [texts, days, money, figures] = [
+    {} as Partial<Record<RegisterRole, string>>,
+    {} as Partial<Record<RegisterRole, string>>,
+    {} as Partial<Record<RegisterRole, Minor>>,
+    {} as Partial<Record<RegisterRole, PaperAmount>>,
+  ];
+  const unread: RegisterRole[] = [];
+  table.roles.forEach((role, column) => {
+    if (role === undefined) return;
+    const cell = row[column];
+    const text = textOf(cell);
+    texts[role] = text;
+    if (isDayRole(role) || role === 'disposed') {
+      const day = dayIn(table, text);
+      if (day !== undefined) days[role] = day;
+      else if (/\d/.test(text)) unread.push(role);
+      return;
+    }
+    const figure = figureIn(cell, table.style);
+    if (figure !== undefined) figures[role] = figure;
+    if (!isAmountRole(kind, role)) return;
+    const units = figure === undefined ? undefined : unitsOf(figure, digits, typeof cell === 'object');
+    if (units !== undefined) money[role] = minor(units.amount);
+    else if (/\d/.test(text)) unread.push(role);
+  });
+  return { row: number, texts, days, money, figures, unread, group: null };
+};
+
+/** A heading without the word for what it is: "Class: Vehicles". */
+const heading = (texts: readonly string[]): string =>
+  texts
+    .filter((text) => text !== '')
+    .join(' ')
+    .replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*(?=\S)/u, '')
+    .replace(/\s*[:：]$/, '')
+    .trim();
+
+/** What a sum is of, where its words say more than that it is one: "Total presses". */
+const summedName = (text: string): string =>
+  text
+    .split(/\s+/)
+    .filter((word) => totalWords(word, NONE) === 0)
+    .join(' ')
+    .replace(/^[\s:–—-]+|[\s:–—-]+$/g, '');
+
+/** Roles that hold what is of one thing and of no sum. */
+const OWN: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
+  assets: ['code', 'acquired', 'life', 'rate', 'method', 'group'],
+  stock: ['code', 'unit', 'unitCost', 'group', 'place', 'counted', 'quantity'],
+  loans: ['date', 'number'],
+  prepayments: ['code', 'from', 'to', 'document', 'supplier', 'group'],
+};
+/** Of so many rows in a hundred that have figures, a role that says what a row is stands in at least so many. */
+const USUAL = 0.7;
+
+/** What things come to, with and without those that are not owned any more: a list may leave those out of its sums. */
+class Running {
+  readonly #sums = new Map<RegisterRole, readonly [all: Minor, owned: Minor]>();
+
+  constructor(
+    readonly roles: readonly RegisterRole[],
+    /** The place of the first of them. */
+    readonly from: number,
+  ) {}
+
+  add({ money, texts }: RegisterRow): void {
+    const owned = (texts.disposed ?? '') === '';
+    for (const role of this.roles) {
+      const [all, mine] = this.#sums.get(role) ?? [NIL, NIL];
+      const amount = money[role] ?? NIL;
+      this.#sums.set(role, [add(all, amount), owned ? add(mine, amount) : mine]);
+    }
+  }
+
+  /** Whether a sum that is printed is theirs, in every one of the columns that it stands in. */
+  is(sums: Sums, roles: readonly RegisterRole[]): boolean {
+    const told = roles.filter((role) => sums[role] !== undefined);
+    return (
+      told.length > 0 &&
+      [0, 1].some((which) => told.every((role) => (this.#sums.get(role)?.[which] ?? NIL) === sums[role]))
+    );
+  }
+}
+
+/** Goes through the rows of the list: headings, things, sums, and what is printed on every page. */
+export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: number): SortedRegister => {
+  const from = table.header.at + 1;
+  const isRepeated = repeats({ rows: table.rows, header: table.header.at });
+  const own = OWN[kind];
+  const printed = table.rows.slice(from).flatMap((row, place) => {
+    const texts = row.map(textOf);
+    return texts.every((text) => text === '') || isRepeated(row)
+      ? []
+      : [{ texts, read: rowOf(table, kind, row, from + place + 1, digits) }];
+  });
+  const amounts = printed.filter(({ read }) => Object.keys(read.money).length > 0 || read.unread.length > 0);
+  const has = ({ texts, days, figures }: RegisterRow, role: RegisterRole): boolean => {
+    const text = texts[role] ?? '';
+    if (role === 'quantity' || role === 'unitCost') return figures[role] !== undefined && text !== '';
+    if (isDayRole(role)) return days[role] !== undefined;
+    return text !== '' && !isSum(text);
+  };
+  const usual = own.filter(
+    (role) => amounts.filter(({ read }) => has(read, role)).length >= amounts.length * USUAL && amounts.length > 0,
+  );
+  const roles = table.roles.filter((role): role is RegisterRole => role !== undefined && isMoneyRole(kind, role));
+  const totals = roles.filter((role) => role !== 'outstanding');
+  const labelsOf = (texts: readonly string[]): readonly string[] =>
+    texts.filter((text, column) => {
+      const role = table.roles[column];
+      return hasLetters(text) && (role === undefined || !isMoneyRole(kind, role)) && !isDay(text);
+    });
+  const items: RegisterRow[] = [];
+  const missed: number[] = [];
+  let section: string | null = null;
+  // What the things come to since the last sum or heading, and altogether.
+  let since = new Running(roles, 0);
+  const whole = new Running(roles, 0);
+  const footers: { readonly from: number; readonly to: number; readonly name: string }[] = [];
+  let sums = 0;
+  let last: { readonly row: number; readonly sums: Sums } | undefined;
+  let grand: { readonly row: number; readonly sums: Sums } | undefined;
+  for (const { texts, read } of printed) {
+    const labels = labelsOf(texts);
+    const filled = Object.keys(read.money).length;
+    if (filled === 0 && read.unread.length === 0) {
+      const figures = texts.some((text) => /\d/.test(text) && !hasLetters(text) && text.length > 6);
+      const label = heading(labels.length > 0 ? texts.filter((text) => text !== '') : []);
+      if (label === '' || figures || labels.some((text) => totalWords(text, NONE) > 0) || label.length > 120) continue;
+      // A long name goes on in the next line, in small letters.
+      const before = items.at(-1);
+      const nameAt = table.roles.indexOf('name');
+      if (
+        before?.row === read.row - 1 &&
+        texts.length > nameAt &&
+        textOf(texts[nameAt]) === label &&
+        /^\p{Ll}/u.test(label)
+      ) {
+        // prettier-ignore
+        const name = `${before.texts.name ?? ''} ${label}`;
+        items[items.length - 1] = { ...before, texts: { ...before.texts, name } };
+        continue;
+      }
+      section = label;
+      since = new Running(roles, items.length);
+      continue;
+    }
+    const mine = usual.filter((role) => has(read, role)).length;
+    const worded = labels.some(isSum);
+    const named = labels.length > 0 && !worded;
+    const exact = items.length > since.from && since.is(read.money, totals);
+    const bare = usual.length > 0 && mine === 0;
+    const isTotal =
+      (worded && (usual.length === 0 ? exact || whole.is(read.money, totals) || labels.some((text) => totalWords(text, NONE) === 2) : mine * 2 < usual.length || exact)) || // prettier-ignore
+      (bare && (exact || whole.is(read.money, totals) || labels.length === 0)) ||
+      (labels.length === 0 && exact && (usual.length === 0 || bare)) ||
+      (named && usual.length === 0 && section !== null && folded(labels[0] ?? '') === folded(section) && exact);
+    if (isTotal) {
+      if (labels.some(isCarried)) continue;
+      last = { row: read.row, sums: read.money };
+      const isWhole = whole.is(read.money, totals);
+      if (isWhole) grand = last;
+      if (!isWhole && !exact) missed.push(read.row);
+      sums += 1;
+      const name = summedName(labels[0] ?? '');
+      if (exact && section === null && name !== '') footers.push({ from: since.from, to: items.length, name });
+      since = new Running(roles, items.length);
+      continue;
+    }
+    const listed = (read.texts.group ?? '') === '' ? section : (read.texts.group ?? null);
+    const group =
+      listed ??
+      (table.roles.includes('group') && (read.texts.group ?? '') === '' ? (items.at(-1)?.group ?? null) : null);
+    const item: RegisterRow = { ...read, group: group === '' ? null : group };
+    items.push(item);
+    since.add(item);
+    whole.add(item);
+  }
+  // Where nothing stands above the things, the sums below them say what they are; one sum alone is that of the list.
+  if (sums > 1 && !table.roles.includes('group'))
+    for (const { from: first, to, name } of footers)
+      for (let place = first; place < to; place += 1) {
+        const one = items[place];
+        if (one !== undefined) items[place] = { ...one, group: name };
+      }
+  const total = grand ?? last;
+  return {
+    items,
+    printed: total?.sums,
+    printedRow: total?.row,
+    missed,
+  };
+};

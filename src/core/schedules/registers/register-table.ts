@@ -1,0 +1,141 @@
+import { textOf, type Cell, type Row, type Table } from '../../base/table';
+import { NUMBER_STYLES, type NumberStyle } from '../../money/number-style';
+import { type PaperAmount, readPaperAmount, unitsOf } from '../../money/paper-amount';
+import type { DayOrder } from '../../papers/dates';
+import { totalWords } from '../../papers/total-words';
+import { COMPACT, DATE_LIKE, dayOf, isDay } from '../list-days';
+import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
+import { SAMPLE } from '../list-table';
+import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
+import type { RegisterKind } from './register-words';
+
+/** A list of single things with its columns found. */
+export interface RegisterTable extends Columns {
+  readonly rows: readonly Row[];
+  readonly header: ListHeader;
+  readonly titles: readonly string[];
+  readonly headings: readonly string[];
+  readonly style: NumberStyle;
+  readonly order: DayOrder;
+  /** Whether the days themselves say which of day and month is first. */
+  readonly ordered: boolean;
+  /** Decimals of its amounts. */
+  readonly digits: number;
+}
+
+const NONE: ReadonlySet<string> = new Set();
+const WIDEST = 60;
+/** Rows in which columns are tried out against each other. */
+const TRIED = 80;
+
+/** A figure in a cell; undefined for an empty cell, a percentage, and for what is none. */
+export const figureIn = (cell: Cell | undefined, style: NumberStyle): PaperAmount | undefined => {
+  if (cell !== undefined && typeof cell !== 'string') return readPaperAmount(cell.decimal, '1234.56');
+  const text = textOf(cell);
+  if (/[-–—]/.test(text) && !/\d/.test(text)) return text.length <= 3 ? { coefficient: 0n, scale: 0 } : undefined;
+  return /\d/.test(text) && !text.includes('%') ? readPaperAmount(text, style) : undefined;
+};
+
+const isFigure = (text: string): boolean =>
+  /\d/.test(text) && !isDay(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined);
+
+/** A row with a text and two figures, or a day and two figures: one of a list in whatever language. */
+const isListed = (row: Row | undefined): boolean => {
+  const texts = (row ?? []).map(textOf);
+  const says = texts.some((text) => isDay(text) || (/\p{L}{2}/u.test(text) && !isFigure(text)));
+  return says && texts.filter(isFigure).length >= 2;
+};
+
+/** The style in which most figures with decimals or groups read. */
+const styleOf = (body: readonly Row[]): NumberStyle => {
+  const texts = body.flatMap(
+    (row) =>
+    row.flatMap((cell) => (typeof cell === 'string' && /\d[.,'’ \u00a0\u202f]\d/.test(cell) && !isDay(cell.trim()) ? [cell.trim()] : [])), // prettier-ignore
+  );
+  let most: { readonly style: NumberStyle; readonly score: number } | undefined;
+  for (const style of NUMBER_STYLES) {
+    const score = texts.reduce((sum, text) => {
+      const read = readPaperAmount(text, style);
+      return sum + (read === undefined ? 0 : read.scale === 2 ? 1.1 : 1);
+    }, 0);
+    if (most === undefined || score > most.score) most = { style, score };
+  }
+  return most?.style ?? '1,234.56';
+};
+
+/** Whether day or month is first: by any day that can be read in one way only; day first where none says so. */
+const orderOf = (texts: readonly string[]): { readonly order: DayOrder; readonly ordered: boolean } => {
+  const parted = texts.filter((text) => DATE_LIKE.test(text) && !COMPACT.test(text));
+  for (const text of parted) {
+    const [first = '', second = ''] = text.split(/[./\-\s]/);
+    if (first.length > 2 || Number(first) > 12) return { order: 'dmy', ordered: true };
+    if (Number(second) > 12) return { order: 'mdy', ordered: true };
+  }
+  // Days parted by points have the day first wherever they are written so.
+  return { order: 'dmy', ordered: parted.every((text) => text.includes('.')) };
+};
+
+/** The decimals of the list's amounts: those that most figures have, of a currency's two or three. */
+const digitsOf = (figures: readonly (readonly (PaperAmount | undefined)[])[], columns: readonly number[]): number => {
+  const scales = figures.flatMap((row) => columns.flatMap((column) => row[column]?.scale ?? []));
+  const most = scales.reduce((largest, scale) => Math.max(largest, scale), 0);
+  return most <= 3 ? most : 2;
+};
+
+/** The list of a kind in a table; undefined where no row names its columns and none of its figures bears another out. */
+export const registerTable = (table: Table, kind: RegisterKind): RegisterTable | undefined => {
+  const { rows } = table;
+  const width = Math.min(
+    WIDEST,
+    rows.slice(0, SAMPLE).reduce((widest, row) => Math.max(widest, row.length), 0),
+  );
+  const naming = bestOf(kind);
+  const header = findHeader(rows, width, naming) ?? headerAbove(rows, isListed);
+  if (header === undefined) return undefined;
+  const headings = namesOf(rows, header, width, naming);
+  const names = new Set(headings);
+  // A row of one cell is a heading; sums and what is printed on every page tell nothing of what a column is.
+  const body = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
+    const texts = row.map(textOf).filter((text) => text !== '');
+    return texts.length > 2 && texts.every((text) => totalWords(text, NONE) === 0) && !texts.every((text) => names.has(text)); // prettier-ignore
+  });
+  if (body.length === 0) return undefined;
+  const style = styleOf(body);
+  const read = body
+    .slice(0, TRIED)
+    .map((row) => headings.map((_, column) => (isDay(textOf(row[column])) ? undefined : figureIn(row[column], style))));
+  const figures = read.map((row): Figures =>
+    row.map((one) => (one === undefined ? undefined : unitsOf(one, FINEST)?.amount)),
+  );
+  const all = headings.map((_, column) => column);
+  const fewest = all.map((column) => digitsOf(read, [column])).filter((digits) => digits > 0);
+  const unit = 10n ** BigInt(FINEST - (fewest.length === 0 ? 0 : Math.min(...fewest)));
+  const columns = columnsOf(kind, headings, body, figures, unit);
+  const money = columns.roles.flatMap((role, column) =>
+    role !== undefined && isMoneyRole(kind, role) ? [column] : [],
+  );
+  const days = columns.roles.flatMap((role, column) =>
+    role !== undefined && (isDayRole(role) || role === 'disposed') ? body.map((row) => textOf(row[column])) : [],
+  );
+  return {
+    ...columns,
+    rows,
+    header,
+    headings,
+    titles: rows
+      .slice(0, header.at + 1 - header.height)
+      .map((row) =>
+        row
+          .map(textOf)
+          .filter((text) => text !== '')
+          .join('  '),
+      ) // prettier-ignore
+      .filter((text) => text !== ''),
+    style,
+    digits: digitsOf(read, money),
+    ...orderOf(days),
+  };
+};
+
+/** A day in a cell of the list. */
+export const dayIn = ({ order }: Pick<RegisterTable, 'order'>, text: string): string | undefined => dayOf(text, order);
