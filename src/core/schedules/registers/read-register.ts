@@ -10,7 +10,7 @@ import { statedCurrency } from '../../papers/stated-currency';
 import { statedDate } from '../../papers/stated-date';
 import { isMoneyRole } from './register-columns';
 import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
-import { type RegisterTable, registerTable } from './register-table';
+import { type RegisterTable, UNIT_BEHIND, registerTable } from './register-table';
 import { IN_MONTHS, REGISTER_KINDS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** A thing that is owned for years. Amounts are magnitudes in the list's decimals. */
@@ -154,8 +154,6 @@ const assetOf = (row: RegisterRow, life: 'years' | 'months', reversed: boolean):
 };
 
 const NOT_GONE: ReadonlySet<string> = new Set(['no', 'n', 'nein', 'non', 'nie', 'ne', 'nej', 'nei', 'false', '0', '']);
-const UNIT_BEHIND = /^([-+(]?[\d.,'’ ]+\)?)\s*(\p{L}[\p{L}\d.]{0,8})$/u;
-
 const stockOf = (row: RegisterRow): ListedStock => ({
   row: row.row,
   code: orNull(row.texts.code),
@@ -171,14 +169,30 @@ const stockOf = (row: RegisterRow): ListedStock => ({
   writeDown: moneyIn(row, 'writeDown'),
 });
 
-const paymentOf = (row: RegisterRow): ListedPayment => ({
-  row: row.row,
-  date: row.days.date ?? null,
-  instalment: moneyIn(row, 'instalment'),
-  interest: moneyIn(row, 'interest'),
-  principal: moneyIn(row, 'principal'),
-  outstanding: moneyIn(row, 'outstanding'),
-});
+/** A payment; a lender may print what is paid, or what is owed, below nil. */
+const paymentOf = (row: RegisterRow, turned: ReadonlySet<RegisterRole>): ListedPayment => {
+  const own = (role: 'instalment' | 'interest' | 'principal' | 'outstanding'): Minor | null => {
+    const amount = moneyIn(row, role);
+    return amount !== null && turned.has(role) ? minor(-amount) : amount;
+  };
+  return {
+    row: row.row,
+    date: row.days.date ?? null,
+    instalment: own('instalment'),
+    interest: own('interest'),
+    principal: own('principal'),
+    outstanding: own('outstanding'),
+  };
+};
+
+/** The columns most of whose amounts are below nil. */
+const belowNil = (rows: readonly RegisterRow[], roles: readonly RegisterRole[]): ReadonlySet<RegisterRole> =>
+  new Set(
+    roles.filter((role) => {
+      const amounts = rows.flatMap(({ money }) => money[role] ?? []).filter((amount) => amount !== 0n);
+      return amounts.filter((amount) => amount < 0n).length * 2 > amounts.length;
+    }),
+  );
 
 const spanOf = (row: RegisterRow): ListedSpan => ({
   row: row.row,
@@ -240,7 +254,12 @@ const LABELS: Readonly<Partial<Record<RegisterRole, string>>> = {
 /** The list's own total by what its columns are; of two columns of depreciation what they come to. */
 const printedOf = (kind: RegisterKind, sums: Sums | undefined): Readonly<Record<string, Minor>> => {
   if (sums === undefined) return {};
-  if (kind !== 'assets') return Object.fromEntries(Object.entries(sums).filter(([role]) => role !== 'outstanding'));
+  if (kind !== 'assets')
+    return Object.fromEntries(
+      Object.entries(sums)
+        .filter(([role]) => isMoneyRole(kind, role as RegisterRole) && role !== 'outstanding')
+        .map(([role, amount]) => [role, kind === 'loans' ? abs(amount) : amount]),
+    );
   const { cost, brought, charge, depreciation, net } = sums;
   const written =
     depreciation ?? (brought === undefined && charge === undefined ? undefined : add(brought ?? NIL, charge ?? NIL));
@@ -263,7 +282,8 @@ interface Chosen {
 const enough = ({ kind, table }: Chosen): boolean => {
   const money = table.roles.some((role) => role !== undefined && isMoneyRole(kind, role));
   const known = table.roles.filter((role) => role !== undefined).length;
-  return money && known >= 3 && (table.names >= 4 || table.holds >= 0.8);
+  const counted = ['quantity', 'unitCost'].every((role) => table.roles.includes(role as RegisterRole));
+  return (money || counted) && known >= 3 && (table.names >= 4 || table.holds >= 0.8);
 };
 
 /** How much a table is a list of the kind. */
@@ -275,7 +295,7 @@ const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   assets: ['depreciation', 'brought', 'charge', 'net', 'life', 'acquired'],
   stock: ['quantity', 'unitCost', 'unit'],
   loans: ['interest', 'principal'],
-  prepayments: ['from', 'to', 'remaining'],
+  prepayments: ['from', 'to', 'period', 'remaining'],
 };
 
 const chosenTable = (tables: readonly Table[], kinds: readonly RegisterKind[]): Chosen | undefined =>
@@ -298,15 +318,17 @@ const listedOf = (
     case 'assets': {
       const life = lifeUnit(table, items);
       // Some print what is written off as a negative amount.
-      const signs = items.flatMap(({ money }) => [money.depreciation, money.brought, money.charge]);
-      const reversed = signs.filter((one) => one !== undefined && one < 0n).length * 2 > signs.filter((one) => one !== undefined && one !== 0n).length; // prettier-ignore
+      const reversed = belowNil(items, ['depreciation', 'brought', 'charge']).size > 0;
       return items.map((row) => assetOf(row, life, reversed));
     }
     case 'stock':
       return items.map(stockOf);
-    case 'loans':
+    case 'loans': {
       // What only says how much was lent is no payment.
-      return items.filter(({ money }) => money.instalment !== undefined || money.principal !== undefined || money.interest !== undefined).map(paymentOf); // prettier-ignore
+      const payments = items.filter(({ money }) => [money.instalment, money.principal, money.interest].some((one) => one !== undefined)); // prettier-ignore
+      const turned = belowNil(payments, ['instalment', 'interest', 'principal', 'outstanding']);
+      return payments.map((row) => paymentOf(row, turned));
+    }
     case 'prepayments':
       return items.map(spanOf);
   }

@@ -2,6 +2,7 @@ import { folded } from '../../base/folded';
 import { type Row, textOf } from '../../base/table';
 import { divideRounded } from '../../money/rounding';
 import { type Content, contentOf } from '../list-columns';
+import { monthOf } from './register-days';
 import { IN_MONTHS, REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** Decimals in which the figures of a list are compared before anything is known of it. */
@@ -76,10 +77,11 @@ export const bestOf =
     Math.max(...rolesIn(kind).map((role) => named(kind, role, name)));
 
 /** Whether what is in a column may be what its name says. */
-const fits = (role: RegisterRole, content: Content, figures: number): boolean => {
+const fits = (role: RegisterRole, content: Content, figures: number, months: number): boolean => {
   if (content.filled === 0) return role !== 'code' && role !== 'name';
   if (role === 'disposed') return content.fractions < 0.3;
-  if (DAYS.has(role)) return content.dates + content.compact >= 0.6;
+  if (role === 'period') return content.length >= 10 && figures < 0.3;
+  if (DAYS.has(role)) return content.dates + content.compact >= 0.6 || months >= 0.6;
   if (role === 'life') return content.dates < 0.3 && content.fractions < 0.9;
   if (role === 'rate') return content.dates < 0.3;
   if (FIGURES.has(role)) return figures >= 0.6 && content.dates < 0.3;
@@ -152,7 +154,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           at(row, places.principal),
         ];
         if (before === undefined || after === undefined || principal === undefined) return undefined;
-        return before - principal === after;
+        return before - principal === after || before + principal === after;
       });
       const told = [share(parts), share(falls)].filter((_, place) => [parts, falls][place]?.some((one) => one !== undefined)); // prettier-ignore
       return told.length === 0 ? 0 : told.reduce((all, one) => all + one, 0) / told.length;
@@ -225,13 +227,17 @@ export const columnsOf = (
   const inFigures = contents.map((content, column) =>
     content.filled === 0 ? 0 : (filled[column] ?? 0) / content.filled,
   );
+  const months = names.map((_, column) => {
+    const texts = body.map((row) => textOf(row[column])).filter((text) => text !== '');
+    return texts.length === 0 ? 0 : texts.filter((text) => monthOf(text) !== undefined).length / texts.length;
+  });
   const roles: (RegisterRole | undefined)[] = names.map(() => undefined);
   const offers = names
     .flatMap((name, column) =>
       rolesIn(kind).flatMap((role) => {
         const content = contents[column];
         const score = named(kind, role, name);
-        return score > 0 && content !== undefined && fits(role, content, inFigures[column] ?? 0)
+        return score > 0 && content !== undefined && fits(role, content, inFigures[column] ?? 0, months[column] ?? 0)
           ? [{ column, role, score }]
           : [];
       }),

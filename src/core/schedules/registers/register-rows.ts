@@ -7,7 +7,7 @@ import { CARRIED } from '../../words/paper-words';
 import { isDay } from '../list-days';
 import { repeats } from '../list-rows';
 import { isAmountRole, isDayRole, isMoneyRole } from './register-columns';
-import { type RegisterTable, dayIn, figureIn } from './register-table';
+import { type RegisterTable, dayIn, figureIn, spanIn } from './register-table';
 import type { RegisterKind, RegisterRole } from './register-words';
 
 /** A row of such a list as it is printed: its texts and days by role, its amounts in the list's decimals, other figures as they are. */
@@ -58,7 +58,13 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
       else if (/\d/.test(text)) unread.push(role);
       return;
     }
-    const figure = figureIn(cell, table.style);
+    if (role === 'period') {
+      const span = spanIn(table, text);
+      if (span !== undefined) [days.from, days.to] = span;
+      else if (/\d/.test(text)) unread.push(role);
+      return;
+    }
+    const figure = figureIn(role === 'rate' && typeof cell === 'string' ? cell.replace('%', '') : cell, table.style);
     if (figure !== undefined) figures[role] = figure;
     if (!isAmountRole(kind, role)) return;
     const units = figure === undefined ? undefined : unitsOf(figure, digits, typeof cell === 'object');
@@ -90,10 +96,10 @@ const OWN: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   assets: ['code', 'acquired', 'life', 'rate', 'method', 'group'],
   stock: ['code', 'unit', 'unitCost', 'group', 'place', 'counted', 'quantity'],
   loans: ['date', 'number'],
-  prepayments: ['code', 'from', 'to', 'document', 'supplier', 'group'],
+  prepayments: ['code', 'from', 'to', 'period', 'document', 'supplier', 'group'],
 };
 /** Of so many rows in a hundred that have figures, a role that says what a row is stands in at least so many. */
-const USUAL = 0.7;
+const USUAL = 0.4;
 
 /** What things come to, with and without those that are not owned any more: a list may leave those out of its sums. */
 class Running {
@@ -135,11 +141,14 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
       ? []
       : [{ texts, read: rowOf(table, kind, row, from + place + 1, digits) }];
   });
-  const amounts = printed.filter(({ read }) => Object.keys(read.money).length > 0 || read.unread.length > 0);
+  // A count may have no values yet.
+  const isFilled = ({ money, figures, unread }: RegisterRow): boolean =>
+    Object.keys(money).length > 0 || unread.length > 0 || figures.quantity !== undefined;
+  const amounts = printed.filter(({ read }) => isFilled(read));
   const has = ({ texts, days, figures }: RegisterRow, role: RegisterRole): boolean => {
     const text = texts[role] ?? '';
     if (role === 'quantity' || role === 'unitCost') return figures[role] !== undefined && text !== '';
-    if (isDayRole(role)) return days[role] !== undefined;
+    if (isDayRole(role) || role === 'period') return days[role === 'period' ? 'from' : role] !== undefined;
     return text !== '' && !isSum(text);
   };
   const usual = own.filter(
@@ -160,12 +169,11 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
   const whole = new Running(roles, 0);
   const footers: { readonly from: number; readonly to: number; readonly name: string }[] = [];
   let sums = 0;
-  let last: { readonly row: number; readonly sums: Sums } | undefined;
-  let grand: { readonly row: number; readonly sums: Sums } | undefined;
+  let last: { readonly row: number; readonly sums: Sums; readonly exact: boolean } | undefined;
+  let grand: { readonly row: number; readonly sums: Sums; readonly at: number } | undefined;
   for (const { texts, read } of printed) {
     const labels = labelsOf(texts);
-    const filled = Object.keys(read.money).length;
-    if (filled === 0 && read.unread.length === 0) {
+    if (!isFilled(read)) {
       const figures = texts.some((text) => /\d/.test(text) && !hasLetters(text) && text.length > 6);
       const label = heading(labels.length > 0 ? texts.filter((text) => text !== '') : []);
       if (label === '' || figures || labels.some((text) => totalWords(text, NONE) > 0) || label.length > 120) continue;
@@ -194,14 +202,15 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
     const bare = usual.length > 0 && mine === 0;
     const isTotal =
       (worded && (usual.length === 0 ? exact || whole.is(read.money, totals) || labels.some((text) => totalWords(text, NONE) === 2) : mine * 2 < usual.length || exact)) || // prettier-ignore
+      (exact && mine * 2 < usual.length) ||
       (bare && (exact || whole.is(read.money, totals) || labels.length === 0)) ||
       (labels.length === 0 && exact && (usual.length === 0 || bare)) ||
       (named && usual.length === 0 && section !== null && folded(labels[0] ?? '') === folded(section) && exact);
     if (isTotal) {
       if (labels.some(isCarried)) continue;
-      last = { row: read.row, sums: read.money };
+      last = { row: read.row, sums: read.money, exact };
       const isWhole = whole.is(read.money, totals);
-      if (isWhole) grand = last;
+      if (isWhole) grand = { ...last, at: items.length };
       if (!isWhole && !exact) missed.push(read.row);
       sums += 1;
       const name = summedName(labels[0] ?? '');
@@ -225,7 +234,8 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
         const one = items[place];
         if (one !== undefined) items[place] = { ...one, group: name };
       }
-  const total = grand ?? last;
+  // Where the last sum is that of its section, the list prints none of the whole.
+  const total = grand?.at === items.length ? grand : last?.exact === true ? undefined : last;
   return {
     items,
     printed: total?.sums,

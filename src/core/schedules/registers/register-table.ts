@@ -2,11 +2,13 @@ import { textOf, type Cell, type Row, type Table } from '../../base/table';
 import { NUMBER_STYLES, type NumberStyle } from '../../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../../money/paper-amount';
 import type { DayOrder } from '../../papers/dates';
+import { datesIn } from '../../papers/dates-in';
 import { totalWords } from '../../papers/total-words';
 import { COMPACT, DATE_LIKE, dayOf, isDay } from '../list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
 import { SAMPLE } from '../list-table';
 import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
+import { monthOf } from './register-days';
 import type { RegisterKind } from './register-words';
 
 /** A list of single things with its columns found. */
@@ -25,6 +27,8 @@ export interface RegisterTable extends Columns {
 
 const NONE: ReadonlySet<string> = new Set();
 const WIDEST = 60;
+/** Titles above a list without a header. */
+const MOST_TITLES = 10;
 /** Rows in which columns are tried out against each other. */
 const TRIED = 80;
 
@@ -33,8 +37,13 @@ export const figureIn = (cell: Cell | undefined, style: NumberStyle): PaperAmoun
   if (cell !== undefined && typeof cell !== 'string') return readPaperAmount(cell.decimal, '1234.56');
   const text = textOf(cell);
   if (/[-–—]/.test(text) && !/\d/.test(text)) return text.length <= 3 ? { coefficient: 0n, scale: 0 } : undefined;
-  return /\d/.test(text) && !text.includes('%') ? readPaperAmount(text, style) : undefined;
+  if (!/\d/.test(text) || text.includes('%')) return undefined;
+  const quantity = UNIT_BEHIND.exec(text)?.[1];
+  return readPaperAmount(text, style) ?? (quantity === undefined ? undefined : readPaperAmount(quantity, style));
 };
+
+/** "12.5 kg": a quantity with its unit. */
+export const UNIT_BEHIND = /^([-+]?\d[\d.,'’ \u00a0]*)\s(\p{L}[\p{L}\d.]{0,8})$/u;
 
 const isFigure = (text: string): boolean =>
   /\d/.test(text) && !isDay(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined);
@@ -44,6 +53,12 @@ const isListed = (row: Row | undefined): boolean => {
   const texts = (row ?? []).map(textOf);
   const says = texts.some((text) => isDay(text) || (/\p{L}{2}/u.test(text) && !isFigure(text)));
   return says && texts.filter(isFigure).length >= 2;
+};
+
+/** Where a list without any header begins: above the first rows that are all of it. */
+const unheaded = (rows: readonly Row[]): ListHeader | undefined => {
+  const first = rows.slice(0, MOST_TITLES).findIndex((_, place) => rows.slice(place, place + 2).filter(isListed).length === 2); // prettier-ignore
+  return first < 0 ? undefined : { at: first - 1, height: 1 };
 };
 
 /** The style in which most figures with decimals or groups read. */
@@ -90,9 +105,11 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
     rows.slice(0, SAMPLE).reduce((widest, row) => Math.max(widest, row.length), 0),
   );
   const naming = bestOf(kind);
-  const header = findHeader(rows, width, naming) ?? headerAbove(rows, isListed);
+  const header = findHeader(rows, width, naming) ?? headerAbove(rows, isListed) ?? unheaded(rows);
   if (header === undefined) return undefined;
-  const headings = namesOf(rows, header, width, naming);
+  const own = namesOf(rows, header, width, naming);
+  // The last title names no column.
+  const headings = (rows[header.at] ?? []).filter((cell) => textOf(cell) !== '').length > 1 ? own : own.map(() => '');
   const names = new Set(headings);
   // A row of one cell is a heading; sums and what is printed on every page tell nothing of what a column is.
   const body = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
@@ -123,7 +140,7 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
     header,
     headings,
     titles: rows
-      .slice(0, header.at + 1 - header.height)
+      .slice(0, Math.max(0, header.at + 1 - header.height))
       .map((row) =>
         row
           .map(textOf)
@@ -138,4 +155,15 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
 };
 
 /** A day in a cell of the list. */
-export const dayIn = ({ order }: Pick<RegisterTable, 'order'>, text: string): string | undefined => dayOf(text, order);
+export const dayIn = ({ order }: Pick<RegisterTable, 'order'>, text: string): string | undefined =>
+  dayOf(text, order) ?? monthOf(text);
+
+/** The first and the last of the days that a cell tells: "1/2/2026 – 31/1/2027". */
+export const spanIn = (
+  { order }: Pick<RegisterTable, 'order'>,
+  text: string,
+): readonly [string, string] | undefined => {
+  const days = [...datesIn(text, order)].sort();
+  const [first, last] = [days[0], days.at(-1)];
+  return first === undefined || last === undefined || days.length < 2 ? undefined : [first, last];
+};

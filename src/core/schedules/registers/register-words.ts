@@ -62,7 +62,7 @@ const STOCK = {
   code: CODE,
   name: NAME,
   group: lexicon(
-    'category, group, class, type, family, department, product group, stock group, section, account, warengruppe, gruppe, kategorie, artikelgruppe, famille, categorie, rayon, groupe, familia, categoria, grupo, categoria, gruppo, reparto, familia, grupo, groep, artikelgroep, productgroep, categorie, grupa, grupa towarowa, kategoria, skupina, kategorie, druh, csoport, cikkcsoport, kategoria, grupp, varugrupp, kategori, varegruppe, gruppe, ryhma, tuoteryhma, grupa, categorie, κατηγορια, ομαδα, grup, kategori, urun grubu, 分類, 区分, カテゴリ, 类别',
+    'category, group, class, type, family, dept, department, product group, stock group, section, account, warengruppe, gruppe, kategorie, artikelgruppe, famille, categorie, rayon, groupe, familia, categoria, grupo, categoria, gruppo, reparto, familia, grupo, groep, artikelgroep, productgroep, categorie, grupa, grupa towarowa, kategoria, skupina, kategorie, druh, csoport, cikkcsoport, kategoria, grupp, varugrupp, kategori, varegruppe, gruppe, ryhma, tuoteryhma, grupa, categorie, κατηγορια, ομαδα, grup, kategori, urun grubu, 分類, 区分, カテゴリ, 类别',
   ),
   unit: lexicon(
     'unit, uom, unit of measure, units, measure, per, pack, u m, einheit, me, mengeneinheit, meh, ve, unite, u, um, unidad, ud, uds, unid, unita, u m, um, unidade, un, eenheid, ehd, jm, j m, jednostka, jedn, mj, m j, jednotka, merna jednotka, mertekegyseg, me, egyseg, enhet, enh, enhed, yksikko, yks, unitate, um, u m, μοναδα, μμ, μ μ, birim, 単位, 单位',
@@ -134,6 +134,9 @@ const PREPAYMENTS = {
   ),
   to: lexicon(
     'to, until, end, ends, end date, period to, expires, expiry, last day, cover to, through, till, valid to, service to, bis, ende, zeitraum bis, laufzeit bis, au, fin, date fin, fin periode, jusqu au, hasta, fin, fecha fin, a, al, fine, data fine, scadenza, ate, fim, data fim, tot, t m, einddatum, eind, tot en met, do, okres do, koniec, data do, data zakonczenia, do, obdobi do, konec, platnost do, ig, vege, veg, idoszak vege, meddig, till, till och med, tom, slutdatum, periodslut, til, slut, slutdato, sluttdato, slutt, paattyy, loppu, loppupvm, asti, pana la, sfarsit, data sfarsit, εως, ληξη, μεχρι, bitis, bitis tarihi, 終了日, 至, 到',
+  ),
+  period: lexicon(
+    'period, cover, covers, term, dates, for, zeitraum, laufzeit, abgrenzungszeitraum, periode, duree, pour la periode, periodo, plazo, competenza dal al, vigencia, looptijd, okres, okres rozliczenia, obdobi, platnost, idoszak, giltighetstid, avser, gaelder, gjelder, jakso, ajalta, perioada, περιοδος, donem, sure, 期間, 対象期間, 期间',
   ),
   amount: lexicon(
     'amount, total, whole amount, total amount, invoice amount, paid, amount paid, cost, premium, full amount, gross amount, prepaid, value, original amount, invoiced, betrag, gesamtbetrag, rechnungsbetrag, bezahlt, pramie, montant, montant total, montant ht, montant facture, paye, total, importe, importe total, pagado, importo, importo totale, pagato, costo totale, valor, valor total, montante, pago, bedrag, totaalbedrag, betaald, factuurbedrag, kwota, wartosc, kwota calkowita, razem, zaplacono, castka, celkem, celkova castka, zaplaceno, osszeg, teljes osszeg, fizetve, brutto osszeg, belopp, totalbelopp, betalt, belob, samlet belob, betalt, belop, totalbelop, summa, kokonaissumma, maksettu, suma, suma totala, valoare, platit, ποσο, συνολο, συνολικο ποσο, tutar, toplam tutar, odenen, 金額, 支払額, 総額, 金额',
