@@ -148,6 +148,8 @@ export const usesOf = async (
          union all select recoverable_account from tax_code where books_id = $1) t where account_id is not null group by account_id
        union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from schedule_item
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
+       union all select beside_account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from schedule_item
+         where books_id = $1 and beside_account_id is not null and ($2::int[] is null or beside_account_id = any($2)) group by beside_account_id
        union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from statement_closing
          where books_id = $1 and ($2::int[] is null or account_id = any($2)) group by account_id
        union all select account_id, 0, 0, 0, 0, 0, 0, 0, count(*) from contact

@@ -10,7 +10,7 @@ import { type Queryable, arrayText } from './database';
 import { copyItemEvidence, detachFromItems } from './evidence';
 
 const ITEM = `id, account_id as account, kind, contact_id as contact, number, reference, order_no as "order", doc_date as date,
-  due_date as due, currency, original, open, base, note, paper_id as paper, paper_row as row, revision`;
+  due_date as due, currency, original, open, base, note, detail, beside, beside_account_id as "besideAccount", paper_id as paper, paper_row as row, revision`;
 
 /** The items of a version, of one account or of all, in the order in which they were entered. */
 export const itemsOf = (
@@ -54,6 +54,20 @@ export const accountsWithPapers = async (
     )
   ).map(({ account }) => account);
 
+/** What items of other accounts make up of one, by the account that they are listed on. */
+export const besideOf = (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+  account: AccountId,
+): Promise<readonly (Supported & { readonly account: AccountId })[]> =>
+  tx.query<Supported & { account: AccountId }>(
+    `select account_id as account, currency, count(*)::int as items, sum(beside)::int8 as open, 0::int8 as given, 0::int8 as "givenBase"
+     from schedule_item where books_id = $1 and set_id = $2 and beside_account_id = $3 and beside <> 0
+     group by account_id, currency order by account_id, currency`,
+    [booksId, setId, account],
+  );
+
 /** Which of these are items of the books, in any version. */
 export const itemsAmong = async (
   tx: Queryable,
@@ -89,13 +103,16 @@ const columnsOf = (items: readonly (ItemFields & Pick<Item, 'account' | 'paper' 
   arrayText(items.map((one) => one.open)),
   arrayText(items.map((one) => one.base)),
   arrayText(items.map((one) => one.note)),
+  arrayText(items.map((one) => JSON.stringify(one.detail))),
+  arrayText(items.map((one) => one.beside)),
+  arrayText(items.map((one) => (one.besideAccount === one.account ? null : one.besideAccount))),
   arrayText(items.map((one) => one.paper)),
   arrayText(items.map((one) => one.row)),
 ];
 const NAMES =
-  'account_id, kind, contact_id, number, reference, order_no, doc_date, due_date, currency, original, open, base, note, paper_id, paper_row';
+  'account_id, kind, contact_id, number, reference, order_no, doc_date, due_date, currency, original, open, base, note, detail, beside, beside_account_id, paper_id, paper_row';
 const ARRAYS =
-  '$5::text::int[], $6::text::int[], $7::text::text[], $8::text::int[], $9::text::text[], $10::text::text[], $11::text::text[], $12::text::date[], $13::text::date[], $14::text::text[], $15::text::int8[], $16::text::int8[], $17::text::int8[], $18::text::text[], $19::text::int[], $20::text::int[]';
+  '$5::text::int[], $6::text::int[], $7::text::text[], $8::text::int[], $9::text::text[], $10::text::text[], $11::text::text[], $12::text::date[], $13::text::date[], $14::text::text[], $15::text::int8[], $16::text::int8[], $17::text::int8[], $18::text::text[], $19::text::jsonb[], $20::text::int8[], $21::text::int[], $22::text::int[], $23::text::int[]';
 
 /**
  * Writes items in a few statements, whatever their number. `stands` are those of the ids given that are there. Gives per writing the
@@ -227,8 +244,13 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     `select x.books_id as books, x.account_id as account, x.currency, count(*)::int as items, sum(x.open)::int8 as open,
             coalesce(sum(x.open) filter (where x.base is not null), 0)::int8 as given,
             coalesce(sum(x.base), 0)::int8 as "givenBase",
-            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind !~ '-(unbooked|under-way)$'))::int as later
-     from schedule_item x ${current} join books b on b.id = x.books_id
+            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind !~ '-(unbooked|under-way)$' and x.kind not in ('article', 'span', 'return')))::int as later
+     from (
+       select books_id, set_id, account_id, currency, open + case when beside_account_id is null then coalesce(beside, 0) else 0 end as open, base, doc_date, kind
+         from schedule_item where books_id = any($1::int[])
+       union all select books_id, set_id, beside_account_id, currency, beside, null, null, kind
+         from schedule_item where books_id = any($1::int[]) and beside_account_id is not null and beside <> 0) x
+     ${current} join books b on b.id = x.books_id
      group by x.books_id, x.account_id, x.currency order by x.account_id, x.currency`,
     [ids],
   );
@@ -399,8 +421,14 @@ export const putLooked = async (
 /** Items of the draft of one account go to another, as a merge moves them, and the contacts that belong to it. */
 export const moveItems = async (tx: Queryable, booksId: BooksId, from: AccountId, into: AccountId): Promise<void> => {
   await tx.query(
-    `update schedule_item i set account_id = $3, revision = nextval('schedule_revision')::int
+    `update schedule_item i set account_id = $3, beside_account_id = nullif(i.beside_account_id, $3), revision = nextval('schedule_revision')::int
      from opening_set s where i.books_id = $1 and i.account_id = $2 and s.id = i.set_id and s.state = 'draft'`,
+    [booksId, from, into],
+  );
+  // What is a second amount of the account becomes one of the other's; where that is the item's own account, it counts there.
+  await tx.query(
+    `update schedule_item i set beside_account_id = nullif($3, i.account_id), revision = nextval('schedule_revision')::int
+     from opening_set s where i.books_id = $1 and i.beside_account_id = $2 and s.id = i.set_id and s.state = 'draft'`,
     [booksId, from, into],
   );
   await tx.query('update contact set account_id = $3 where books_id = $1 and account_id = $2', [booksId, from, into]);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { readDate } from '@/core/base/dates';
-import { COLOURS, type CompanyFacts, type FactName, PAPER_SIZES, PURPOSE_IDS, SETTLEMENTS } from '@/core/company/facts';
+import { COLOURS, type CompanyFacts, type FactName, PAPER_SIZES, PURPOSE_IDS, SETTLEMENTS, SPAN_RULES } from '@/core/company/facts';
 import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
 import { PART_IDS } from '@/core/company/parts';
 import { TAX_BASES, TAX_INTERVALS } from '@/core/company/tax';
@@ -143,6 +143,7 @@ export const FACT_SCHEMAS = {
       (names) => new Set(names.map((name) => name.toLowerCase())).size === names.length,
       'Two price levels have the same name.',
     ),
+  spans: z.enum(SPAN_RULES.map((one) => one.id)),
   paperSize: z.enum(PAPER_SIZES),
   preprinted: z.boolean(),
   style: numberStyle,

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { paperId } from '@/core/base/ids';
 import { openingDate } from '@/core/calendar/cutover';
-import { type Account, accountId } from '@/core/chart/account';
+import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import { type Problem, fail, ok, problem, toldIn } from '@/core/base/result';
 import type { ContactFields } from '@/core/schedules/contact';
 import {
@@ -14,12 +14,17 @@ import {
   incomingStatement,
 } from '@/core/schedules/from-list';
 import type { ItemFields } from '@/core/schedules/item';
-import type { ScheduleKind } from '@/core/schedules/kinds';
+import { type ScheduleKind, isThings } from '@/core/schedules/kinds';
+import { type Minor, sum } from '@/core/money/minor';
+import { groupsOf, incomingThings } from '@/core/schedules/things/from-register';
+import { accountOfGroup, accountsOfKind, partnerOf } from '@/core/schedules/things/partners';
+import { chartOf } from '@/store/chart';
+import { currentSet } from '@/store/openings';
 import type { ListRead, ListWanted } from '@/core/schedules/read-list';
 import { contactsOf, writeContacts } from '@/store/contacts';
 import { attachEvidence } from '@/store/evidence';
 import { findPaper, paperContent } from '@/store/papers';
-import { behindBooks, putClosing, writeItems } from '@/store/schedules';
+import { behindBooks, itemsOf, putClosing, writeItems } from '@/store/schedules';
 import { type BooksContext, fileAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
 import { fileContent, fileName, id } from '../kernel/inputs';
@@ -27,6 +32,10 @@ import { writingOfBooks } from '../kernel/writing';
 import { hashOf, keepFile } from '../papers/keep';
 import { draftSet, scheduled } from './draft';
 import { readHeld } from './held-list';
+
+/** The accounts of classes or categories, where somebody chose them. */
+type Places = Readonly<Record<string, number>>;
+const placesGiven = z.record(z.string().max(300), id).default({});
 
 /** The account whose list a file is, or none for the list of contacts. */
 const target = { account: id.transform(accountId).nullable() };
@@ -56,7 +65,7 @@ export interface ListPreview {
   readonly paper: number;
   readonly name: string;
   readonly kind: ListRead['kind'];
-  readonly items: readonly IncomingItem[];
+  readonly items: readonly (IncomingItem & { readonly account: AccountId; readonly group: string })[];
   /** Contacts that would be made. */
   readonly contacts: readonly ContactFields[];
   /** Contacts of the list that are there. */
@@ -64,6 +73,15 @@ export interface ListPreview {
   readonly statements: readonly (IncomingStatement & { readonly account: string })[];
   /** Whether the list has amounts in base currency of its own beside those in foreign ones. */
   readonly hasBase: boolean;
+  /** The classes or categories of a register, each with the account that its things would stand on. */
+  readonly groups: readonly {
+    readonly name: string;
+    readonly account: number;
+    readonly items: number;
+    readonly sum: Minor;
+  }[];
+  /** The accounts that they may stand on. */
+  readonly accounts: readonly Pick<Account, 'id' | 'code' | 'name'>[];
   readonly doubts: readonly Problem[];
 }
 
@@ -71,11 +89,11 @@ const previewOf = async (
   context: BooksContext,
   { account, schedule }: Target,
   read: ListRead,
-  booked: boolean,
+  { name, booked, places }: { readonly name: string; readonly booked: boolean; readonly places: Places },
 ): Promise<Omit<ListPreview, 'paper' | 'name'>> => {
   const { tx, books } = context;
   const contacts = await contactsOf(tx, books.id);
-  const nothing = { items: [], contacts: [], known: 0, statements: [], hasBase: false };
+  const nothing = { items: [], contacts: [], known: 0, statements: [], hasBase: false, groups: [], accounts: [] };
   const told = (problems: readonly Problem[]): readonly Problem[] =>
     problems.map((one) => toldIn(one, writingOfBooks(books)));
   switch (read.kind) {
@@ -97,13 +115,59 @@ const previewOf = async (
       return {
         ...nothing,
         kind: 'items',
-        items,
+        items: items.map((one) => ({ ...one, account: account.id, group: '' })),
         contacts: made,
         hasBase:
           (read.read.currency ?? books.currency) === books.currency &&
           read.read.items.some(
             ({ base, currency }) => base !== null && (currency ?? books.currency) !== books.currency,
           ),
+        doubts: told(read.read.doubts),
+      };
+    }
+    case 'things': {
+      if (account === null || !isThings(schedule)) return { ...nothing, kind: 'things', doubts: [] };
+      const chart = await chartOf(tx, books.id);
+      const accounts = accountsOfKind(schedule, chart);
+      const set = await currentSet(tx, books.id);
+      const there = set === undefined ? [] : await itemsOf(tx, books.id, set.id);
+      const groups = [...new Set(groupsOf(read.read))];
+      const own = new Map(
+        groups.map((group) => [
+          group,
+          accountId(places[group] ?? (group === '' ? undefined : accountOfGroup(group, accounts)) ?? account.id),
+        ]),
+      );
+      const items = incomingThings(
+        read.read,
+        {
+          schedule,
+          account,
+          accounts,
+          places: own,
+          besideOf: (one) =>
+            there.find((item) => item.account === one.id && item.besideAccount !== null)?.besideAccount ??
+            (schedule === 'assets' ? partnerOf(one, chart) : null),
+          base: books.currency,
+          openingDate: openingDate(books.cutover),
+          spans: books.facts.spans,
+        },
+        name,
+      );
+      return {
+        ...nothing,
+        kind: 'things',
+        items,
+        groups: groups.map((group) => {
+          const mine = items.filter((item) => item.group === group && item.problems.length === 0);
+          return {
+            name: group,
+            account: own.get(group) ?? account.id,
+            items: mine.length,
+            sum: sum(mine.map(({ item }) => item.open)),
+          };
+        }),
+        accounts: accounts.map(({ id: one, code, name: called }) => ({ id: one, code, name: called })),
         doubts: told(read.read.doubts),
       };
     }
@@ -143,7 +207,7 @@ export const bringList = fileAction(
     const preview: ListPreview = {
       paper,
       name: input.name,
-      ...(await previewOf(context, found.value, read, input.booked)),
+      ...(await previewOf(context, found.value, read, { name: input.name, booked: input.booked, places: {} })),
     };
     return ok(preview);
   },
@@ -160,6 +224,7 @@ export const takeList = fileAction(
     /** Rows that stay out. */
     leave: z.array(z.int().positive()).max(100_000).default([]),
     booked: z.boolean().default(true),
+    places: placesGiven,
     /** Which of several statements. */
     statement: z.int().min(0).max(1000).default(0),
   },
@@ -181,7 +246,11 @@ export const takeList = fileAction(
     if (!draft.ok) return draft;
     const kept = await findPaper(tx, books.id, input.paper);
     context.changes.about({ name: kept?.name ?? '', paper: input.paper });
-    const preview = await previewOf(context, found.value, read, input.booked);
+    const preview = await previewOf(context, found.value, read, {
+      name: kept?.name ?? '',
+      booked: input.booked,
+      places: input.places,
+    });
     const out = new Set(input.leave);
     const taken = preview.items.filter(({ row, problems }) => problems.length === 0 && !out.has(row));
     const wanted = new Set(taken.flatMap(({ makes }) => (makes === null ? [] : [makes])));
@@ -221,13 +290,14 @@ export const takeList = fileAction(
       const made = await attachEvidence(tx, books.id, attached, kept?.name ?? '', actor.person, now);
       if (made !== undefined) context.changes.add([made]);
     }
-    const items: readonly (ItemFields & { readonly row: number | null })[] = [
-      ...taken.map(({ item, makes, row }) => ({
+    const items: readonly (ItemFields & { readonly account: AccountId; readonly row: number | null })[] = [
+      ...taken.map(({ item, makes, row, account: of }) => ({
         ...item,
+        account: of,
         contact: makes === null ? item.contact : (madeId.get(makes) ?? null),
         row,
       })),
-      ...(statement?.between ?? []).map((item) => ({ ...item, row: null })),
+      ...(statement?.between ?? []).map((item) => ({ ...item, account: account.id, row: null })),
     ];
     if (items.length === 0 && (statement === undefined || statement.closing === null))
       return fail(
@@ -239,7 +309,7 @@ export const takeList = fileAction(
       input.set,
       items.map(({ row, ...item }) => ({
         id: null,
-        item: { ...item, account: account.id, paper: row === null ? null : input.paper, row },
+        item: { ...item, paper: row === null ? null : input.paper, row },
       })),
       new Map(),
       actor.person,

@@ -45,3 +45,14 @@ export const scheduled = async (
       )
     : ok({ account, schedule });
 };
+
+/** Which of these accounts can have a schedule. */
+export const scheduledAmong = async (
+  { tx, books }: BooksContext,
+  ids: readonly AccountId[],
+): Promise<ReadonlySet<AccountId>> =>
+  new Set(
+    (ids.length === 0 ? [] : await accountsOf(tx, books.id, [...new Set(ids)])).flatMap((account) =>
+      scheduleOf(account) === undefined ? [] : [account.id],
+    ),
+  );

@@ -7,7 +7,7 @@ import { type ItemWriting, lockItems, writeItems } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
 import { distinct, id } from '../kernel/inputs';
-import { draftSet, scheduled } from './draft';
+import { draftSet, scheduled, scheduledAmong } from './draft';
 import { itemFields, itemSource, revision } from './schemas';
 
 /**
@@ -56,6 +56,10 @@ export const saveItems = booksAction(
     const currencies = await currenciesOn(context);
     const named = input.entries.flatMap(({ item }) => (item?.contact == null ? [] : [item.contact]));
     const contacts = await contactsAmong(tx, books.id, [...new Set(named)]);
+    const beside = await scheduledAmong(
+      context,
+      input.entries.flatMap(({ item }) => item?.besideAccount ?? []),
+    );
     const rules = { schedule, account, base: books.currency, currencies };
     const wrong = input.entries.flatMap((entry, place) => {
       const was = entry.id === null ? undefined : stands.get(entry.id);
@@ -69,6 +73,16 @@ export const saveItems = booksAction(
       const known = entry.item.contact === null || contacts.has(entry.item.contact);
       return [
         ...(known ? [] : [problem('item.contact', 'This contact is not in these books any more.', place, 'contact')]),
+        ...(entry.item.besideAccount === null || beside.has(entry.item.besideAccount)
+          ? []
+          : [
+              problem(
+                'item.beside',
+                'The account of its second amount has no schedule in these books.',
+                place,
+                'beside',
+              ),
+            ]),
         ...itemProblems(entry.item, rules).map((one) => under(one, place)),
       ];
     });

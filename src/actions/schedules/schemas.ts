@@ -7,6 +7,7 @@ import { isCurrency } from '@/core/money/currency';
 import { countedSum } from '@/core/schedules/cash-count';
 import { CONTACT_ROLES, contactId } from '@/core/schedules/contact';
 import { ITEM_KINDS } from '@/core/schedules/kinds';
+import { DETAIL_FIELDS, LONGEST_DETAIL } from '@/core/schedules/things/detail';
 import { MOST_ROWS } from '@/core/files/limits';
 import { terms } from '../company/schemas';
 import { id, int4, text, units } from '../kernel/inputs';
@@ -27,6 +28,9 @@ export const itemFields = z.object({
   open: units,
   base: units.nullable(),
   note: text(500).trim(),
+  detail: z.partialRecord(z.enum(DETAIL_FIELDS), z.string().min(1).max(LONGEST_DETAIL)).default({}),
+  beside: units.nullable().default(null),
+  besideAccount: id.transform(accountId).nullable().default(null),
 });
 
 /** Where an item was read from. */

@@ -1,17 +1,21 @@
 import { openingDate } from '@/core/calendar/cutover';
 import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import type { PaymentTerms } from '@/core/company/terms';
+import { NIL } from '@/core/money/minor';
 import type { Conversion } from '@/core/money/convert';
 import type { Source } from '@/core/openings/figure';
 import type { Contact } from '@/core/schedules/contact';
 import type { Item } from '@/core/schedules/item';
-import { type ScheduleKind, isControlAccount, scheduleOf } from '@/core/schedules/kinds';
+import { type ScheduleKind, isControlAccount, isThings, scheduleOf } from '@/core/schedules/kinds';
 import { type Looked, type Tie, lacksSupport } from '@/core/schedules/tie-out';
 import { inTreeOrder } from '@/core/chart/tree';
 import { contactsInUse, contactsOf } from '@/store/contacts';
 import { evidenceOn, evidenceTo, evidenceToItems } from '@/store/evidence';
 import { currentSet, linesOf } from '@/store/openings';
-import { accountsWithPapers, itemsOf } from '@/store/schedules';
+import { accountsWithPapers, besideOf as besideSums, itemsOf } from '@/store/schedules';
+import type { Queryable } from '@/store/database';
+import type { BooksId } from '@/core/base/ids';
+import { besideAccounts, partnerOf } from '@/core/schedules/things/partners';
 import type { BooksState } from '../frame/state';
 import { conversionsOf } from '../frame/ties';
 import { page } from '../frame/views';
@@ -110,9 +114,35 @@ export const scheduleView = (id: number, account: number) =>
         currencies: state.currencies,
         rates: ratesOf(state),
         terms,
+        spans: books.facts.spans,
+        ...(await besideView(tx, books.id, set?.id, own, schedule, state)),
       },
     };
   });
+
+/** What of an account comes from the lists of others, and where the second amounts of its own items may stand. */
+const besideView = async (
+  tx: Queryable,
+  books: BooksId,
+  set: number | undefined,
+  own: Account,
+  schedule: ScheduleKind,
+  { accounts, amounts }: Pick<BooksState, 'accounts' | 'amounts'>,
+) => {
+  const byId = new Map(accounts.map((one) => [one.id, one]));
+  const brief = ({ id, code, name }: Account) => ({ id, code, name });
+  const from = set === undefined ? [] : await besideSums(tx, books, set, own.id);
+  return {
+    others: from.flatMap(({ account, ...sum }) => {
+      const of = byId.get(account);
+      return of === undefined ? [] : [{ of: brief(of), sum }];
+    }),
+    besides: isThings(schedule)
+      ? besideAccounts(schedule, own.id, accounts).map((one) => ({ ...brief(one), figure: amounts.get(one.id) ?? NIL }))
+      : [],
+    partner: schedule === 'assets' ? partnerOf(own, accounts) : null,
+  };
+};
 
 export type FoundSchedule = NonNullable<NonNullable<Awaited<ReturnType<typeof scheduleView>>>['found']>;
 

@@ -1,4 +1,5 @@
 import { writeSaft } from '@/core/chart/saft';
+import { plainDate } from '@/core/base/dates';
 import type { CompanyFacts } from '@/core/company/facts';
 import { toCsv } from '@/core/files/write';
 import { NIL } from '@/core/money/minor';
@@ -14,7 +15,8 @@ import {
   ratesReport,
 } from '@/core/statements/lists';
 import { auditPartiesView } from '../schedules/audit-parties';
-import { contactsReport, scheduleReport } from '@/core/statements/schedules';
+import { contactsReport, scheduleReport, thingsReport } from '@/core/statements/schedules';
+import { isThings } from '@/core/schedules/kinds';
 import type { SheetForm } from '@/core/statements/reports';
 import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statements';
 import { type PdfSize, type Print, toPdf } from '../../print/pdf';
@@ -129,7 +131,19 @@ const listDocument = async (
       const { account: own, schedule, items, contacts, tie, drafting } = view.found;
       const { openingDate, currency, digits } = view.frame;
       const head = { openingDate, currency, digits, draft: drafting };
-      return { openingDate, document: scheduleReport(own, schedule, items, contacts, tie, head) };
+      const rules = {
+        spans: view.found.spans,
+        account: own,
+        style: view.frame.style,
+        dates: view.frame.dates,
+        openingDate: plainDate(openingDate),
+      };
+      return {
+        openingDate,
+        document: isThings(schedule)
+          ? thingsReport(own, items, contacts, tie, { ...rules, schedule }, head)
+          : scheduleReport(own, schedule, items, contacts, tie, head),
+      };
     }
   }
 };

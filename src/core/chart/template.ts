@@ -11,6 +11,7 @@ export const DEFAULT_FACTS = [
   'settlement',
   'numbering',
   'priceLevels',
+  'spans',
   'paperSize',
   'dates',
 ] as const satisfies readonly (keyof CompanyFacts)[];

@@ -33,6 +33,13 @@ export const SETTLEMENTS = [
   { id: 'balance', label: 'reduce a running balance' },
 ] as const;
 
+/** How what is paid or received for a span of time is divided at a day. */
+export const SPAN_RULES = [
+  { id: 'days', label: 'divided by days' },
+  { id: 'months', label: 'divided by months' },
+] as const;
+export type SpanRule = (typeof SPAN_RULES)[number]['id'];
+
 /**
  * What is known about a company beyond what its ledger needs: plain data, every field always there, empty when unknown.
  * Dates are `YYYY-MM-DD` or empty.
@@ -72,6 +79,7 @@ export interface CompanyFacts {
   readonly settlement: (typeof SETTLEMENTS)[number]['id'];
   readonly numbering: readonly Numbering[];
   readonly priceLevels: readonly string[];
+  readonly spans: SpanRule;
   readonly paperSize: (typeof PAPER_SIZES)[number];
   readonly preprinted: boolean;
   readonly style: NumberStyle;
@@ -107,6 +115,7 @@ export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 
   settlement: 'items',
   numbering: DOCUMENT_KINDS.map(({ id, prefix }) => ({ kind: id, prefix, next: 1, width: 5 })),
   priceLevels: [],
+  spans: 'days',
   paperSize: 'A4',
   preprinted: false,
   dates: PLAIN_DATES,
@@ -121,6 +130,7 @@ const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
   supplierTerms: describeTerms,
   numbering: (kinds) => kinds.map(documentNumber).join(', '),
   priceLevels: (names) => names.join(', '),
+  spans: (rule) => SPAN_RULES.find(({ id }) => id === rule)?.label ?? '',
   preprinted: (is) => (is ? 'yes' : 'no'),
   dates: (style) => writeStyled('2026-07-31', style),
 };
@@ -156,6 +166,7 @@ export const FACT_LABELS: Readonly<Record<FactName, string>> = {
   settlement: 'Receipts and payments',
   numbering: 'Document numbers',
   priceLevels: 'Price levels',
+  spans: 'What lies across the year end',
   paperSize: 'Paper size',
   preprinted: 'Pre-printed letterhead',
   style: 'Numbers written',

@@ -27,7 +27,7 @@ export interface Incoming {
 }
 
 /** Units with so many decimals as units with others; undefined where a digit would be lost. */
-const rescaled = (units: Minor, from: number, to: number): Minor | undefined => {
+export const rescaled = (units: Minor, from: number, to: number): Minor | undefined => {
   if (to >= from) return minor(units * 10n ** BigInt(to - from));
   const cut = 10n ** BigInt(from - to);
   return units % cut === 0n ? minor(units / cut) : undefined;

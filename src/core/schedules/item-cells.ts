@@ -1,8 +1,9 @@
 import { type Prepared, named, prepared } from '../base/pick';
 import { type DateStyle, writeStyled } from '../base/date-style';
-import { readStyled } from '../base/dates';
+import { type PlainDate, readStyled } from '../base/dates';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import type { Account } from '../chart/account';
+import type { SpanRule } from '../company/facts';
 import type { PaymentTerms } from '../company/terms';
 import { isCurrency, minorDigits } from '../money/currency';
 import { readEntry } from '../money/entry';
@@ -11,24 +12,12 @@ import { type Minor, abs, minor, negate } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
 import type { Contact, ContactId } from './contact';
 import { type ItemFields, asKind, dueBy } from './item';
-import { type ItemKind, type ScheduleKind, kindsIn, signedAmount } from './kinds';
+import type { ItemColumn } from './item-columns';
+import { type ItemKind, type ScheduleKind, isThings, kindsIn, signedAmount } from './kinds';
+import { type ThingRules, thingText, typedThing } from './things/cells';
+import { THING_COLUMNS } from './things/columns';
 
-/** The columns of a sheet of items. */
-export type ItemColumn =
-  | 'contact'
-  | 'kind'
-  | 'number'
-  | 'reference'
-  | 'order'
-  | 'date'
-  | 'due'
-  | 'currency'
-  | 'original'
-  | 'open'
-  | 'base'
-  | 'note';
-
-export const COLUMN_LABELS: Readonly<Record<ItemColumn, string>> = {
+const COLUMN_LABELS: Readonly<Partial<Record<ItemColumn, string>>> = {
   contact: 'Contact',
   kind: 'Kind',
   number: 'Number',
@@ -43,33 +32,43 @@ export const COLUMN_LABELS: Readonly<Record<ItemColumn, string>> = {
   note: 'Note',
 };
 
+/** What a column is called in a schedule. */
+export const labelOf = (schedule: ScheduleKind, column: ItemColumn): string =>
+  (isThings(schedule) ? THING_COLUMNS[schedule].find(({ id }) => id === column)?.label : undefined) ??
+  COLUMN_LABELS[column] ??
+  '';
+
 /** The columns of a schedule, in their order; foreign ones only where there are foreign currencies. */
 export const columnsIn = (schedule: ScheduleKind, foreign: boolean): readonly ItemColumn[] =>
-  schedule === 'customers' || schedule === 'suppliers'
-    ? [
-        'contact',
-        'kind',
-        'number',
-        'date',
-        'due',
-        ...(foreign ? (['currency'] as const) : []),
-        'open',
-        ...(foreign ? (['base'] as const) : []),
-        'reference',
-        'original',
-        'order',
-        'note',
-      ]
-    : schedule === 'statement'
-      ? ['kind', 'date', 'number', 'note', 'open']
-      : [
-          'note',
-          'number',
-          'date',
+  isThings(schedule)
+    ? THING_COLUMNS[schedule].flatMap(({ id }) =>
+        foreign && id === 'date' && schedule !== 'stock' && schedule !== 'assets' ? (['currency', id] as const) : [id],
+      )
+    : schedule === 'customers' || schedule === 'suppliers'
+      ? [
           'contact',
           'kind',
-          ...(foreign ? (['currency', 'open', 'base'] as const) : (['open'] as const)),
-        ];
+          'number',
+          'date',
+          'due',
+          ...(foreign ? (['currency'] as const) : []),
+          'open',
+          ...(foreign ? (['base'] as const) : []),
+          'reference',
+          'original',
+          'order',
+          'note',
+        ]
+      : schedule === 'statement'
+        ? ['kind', 'date', 'number', 'note', 'open']
+        : [
+            'note',
+            'number',
+            'date',
+            'contact',
+            'kind',
+            ...(foreign ? (['currency', 'open', 'base'] as const) : (['open'] as const)),
+          ];
 
 /** Contacts as cells look for them. */
 export interface ContactBook {
@@ -92,7 +91,14 @@ export interface CellRules {
   readonly contacts: ContactBook;
   /** The company's own terms, where a contact has none. */
   readonly terms: PaymentTerms;
+  readonly openingDate: PlainDate;
+  /** How what lies across the year end is divided. */
+  readonly spans: SpanRule;
 }
+
+/** The rules for cells that only things have; undefined for the other schedules. */
+const thingRules = ({ schedule, ...rules }: CellRules): ThingRules | undefined =>
+  isThings(schedule) ? { ...rules, schedule } : undefined;
 
 /** What reduces a balance stands in brackets, as on paper. */
 const written = (amount: Minor | null, currency: string, reduces: boolean, style: NumberStyle): string => {
@@ -109,6 +115,9 @@ export const contactTitle = ({ code, name }: Pick<Contact, 'code' | 'name'>): st
 
 /** What a cell shows. Amounts are magnitudes: the kind tells their side. */
 export const cellText = (item: ItemFields, column: ItemColumn, rules: CellRules): string => {
+  const things = thingRules(rules);
+  const text = things === undefined ? undefined : thingText(item, column, things);
+  if (text !== undefined) return text;
   switch (column) {
     case 'contact': {
       const contact = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
@@ -131,8 +140,14 @@ export const cellText = (item: ItemFields, column: ItemColumn, rules: CellRules)
         reducesIn(rules.schedule, item.kind),
         rules.style,
       );
-    default:
+    case 'number':
+    case 'reference':
+    case 'order':
+    case 'currency':
+    case 'note':
       return item[column];
+    default:
+      return '';
   }
 };
 
@@ -173,6 +188,9 @@ export const typedItem = (
   typed: string,
   rules: CellRules,
 ): Result<ItemFields> => {
+  const things = thingRules(rules);
+  const own = things === undefined ? undefined : typedThing(item, column, typed, things);
+  if (own !== undefined) return own;
   const text = typed.trim();
   const { schedule, account, base } = rules;
   const signed = (kind: ItemKind, amount: Minor): Minor => signedAmount(schedule, account, kind, abs(amount)) ?? amount;
@@ -183,7 +201,7 @@ export const typedItem = (
       if (found === undefined) return unknown('contact of these books, or several are called so', typed, column);
       const before = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
       const bare = item.open === 0n && item.original === null;
-      const own = (one: Contact | undefined): string | null => dueBy(item.date, one?.terms ?? rules.terms);
+      const dueOf = (one: Contact | undefined): string | null => dueBy(item.date, one?.terms ?? rules.terms);
       // Who runs against a balance has one, where nothing else was said of the item.
       const blank = bare && item.number === '' && item.reference === '' && item.kind === 'invoice';
       return ok({
@@ -191,7 +209,7 @@ export const typedItem = (
         kind: blank && found.settles === 'balance' ? 'balance' : item.kind,
         contact: found.id,
         currency: bare && account.currency === null && found.currency !== '' ? found.currency : item.currency,
-        due: item.due === null || item.due === own(before) ? own(found) : item.due,
+        due: item.due === null || item.due === dueOf(before) ? dueOf(found) : item.due,
       });
     }
     case 'kind': {
@@ -252,7 +270,12 @@ export const typedItem = (
       const given = read.value === null ? null : signed(item.kind, read.value);
       return ok({ ...item, base: given !== null && item.open < 0n !== given < 0n ? negate(given) : given });
     }
-    default:
+    case 'number':
+    case 'reference':
+    case 'order':
+    case 'note':
       return ok({ ...item, [column]: text.slice(0, column === 'note' ? 500 : 120) });
+    default:
+      return ok(item);
   }
 };

@@ -6,8 +6,9 @@ import { type PaymentTerms, dueDate } from '../company/terms';
 import { type Minor, abs, minor } from '../money/minor';
 import type { Kept } from '../base/kept';
 import { amountFrom, keptAmount } from '../money/wire';
+import { type Detail, NO_DETAIL, detailProblems } from './things/detail';
 import type { ContactId } from './contact';
-import { type ItemKind, type ScheduleKind, kindsIn, signedAmount } from './kinds';
+import { type ItemKind, type ScheduleKind, isThings, kindsIn, signedAmount } from './kinds';
 
 /** One item of a schedule, as a person decides it. Amounts are signed, debit positive, in minor units of the item's currency. */
 export interface ItemFields {
@@ -26,6 +27,14 @@ export interface ItemFields {
   /** What it is worth in base currency, where somebody gave that; null: at the rate of the opening date. */
   readonly base: Minor | null;
   readonly note: string;
+  /** What items of this kind have beside: the life of an asset, the quantity of an article. */
+  readonly detail: Detail;
+  /**
+   * A second amount that the item makes up, of another account: what of an asset is written off, what of a loan falls due within a year.
+   * Signed, debit positive; where no account is named it counts on the item's own.
+   */
+  readonly beside: Minor | null;
+  readonly besideAccount: AccountId | null;
 }
 
 export interface Item extends ItemFields {
@@ -51,6 +60,9 @@ export const blankItem = (schedule: ScheduleKind, currency: string): ItemFields 
   open: minor(0n),
   base: null,
   note: '',
+  detail: NO_DETAIL,
+  beside: null,
+  besideAccount: null,
 });
 
 /** An item that becomes one of another kind: its amounts keep their magnitudes and get the sign of the kind. */
@@ -90,7 +102,8 @@ export const itemProblems = (item: ItemFields, rules: ItemRules): readonly Probl
     ...(signedAmount(schedule, account, item.kind, minor(1n)) === undefined
       ? [problem('item.kind', 'This list has no items of that kind.', 'kind')]
       : []),
-    ...(item.open === 0n
+    ...detailProblems(item.detail),
+    ...(item.open === 0n && (item.beside ?? 0n) === 0n
       ? [
           problem(
             'item.nothing',
@@ -134,6 +147,8 @@ export const itemDoubts = (
   items: readonly Asked[],
   { schedule, openingDate, elsewhere = new Map() }: Beside,
 ): ReadonlyMap<number, readonly Problem[]> => {
+  // What is asked about things is worked out in `things/doubts`.
+  if (isThings(schedule)) return new Map();
   const day = openingDate.toString();
   const contacts = schedule === 'customers' || schedule === 'suppliers';
   const seen = new Map<string, Asked>();
@@ -180,13 +195,19 @@ export const itemDoubts = (
   return found;
 };
 
-/** An item as the record of changes keeps it, with the account and version that it belongs to. */
-export const keptItem = (item: ItemFields & Pick<Item, 'account' | 'paper' | 'row'>, set: number): Kept => ({
+/** An item as the record of changes keeps it, with the account and version that it belongs to; what it does not have is left out. */
+export const keptItem = (
+  { detail, beside, besideAccount, ...item }: ItemFields & Pick<Item, 'account' | 'paper' | 'row'>,
+  set: number,
+): Kept => ({
   ...item,
   set,
   original: keptAmount(item.original),
   open: keptAmount(item.open),
   base: keptAmount(item.base),
+  ...(Object.keys(detail).length === 0 ? {} : { detail }),
+  ...(beside === null ? {} : { beside: keptAmount(beside) }),
+  ...(besideAccount === null ? {} : { besideAccount }),
 });
 
 /** Undefined for an item that was not there. */
@@ -195,11 +216,14 @@ export const itemFrom = (
 ): (ItemFields & Pick<Item, 'account' | 'paper' | 'row'> & { readonly set: number }) | undefined => {
   if (kept === null) return undefined;
   const item = kept as unknown as ReturnType<typeof itemFrom> & object;
-  const amounts = kept as unknown as Record<'original' | 'open' | 'base', Kept>;
+  const amounts = kept as unknown as Record<'original' | 'open' | 'base' | 'beside', Kept>;
   return {
     ...item,
     original: amountFrom(amounts.original),
     open: amountFrom(amounts.open) ?? minor(0n),
     base: amountFrom(amounts.base),
+    detail: (item as Partial<ItemFields>).detail ?? NO_DETAIL,
+    beside: amountFrom(amounts.beside ?? null),
+    besideAccount: (item as Partial<ItemFields>).besideAccount ?? null,
   };
 };

@@ -4,8 +4,18 @@ import { isResult, normalSide, typeOf } from '../ledger/classes';
 import { type Minor, abs, negate } from '../money/minor';
 import type { ListKind } from './list-kinds';
 
-/** What stands behind an account: open items of customers or suppliers, a statement with what is not on it, or a plain list. */
-export type ScheduleKind = ListKind | 'statement' | 'plain';
+/** Schedules of things that are no documents: each has columns and rules of its own, in `things/`. */
+export const THING_KINDS = ['stock', 'assets', 'loan', 'span', 'tax', 'holders'] as const;
+export type ThingKind = (typeof THING_KINDS)[number];
+
+/**
+ * What stands behind an account: open items of customers or suppliers, a statement with what is not on it, a list of things, a plain
+ * list; `written-off` is a plain list beside what registers of assets bring.
+ */
+export type ScheduleKind = ListKind | 'statement' | ThingKind | 'plain' | 'written-off';
+
+export const isThings = (schedule: ScheduleKind): schedule is ThingKind =>
+  THING_KINDS.some((kind) => kind === schedule);
 
 const BY_ROLE: Readonly<Partial<Record<AccountRole, ScheduleKind>>> = {
   'receivables-control': 'customers',
@@ -13,6 +23,16 @@ const BY_ROLE: Readonly<Partial<Record<AccountRole, ScheduleKind>>> = {
   bank: 'statement',
   cash: 'statement',
   card: 'statement',
+  stock: 'stock',
+  'fixed-asset-cost': 'assets',
+  'accumulated-depreciation': 'written-off',
+  loan: 'loan',
+  prepayments: 'span',
+  accruals: 'span',
+  'deferred-income': 'span',
+  tax: 'tax',
+  payroll: 'tax',
+  capital: 'holders',
 };
 
 /** The schedule that an account has; undefined for headings and for income and expense, which have none. */
@@ -30,7 +50,8 @@ export const isControlAccount = (account: Pick<Account, 'heading' | 'classificat
 };
 
 /** Whether the schedule of an account is asked for wherever it has a figure; any other account may have one. */
-export const needsSchedule = (kind: ScheduleKind): boolean => kind !== 'plain';
+export const needsSchedule = (kind: ScheduleKind): boolean => !BY_CHOICE.has(kind);
+const BY_CHOICE: ReadonlySet<ScheduleKind> = new Set(['plain', 'tax', 'holders']);
 
 interface KindFacts {
   readonly id: string;
@@ -61,20 +82,50 @@ const PLAIN = [
   { id: 'line-against', label: 'Amount the other way', sign: -1 },
 ] as const satisfies readonly KindFacts[];
 
+/** A schedule of things has one kind of item; an amount below nil is one of them all the same. */
+const THINGS = [
+  { id: 'article', label: 'Article', sign: 1 },
+  { id: 'asset', label: 'Asset', sign: 1 },
+  { id: 'loan', label: 'Loan', sign: 1 },
+  { id: 'span', label: 'Amount over time', sign: 1 },
+  { id: 'return', label: 'Return', sign: 1 },
+  { id: 'holding', label: 'Holding', sign: 1 },
+] as const satisfies readonly KindFacts[];
+const OF_THINGS: Readonly<Record<ThingKind, (typeof THINGS)[number]['id']>> = {
+  stock: 'article',
+  assets: 'asset',
+  loan: 'loan',
+  span: 'span',
+  tax: 'return',
+  holders: 'holding',
+};
+
 export type ItemKind =
-  (typeof OPEN_ITEMS)[number]['id'] | (typeof BESIDE_STATEMENT)[number]['id'] | (typeof PLAIN)[number]['id'];
+  | (typeof OPEN_ITEMS)[number]['id']
+  | (typeof BESIDE_STATEMENT)[number]['id']
+  | (typeof PLAIN)[number]['id']
+  | (typeof THINGS)[number]['id'];
 
 export const kindsIn = (schedule: ScheduleKind): readonly (KindFacts & { readonly id: ItemKind })[] =>
-  schedule === 'statement' ? BESIDE_STATEMENT : schedule === 'plain' ? PLAIN : OPEN_ITEMS;
+  isThings(schedule)
+    ? THINGS.filter(({ id }) => id === OF_THINGS[schedule])
+    : schedule === 'statement'
+      ? BESIDE_STATEMENT
+      : schedule === 'plain' || schedule === 'written-off'
+        ? PLAIN
+        : OPEN_ITEMS;
 
-export const ITEM_KINDS = [...OPEN_ITEMS, ...BESIDE_STATEMENT, ...PLAIN].map(({ id }) => id) as [
+export const ITEM_KINDS = [...OPEN_ITEMS, ...BESIDE_STATEMENT, ...PLAIN, ...THINGS].map(({ id }) => id) as [
   ItemKind,
   ...ItemKind[],
 ];
 
 /** On which side a schedule's own balances stand: what customers owe is a debit, what is owed to suppliers a credit. */
-const ownSide = (schedule: ScheduleKind, account: Pick<Account, 'classification' | 'contra'>): 1 | -1 =>
-  schedule === 'suppliers' ? -1 : schedule === 'plain' && normalSide(account) === 'credit' ? -1 : 1;
+export const ownSide = (schedule: ScheduleKind, account: Pick<Account, 'classification' | 'contra'>): 1 | -1 => {
+  if (schedule === 'suppliers') return -1;
+  const sided = isThings(schedule) || schedule === 'plain' || schedule === 'written-off';
+  return sided && normalSide(account) === 'credit' ? -1 : 1;
+};
 
 /**
  * The signed amount (debit positive) of an item whose magnitude is typed; its kind gives the sign, and nobody types one. An amount
@@ -99,7 +150,7 @@ export const kindBySign = (
 ): { readonly kind: ItemKind; readonly magnitude: Minor } => {
   const against = amount < 0n !== ownSide(schedule, account) < 0;
   const [own, other]: readonly [ItemKind, ItemKind] =
-    schedule === 'plain'
+    schedule === 'plain' || schedule === 'written-off'
       ? ['line', 'line-against']
       : schedule === 'statement'
         ? ['receipt-under-way', 'payment-under-way']

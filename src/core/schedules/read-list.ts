@@ -5,20 +5,39 @@ import { type ItemsRead, type ListAsked, readItems } from './list-items';
 import { readCamt } from './camt';
 import { type StatementsRead } from './statement';
 import { readStatementTable } from './statement-table';
+import { type RegisterRead, readRegister } from './registers/read-register';
+import type { RegisterKind } from './registers/register-words';
+import { type ScheduleKind, type ThingKind, isThings } from './kinds';
 
 /** What a file holds for a schedule. */
 export type ListRead =
   | { readonly kind: 'items'; readonly read: ItemsRead }
   | { readonly kind: 'contacts'; readonly read: ContactsRead }
+  | { readonly kind: 'things'; readonly read: RegisterRead }
   | { readonly kind: 'statements'; readonly read: StatementsRead };
 
 /** What is looked for in a file: it says for which page it was brought. */
-export type ListWanted = 'customers' | 'suppliers' | 'plain' | 'contacts' | 'statement';
+export type ListWanted = ScheduleKind | 'contacts';
+
+/** The lists that things are read from; of taxes and holders a plain list is read. */
+const REGISTERS: Readonly<Partial<Record<ThingKind, RegisterKind>>> = {
+  stock: 'stock',
+  assets: 'assets',
+  loan: 'loans',
+  span: 'prepayments',
+};
 
 const NOTHING: Readonly<Record<ListWanted, string>> = {
   customers: 'open items, such as number, date and amount',
   suppliers: 'open items, such as number, date and amount',
   plain: 'a list, such as text, date and amount',
+  'written-off': 'a list, such as text, date and amount',
+  tax: 'a list, such as text, date and amount',
+  holders: 'a list, such as text, date and amount',
+  stock: 'a stock list, such as article, quantity, cost and value',
+  assets: 'a register of assets, such as name, cost and depreciation',
+  loan: 'a loan’s plan, such as date, interest, principal and balance',
+  span: 'amounts over time, such as text, from, to, amount and what remains',
   contacts: 'contacts, such as code and name',
   statement: 'a statement, such as date, text and amount',
 };
@@ -29,7 +48,11 @@ export const readList = (tables: readonly Table[], wanted: ListWanted, asked: Li
     const read = readStatementTable(tables, asked.name);
     return read.ok ? ok({ kind: 'statements', read: read.value }) : read;
   }
-  if (wanted === 'contacts') {
+  const register = wanted !== 'contacts' && isThings(wanted) ? REGISTERS[wanted] : undefined;
+  if (register !== undefined) {
+    const read = readRegister(tables, register, asked);
+    if (read !== undefined) return ok({ kind: 'things', read });
+  } else if (wanted === 'contacts') {
     const read = readContacts(tables, asked.name);
     if (read !== undefined) return ok({ kind: 'contacts', read });
   } else {

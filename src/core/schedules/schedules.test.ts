@@ -74,7 +74,7 @@ describe('kinds of items', () => {
       'customers',
       'suppliers',
       'statement',
-      'plain',
+      'loan',
     ]);
     expect(scheduleOf({ ...LOAN, heading: true })).toBeUndefined();
     expect(scheduleOf(account(null, 'revenue'))).toBeUndefined();
@@ -277,6 +277,8 @@ const RULES: CellRules = {
     contact(4, 'Runs On', { settles: 'balance' }),
   ]),
   terms: { kind: 'days', days: 30 },
+  openingDate: plainDate('2026-07-31'),
+  spans: 'days',
 };
 
 describe('a contact’s credit', () => {

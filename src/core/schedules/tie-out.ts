@@ -1,6 +1,7 @@
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, NIL, add, subtract, sum } from '../money/minor';
 import type { Part } from '../openings/foreign';
+import type { AccountId } from '../chart/account';
 import type { Counted } from './cash-count';
 import type { ItemFields } from './item';
 import { type ScheduleKind, needsSchedule } from './kinds';
@@ -156,18 +157,46 @@ export const stillLooked = (
   looked: Pick<Looked, 'figure' | 'support'>,
 ): boolean => tie.figure === looked.figure && tie.support === looked.support;
 
-/** What items come to, per currency. */
-export const supportedBy = (items: readonly Pick<ItemFields, 'currency' | 'open' | 'base'>[]): readonly Supported[] => {
+/**
+ * What items come to, per currency. Of items with a second amount, that counts too, but where it is of another account than `own`.
+ */
+export const supportedBy = (
+  items: readonly (Pick<ItemFields, 'currency' | 'open' | 'base'> &
+    Partial<Pick<ItemFields, 'beside' | 'besideAccount'>>)[],
+  own: AccountId | null = null,
+): readonly Supported[] => {
   const sums = new Map<string, Supported>();
-  for (const { currency, open, base } of items) {
+  for (const { currency, open, base, beside = null, besideAccount = null } of items) {
     const sumSoFar = sums.get(currency) ?? { currency, items: 0, open: NIL, given: NIL, givenBase: NIL };
+    const second = beside !== null && (besideAccount === null || besideAccount === own) ? beside : NIL;
     sums.set(currency, {
       currency,
       items: sumSoFar.items + 1,
-      open: add(sumSoFar.open, open),
+      open: add(add(sumSoFar.open, open), second),
       given: base === null ? sumSoFar.given : add(sumSoFar.given, open),
       givenBase: base === null ? sumSoFar.givenBase : add(sumSoFar.givenBase, base),
     });
+  }
+  return [...sums.values()];
+};
+
+/** Sums of several lists as those of one. */
+export const together = (...lists: readonly (readonly Supported[])[]): readonly Supported[] => {
+  const sums = new Map<string, Supported>();
+  for (const one of lists.flat()) {
+    const before = sums.get(one.currency);
+    sums.set(
+      one.currency,
+      before === undefined
+        ? one
+        : {
+            currency: one.currency,
+            items: before.items + one.items,
+            open: add(before.open, one.open),
+            given: add(before.given, one.given),
+            givenBase: add(before.givenBase, one.givenBase),
+          },
+    );
   }
   return [...sums.values()];
 };

@@ -3,10 +3,14 @@ import { type Account, called } from '../chart/account';
 import { describeTerms } from '../company/terms';
 import { minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
-import { type Minor, NIL, add, negate } from '../money/minor';
+import { type Minor, NIL, add, negate, sum } from '../money/minor';
 import { CONTACT_ROLES, type Contact } from '../schedules/contact';
 import type { Item } from '../schedules/item';
-import { type ScheduleKind, kindsIn } from '../schedules/kinds';
+import type { ItemColumn } from '../schedules/item-columns';
+import { type ScheduleKind, type ThingKind, kindsIn } from '../schedules/kinds';
+import { type ThingRules, thingAmount } from '../schedules/things/cells';
+import { THING_COLUMNS, THING_SUMS } from '../schedules/things/columns';
+import { DETAILS, type DetailField } from '../schedules/things/detail';
 import type { Tie } from '../schedules/tie-out';
 import type { Column, Document, Line, Value } from './document';
 
@@ -31,6 +35,84 @@ const TITLES: Readonly<Record<ScheduleKind, string>> = {
   suppliers: 'Open items of suppliers',
   statement: 'Beside the statement',
   plain: 'Schedule',
+  'written-off': 'Written off',
+  stock: 'Stock',
+  assets: 'Fixed assets',
+  loan: 'Loans and leases',
+  span: 'Amounts over time',
+  tax: 'Returns',
+  holders: 'Holders of capital',
+};
+
+/** The columns of things as a document has them, with what stands in each. */
+const thingColumns = (
+  schedule: ThingKind,
+  rules: ThingRules,
+  contacts: ReadonlyMap<number, Contact>,
+): readonly { readonly column: Column; readonly value: (item: Item) => Value }[] =>
+  THING_COLUMNS[schedule]
+    .filter(({ id }) => id !== 'should')
+    .map(({ id, label }) => {
+      const kind = id in DETAILS ? DETAILS[id as DetailField] : undefined;
+      const day = id === 'date' || id === 'due' || kind === 'day';
+      const money = MONEY.has(id) || kind === 'amount';
+      return {
+        column: { label, kind: money ? 'figure' : day ? 'date' : id === 'note' || id === 'contact' ? 'text' : 'code' },
+        value: (item): Value => {
+          if (id === 'contact') return item.contact === null ? '' : (contacts.get(item.contact)?.name ?? '');
+          if (id === 'date' || id === 'due') return item[id] === null ? null : { date: item[id] };
+          if (kind === 'day')
+            return item.detail[id as DetailField] === undefined ? null : { date: item.detail[id as DetailField] ?? '' };
+          if (money) {
+            const amount = thingAmount(item, id, rules);
+            return amount === null ? null : { amount, digits: minorDigits(item.currency) };
+          }
+          if (kind !== undefined) return item.detail[id as DetailField] ?? '';
+          return id === 'number' || id === 'reference' || id === 'note' ? item[id] : '';
+        },
+      };
+    });
+
+const MONEY: ReadonlySet<ItemColumn> = new Set(THING_SUMS);
+
+/** The things behind an account as a document: what Bathron reads again, a total, and whether it ties. */
+export const thingsReport = (
+  account: Account,
+  items: readonly Item[],
+  contacts: readonly Contact[],
+  tie: Tie,
+  rules: ThingRules,
+  head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
+): Document => {
+  const columns = thingColumns(rules.schedule, rules, new Map(contacts.map((one) => [one.id, one])));
+  const currency = account.currency ?? head.currency;
+  const lines = items.map((item): Line => ({
+    kind: 'line',
+    depth: 0,
+    values: columns.map(({ value }) => value(item)),
+  }));
+  const one = items.every((item) => item.currency === currency);
+  const total = columns.map(({ column }, place): Value => {
+    const id = THING_COLUMNS[rules.schedule].filter((known) => known.id !== 'should')[place]?.id;
+    if (place === 0) return '';
+    if (id === 'note' || (id === 'contact' && place < 2)) return 'Total';
+    return column.kind === 'figure' && id !== undefined && MONEY.has(id)
+      ? { amount: sum(items.map((item) => thingAmount(item, id, rules) ?? NIL)), digits: minorDigits(currency) }
+      : null;
+  });
+  return {
+    title: `${TITLES[rules.schedule]}, ${called(account)}`,
+    about: say`At close of ${dated(head.openingDate)}`,
+    standing: head.draft ? { draft: true } : { draft: false, says: say`Posted with the opening balances` },
+    columns: columns.map(({ column }) => column),
+    sections: [
+      {
+        title: null,
+        lines: items.length === 0 || !one ? lines : [...lines, { kind: 'total', depth: 0, values: total }],
+      },
+    ],
+    notes: tieSaid(tie, head.currency, head.digits),
+  };
 };
 
 /** What the tie-out says, for whoever reads the list. */

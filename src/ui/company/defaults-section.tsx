@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { type DateStyle, writeStyled } from '@/core/base/date-style';
 import { plainDate } from '@/core/base/dates';
-import { PAPER_SIZES, SETTLEMENTS } from '@/core/company/facts';
+import { PAPER_SIZES, SETTLEMENTS, SPAN_RULES } from '@/core/company/facts';
 import {
   DOCUMENT_KINDS,
   type Numbering,
@@ -57,6 +57,17 @@ export const DefaultsSection = ({ example }: { readonly example: string }) => {
           {NUMBER_STYLES.slice(0, 6).map((style) => (
             <option key={style} value={style}>
               {style}
+            </option>
+          ))}
+        </SelectFact>
+        <SelectFact
+          field="spans"
+          label="What lies across the year end"
+          hint="prepayments, accruals and grants, where a schedule works out what belongs after the opening date"
+        >
+          {SPAN_RULES.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.label}
             </option>
           ))}
         </SelectFact>

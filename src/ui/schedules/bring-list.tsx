@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { type ListPreview, takeList } from '@/actions/schedules/bring';
 import type { FrameView } from '@/actions/frame/views';
 import { type Problem, type Result, plural } from '@/core/base/result';
+import { called } from '@/core/chart/account';
 import { MOST_BYTES } from '@/core/files/limits';
 import { minorDigits } from '@/core/money/currency';
 import { fromWire } from '@/core/money/wire';
@@ -70,6 +71,8 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
   const [leave, setLeave] = useState<ReadonlySet<number>>(new Set());
   const [booked, setBooked] = useState(true);
   const [chosen, setChosen] = useState(0);
+  /** The accounts of classes or categories that somebody chose. */
+  const [places, setPlaces] = useState<Readonly<Record<string, number>>>({});
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
   const sound = preview.items.filter((one) => one.problems.length === 0 && !leave.has(one.row));
@@ -101,6 +104,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         leave: [...leave],
         booked,
         statement: chosen,
+        places: { ...Object.fromEntries(preview.groups.map((group) => [group.name, group.account])), ...places },
       }),
     );
     setBusy(false);
@@ -124,6 +128,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         <p className="text-sm">
           {preview.kind === 'items' &&
             `${plural(preview.items.length, 'item')}${preview.contacts.length > 0 ? `, ${plural(preview.contacts.length, 'contact')} to be made` : ''}`}
+          {preview.kind === 'things' && plural(preview.items.length, 'row')}
           {preview.kind === 'contacts' &&
             `${plural(preview.contacts.length, 'contact')} to be made${preview.known > 0 ? `, ${String(preview.known)} there already` : ''}`}
         </p>
@@ -172,23 +177,42 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
           It closes on {day(statement.closing.date, frame.dates)} with {sided(statement.closing.amount, frame)}.
         </p>
       )}
+      {preview.groups.length > 0 && (preview.groups.length > 1 || preview.accounts.length > 1) && (
+        <Groups
+          preview={preview}
+          frame={frame}
+          places={places}
+          onPlace={(name, to) => setPlaces({ ...places, [name]: to })}
+        />
+      )}
       {preview.items.length > 0 && (
         <div className="mt-1 overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the list">
           <table className="ledger tight w-full">
             <thead>
               <tr>
-                {['', 'Row', 'Contact', 'Kind', 'Number', 'Date', 'Due'].map((label) => (
+                {[
+                  '',
+                  'Row',
+                  ...(preview.kind === 'things'
+                    ? ['What', 'Class', 'Code', 'Date', 'To']
+                    : ['Contact', 'Kind', 'Number', 'Date', 'Due']),
+                ].map((label) => (
                   <th key={label} scope="col" className="text-left">
                     {label}
                   </th>
                 ))}
                 <th scope="col" className="figure">
-                  Open
+                  {preview.kind === 'things' ? 'Amount' : 'Open'}
                 </th>
+                {preview.kind === 'things' && (
+                  <th scope="col" className="figure">
+                    Beside
+                  </th>
+                )}
               </tr>
             </thead>
             <tbody>
-              {preview.items.slice(0, MOST_SHOWN).map(({ row, item, makes, problems: own }) => (
+              {preview.items.slice(0, MOST_SHOWN).map(({ row, item, makes, problems: own, group }) => (
                 <tr key={row} className={own.length > 0 || leave.has(row) ? 'text-ink-2 line-through' : ''}>
                   <td>
                     <input
@@ -207,10 +231,14 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
                   </td>
                   <td className="text-ink-2">{row}</td>
                   <td>
-                    {makes === null ? (names.get(item.contact ?? 0) ?? '') : (preview.contacts[makes]?.name ?? '')}
+                    {preview.kind === 'things'
+                      ? item.note
+                      : makes === null
+                        ? (names.get(item.contact ?? 0) ?? '')
+                        : (preview.contacts[makes]?.name ?? '')}
                     {makes === null ? '' : <span className="note"> new</span>}
                   </td>
-                  <td>{kinds.get(item.kind)}</td>
+                  <td>{preview.kind === 'things' ? group : kinds.get(item.kind)}</td>
                   <td>{item.number}</td>
                   <td className="whitespace-nowrap">{item.date === null ? '' : day(item.date, frame.dates)}</td>
                   <td className="whitespace-nowrap">{item.due === null ? '' : day(item.due, frame.dates)}</td>
@@ -218,6 +246,11 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
                     {item.open === 0n ? '' : sided(item.open, money(item.currency))}
                     {item.currency === frame.currency ? '' : ` ${item.currency}`}
                   </td>
+                  {preview.kind === 'things' && (
+                    <td className="figure whitespace-nowrap">
+                      {item.beside === null ? '' : sided(item.beside, money(item.currency))}
+                    </td>
+                  )}
                 </tr>
               ))}
             </tbody>
@@ -239,6 +272,63 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
     </section>
   );
 };
+
+/** The account of each class or category of a register. */
+const Groups = ({
+  preview,
+  frame,
+  places,
+  onPlace,
+}: {
+  readonly preview: ListPreview;
+  readonly frame: FrameView;
+  readonly places: Readonly<Record<string, number>>;
+  readonly onPlace: (group: string, account: number) => void;
+}) => (
+  <table className="ledger tight my-2 max-w-3xl" aria-label="Where each class goes">
+    <thead>
+      <tr>
+        <th scope="col" className="text-left">
+          Class
+        </th>
+        <th scope="col" className="text-left">
+          Account
+        </th>
+        <th scope="col" className="figure">
+          Rows
+        </th>
+        <th scope="col" className="figure">
+          Amount
+        </th>
+      </tr>
+    </thead>
+    <tbody>
+      {preview.groups.map((group) => (
+        <tr key={group.name}>
+          <th scope="row" className="text-left font-normal">
+            {group.name === '' ? 'without a class' : group.name}
+          </th>
+          <td>
+            <select
+              aria-label={`Account of ${group.name === '' ? 'those without a class' : group.name}`}
+              className="select select-xs w-64"
+              value={places[group.name] ?? group.account}
+              onChange={(event) => onPlace(group.name, Number(event.target.value))}
+            >
+              {preview.accounts.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {called(one)}
+                </option>
+              ))}
+            </select>
+          </td>
+          <td className="figure">{group.items}</td>
+          <td className="figure whitespace-nowrap">{sided(group.sum, frame)}</td>
+        </tr>
+      ))}
+    </tbody>
+  </table>
+);
 
 /** Rows told of each kind of problem, before the others are counted. */
 const MOST_ALIKE = 3;

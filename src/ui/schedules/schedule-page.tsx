@@ -7,27 +7,26 @@ import type { FrameView } from '@/actions/frame/views';
 import { plainDate } from '@/core/base/dates';
 import { type Problem, toldIn } from '@/core/base/result';
 import { called } from '@/core/chart/account';
+import { movedBeside } from '@/core/schedules/things/cells';
 import { type Columns, rowsIn } from '@/core/money/columns';
 import { minorDigits } from '@/core/money/currency';
 import { abs, minor } from '@/core/money/minor';
-import {
-  COLUMN_LABELS,
-  type CellRules,
-  type ItemColumn,
-  cellText,
-  columnsIn,
-  contactBook,
-  typedItem,
-} from '@/core/schedules/item-cells';
+import { type CellRules, cellText, columnsIn, contactBook, labelOf, typedItem } from '@/core/schedules/item-cells';
+import type { ItemColumn } from '@/core/schedules/item-columns';
 import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
-import { kindsIn } from '@/core/schedules/kinds';
+import { type ScheduleKind, isThings, kindsIn } from '@/core/schedules/kinds';
 import { lacksEvidence } from '@/core/schedules/evidence';
-import { supportedBy, tieOf } from '@/core/schedules/tie-out';
+import { THING_COLUMNS, THING_FIGURES, WORKED_OUT } from '@/core/schedules/things/columns';
+import { METHODS } from '@/core/schedules/things/depreciation';
+import { thingDoubts } from '@/core/schedules/things/doubts';
+import { supportedBy, tieOf, together } from '@/core/schedules/tie-out';
 import { EvidenceList, EvidencePart } from '../evidence/evidence-part';
 import { useEvidence } from '../evidence/use-evidence';
 import { useRowDrop } from '../evidence/use-row-drop';
 import { Frame, MarginPart } from '../frame/frame';
+import { scheduleHref } from '../frame/stage-href';
 import { FileButton } from '../parts/file-button';
+import { Go } from '../parts/go';
 import { figure, sided } from '../parts/figures';
 import { writingWith } from '../parts/names';
 import type { Choice } from '../parts/picker';
@@ -42,6 +41,8 @@ import { Ageing } from './ageing';
 import { BringList } from './bring-list';
 import { ScheduleNav } from './schedule-nav';
 import { useBroughtList } from './use-brought-list';
+import { BesidePart } from './beside-part';
+import { ThisThing, thingTotals } from './this-thing';
 import { StatementForm } from './statement-form';
 import { TieBox } from './tie-box';
 import { SCHEDULE_NAMES } from './tie-words';
@@ -56,7 +57,7 @@ const KEYS = [
   ['Ctrl Z', 'take back what was changed last'],
 ] as const;
 
-const WIDTHS: Readonly<Record<ItemColumn, string>> = {
+const WIDTHS: Readonly<Partial<Record<ItemColumn, string>>> = {
   contact: 'minmax(10rem,1.4fr)',
   kind: '8.6rem',
   number: '6.2rem',
@@ -70,7 +71,15 @@ const WIDTHS: Readonly<Record<ItemColumn, string>> = {
   base: '7rem',
   note: 'minmax(9rem,1fr)',
 };
-const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base']);
+const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base', ...THING_FIGURES]);
+const CHOICES: ReadonlySet<ItemColumn> = new Set(['contact', 'kind', 'currency', 'method']);
+
+const widthOf = (schedule: ScheduleKind, column: ItemColumn): string =>
+  (isThings(schedule) ? THING_COLUMNS[schedule].find(({ id }) => id === column)?.width : undefined) ??
+  (schedule === 'statement' && column === 'kind' ? '19rem' : (WIDTHS[column] ?? '6.6rem'));
+
+/** Whether an item has an amount, so that it can be kept. */
+const isComplete = ({ open, beside }: ItemFields): boolean => open !== 0n || (beside ?? 0n) !== 0n;
 
 type Row = SheetRow<ItemFields>;
 
@@ -98,6 +107,10 @@ export const SchedulePage = ({
   evidence,
   looked,
   controls,
+  spans,
+  others,
+  besides,
+  partner,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
@@ -114,23 +127,28 @@ export const SchedulePage = ({
     dates: frame.dates,
     contacts: book,
     terms,
+    openingDate: plainDate(frame.openingDate),
+    spans,
   };
+  const things = isThings(schedule) ? { ...rules, schedule } : undefined;
   const own = account.currency ?? frame.currency;
   const foreign = currencies.length > 0 && account.currency === null;
+  // Where the second amounts of the items stand: as most of them say, else where such amounts most likely do.
+  const besideAccount = rowsIn(items).find((one) => one.besideAccount !== null)?.besideAccount ?? partner;
   const rows = useSavedRows<ItemFields>({
     stored: useMemo(
       () =>
         rowsIn(items).map(({ id, revision, account: _, paper: __, row: ___, ...fields }) => ({ id, revision, fields })),
       [items],
     ),
-    blank: blankItem(schedule, own),
+    blank: { ...blankItem(schedule, own), besideAccount },
     apply: (fields, { column, text }) => {
       const read = typedItem(fields, column as ItemColumn, text, rules);
       return read.ok
         ? read
         : { ok: false, problems: read.problems.map((one) => toldIn(one, writingWith(frame.dates))) };
     },
-    complete: ({ open }) => open !== 0n,
+    complete: isComplete,
     address: `/books/${String(frame.id)}/schedules/${String(account.id)}/items`,
     sends: (sent) => ({ set, entries: sent.map(({ fields, ...row }) => ({ ...row, item: fields })) }),
     one: 'item',
@@ -141,15 +159,22 @@ export const SchedulePage = ({
   const offerLast = useLastChange(frame.id, ['item', 'contact', 'statement', 'tie', 'looked', 'evidence']);
   useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
 
-  const counted = useMemo(() => rows.rows.filter(({ fields }) => fields.open !== 0n), [rows.rows]);
+  const counted = useMemo(() => rows.rows.filter(({ fields }) => isComplete(fields)), [rows.rows]);
   // What looks at every item beside the others waits, so that the key is on the screen first.
   const settled = useDeferredValue(counted);
+  const ownSums = supportedBy(
+    counted.map(({ fields }) => fields),
+    account.id,
+  );
   const tie = tieOf({
     figure: stored.figure,
     parts,
     base: frame.currency,
     own: account.currency === frame.currency ? null : account.currency,
-    supported: supportedBy(counted.map(({ fields }) => fields)),
+    supported: together(
+      ownSums,
+      others.map(({ sum }) => sum),
+    ),
     closing: stored.closing,
     explained,
     rate: (currency) => rates[currency],
@@ -167,9 +192,12 @@ export const SchedulePage = ({
   );
   const doubts = useMemo(() => {
     const asked = settled.map((row, at) => ({ ...row.fields, id: at }));
-    const found = itemDoubts(asked, { schedule, openingDate: plainDate(frame.openingDate), elsewhere });
+    const openingDate = plainDate(frame.openingDate);
+    const found = isThings(schedule)
+      ? thingDoubts(asked, { schedule, account, style: frame.style, dates: frame.dates, openingDate, spans })
+      : itemDoubts(asked, { schedule, openingDate, elsewhere });
     return new Map([...found].map(([at, own]) => [settled[at]?.key ?? '', own]));
-  }, [settled, schedule, frame.openingDate, elsewhere]);
+  }, [settled, schedule, account, frame, spans, elsewhere]);
   const choices = useMemo(
     (): readonly Choice[] =>
       contacts
@@ -179,14 +207,17 @@ export const SchedulePage = ({
   );
   const columns = columnsIn(schedule, foreign).map((id): DataColumn<Row> => ({
     id,
-    label: COLUMN_LABELS[id],
-    width: schedule === 'statement' && id === 'kind' ? '19rem' : WIDTHS[id],
-    kind: FIGURES.has(id) ? 'figure' : id === 'contact' || id === 'kind' || id === 'currency' ? 'choice' : 'text',
+    label: labelOf(schedule, id),
+    width: widthOf(schedule, id),
+    kind: FIGURES.has(id) ? 'figure' : CHOICES.has(id) ? 'choice' : 'text',
     text: (row) => row.unread[id]?.text ?? cellText(row.fields, id, rules),
-    takes: true,
+    takes: !WORKED_OUT.has(id),
     ...(id === 'contact' ? { choices, makes: (text: string) => `Make a contact “${text}”` } : {}),
     ...(id === 'kind'
       ? { choices: kindsIn(schedule).map((kind) => ({ key: kind.id, code: '', name: kind.label })) }
+      : {}),
+    ...(id === 'method'
+      ? { choices: METHODS.map((one) => ({ key: one.id, code: '', name: one.label, more: one.means })) }
       : {}),
     ...(id === 'currency'
       ? { choices: [own, ...currencies].map((code) => ({ key: code, code: '', name: code })) }
@@ -211,16 +242,29 @@ export const SchedulePage = ({
   });
   const chosen = rows.rows.find(({ key }) => key === selected);
   const asked = doubts.size;
-  const sums = supportedBy(counted.map(({ fields }) => fields));
-  const [only] = sums;
+  const sums = together(
+    ownSums,
+    others.map(({ sum }) => sum),
+  );
+  const [only] = ownSums;
   const totals =
     only === undefined
       ? {}
       : {
           [columns[0]?.id ?? '']: `${String(counted.length)} ${counted.length === 1 ? 'item' : 'items'}`,
-          // Amounts of several currencies do not add up; they stand in the margin, each by itself.
-          open: sums.length === 1 ? sided(only.open, moneyOf(only.currency, frame)) : '',
-          base: foreign && tie.support !== null ? sided(tie.support, frame) : '',
+          ...(things === undefined
+            ? {
+                // Amounts of several currencies do not add up; they stand in the margin, each by itself.
+                open: ownSums.length === 1 ? sided(only.open, moneyOf(only.currency, frame)) : '',
+                base: foreign && tie.support !== null ? sided(tie.support, frame) : '',
+              }
+            : ownSums.length > 1
+              ? {}
+              : thingTotals(
+                  counted.map(({ fields }) => fields),
+                  things,
+                  moneyOf(only.currency, frame),
+                )),
         };
   return (
     <Frame
@@ -257,14 +301,53 @@ export const SchedulePage = ({
             looked={looked}
             open={drafting && rows.said === 'all saved'}
           />
+          {others.length > 0 && (
+            <MarginPart title="From other lists">
+              {others.map(({ of, sum }) => (
+                <p key={`${String(of.id)} ${sum.currency}`} className="flex justify-between gap-3">
+                  <Go className="hover:underline" href={scheduleHref(frame.id, of.id)}>
+                    {called(of)}
+                  </Go>
+                  <span className="whitespace-nowrap tabular-nums">
+                    {sided(sum.open, moneyOf(sum.currency, frame))}
+                  </span>
+                </p>
+              ))}
+            </MarginPart>
+          )}
+          {things !== undefined && (
+            <BesidePart
+              frame={frame}
+              account={account}
+              set={set}
+              schedule={things.schedule}
+              besides={besides}
+              chosen={besideAccount}
+              figure={tie.figure}
+              items={counted.map(({ fields }) => fields)}
+              open={drafting && rows.said === 'all saved'}
+              onChoose={(to) => {
+                for (const { key } of rows.rows) rows.change(key, (fields) => movedBeside(fields, to, things));
+              }}
+            />
+          )}
           {chosen !== undefined && (
             <MarginPart title="This item">
               <ItemNotes
                 row={chosen}
                 doubts={doubts.get(chosen.key) ?? []}
                 frame={frame}
-                complete={chosen.fields.open !== 0n}
+                complete={isComplete(chosen.fields)}
               />
+              {things !== undefined && (
+                <ThisThing
+                  item={chosen.fields}
+                  rules={things}
+                  money={moneyOf(chosen.fields.currency, frame)}
+                  open={drafting}
+                  onTake={(beside) => rows.change(chosen.key, (fields) => ({ ...fields, beside }))}
+                />
+              )}
               {chosen.id !== null && (
                 <div className="mt-2">
                   <EvidenceList key={chosen.id} books={frame.id} to={{ of: 'item', id: chosen.id }} papers={papers} />

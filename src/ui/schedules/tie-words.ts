@@ -15,4 +15,11 @@ export const SCHEDULE_NAMES: Readonly<Record<ScheduleKind, string>> = {
   suppliers: 'open items of suppliers',
   statement: 'statement and what is not on it',
   plain: 'list',
+  'written-off': 'what is written off, by the registers of assets',
+  stock: 'articles in stock',
+  assets: 'register of assets',
+  loan: 'loans and leases',
+  span: 'amounts over time',
+  tax: 'returns and what is owed by them',
+  holders: 'holders and their shares',
 };

@@ -105,7 +105,7 @@ export const GROUPS: readonly Group[] = [
       ['1300', 'Prepayments', 'prepayments'],
       ['1510', 'Equipment, cost', 'fixed-asset-cost'],
       ['1519', 'Equipment, accumulated depreciation', 'accumulated-depreciation'],
-      ['2150', 'Accruals'],
+      ['2150', 'Accruals', 'accruals'],
       ['2400', 'Card account', 'card'],
       ['6320', 'Small tools and equipment'],
       ['6350', 'Insurance'],
@@ -143,7 +143,7 @@ export const GROUPS: readonly Group[] = [
   {
     when: { forms: ['limited-company'] },
     accounts: [
-      ['3010', 'Share capital'],
+      ['3010', 'Share capital', 'capital'],
       ['3050', 'Share premium'],
       ['3100', 'Dividends', 'contra'],
       ['3200', 'Retained earnings', 'retained-earnings'],
@@ -240,7 +240,7 @@ export const GROUPS: readonly Group[] = [
   {
     when: { yes: ['staff'] },
     accounts: [
-      ['2300', 'Wages and payroll taxes'],
+      ['2300', 'Wages and payroll taxes', 'payroll'],
       ['2310', 'Pension contributions owed'],
       ['6100', 'Wages and salaries'],
       ['6150', 'Employer’s payroll taxes'],
@@ -292,7 +292,7 @@ export const GROUPS: readonly Group[] = [
     when: { yes: ['grants'] },
     accounts: [
       ['1155', 'Grants receivable'],
-      ['2160', 'Grants received in advance'],
+      ['2160', 'Grants received in advance', 'deferred-income'],
       ['4350', 'Grants'],
       ['5350', 'Costs met by grants'],
     ],

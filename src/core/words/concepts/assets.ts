@@ -188,7 +188,7 @@ export const ASSETS: readonly ConceptLine[] = [
     'accrued-income',
     'current-asset',
     'debit',
-    '',
+    'accruals',
     'accrued income, unbilled revenue, unbilled receivables, income receivable, earned not invoiced, invoices to be issued, amounts recoverable; noch nicht abgerechnete leistungen, abgegrenzte ertrage, antizipative aktiva; clients factures a etablir, produits a recevoir, factures a etablir; ingresos devengados, clientes facturas pendientes de formalizar; ratei attivi, fatture da emettere; nog te ontvangen, nog te factureren, te ontvangen bedragen; upplupna intakter, upplupna men ej fakturerade intakter; opptjente ikke fakturerte inntekter, opptjent inntekt, paalobne indtaegter; przychody do otrzymania, rozliczenia miedzyokresowe przychodow niezafakturowanych; prijmy pristich obdobi, dohadne ucty aktivni; acrescimos de rendimentos, devedores por acrescimos; beveteli elhatarolas; siirtosaamiset tuotot; gelir tahakkuklari',
   ],
   [

@@ -1,0 +1,273 @@
+import { dated, say } from '../../base/sentence';
+import { type PlainDate, plainDate } from '../../base/dates';
+import { type Problem, problem } from '../../base/result';
+import type { Account, AccountId } from '../../chart/account';
+import type { SpanRule } from '../../company/facts';
+import { minorDigits } from '../../money/currency';
+import { type Minor, NIL, abs, minor, negate, subtract, sum } from '../../money/minor';
+import { decimalOf } from '../../money/rate';
+import { divideRounded } from '../../money/rounding';
+import type { IncomingItem } from '../from-list';
+import { rescaled } from '../from-list';
+import { type ItemFields, blankItem } from '../item';
+import { type ThingKind, ownSide } from '../kinds';
+import type {
+  Listed,
+  ListedAsset,
+  ListedPayment,
+  ListedSpan,
+  ListedStock,
+  RegisterRead,
+} from '../registers/read-register';
+import type { RegisterKind } from '../registers/register-words';
+import { afterOf, articleValue } from './cells';
+import { type Detail, NO_DETAIL, withDetail } from './detail';
+import { methodOf } from './depreciation';
+
+/** A row of a register as an item, on the account that its class or category belongs to. */
+export interface IncomingThing extends IncomingItem {
+  readonly account: AccountId;
+  readonly group: string;
+}
+
+export interface RegisterRules {
+  readonly schedule: ThingKind;
+  /** The account whose page the list was brought to. */
+  readonly account: Account;
+  readonly accounts: readonly Account[];
+  /** The account of each class or category of the list; the page's own where none is said. */
+  readonly places: ReadonlyMap<string, AccountId>;
+  /** Where the second amounts of an account's items stand. */
+  readonly besideOf: (account: Account) => AccountId | null;
+  readonly base: string;
+  readonly openingDate: PlainDate;
+  readonly spans: SpanRule;
+}
+
+interface Row {
+  readonly listed: Listed[RegisterKind];
+  readonly group: string;
+  readonly fields: Pick<ItemFields, 'number' | 'note' | 'date' | 'due' | 'detail'> &
+    Partial<Pick<ItemFields, 'reference'>>;
+  /** Magnitudes on the schedule's own side, in the list's decimals. */
+  readonly open: Minor | null;
+  readonly original: Minor | null;
+  readonly beside: Minor | null;
+  readonly problems: readonly Problem[];
+}
+
+const details = (pairs: Readonly<Partial<Record<keyof Detail, string | null>>>): Detail =>
+  Object.entries(pairs).reduce<Detail>(
+    (detail, [field, value]) => withDetail(detail, field as keyof Detail, value),
+    NO_DETAIL,
+  );
+
+const cut = (text: string | null, most = 120): string => (text ?? '').slice(0, most);
+/** A decimal with more digits than are kept says nothing that can be kept. */
+const kept = (text: string | null): string | null =>
+  text === null || !/^-?\d{1,14}(?:\.\d{1,8})?$/.test(text) ? null : text;
+
+const out = (row: number, message: Parameters<typeof problem>[1]): readonly Problem[] => [
+  problem('thing.out', message, row),
+];
+
+const assetRow = (listed: ListedAsset, digits: number, to: number): Row => ({
+  listed,
+  group: listed.class ?? '',
+  fields: {
+    number: cut(listed.code),
+    note: cut(listed.name, 500),
+    date: listed.acquired,
+    due: null,
+    detail: details({
+      life: listed.lifeMonths === null ? null : String(Math.min(9999, listed.lifeMonths)),
+      rate: kept(listed.rate),
+      method: listed.method === null ? null : (methodOf(listed.method) ?? null),
+      residual: listed.residual === null ? null : String(rescaled(listed.residual, digits, to) ?? ''),
+    }),
+  },
+  open: listed.cost,
+  original: null,
+  beside:
+    listed.depreciation ?? (listed.cost === null || listed.net === null ? null : subtract(listed.cost, listed.net)),
+  problems:
+    listed.disposed === null
+      ? []
+      : out(
+          listed.row,
+          listed.disposed === ''
+            ? `Row ${listed.row} is not owned any more, so it stays out.`
+            : say`Row ${listed.row} went on ${dated(listed.disposed)}, so it stays out.`,
+        ),
+});
+
+const stockRow = (listed: ListedStock, digits: number, currency: string): Row => {
+  const [quantity, cost] = [kept(listed.quantity), kept(listed.unitCost)];
+  const signed = (text: string) => {
+    const { coefficient, scale } = decimalOf(text.replace('-', ''));
+    return { coefficient: text.startsWith('-') ? -coefficient : coefficient, scale };
+  };
+  const worked = quantity === null || cost === null ? null : articleValue(signed(quantity), signed(cost), currency);
+  const value = listed.value ?? (worked === null ? null : (rescaled(worked, minorDigits(currency), digits) ?? null));
+  return {
+    listed,
+    group: listed.category ?? '',
+    fields: {
+      number: cut(listed.code),
+      note: cut(listed.name, 500),
+      date: listed.counted,
+      due: null,
+      detail: details({
+        unit: cut(listed.unit, 20),
+        quantity,
+        cost,
+        price: kept(listed.price),
+        place: cut(listed.place),
+        category: cut(listed.category),
+      }),
+    },
+    open: value,
+    original: null,
+    beside: listed.writeDown === null ? null : abs(listed.writeDown),
+    problems: [],
+  };
+};
+
+const spanRow = (listed: ListedSpan, rules: RegisterRules): Row => {
+  const { schedule } = rules;
+  const fields = {
+    number: cut(listed.code),
+    note: cut(listed.name, 500),
+    date: listed.from,
+    due: listed.to,
+    detail: NO_DETAIL,
+  };
+  // What a list does not say is worked out.
+  const item = { ...blankItem(schedule, rules.base), ...fields, original: listed.amount };
+  const after = listed.remaining ?? afterOf(item, rules) ?? null;
+  return { listed, group: '', fields, open: after, original: listed.amount, beside: null, problems: [] };
+};
+
+/** The one loan of which a file is the plan: what is owed on the opening date, and what of it falls due within a year. */
+const loanOf = (payments: readonly ListedPayment[], { openingDate }: RegisterRules, name: string): Row | undefined => {
+  const daily = payments.filter((one): one is ListedPayment & { readonly date: string } => one.date !== null);
+  const sorted = [...daily].sort((one, other) => one.date.localeCompare(other.date));
+  const [first] = sorted;
+  const last = sorted.at(-1);
+  if (first === undefined || last === undefined) return undefined;
+  const day = openingDate.toString();
+  const paid = sorted.filter(({ date }) => date <= day);
+  const left = sorted.filter(({ date }) => date > day);
+  const principal = (of: readonly ListedPayment[]): Minor => sum(of.map((one) => one.principal ?? NIL));
+  const owed = paid.at(-1)?.outstanding ?? principal(left);
+  const year = openingDate.add({ years: 1 }).toString();
+  const within = principal(left.filter(({ date }) => date <= year));
+  const second = sorted[1];
+  const every = second === undefined ? 1 : Math.max(1, plainDate(first.date).until(plainDate(second.date).add({ days: 3 }), { largestUnit: 'months' }).months); // prettier-ignore
+  const rate = rateOf(sorted, every);
+  const same = new Set(left.slice(0, -1).map(({ instalment }) => instalment)).size === 1;
+  return {
+    listed: last,
+    group: '',
+    fields: {
+      number: '',
+      note: cut(name.replace(/\.\w{2,4}$/, ''), 500),
+      // A plan's payments begin one step after the loan.
+      date: plainDate(first.date).subtract({ months: every }).toString(),
+      due: last.date,
+      detail: details({ every: String(every), rate, instalment: same ? String(left[0]?.instalment ?? '') : null }),
+    },
+    open: owed,
+    original: principal(sorted),
+    beside: within,
+    problems: [],
+  };
+};
+
+/** The yearly rate that a plan's first interest is of, in percent with two decimals; null where it says none. */
+const rateOf = (payments: readonly ListedPayment[], every: number): string | null => {
+  const [first, second] = payments;
+  const before = first?.outstanding;
+  if (second?.interest == null || before == null || before <= 0n) return null;
+  const hundredths = divideRounded(second.interest * 120_000n, before * BigInt(every));
+  return kept(`${hundredths / 100n}.${String(hundredths % 100n).padStart(2, '0')}`);
+};
+
+/**
+ * The rows of a register as items, each on the account of its class or category; amounts in the decimals of the account's currency. What
+ * has gone stays out, with the reason.
+ */
+export const incomingThings = (read: RegisterRead, rules: RegisterRules, name: string): readonly IncomingThing[] => {
+  const { schedule, account: page, base } = rules;
+  const byId = new Map(rules.accounts.map((one) => [one.id, one]));
+  const rows = rowsOf(read, rules, name);
+  return rows.map(({ listed, group, fields, open, original, beside, problems }): IncomingThing => {
+    const account = byId.get(rules.places.get(group) ?? page.id) ?? page;
+    const currency = account.currency ?? base;
+    const to = minorDigits(currency);
+    const [own, whole, second] = [open, original, beside].map((amount) => amount === null ? null : rescaled(amount, read.digits, to)); // prettier-ignore
+    const side = ownSide(schedule, account);
+    const signed = (amount: Minor | null | undefined): Minor | null =>
+      amount == null ? null : side < 0 ? negate(amount) : amount;
+    const lost = [own, whole, second].includes(undefined);
+    const besideAccount = rules.besideOf(account);
+    const amounts = amountsOf(schedule, signed(own) ?? NIL, signed(second), besideAccount);
+    return {
+      row: listed.row,
+      makes: null,
+      account: account.id,
+      group,
+      item: {
+        ...blankItem(schedule, currency),
+        ...fields,
+        original: signed(whole),
+        ...amounts,
+      },
+      problems: [
+        ...problems,
+        ...(lost
+          ? [problem('item.decimals', `An amount of row ${listed.row} has more decimals than ${currency} has. Type it as it should stand.`, listed.row)] // prettier-ignore
+          : []),
+        ...(amounts.open === 0n && (amounts.beside ?? 0n) === 0n && problems.length === 0
+          ? [problem('item.nothing', `Row ${listed.row} has no amount that could make up a figure.`, listed.row)]
+          : []),
+      ],
+    };
+  });
+};
+
+const amountsOf = (
+  schedule: ThingKind,
+  open: Minor,
+  beside: Minor | null,
+  besideAccount: AccountId | null,
+): Pick<ItemFields, 'open' | 'beside' | 'besideAccount'> => {
+  if (schedule !== 'loan') return { open, beside: beside === null ? null : minor(-beside), besideAccount };
+  // Of a loan the second amount is a part of the first, where it stands elsewhere.
+  return besideAccount === null || beside === null
+    ? { open, beside: null, besideAccount }
+    : { open: subtract(open, beside), beside, besideAccount };
+};
+
+const rowsOf = (read: RegisterRead, rules: RegisterRules, name: string): readonly Row[] => {
+  const currency = rules.account.currency ?? rules.base;
+  const to = minorDigits(currency);
+  switch (read.kind) {
+    case 'assets':
+      return (read.items as readonly ListedAsset[]).map((one) => assetRow(one, read.digits, to));
+    case 'stock':
+      return (read.items as readonly ListedStock[]).map((one) => stockRow(one, read.digits, currency));
+    case 'prepayments':
+      return (read.items as readonly ListedSpan[]).map((one) => spanRow(one, rules));
+    case 'loans': {
+      const loan = loanOf(read.items as readonly ListedPayment[], rules, name);
+      return loan === undefined ? [] : [loan];
+    }
+  }
+};
+
+/** The classes or categories of a register, one for each of its rows; "" where it says none. */
+export const groupsOf = (read: RegisterRead): readonly string[] =>
+  read.kind === 'loans'
+    ? ['']
+    : read.items.map((item) => ('class' in item ? item.class : 'category' in item ? item.category : null) ?? '');
