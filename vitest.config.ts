@@ -17,6 +17,7 @@ const ON_BOTH = [
   'openings',
   'schedules',
   'standing',
+  'things',
 ];
 
 /** Those that take longest begin first, so that no worker is left with one of them when all else is done. */

@@ -62,7 +62,7 @@ export const planOf = ({ owed, rate, instalment, every, next, last }: Loan): Res
     const interest = interestOn(left);
     const ends = count !== undefined && payments.length === count - 1;
     const part = instalment === null ? divideRounded(BigInt(owed), BigInt(count ?? 1)) : instalment - interest;
-    if (part <= 0n && !ends)
+    if (instalment !== null && part <= 0n && !ends)
       return never(
         'The instalment does not even pay the interest, so the loan would grow. Look at the rate and the instalment.',
       );

@@ -1,0 +1,232 @@
+import { describe, expect, it } from 'vitest';
+import { undo } from '@/actions/changes/commands';
+import { changesView } from '@/actions/changes/views';
+import { editChart, mergeAccounts } from '@/actions/chart/commands';
+import { changeFact } from '@/actions/company/commands';
+import { saveFigures } from '@/actions/openings/figures';
+import { openCorrection, postOpenings } from '@/actions/openings/posting';
+import { openingsView, proofView } from '@/actions/openings/views';
+import { bringList, takeList } from '@/actions/schedules/bring';
+import { saveItems } from '@/actions/schedules/items';
+import { takeSupport } from '@/actions/schedules/ties';
+import { scheduleView, schedulesView } from '@/actions/schedules/views';
+import { exportList } from '@/actions/statements/export';
+import { PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
+import { minor } from '@/core/money/minor';
+import { type ItemFields, blankItem } from '@/core/schedules/item';
+import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
+
+const database = withDatabase();
+const sql = (text: string, parameters: readonly unknown[] = []) =>
+  database.current.query<{ id: number }>(text, parameters);
+
+const accountOf = async (books: number, code: string): Promise<number> =>
+  (await openingsView(books))?.rows.find((one) => one.code === code)?.id ?? 0;
+const setOf = async (books: number): Promise<number> => (await openingsView(books))?.set?.id ?? 0;
+const type = async (books: number, amounts: Readonly<Record<string, bigint>>): Promise<void> => {
+  const view = await openingsView(books);
+  const entries = Object.entries(amounts).map(([code, amount]) => {
+    const row = view?.rows.find((one) => one.code === code);
+    return { account: row?.id ?? 0, amount, revision: row?.revision ?? 0, restores: false };
+  });
+  valueOf(await saveFigures({ books, set: view?.set?.id ?? 0, entries }));
+};
+const found = async (books: number, code: string) => {
+  const view = await scheduleView(books, await accountOf(books, code));
+  if (view?.found == null) throw new Error('no schedule');
+  return view.found;
+};
+const save = async (books: number, code: string, items: readonly ItemFields[]) =>
+  saveItems({
+    books,
+    set: await setOf(books),
+    account: await accountOf(books, code),
+    entries: items.map((item) => ({ id: null, revision: 0, item })),
+  });
+const asset = (cost: bigint, written: bigint, account: number | null, more: Partial<ItemFields> = {}): ItemFields => ({
+  ...blankItem('assets', 'EUR'),
+  open: minor(cost),
+  beside: minor(-written),
+  besideAccount: account === null ? null : accountId(account),
+  ...more,
+});
+const lastBatch = async (books: number): Promise<string> => (await changesView(books, undefined))?.batches[0]?.id ?? '';
+const checkOf = async (books: number, id: string) => (await proofView(books))?.proof.find((one) => one.id === id);
+
+describe('a register of assets', () => {
+  it('ties on cost and on what is written off; undone and brought back as one; frozen when posted', async () => {
+    const books = await newBooks();
+    await type(books, { '1510': 70_000n, '1519': -30_000n, '3010': -40_000n });
+    const off = await accountOf(books, '1519');
+    valueOf(
+      await save(books, '1510', [
+        asset(60_000n, 25_000n, off, { note: 'Press', detail: { life: '120', method: 'straight-line' } }),
+        asset(10_000n, 4_000n, off, { note: 'Saw' }),
+      ]),
+    );
+    expect((await found(books, '1510')).tie.state).toBe('tied');
+    // What comes from the register stands behind the other account, which says so.
+    expect((await found(books, '1519')).tie).toMatchObject({ state: 'apart', support: -29_000n, difference: -1_000n });
+    expect((await found(books, '1519')).others).toMatchObject([
+      { of: { code: '1510' }, sum: { items: 2, open: -29_000n } },
+    ]);
+    expect((await checkOf(books, 'schedules.accounts-tie'))?.findings).toHaveLength(1);
+    const overview = await schedulesView(books);
+    expect(overview?.accounts.map(({ account, tie }) => [account.code, tie.state])).toContainEqual(['1519', 'apart']);
+    const saw = (await found(books, '1510')).items[1];
+    valueOf(
+      await saveItems({
+        books,
+        set: await setOf(books),
+        account: await accountOf(books, '1510'),
+        entries: [
+          { id: saw?.id ?? 0, revision: saw?.revision ?? 0, item: asset(10_000n, 5_000n, off, { note: 'Saw' }) },
+        ],
+      }),
+    );
+    expect((await found(books, '1519')).tie.state).toBe('tied');
+    const batch = await lastBatch(books);
+    valueOf(await undo({ books, batch }));
+    expect((await found(books, '1519')).tie.state).toBe('apart');
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect((await found(books, '1510')).items[0]).toMatchObject({ detail: { life: '120', method: 'straight-line' } });
+  });
+
+  it('is brought over the accounts of its classes, with what stands beside; its list says the same again', async () => {
+    const books = await newBooks();
+    valueOf(
+      await editChart({
+        books,
+        edits: (['fixed-asset-cost', 'accumulated-depreciation'] as const).map((role, at) => ({
+          kind: 'add' as const,
+          id: -1 - at,
+          account: {
+            ...PLAIN_ACCOUNT,
+            code: at === 0 ? '1570' : '1579',
+            name: at === 0 ? 'Boats, cost' : 'Boats, accumulated depreciation',
+            classification: 'fixed-asset' as const,
+            role,
+            contra: at === 1,
+          },
+        })),
+      }),
+    );
+    const text = [
+      'Code,Asset,Class,Acquired,Life (years),Cost,Depreciation,Net book value,Gone on',
+      'B1,Skiff,Boats,2021-08-01,10,"6,000.00","2,950.00","3,050.00",',
+      'B2,Punt,Boats,2015-08-01,10,900.00,900.00,0.00,2026-03-01',
+      'E1,Scales,Equipment,2024-08-01,5,"1,000.00",383.33,616.67,',
+      ',Total,,,,"7,000.00","3,333.33","3,666.67",',
+    ].join('\n');
+    const [set, account] = [await setOf(books), await accountOf(books, '1510')];
+    const preview = valueOf(
+      await bringList({ books, account, name: 'assets.csv', content: new TextEncoder().encode(text) }),
+    );
+    expect(
+      preview.groups.map(({ name, account: to, items, sum }) => [
+        name,
+        preview.accounts.find(({ id }) => id === to)?.code,
+        items,
+        sum,
+      ]),
+    ).toEqual([
+      ['Boats', '1570', 1, 600_000n],
+      ['Equipment', '1510', 1, 100_000n],
+    ]);
+    valueOf(await takeList({ books, account, set, paper: preview.paper }));
+    expect((await found(books, '1579')).others.map(({ sum }) => sum.open)).toEqual([-295_000n]);
+    expect((await found(books, '1519')).others.map(({ sum }) => sum.open)).toEqual([-38_333n]);
+    for (const code of ['1570', '1579', '1510', '1519'])
+      valueOf(await takeSupport({ books, set, account: await accountOf(books, code) }));
+    expect((await openingsView(books))?.rows.find(({ code }) => code === '1579')?.amount).toBe(-295_000n);
+    const csv = await exportList(books, 'schedule', 'csv', { account: await accountOf(books, '1570') });
+    expect(csv?.content).toContain('Skiff');
+    // All of it is one batch.
+    const taken = await sql(`select id from batch where books_id = $1 and action = 'takeList'`, [books]);
+    valueOf(await undo({ books, batch: String(taken[0]?.id) }));
+    expect((await found(books, '1570')).items).toHaveLength(0);
+  });
+});
+
+describe('items of things', () => {
+  it('are refused with what cannot be kept or an account that has no schedule', async () => {
+    const books = await newBooks();
+    const off = await accountOf(books, '1519');
+    expect(codesOf(await save(books, '1510', [asset(5n, 1n, off, { detail: { life: 'x' } as never })]))).toEqual([
+      'item.detail',
+    ]);
+    expect(codesOf(await save(books, '1510', [asset(5n, 1n, await accountOf(books, '4010'))]))).toEqual([
+      'item.beside',
+    ]);
+    expect(codesOf(await save(books, '1510', [asset(0n, 0n, off)]))).toEqual(['item.nothing']);
+    expect(codesOf(await save(books, '1510', [{ ...asset(5n, 1n, off), kind: 'article' }]))).toEqual(['item.kind']);
+  });
+
+  it('hold in the database whoever writes', async () => {
+    const books = await newBooks();
+    const other = await newBooks();
+    const [set, account, off] = [await setOf(books), await accountOf(books, '1510'), await accountOf(books, '1519')];
+    valueOf(await save(books, '1510', [asset(500n, 100n, off)]));
+    const update = (what: string, ...values: readonly unknown[]) =>
+      sql(`update schedule_item set ${what} where set_id = $1`, [set, ...values]);
+    await refused(update('beside_account_id = $2', await accountOf(other, '1519')), /schedule_item_beside/);
+    await refused(update('beside_account_id = account_id'), /violates check constraint/);
+    await refused(update('open = 0, beside = 0'), /schedule_item_open_check/);
+    await refused(update(`detail = '[]'`), /schedule_item_detail_check/);
+    // An account that makes up part of a figure stays.
+    const removed = await editChart({ books, edits: [{ kind: 'remove', id: accountId(off) }] });
+    expect(removed.ok ? '' : removed.problems[0]?.message).toContain('1 item or statement in its schedule');
+    expect(account).toBeGreaterThan(0);
+  });
+
+  it('go with their account when it is merged; a correction begins with them', async () => {
+    const books = await newBooks();
+    await type(books, { '1510': 500n, '1519': -100n, '3010': -400n });
+    const off = await accountOf(books, '1519');
+    valueOf(await save(books, '1510', [asset(500n, 100n, off, { note: 'Scales', detail: { life: '60' } })]));
+    const made = valueOf(
+      await editChart({
+        books,
+        edits: [
+          {
+            kind: 'add',
+            id: -1,
+            account: {
+              ...PLAIN_ACCOUNT,
+              code: '1518',
+              name: 'Written off',
+              classification: 'fixed-asset',
+              role: 'accumulated-depreciation',
+              contra: true,
+            },
+          },
+        ],
+      }),
+    );
+    const into = made.ids[0]?.[1] ?? 0;
+    valueOf(await mergeAccounts({ books, from: off, into }));
+    expect((await found(books, '1518')).tie.state).toBe('tied');
+    expect((await found(books, '1510')).items[0]?.besideAccount).toBe(into);
+    valueOf(await postOpenings({ books, set: await setOf(books) }));
+    expect(codesOf(await save(books, '1510', [asset(5n, 1n, into)]))).toEqual(['openings.posted']);
+    await refused(sql('update schedule_item set beside = -7 where books_id = $1', [books]), /posted opening set/);
+    valueOf(await openCorrection({ books, reason: 'a boat was sold' }));
+    expect((await found(books, '1510')).items[0]).toMatchObject({
+      note: 'Scales',
+      detail: { life: '60' },
+      beside: -100n,
+    });
+    expect((await found(books, '1518')).tie.state).toBe('tied');
+  });
+});
+
+describe('amounts over time', () => {
+  it('are divided as the books say', async () => {
+    const books = await newBooks();
+    expect((await found(books, '1300')).spans).toBe('days');
+    valueOf(await changeFact({ books, field: 'spans', was: 'days', now: 'months' }));
+    expect((await found(books, '1300')).spans).toBe('months');
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect((await found(books, '1300')).spans).toBe('days');
+  });
+});
