@@ -169,7 +169,11 @@ const behind = async (books: number) => {
     lists: async (
       code: string,
       items: readonly (Partial<Omit<ItemFields, 'contact'>> &
-        Pick<ItemFields, 'kind'> & { readonly to?: string; readonly amount: bigint; readonly of?: 'supplier' })[],
+        Pick<ItemFields, 'kind'> & {
+          readonly to?: string;
+          readonly amount: bigint;
+          readonly of?: 'supplier' | 'other';
+        })[],
     ): Promise<void> => {
       const names = [...new Set(items.flatMap(({ to }) => (to === undefined || contacts.has(to) ? [] : [to])))];
       if (names.length > 0) {
@@ -373,6 +377,48 @@ const seaweed = async (): Promise<void> => {
   await schedules.bring('1020', 'skerry-gbp-2026-07.csv');
   await schedules.closes('1030', '2026-07-31', 35_620_934n);
   await schedules.closes('1050', '2026-07-31', 21_430n);
+  // The register has a boat that was sold in May, to be found.
+  await schedules.bring('1610', 'marram-boats-and-racks-2026-07-31.csv');
+  await schedules.bring('1200', 'marram-kelp-in-store-2026-07-31.csv');
+  await schedules.bring('2550', 'tideline-loan-7003-14.csv');
+  await schedules.bring('1310', 'marram-mooring-fees-2026-07-31.csv');
+  await schedules.lists('2210', [
+    {
+      kind: 'return',
+      note: 'VAT',
+      reference: 'May and June 2026',
+      number: 'V 3/2026',
+      date: '2026-06-30',
+      due: '2026-08-19',
+      amount: -312_045n,
+    },
+    {
+      kind: 'return',
+      note: 'VAT',
+      reference: 'July 2026, so far',
+      date: '2026-07-31',
+      due: '2026-09-19',
+      amount: -503_375n,
+    },
+  ]);
+  await schedules.lists('3010', [
+    {
+      kind: 'holding',
+      to: 'Orla Fenwick',
+      of: 'other',
+      note: 'Ordinary',
+      detail: { shares: '30000', nominal: '1' },
+      amount: -3_000_000n,
+    },
+    {
+      kind: 'holding',
+      to: 'Piotr Sand',
+      of: 'other',
+      note: 'Ordinary',
+      detail: { shares: '20000', nominal: '1' },
+      amount: -2_000_000n,
+    },
+  ]);
   // What the bank says of its accounts, and a message that tells of the invoice.
   const letter = await kept(books, 'skerry-bank-confirmation-2026-07-31.pdf');
   for (const code of ['1010', '1020', '1030'])

@@ -194,7 +194,13 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
                   '',
                   'Row',
                   ...(preview.kind === 'things'
-                    ? ['What', 'Class', 'Code', 'Date', 'To']
+                    ? [
+                        'What',
+                        'Class',
+                        'Code',
+                        schedule === 'span' ? 'From' : 'Date',
+                        ...(schedule === 'span' ? ['To'] : []),
+                      ]
                     : ['Contact', 'Kind', 'Number', 'Date', 'Due']),
                 ].map((label) => (
                   <th key={label} scope="col" className="text-left">
@@ -241,7 +247,9 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
                   <td>{preview.kind === 'things' ? group : kinds.get(item.kind)}</td>
                   <td>{item.number}</td>
                   <td className="whitespace-nowrap">{item.date === null ? '' : day(item.date, frame.dates)}</td>
-                  <td className="whitespace-nowrap">{item.due === null ? '' : day(item.due, frame.dates)}</td>
+                  {(preview.kind !== 'things' || schedule === 'span') && (
+                    <td className="whitespace-nowrap">{item.due === null ? '' : day(item.due, frame.dates)}</td>
+                  )}
                   <td className="figure whitespace-nowrap">
                     {item.open === 0n ? '' : sided(item.open, money(item.currency))}
                     {item.currency === frame.currency ? '' : ` ${item.currency}`}

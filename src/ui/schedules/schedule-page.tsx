@@ -283,7 +283,9 @@ export const SchedulePage = ({
         <>
           {drafting && (
             <FileButton
-              label={schedule === 'statement' ? 'Bring a statement' : 'Bring a list'}
+              label={
+                schedule === 'statement' ? 'Bring a statement' : schedule === 'loan' ? 'Bring a plan' : 'Bring a list'
+              }
               accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
               onFiles={([file]) => void list.bring(file)}
             />
@@ -472,7 +474,11 @@ export const SchedulePage = ({
           noteOf={noteOf}
           totals={totals}
           empty={
-            drafting ? (
+            others.length > 0 ? (
+              <p>
+                What stands behind this figure comes from the other lists named beside; what they lack is listed here.
+              </p>
+            ) : drafting ? (
               <p>
                 Type the first item in the row below, paste rows from a spreadsheet, or bring the list as a file
                 {tie.figure === 0n ? '' : `; the figure to reach is ${sided(tie.figure, frame)}`}.

@@ -15,7 +15,7 @@ export const SCHEDULE_NAMES: Readonly<Record<ScheduleKind, string>> = {
   suppliers: 'open items of suppliers',
   statement: 'statement and what is not on it',
   plain: 'list',
-  'written-off': 'what is written off, by the registers of assets',
+  'written-off': 'what is written off',
   stock: 'articles in stock',
   assets: 'register of assets',
   loan: 'loans and leases',

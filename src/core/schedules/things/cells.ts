@@ -136,6 +136,12 @@ const decimalText = (value: Decimal, style: NumberStyle, dates: DateStyle): stri
   return `${value.coefficient < 0n ? '-' : ''}${writingOf({ style, dates }).number(plain)}`;
 };
 
+/** A decimal with so many decimals at least. */
+const atLeast = ({ coefficient, scale }: Decimal, digits: number): Decimal =>
+  scale >= digits
+    ? { coefficient, scale }
+    : { coefficient: coefficient * 10n ** BigInt(digits - scale), scale: digits };
+
 const isDetail = (column: ItemColumn): column is DetailField & ItemColumn => column in DETAILS;
 
 /** What a cell shows. Amounts are on the schedule's own side; what is against it stands in brackets. */
@@ -149,7 +155,10 @@ export const thingText = (item: ItemFields, column: ItemColumn, rules: ThingRule
         return money(amountIn(item.detail, column));
       case 'decimal': {
         const value = decimalIn(item.detail, column);
-        return value === null ? '' : decimalText(value, rules.style, rules.dates);
+        if (value === null) return '';
+        // Prices stand in line: with two decimals at least.
+        const priced = column === 'cost' || column === 'price' || column === 'nominal';
+        return decimalText(priced ? atLeast(value, 2) : value, rules.style, rules.dates);
       }
       case 'day':
         return writeStyled(text, rules.dates);

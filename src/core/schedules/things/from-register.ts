@@ -165,6 +165,10 @@ const loanOf = (payments: readonly ListedPayment[], { openingDate }: RegisterRul
   const second = sorted[1];
   const every = second === undefined ? 1 : Math.max(1, plainDate(first.date).until(plainDate(second.date).add({ days: 3 }), { largestUnit: 'months' }).months); // prettier-ignore
   const rate = rateOf(sorted, every);
+  const before = plainDate(first.date).subtract({ months: every });
+  // Payments on the last days of months begin on one.
+  const monthEnds = sorted.every(({ date }) => plainDate(date).day === plainDate(date).daysInMonth);
+  const begun = monthEnds ? before.with({ day: before.daysInMonth }) : before;
   const same = new Set(left.slice(0, -1).map(({ instalment }) => instalment)).size === 1;
   return {
     listed: last,
@@ -173,7 +177,7 @@ const loanOf = (payments: readonly ListedPayment[], { openingDate }: RegisterRul
       number: '',
       note: cut(name.replace(/\.\w{2,4}$/, ''), 500),
       // A plan's payments begin one step after the loan.
-      date: plainDate(first.date).subtract({ months: every }).toString(),
+      date: begun.toString(),
       due: last.date,
       detail: details({ every: String(every), rate, instalment: same ? String(left[0]?.instalment ?? '') : null }),
     },

@@ -28,6 +28,12 @@ export interface Payment {
   readonly left: Minor;
 }
 
+/** A day so many months after another; of the last day of a month it is the last day of its month again. */
+const stepped = (from: PlainDate, months: number): PlainDate => {
+  const day = from.add({ months });
+  return from.day === from.daysInMonth ? day.with({ day: day.daysInMonth }) : day;
+};
+
 /** A plan is no longer than so many payments: sixty years of months. */
 const MOST_PAYMENTS = 720;
 
@@ -41,7 +47,7 @@ export const planOf = ({ owed, rate, instalment, every, next, last }: Loan): Res
   if (owed <= 0n) return ok([]);
   if (every < 1) return never('Say how many months lie between two payments.');
   const first = plainDate(next);
-  const dayOf = (place: number): PlainDate => first.add({ months: every * place });
+  const dayOf = (place: number): PlainDate => stepped(first, every * place);
   let count: number | undefined;
   if (last !== null) {
     const end = plainDate(last);
@@ -99,8 +105,8 @@ export const nextPayment = (first: string, every: number, day: PlainDate): strin
   const from = plainDate(first);
   const since = from.until(day, { largestUnit: 'months' }).months;
   let place = since <= 0 ? 0 : Math.floor(since / every);
-  while (from.add({ months: place * every }).toString() <= day.toString()) place += 1;
-  return from.add({ months: place * every }).toString();
+  while (stepped(from, place * every).toString() <= day.toString()) place += 1;
+  return stepped(from, place * every).toString();
 };
 
 /** What a plan's payments come to. */

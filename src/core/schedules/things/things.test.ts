@@ -248,6 +248,11 @@ describe('a loan', () => {
   it('has its next payment after the opening date', () => {
     expect(nextPayment('2024-01-31', 3, OPENING)).toBe('2026-10-31');
     expect(nextPayment('2026-12-15', 1, OPENING)).toBe('2026-12-15');
+    // What is paid on the last day of a month is so in every month.
+    expect([nextPayment('2023-11-30', 3, OPENING), nextPayment('2024-02-29', 1, OPENING)]).toEqual([
+      '2026-08-31',
+      '2026-08-31',
+    ]);
     fc.assert(
       fc.property(days, fc.integer({ min: 1, max: 12 }), days, (first, every, day) => {
         const next = plainDate(nextPayment(first.toString(), every, day));
@@ -317,7 +322,7 @@ describe('cells of things', () => {
   });
   it('show what was typed, in every column that takes something', () => {
     const texts: Readonly<Partial<Record<ItemColumn, string>>> = {
-      method: 'Reducing balance', life: '60', rate: '12.5', residual: '100.00', disposed: '1/5/2026', category: 'A', unit: 'kg', quantity: '-2.5', cost: '3.1234', price: '4', place: 'B', instalment: '250.00', every: '3', shares: '100', nominal: '1.25', date: '3/4/2026', due: '4/5/2026', original: '900.00', open: '800.00', beside: '50.00',
+      method: 'Reducing balance', life: '60', rate: '12.5', residual: '100.00', disposed: '1/5/2026', category: 'A', unit: 'kg', quantity: '-2.5', cost: '3.1234', price: '4.00', place: 'B', instalment: '250.00', every: '3', shares: '100', nominal: '1.25', date: '3/4/2026', due: '4/5/2026', original: '900.00', open: '800.00', beside: '50.00',
     }; // prettier-ignore
     for (const schedule of THING_KINDS)
       for (const { id } of THING_COLUMNS[schedule]) {
