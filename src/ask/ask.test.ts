@@ -134,6 +134,41 @@ describe('asking without the screen', () => {
       },
     });
   });
+  it('reads registers, stock lists, plans and prepayments, told by what they are', async () => {
+    const stock = file(
+      'Stock 31.07.2026 EUR\nCode,Article,Unit,Quantity,Unit cost,Value\nA,Rope,m,2.50,4.0000,10.00\nB,Wax,kg,0,3.00,0.00\n',
+    );
+    expect(await askList(stock)).toMatchObject({
+      ok: true,
+      value: {
+        kind: 'stock',
+        asAt: '2026-07-31',
+        currency: 'EUR',
+        items: [
+          {
+            row: 3,
+            code: 'A',
+            name: 'Rope',
+            category: null,
+            unit: 'm',
+            quantity: '2.5',
+            unitCost: '4',
+            value: '10.00',
+          },
+          { row: 4, quantity: '0', value: '0' },
+        ],
+        totals: { EUR: '10.00' },
+      },
+    });
+    const plan = file(
+      'Date,Interest,Principal,Payment,Balance\n2026-08-31,5.00,100.00,105.00,900.00\n2026-09-30,4.50,100.00,104.50,800.00\n',
+    );
+    expect(await askList({ ...plan, kind: 'loans' })).toMatchObject({
+      ok: true,
+      value: { kind: 'loans', items: [{ date: '2026-08-31', instalment: '105.00', outstanding: '900.00' }, {}] },
+    });
+    expect(await askList({ ...plan, kind: 'stock' })).toMatchObject({ ok: false, problems: [{ code: 'list.none' }] });
+  });
   it('reads a list of contacts where there are no open items', async () => {
     const list = file(
       'Code,Name,Country,Email\nK1,Ardmore Boats Ltd,IE,a@ard.example\nK2,Ardmore Boats,IE,\n',

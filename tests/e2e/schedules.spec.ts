@@ -162,8 +162,8 @@ test('a list of four hundred items is brought, its wrong rows are said and typed
   await expect(stage(page, 'Schedules')).toContainText('all tied');
 });
 
-test('a card whose statement ends on the 19th, and a plain list behind prepayments', async ({ page }) => {
-  await make(page, 'Mid Month Ltd', { '2400': '-500', '1300': '300', '3010': '=' });
+test('a card whose statement ends on the 19th, and a plain list behind an account without a role', async ({ page }) => {
+  await make(page, 'Mid Month Ltd', { '1510': '800', '2400': '-500', '3050': '-300' });
   await open(page, 'Card account');
   await page.getByLabel('with a balance of, in EUR').fill('420');
   await page.getByLabel('Statement closes on').fill('19.7.26');
@@ -179,7 +179,7 @@ test('a card whose statement ends on the 19th, and a plain list behind prepaymen
   await saved(page);
   await expect(tied(page)).toContainText('ties');
 
-  await open(page, 'Prepayments');
+  await open(page, 'Share premium');
   for (const [at, row] of [
     ['Mooring, August', 'M-8', '31.7.26', '', '', '180'],
     ['Insurance to September', 'P-1', '1.7.26', '', '', '120'],
@@ -199,7 +199,7 @@ test('a card whose statement ends on the 19th, and a plain list behind prepaymen
   // A difference may stand with a reason, and is told as such.
   await page.getByRole('grid').getByRole('row').nth(2).getByRole('gridcell').first().click();
   await page.keyboard.press('Control+-');
-  await expect(tied(page)).toContainText('120.00 Dr');
+  await expect(tied(page)).toContainText('120.00 Cr');
   await page.getByLabel('Or say why the difference may stand').fill('the policy is being looked for');
   await page.getByRole('button', { name: 'Explain it' }).click();
   await expect(tied(page)).toContainText('explained');

@@ -75,21 +75,21 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
 };
 
 /** A heading without the word for what it is: "Class: Vehicles". */
-const heading = (texts: readonly string[]): string =>
-  texts
-    .filter((text) => text !== '')
-    .join(' ')
-    .replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*(?=\S)/u, '')
-    .replace(/\s*[:：]$/, '')
-    .trim();
+const heading = (texts: readonly string[]): string => {
+  const label = texts.filter((text) => text !== '').join(' ');
+  const colon = /[:：]/.exec(label);
+  const word = colon === null ? '' : label.slice(0, colon.index);
+  const behind = colon === null ? '' : label.slice(colon.index + 1).trim();
+  return colon !== null && word.length <= 26 ? (behind === '' ? word.trim() : behind) : label.trim();
+};
 
 /** What a sum is of, where its words say more than that it is one: "Total presses". */
 const summedName = (text: string): string =>
   text
-    .split(/\s+/)
-    .filter((word) => totalWords(word, NONE) === 0)
+    .split(' ')
+    .filter((word) => /[\p{L}\d]/u.test(word) && totalWords(word, NONE) === 0)
     .join(' ')
-    .replace(/^[\s:–—-]+|[\s:–—-]+$/g, '');
+    .replace(/:$/, '');
 
 /** Roles that hold what is of one thing and of no sum. */
 const OWN: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {

@@ -98,7 +98,10 @@ export const makeRegister = (seed: number, of?: RegisterKind): MadeRegister => {
   };
   const plain = (units: number, scale: number): string => {
     const text = `${units < 0 ? '-' : ''}${String(Math.abs(units)).padStart(scale + 1, '0').slice(0, -scale || undefined)}${scale === 0 ? '' : `.${String(Math.abs(units)).padStart(scale + 1, '0').slice(-scale)}`}`; // prettier-ignore
-    return scale === 0 ? text : text.replace(/0+$/, '').replace(/\.$/, '');
+    if (scale === 0) return text;
+    let end = text.length;
+    while (text[end - 1] === '0') end -= 1;
+    return text.slice(0, text[end - 1] === '.' ? end - 1 : end);
   };
   const grouping = pick(['section', 'column', 'column', 'footer', 'none'] as const);
   const strange = whether(0.25);

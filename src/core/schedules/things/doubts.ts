@@ -46,7 +46,7 @@ const assetDoubts = (item: Asked, rules: ThingRules, money: (amount: Minor) => s
       ? [ask('over', `More is written off than its cost${residual > 0n ? ' less its residual value' : ''}.`, 'beside')]
       : over && left > residual
         ? [ask('life', `Its life is over, and ${money(left)} is not written off.`, 'life')]
-        : near || should === undefined
+        : near
           ? []
           : [ask('should', `By its life ${money(should)} should be written off, not ${money(written)}.`, 'beside')]),
   ];

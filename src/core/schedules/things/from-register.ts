@@ -151,7 +151,7 @@ const spanRow = (listed: ListedSpan, rules: RegisterRules): Row => {
 /** The one loan of which a file is the plan: what is owed on the opening date, and what of it falls due within a year. */
 const loanOf = (payments: readonly ListedPayment[], { openingDate }: RegisterRules, name: string): Row | undefined => {
   const daily = payments.filter((one): one is ListedPayment & { readonly date: string } => one.date !== null);
-  const sorted = [...daily].sort((one, other) => one.date.localeCompare(other.date));
+  const sorted = [...daily].sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0));
   const [first] = sorted;
   const last = sorted.at(-1);
   if (first === undefined || last === undefined) return undefined;

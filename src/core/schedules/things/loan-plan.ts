@@ -50,9 +50,10 @@ export const planOf = ({ owed, rate, instalment, every, next, last }: Loan): Res
   const dayOf = (place: number): PlainDate => stepped(first, every * place);
   let count: number | undefined;
   if (last !== null) {
-    const end = plainDate(last);
-    const months = first.until(end, { largestUnit: 'months' }).months;
-    count = months < 0 ? 1 : Math.floor(months / every) + 1;
+    const months = first.until(plainDate(last), { largestUnit: 'months' }).months;
+    count = Math.max(1, Math.floor(months / every) + 1);
+    // The last days of months are not as many days apart.
+    while (stepped(first, count * every).toString() <= last) count += 1;
   }
   if (instalment === null && count === undefined)
     return never('Give the instalment, or the day of the last payment: without one of them nobody knows the plan.');

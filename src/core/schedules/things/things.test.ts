@@ -226,6 +226,22 @@ describe('a loan', () => {
       }),
     );
   });
+  it('by equal parts on the last days of months has as many as there are', () => {
+    const plan = planOf({
+      owed: minor(95_000_00n),
+      rate: decimalOf('5'),
+      instalment: null,
+      every: 3,
+      next: '2026-08-31',
+      last: '2035-11-30',
+    });
+    expect(plan.ok ? [plan.value.length, plan.value[0]?.principal, plan.value.at(-1)?.date] : []).toEqual([
+      38,
+      2_500_00n,
+      '2035-11-30',
+    ]);
+    expect(plan.ok ? splitAt(plan.value, OPENING).within : NIL).toBe(10_000_00n);
+  });
   it('says why it has no plan', () => {
     const loan: Loan = {
       owed: minor(100_000n),

@@ -1,0 +1,289 @@
+import { describe, expect, it } from 'vitest';
+import { readCsv } from '../../files/csv';
+import { readRegister } from './read-register';
+import type { RegisterKind } from './register-words';
+
+/** Lists in shapes of their own, each with what a right reading gives: fields parted by bars, amounts in the list's decimals. */
+const LISTS: readonly {
+  readonly what: string;
+  readonly of: string;
+  readonly doubts: readonly string[];
+  readonly text: readonly string[];
+  readonly items: readonly string[];
+}[] = [
+  {
+    what: 'movements of the year beside what stands at its end, under a header of two rows',
+    of: 'assets 2025-12-31 2',
+    doubts: [],
+    text: [
+      'Corrib Glass CLG',
+      'Asset register 31.12.2025',
+      ';;;Cost;;;;Depreciation;;;;NBV;',
+      'Asset;Name;Bought;B/f;Additions;Disposals;C/f;B/f;Charge;Disposals;C/f;2025;2024',
+      'Furnaces',
+      'K1;Kiln large;01.03.2015;40.000,00;0,00;0,00;40.000,00;36.000,00;4.000,00;0,00;40.000,00;0,00;4.000,00',
+      'K2;Kiln small;05.06.2020;12.500,00;0,00;0,00;12.500,00;5.625,00;1.250,00;0,00;6.875,00;5.625,00;6.875,00',
+      'Total furnaces;;;52.500,00;0,00;0,00;52.500,00;41.625,00;5.250,00;0,00;46.875,00;5.625,00;10.875,00',
+      'Tools',
+      'T1;Lathe;10.10.2025;0,00;3.200,00;0,00;3.200,00;0,00;160,00;0,00;160,00;3.040,00;0,00',
+      'T2;Saw;10.10.2018;900,00;0,00;900,00;0,00;630,00;0,00;630,00;0,00;0,00;270,00',
+      'Total tools;;;900,00;3.200,00;900,00;3.200,00;630,00;160,00;630,00;160,00;3.040,00;270,00',
+      'Total;;;53.400,00;3.200,00;900,00;55.700,00;42.255,00;5.410,00;630,00;47.035,00;8.665,00;11.145,00',
+    ],
+    items: [
+      '6|K1|Kiln large|Furnaces|2015-03-01|4000000|4000000|0|||',
+      '7|K2|Kiln small|Furnaces|2020-06-05|1250000|687500|562500|||',
+      '10|T1|Lathe|Tools|2025-10-10|320000|16000|304000|||',
+      '11|T2|Saw|Tools|2018-10-10|0|0|0|||',
+    ],
+  },
+  {
+    what: 'rates and methods in words, a sum without a word',
+    of: 'assets  2',
+    doubts: [],
+    text: [
+      'Register,,,,,,,',
+      'Tag,Thing,Class,In service,Method,Rate,Cost,To date,Left',
+      '1001,Forklift,Plant,2021-04-01,SL,20%,"18,000.00","15,300.00","2,700.00"',
+      '1002,Pallet racks,Plant,2019-11-15,SL,10%,"7,450.00","4,594.17","2,855.83"',
+      '1003,Van,Vehicles,2023-02-01,RB,25%,"24,500.00","11,484.38","13,015.62"',
+      ',,,,,,"49,950.00","31,378.55","18,571.45"',
+    ],
+    items: [
+      '3|1001|Forklift|Plant|2021-04-01|1800000|1530000|270000||20|',
+      '4|1002|Pallet racks|Plant|2019-11-15|745000|459417|285583||10|',
+      '5|1003|Van|Vehicles|2023-02-01|2450000|1148438|1301562||25|',
+    ],
+  },
+  {
+    what: 'no decimals, sums that repeat the heading',
+    of: 'stock 2026-03-31 0',
+    doubts: [],
+    text: [
+      '棚卸表 2026年3月31日',
+      '品番,品名,単位,数量,単価,金額',
+      '包装資材',
+      'B-01,段ボール 大,枚,"1,200",85,"102,000"',
+      'B-02,段ボール 小,枚,850,52,"44,200"',
+      '包装資材 計,,,,,"146,200"',
+      '商品',
+      'S-10,自転車ベル,個,36,"1,480","53,280"',
+      'S-11,ヘルメット,個,12,"6,200","74,400"',
+      '商品 計,,,,,"127,680"',
+      '合計,,,,,"273,880"',
+    ],
+    items: [
+      '4|B-01|段ボール 大|包装資材|枚|1200|85|102000',
+      '5|B-02|段ボール 小|包装資材|枚|850|52|44200',
+      '8|S-10|自転車ベル|商品|個|36|1480|53280',
+      '9|S-11|ヘルメット|商品|個|12|6200|74400',
+    ],
+  },
+  {
+    what: 'quantity and cost without a value',
+    of: 'stock 2026-06-30 0',
+    doubts: [],
+    text: [
+      'Stock count 30/06/2026',
+      'Item,Description,Qty,Cost',
+      'A1,Bolts,"1,000",0.12',
+      'A2,Nuts,950,0.08',
+      'A3,Washers,2300,0.015',
+    ],
+    items: ['3|A1|Bolts|||1000|0.12|', '4|A2|Nuts|||950|0.08|', '5|A3|Washers|||2300|0.015|'],
+  },
+  {
+    what: 'units behind the quantities',
+    of: 'stock 2026-05-31 2',
+    doubts: [],
+    text: [
+      'Count sheet at 31 May 2026;;;',
+      'Article;Counted;Price;Worth',
+      'Flour T65;125,5 kg;0,82;102,91',
+      'Rye flour;60 kg;1,15;69,00',
+      'Yeast;3,25 kg;6,40;20,80',
+      'Boxes;400 pc;0,14;56,00',
+      ';;;248,71',
+    ],
+    items: [
+      '3||Flour T65||kg|125.5|0.82|10291',
+      '4||Rye flour||kg|60|1.15|6900',
+      '5||Yeast||kg|3.25|6.4|2080',
+      '6||Boxes||pc|400|0.14|5600',
+    ],
+  },
+  {
+    what: 'values at cost and at what it is sold for',
+    of: 'stock 2026-01-31 2',
+    doubts: [],
+    text: [
+      'Shop stock at cost 31.01.2026,,,,,,,',
+      'SKU,Product,Dept,On hand,Cost,Retail,At cost,At retail',
+      '100,Lamp,Lighting,4,12.50,29.99,50.00,119.96',
+      '101,Shade,Lighting,10,3.20,9.50,32.00,95.00',
+      '102,Bulb,Lighting,120,0.85,2.40,102.00,288.00',
+      '200,Rug,Floor,2,88.00,199.00,176.00,398.00',
+      'Total,,,,,,360.00,900.96',
+    ],
+    items: [
+      '3|100|Lamp|Lighting||4|12.5|5000',
+      '4|101|Shade|Lighting||10|3.2|3200',
+      '5|102|Bulb|Lighting||120|0.85|10200',
+      '6|200|Rug|Floor||2|88|17600',
+    ],
+  },
+  {
+    what: 'what is owed before and after, a fee, sums of years',
+    of: 'loans  2',
+    doubts: [],
+    text: [
+      'Western Coast Development Bank',
+      'Loan 44-8821  Repayment plan',
+      'Date,Opening balance,Interest,Capital,Fee,Total,Closing balance',
+      '31/03/2025,"60,000.00",225.00,"1,250.00",5.00,"1,480.00","58,750.00"',
+      '30/06/2025,"58,750.00",220.31,"1,250.00",5.00,"1,475.31","57,500.00"',
+      '30/09/2025,"57,500.00",215.63,"1,250.00",5.00,"1,470.63","56,250.00"',
+      '31/12/2025,"56,250.00",210.94,"1,250.00",5.00,"1,465.94","55,000.00"',
+      '2025,,871.88,"5,000.00",20.00,"5,891.88",',
+      '31/03/2026,"55,000.00",206.25,"1,250.00",5.00,"1,461.25","53,750.00"',
+      '30/06/2026,"53,750.00",201.56,"1,250.00",5.00,"1,456.56","52,500.00"',
+      '2026,,407.81,"2,500.00",10.00,"2,917.81",',
+    ],
+    items: [
+      '4|2025-03-31|148000|22500|125000|5875000',
+      '5|2025-06-30|147531|22031|125000|5750000',
+      '6|2025-09-30|147063|21563|125000|5625000',
+      '7|2025-12-31|146594|21094|125000|5500000',
+      '9|2026-03-31|146125|20625|125000|5375000',
+      '10|2026-06-30|145656|20156|125000|5250000',
+    ],
+  },
+  {
+    what: 'amounts as the lender sees them',
+    of: 'loans  2',
+    doubts: [],
+    text: [
+      'Lainan lyhennyssuunnitelma',
+      'Pvm;Lyhennys;Korko;Yhteensä;Jäljellä',
+      '15.01.2026;-500,00;-42,10;-542,10;9 500,00',
+      '15.02.2026;-500,00;-40,00;-540,00;9 000,00',
+      '15.03.2026;-500,00;-37,90;-537,90;8 500,00',
+    ],
+    items: [
+      '3|2026-01-15|54210|4210|50000|950000',
+      '4|2026-02-15|54000|4000|50000|900000',
+      '5|2026-03-15|53790|3790|50000|850000',
+    ],
+  },
+  {
+    what: 'first and last day in one cell',
+    of: 'prepayments 2026-07-31 2',
+    doubts: [],
+    text: [
+      'Prepaid expenses at 31 July 2026',
+      'Description,Period,Invoice,Paid,Prepaid at 31/07/2026',
+      'Mooring fees,01/02/2026 - 31/01/2027,K-881,"3,600.00","1,815.00"',
+      'Insurance boats,01/05/2026 - 30/04/2027,P-10,"4,800.00","3,590.14"',
+      'Software,15/07/2026 to 14/07/2027,S-3,365.00,348.00',
+      'Total,,,"8,765.00","5,753.14"',
+    ],
+    items: [
+      '3|Mooring fees|2026-02-01|2027-01-31|360000|181500',
+      '4|Insurance boats|2026-05-01|2027-04-30|480000|359014',
+      '5|Software|2026-07-15|2027-07-14|36500|34800',
+    ],
+  },
+  {
+    what: 'months of purchase without a day',
+    of: 'assets 2025-12-31 2',
+    doubts: [],
+    text: [
+      'Register 12/2025',
+      'Nr;Bezeichnung;Zugang;AHK;AfA kum.;RBW',
+      '10;Ofen;03/2019;9.600,00;6.400,00;3.200,00',
+      '11;Tisch;11/2022;1.200,00;380,00;820,00',
+      'Summe;;;10.800,00;6.780,00;4.020,00',
+    ],
+    items: ['3|10|Ofen||2019-03-01|960000|640000|320000|||', '4|11|Tisch||2022-11-01|120000|38000|82000|||'],
+  },
+  {
+    what: 'months first, settled by one date',
+    of: 'assets  2',
+    doubts: [],
+    text: [
+      'Fixed assets',
+      'Asset,Placed,Basis,Accum,Book',
+      'Laptop,3/15/2024,"1,500.00",875.00,625.00',
+      'Desk,11/2/2021,800.00,457.14,342.86',
+      ',,"2,300.00","1,332.14",967.86',
+    ],
+    items: ['3||Laptop||2024-03-15|150000|87500|62500|||', '4||Desk||2021-11-02|80000|45714|34286|||'],
+  },
+  {
+    what: 'no header at all',
+    of: 'stock  2',
+    doubts: [],
+    text: [
+      'Vorräte 31.12.2025',
+      'R-100;Rohseide weiß;kg;12,500;84,20;1.052,50',
+      'R-101;Rohseide natur;kg;7,250;79,90;579,28',
+      'F-200;Faden rot;Sp;140;1,15;161,00',
+      ';;;;;1.792,78',
+    ],
+    items: [
+      '2|R-100|Rohseide weiß|||12.5|84.2|105250',
+      '3|R-101|Rohseide natur|||7.25|79.9|57928',
+      '4|F-200|Faden rot|||140|1.15|16100',
+    ],
+  },
+];
+
+const FIELDS: Readonly<Record<RegisterKind, readonly string[]>> = {
+  assets: ['row', 'code', 'name', 'class', 'acquired', 'cost', 'depreciation', 'net', 'lifeMonths', 'rate', 'disposed'],
+  stock: ['row', 'code', 'name', 'category', 'unit', 'quantity', 'unitCost', 'value'],
+  loans: ['row', 'date', 'instalment', 'interest', 'principal', 'outstanding'],
+  prepayments: ['row', 'name', 'from', 'to', 'amount', 'remaining'],
+};
+const tablesOf = (lines: readonly string[]) => {
+  const read = readCsv(new TextEncoder().encode(lines.join('\n')), 'list.csv');
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  return read.value;
+};
+
+describe('a register', () => {
+  it.each(LISTS)('with $what', ({ of, doubts, text, items }) => {
+    const read = readRegister(tablesOf(text), undefined, { name: 'list.csv' });
+    if (read === undefined) throw new Error('no list');
+    expect(`${read.kind} ${read.asAt ?? ''} ${String(read.digits)}`).toBe(of);
+    const row = (item: object): string => {
+      const values = item as Readonly<Record<string, string | number | bigint | null>>;
+      return FIELDS[read.kind].map((field) => String(values[field] ?? '')).join('|');
+    };
+    expect(read.items.map(row)).toEqual(items);
+    expect(read.doubts.map(({ code }) => code)).toEqual(doubts);
+  });
+  it('says what does not add up, what does not read, and what is no register', () => {
+    const read = readRegister(
+      tablesOf([
+        'Code,Article,Quantity,Unit cost,Value',
+        'A,Rope,2,3.00,6.00',
+        'B,Twine,5,1.10,5.60',
+        'C,Wax,x1,2.00,2.0O',
+        'D,Tar,4,2.00,8.00',
+        ',Total,,,25.00',
+      ]),
+      'stock',
+      { name: 'list.csv' },
+    );
+    expect(read?.doubts.map(({ code, path }) => [code, path?.[0]])).toEqual([
+      ['list.total', 6],
+      ['list.sum', 6],
+      ['list.unread', 4],
+      ['list.figures', 3],
+    ]);
+    expect(
+      readRegister(tablesOf(['Name,Phone', 'Carr,123', 'Dunn,456']), undefined, { name: 'list.csv' }),
+    ).toBeUndefined();
+    expect(readRegister(tablesOf(['Just a text']), 'assets', { name: 'list.csv' })).toBeUndefined();
+  });
+});
