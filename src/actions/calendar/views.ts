@@ -1,5 +1,7 @@
 import type { PeriodState } from '@/core/calendar/states';
 import type { PeriodKind, YearPlan } from '@/core/calendar/year';
+import { called } from '@/core/chart/account';
+import { scheduleOf } from '@/core/schedules/kinds';
 import { isResult, typeOf } from '@/core/ledger/classes';
 import { postedPeriods } from '@/store/calendar';
 import { page } from '../frame/views';
@@ -46,6 +48,11 @@ export const calendarView = (id: number) =>
     currencies: state.currencies,
     figures: state.amounts.size > 0,
     schedules: state.behind.supported.size > 0 || state.behind.closings.size > 0,
+    things: state.accounts.flatMap((account) => {
+      const kind = scheduleOf(account);
+      const worked = kind === 'assets' || kind === 'loan' || kind === 'span';
+      return worked && state.behind.supported.has(account.id) ? [called(account)] : [];
+    }),
     results: state.accounts.some(
       (account) => isResult(typeOf(account.classification)) && (state.amounts.get(account.id) ?? 0n) !== 0n,
     ),

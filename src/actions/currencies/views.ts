@@ -1,3 +1,4 @@
+import { ratesOf, tieInputOf } from '../frame/ties';
 import { type DatedRate, plainRate } from '@/core/money/rate';
 import type { Ratio } from '@/core/money/ratio';
 import { pairRates, pairsOf } from '@/store/currencies';
@@ -55,6 +56,16 @@ export const currenciesView = (id: number, wanted: string | undefined) =>
       used,
       /** The parts of the opening figures that are in the chosen currency. */
       parts: parts.filter(({ currency }) => currency === chosen),
+      /** What stands behind accounts in the chosen currency, for what another rate would make of it. */
+      lists: state.accounts.flatMap((account) => {
+        const { rate: _, ...input } = tieInputOf(state, account, () => undefined);
+        const { code, name } = account;
+        return input.supported.some(({ currency }) => currency === chosen) ||
+          (input.closing !== null && account.currency === chosen)
+          ? [{ of: { code, name }, input }]
+          : [];
+      }),
+      rates: ratesOf(state),
       pairs,
       chosen: chosen ?? null,
       listed: pair === undefined ? [] : (await pairRates(tx, books.id, pair, MOST_LISTED, false)).map(rateView),

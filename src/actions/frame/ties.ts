@@ -74,3 +74,16 @@ export const tiesOf = (state: TieState & { readonly accounts: readonly Account[]
     ),
   );
 };
+
+/** How amounts of the currencies in use become base currency on the opening date, by their codes. */
+export const ratesOf = (
+  state: Parameters<typeof conversionsOf>[0] & { readonly currencies: readonly string[] },
+): Readonly<Record<string, Conversion>> => {
+  const rate = conversionsOf(state);
+  return Object.fromEntries(
+    state.currencies.flatMap((currency) => {
+      const how = rate(currency);
+      return how === undefined ? [] : [[currency, how] as const];
+    }),
+  );
+};

@@ -2,7 +2,6 @@ import { openingDate } from '@/core/calendar/cutover';
 import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import type { PaymentTerms } from '@/core/company/terms';
 import { NIL } from '@/core/money/minor';
-import type { Conversion } from '@/core/money/convert';
 import type { Source } from '@/core/openings/figure';
 import type { Contact } from '@/core/schedules/contact';
 import type { Item } from '@/core/schedules/item';
@@ -17,7 +16,7 @@ import type { Queryable } from '@/store/database';
 import type { BooksId } from '@/core/base/ids';
 import { besideAccounts, partnerOf } from '@/core/schedules/things/partners';
 import type { BooksState } from '../frame/state';
-import { conversionsOf } from '../frame/ties';
+import { ratesOf } from '../frame/ties';
 import { page } from '../frame/views';
 
 /** One account on the overview: its figure and what stands behind it. */
@@ -67,17 +66,6 @@ export const schedulesView = (id: number) =>
       }),
     };
   });
-
-/** How amounts of the currencies in use become base currency on the opening date. */
-const ratesOf = (state: BooksState): Readonly<Record<string, Conversion>> => {
-  const rate = conversionsOf(state);
-  return Object.fromEntries(
-    state.currencies.flatMap((currency) => {
-      const how = rate(currency);
-      return how === undefined ? [] : [[currency, how] as const];
-    }),
-  );
-};
 
 const controlsOf = (state: BooksState): readonly Pick<Account, 'id' | 'code' | 'name'>[] =>
   state.accounts

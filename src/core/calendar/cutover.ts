@@ -129,6 +129,8 @@ export interface CutoverFacts {
   readonly results: boolean;
   /** Whether something stands behind figures already: items, statements. */
   readonly schedules: boolean;
+  /** Accounts of whose things something is worked out by the opening date: depreciation, what lies ahead, what falls due. */
+  readonly things: readonly string[];
 }
 
 /** What moving the cutover date changes, in sentences, before it is taken. Both dates are first days of periods. */
@@ -154,6 +156,11 @@ export const cutoverEffects = (from: PlainDate, to: PlainDate, facts: CutoverFac
     ...(facts.schedules
       ? [
           say`Schedules and statements are of ${dated(openingDate(from))} too; they stay, and no longer tie where the figures change.`,
+        ]
+      : []),
+    ...(facts.things.length > 0
+      ? [
+          say`What should be written off, what lies ahead and what falls due within a year is worked out for ${opening}, and asked about where the lists say otherwise: ${facts.things.join(', ')}.`,
         ]
       : []),
     ...(facts.currencies.length > 0 ? [say`Rates of ${opening} are needed for ${facts.currencies.join(', ')}.`] : []),

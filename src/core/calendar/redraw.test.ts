@@ -206,13 +206,14 @@ describe('states', () => {
 
 describe('moving the cutover date', () => {
   const years = [stated(PLAIN_PLAN, '2026-02-01')];
-  const facts = { years, currencies: ['NOK'], figures: true, results: true, schedules: true };
+  const facts = { years, currencies: ['NOK'], figures: true, results: true, schedules: true, things: ['1610 Boats'] };
   it('says what changes before it is taken', () => {
     const effects = (from: PlainDate, to: PlainDate): string =>
       cutoverEffects(from, to, facts)
         .map((one) => tell(one, PLAIN_WRITING))
         .join(' ');
     const said = effects(cutover, plainDate('2026-02-01'));
+    expect(said).toContain('asked about where the lists say otherwise: 1610 Boats.');
     expect(said).toContain('at close of 31 Jan 2026 instead of 31 Jul 2026');
     expect(said).toContain('open at nil');
     expect(said).toContain('Rates of 31 Jan 2026 are needed for NOK');

@@ -15,7 +15,7 @@ import { type ItemFields, asKind, blankItem, itemDoubts, itemFrom, itemProblems,
 import { type CellRules, cellText, columnsIn, contactBook, typedItem } from './item-cells';
 import { type ItemKind, type ScheduleKind, kindBySign, kindsIn, scheduleOf, signedAmount } from './kinds';
 import type { OpenItem } from './list-items';
-import { type TieInput, supportedBy, supportedFigure, tieOf } from './tie-out';
+import { type TieInput, supportedBy, supportedFigure, tieOf, tiesUnderRate } from './tie-out';
 
 const account = (
   role: AccountRole | null,
@@ -280,6 +280,31 @@ const RULES: CellRules = {
   openingDate: plainDate('2026-07-31'),
   spans: 'days',
 };
+
+describe('a rate that moves', () => {
+  it('says which lists it makes worth another amount, and leaves those that are as their figure says', () => {
+    const sums = [{ currency: 'NOK', items: 2, open: minor(100_000n), given: minor(0n), givenBase: minor(0n) }];
+    const input = {
+      figure: minor(8_700n), parts: [], base: 'EUR', own: null, supported: sums, closing: null, explained: null, rate,
+    }; // prettier-ignore
+    const part = { currency: 'NOK', amount: minor(100_000n), base: minor(8_700n) };
+    const found = tiesUnderRate(
+      [
+        { of: 'by the rate', input },
+        { of: 'by the figure', input: { ...input, parts: [part] } },
+        {
+          of: 'given',
+          input: { ...input, supported: sums.map((one) => ({ ...one, given: one.open, givenBase: minor(8_700n) })) },
+        },
+      ],
+      'NOK',
+      { ...EUR_IN_NOK, ratio: { n: 9n, d: 100n } },
+    );
+    expect(found.map(({ of, before, after }) => [of, before.state, after.support, after.state])).toEqual([
+      ['by the rate', 'tied', 9_000n, 'apart'],
+    ]);
+  });
+});
 
 describe('a contact’s credit', () => {
   it('is told beyond its limit, in the contact’s own currency alone', () => {

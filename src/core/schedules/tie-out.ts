@@ -142,6 +142,18 @@ export const tieOf = (input: TieInput): Tie => {
   };
 };
 
+/** What becomes of tie-outs when a currency has another rate: those of which what stands behind them is worth another amount then. */
+export const tiesUnderRate = <A>(
+  accounts: readonly { readonly of: A; readonly input: TieInput }[],
+  currency: string,
+  how: Conversion,
+): readonly { readonly of: A; readonly before: Tie; readonly after: Tie }[] =>
+  accounts.flatMap(({ of, input }) => {
+    const before = tieOf(input);
+    const after = tieOf({ ...input, rate: (code) => (code === currency ? how : input.rate(code)) });
+    return before.support === after.support ? [] : [{ of, before, after }];
+  });
+
 /** That somebody looked at a figure and at what stood behind it then. */
 export interface Looked {
   readonly figure: Minor;

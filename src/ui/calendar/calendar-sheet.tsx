@@ -91,6 +91,7 @@ export const CalendarSheet = (view: CalendarView) => {
               figures={view.figures}
               results={view.results}
               schedules={view.schedules}
+              things={view.things}
               fixed={view.posted && !view.correcting}
             />
           </MarginPart>

@@ -26,6 +26,7 @@ interface Props {
   readonly figures: boolean;
   readonly results: boolean;
   readonly schedules: boolean;
+  readonly things: readonly string[];
   readonly fixed: boolean;
   readonly dates: DateStyle;
 }
@@ -41,6 +42,7 @@ export const CutoverForm = ({
   figures,
   results,
   schedules,
+  things,
   fixed,
   dates,
 }: Props) => {
@@ -102,7 +104,12 @@ export const CutoverForm = ({
           </select>
         )}
       </Field>
-      <CutoverEffects from={from} to={to} facts={{ years, currencies, figures, results, schedules }} dates={dates} />
+      <CutoverEffects
+        from={from}
+        to={to}
+        facts={{ years, currencies, figures, results, schedules, things }}
+        dates={dates}
+      />
       <div className="grid grid-cols-2 gap-x-3">
         <Field label="Old records complete until" hint="the last whole day there" problem={at('completeUntil')}>
           {(ids) => (

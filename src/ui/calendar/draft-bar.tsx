@@ -64,6 +64,7 @@ export const DraftBar = ({
             figures: view.figures,
             results: view.results,
             schedules: view.schedules,
+            things: view.things,
           }}
           dates={frame.dates}
         />

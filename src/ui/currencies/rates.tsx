@@ -12,6 +12,8 @@ import { type Rate, called, decimalOf, ratioOf, readRate, shownRatio, writeRate 
 import { inverse } from '@/core/money/ratio';
 import { underRate } from '@/core/openings/foreign';
 import { type Problem, plural } from '@/core/base/result';
+import { called as accountCalled } from '@/core/chart/account';
+import { tiesUnderRate } from '@/core/schedules/tie-out';
 import { DateInput } from '../parts/date-input';
 import { sided } from '../parts/figures';
 import { day } from '../parts/names';
@@ -182,7 +184,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
 
 /** What a typed rate would make of the opening figures in its currency, told before it is kept. */
 const Effect = ({
-  view: { frame, used, parts, rounding },
+  view: { frame, used, parts, lists, rates, rounding },
   chosen,
   rate,
 }: {
@@ -194,19 +196,42 @@ const Effect = ({
   const counts = used.find(({ currency }) => currency === chosen)?.legs[0]?.rate.date ?? '';
   const ratio = read.ok ? ratioOf({ ...rate, rate: read.value }, chosen, frame.currency) : undefined;
   // Only a rate that would become the one of the opening date changes anything.
-  if (ratio === undefined || parts.length === 0 || rate.date > frame.openingDate || rate.date < counts) return null;
-  const { stand, worth, difference } = underRate(parts, {
-    ratio,
-    fromDigits: minorDigits(chosen),
-    toDigits: frame.digits,
-    rounding,
-  });
+  if (
+    ratio === undefined ||
+    (parts.length === 0 && lists.length === 0) ||
+    rate.date > frame.openingDate ||
+    rate.date < counts
+  )
+    return null;
+  const how = { ratio, fromDigits: minorDigits(chosen), toDigits: frame.digits, rounding };
+  const { stand, worth, difference } = underRate(parts, how);
+  const moved = tiesUnderRate(
+    lists.map(({ of, input }) => ({ of, input: { ...input, rate: (code) => rates[code] } })),
+    chosen,
+    how,
+  );
   return (
-    <p className="note mt-1.5" role="status">
-      {difference === 0n
-        ? `${plural(parts.length, 'opening figure')} in ${chosen} would stay at ${sided(stand, frame)}.`
-        : `With this rate ${plural(parts.length, 'opening figure')} in ${chosen} would be worth ${sided(worth, frame)}; ${parts.length === 1 ? 'it stands' : 'they stand'} at ${sided(stand, frame)}, ${sided(difference, frame)} apart. Figures stay as they are until somebody uses the rate on the sheet.`}
-    </p>
+    <>
+      {parts.length > 0 && (
+        <p className="note mt-1.5" role="status">
+          {difference === 0n
+            ? `${plural(parts.length, 'opening figure')} in ${chosen} would stay at ${sided(stand, frame)}.`
+            : `With this rate ${plural(parts.length, 'opening figure')} in ${chosen} would be worth ${sided(worth, frame)}; ${parts.length === 1 ? 'it stands' : 'they stand'} at ${sided(stand, frame)}, ${sided(difference, frame)} apart. Figures stay as they are until somebody uses the rate on the sheet.`}
+        </p>
+      )}
+      {moved.map(({ of, before, after }) => (
+        <p key={accountCalled(of)} className="note mt-1" role="status">
+          {accountCalled(of)}: what is behind it would come to{' '}
+          {after.support === null ? 'an amount not known' : sided(after.support, frame)}
+          {before.support === null ? '' : ` instead of ${sided(before.support, frame)}`}
+          {after.state === 'tied'
+            ? ', and tie.'
+            : after.difference === null
+              ? '.'
+              : `, ${sided(after.difference, frame)} apart.`}
+        </p>
+      ))}
+    </>
   );
 };
 
