@@ -23,10 +23,10 @@ import { openDirectory } from '@/store/open';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 import { houseFigures } from './house';
-import { madeLists, madeStatements } from './lists';
+import { madeLists, madeRegisters, madeStatements } from './lists';
 import { paperFigures } from './papers';
 import { madePapers, madeNames } from './reading';
-import { itemsInBrowser, scheduleFigures } from './schedules';
+import { itemsInBrowser, scheduleFigures, thingFigures } from './schedules';
 import { oneError, outside, searchSpeed, twoErrors } from './search';
 
 const root = mkdtempSync(join(tmpdir(), 'bathron-bench-'));
@@ -217,6 +217,7 @@ const store = async (): Promise<Made> => {
   await importFigures(note, bare, done, timed);
   await paperFigures(note, bare);
   const items = await scheduleFigures(note, bare, done, timed);
+  await thingFigures(note, bare, done, timed);
   await bare.close();
   const chart = await bigChart(done);
   const weeks = await weekBooks();
@@ -470,6 +471,8 @@ try {
   await madeLists(1000);
   console.log('Statements of banks that were made from seeds, as they are read:');
   await madeStatements(1000);
+  console.log('Registers, stock lists, plans and prepayments that were made from seeds, as they are read:');
+  await madeRegisters(1000);
   console.log('Accounts of papers in other languages, matched with an English chart:');
   madeNames();
 } finally {

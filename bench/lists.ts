@@ -2,6 +2,7 @@
 import { askList } from '@/ask/list';
 import { askStatement } from '@/ask/statement';
 import { type MadeFile, makeStatements } from '@/core/schedules/testing/statement-maker';
+import { makeRegister } from '@/core/schedules/testing/register-maker';
 import { type MadeList, makeList } from '@/core/schedules/testing/list-maker';
 
 type Outcome = 'exact' | 'told' | 'silent';
@@ -58,6 +59,24 @@ export const madeLists = (count: number): Promise<void> => told(count, (seed) =>
 /** So many statements likewise. */
 export const madeStatements = (count: number): Promise<void> =>
   told(count, (seed) => makeStatements(500_000 + seed), statementOutcome);
+
+/** So many registers, stock lists, plans and lists of prepayments likewise; of each its kind is asked for. */
+export const madeRegisters = (count: number): Promise<void> =>
+  told(
+    count,
+    (seed) => makeRegister(500_000 + seed),
+    async (made) => {
+      const answered = await askList({ bytes: new TextEncoder().encode(made.text), name: made.name, kind: made.kind });
+      if (!answered.ok) return 'told';
+      const { asAt, items, doubts } = answered.value as Answer;
+      const same = (one: unknown, other: unknown): boolean => one === other || (one === '0' && other === '0.00');
+      const right =
+        asAt === made.asAt &&
+        items.length === made.items.length &&
+        made.items.every((item, at) => Object.entries(item).every(([field, value]) => same(items[at]?.[field], value)));
+      return right ? 'exact' : doubts.length > 0 ? 'told' : 'silent';
+    },
+  );
 
 const told = async <Made extends { readonly traits: readonly string[] }>(
   count: number,

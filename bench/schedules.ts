@@ -11,6 +11,7 @@ import { saveItems } from '@/actions/schedules/items';
 import { scheduleView, schedulesView } from '@/actions/schedules/views';
 import type { Result } from '@/core/base/result';
 import { columnsOf } from '@/core/money/columns';
+import type { AccountRole } from '@/core/ledger/classes';
 import { minor } from '@/core/money/minor';
 import { blankItem } from '@/core/schedules/item';
 import { presses } from './chart';
@@ -145,6 +146,87 @@ export const scheduleFigures = async (
     ),
   );
   return { books, account };
+};
+
+const registerText = (assets: number): string =>
+  [
+    'Code,Asset,Acquired,Life (years),Cost,Depreciation,Net book value',
+    ...Array.from({ length: assets }, (_, at) => {
+      const cost = 1000 + (at % 900);
+      return `A${String(at)},Thing number ${String(at)},20${String(15 + (at % 10))}-06-01,10,${String(cost)}.00,${String(at % 900)}.00,${String(cost - (at % 900))}.00`;
+    }),
+  ].join('\n');
+
+const stockText = (articles: number): string =>
+  [
+    'Code,Article,Unit,Quantity,Unit cost,Value',
+    ...Array.from({ length: articles }, (_, at) => {
+      const quantity = 1 + (at % 500);
+      return `S${String(at)},Article number ${String(at)},pc,${String(quantity)},2.5000,${(quantity * 2.5).toFixed(2)}`;
+    }),
+  ].join('\n');
+
+/** Registers of assets and counts of stock, brought and tied. */
+export const thingFigures = async (note: Note, bare: PGlite, done: Done, timed: Timed): Promise<void> => {
+  const { id: books } = done(
+    await createBooks({
+      name: 'Many things',
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-01-01',
+      cutover: '2026-08-01',
+      starter: 'trading',
+      evenIfSameName: true,
+    }),
+  );
+  const chart = (await chartView(books))?.rows ?? [];
+  const set = (await openingsView(books))?.set?.id ?? 0;
+  const measure = async (
+    what: string,
+    role: AccountRole,
+    count: number,
+    text: string,
+    types: string,
+  ): Promise<void> => {
+    const account = chart.find((row) => row.account.role === role)?.account.id ?? 0;
+    const content = new TextEncoder().encode(text);
+    const ours = await timed(async () => {
+      const preview = done(await bringList({ books, account, name: `${role}.csv`, content }));
+      const taken = done(await takeList({ books, set, account, paper: preview.paper }));
+      if (taken.items !== count) throw new Error(`only ${String(taken.items)} were taken`);
+      if ((await scheduleView(books, account))?.found?.tie.items !== count) throw new Error('not tied');
+    });
+    const names = types.split(' ');
+    await bare.exec(
+      `create table plain_${role.replaceAll('-', '_')} (${names.map((type, at) => `c${String(at)} ${type}`).join(', ')})`,
+    );
+    const theirs = await timed(async () => {
+      const { data } = Papa.parse<readonly string[]>(text, { skipEmptyLines: true });
+      const rows = data.slice(1);
+      await bare.query(
+        `insert into plain_${role.replaceAll('-', '_')} select * from unnest(${names.map((type, at) => `$${String(at + 1)}::${type}[]`).join(', ')})`,
+        names.map((_, at) => rows.map((row) => row[at] ?? '')),
+      );
+    });
+    note(what, ours, 'bare parsing and one bare insert', theirs);
+  };
+  await measure(
+    '20,000 assets, brought and tied',
+    'fixed-asset-cost',
+    20_000,
+    registerText(20_000),
+    'text text date int numeric numeric numeric',
+  );
+  await measure(
+    '50,000 articles of stock, brought and tied',
+    'stock',
+    50_000,
+    stockText(50_000),
+    'text text text numeric numeric numeric',
+  );
 };
 
 /** Keys into a sheet of 50,000 items, from the key to the paint after it. */

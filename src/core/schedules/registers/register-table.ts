@@ -29,8 +29,8 @@ const NONE: ReadonlySet<string> = new Set();
 const WIDEST = 60;
 /** Titles above a list without a header. */
 const MOST_TITLES = 10;
-/** Rows in which columns are tried out against each other. */
-const TRIED = 80;
+/** Rows by which columns are told. */
+const TRIED = 120;
 
 /** A figure in a cell; undefined for an empty cell, a percentage, and for what is none. */
 export const figureIn = (cell: Cell | undefined, style: NumberStyle): PaperAmount | undefined => {
@@ -112,15 +112,19 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
   const headings = (rows[header.at] ?? []).filter((cell) => textOf(cell) !== '').length > 1 ? own : own.map(() => '');
   const names = new Set(headings);
   // A row of one cell is a heading; sums and what is printed on every page tell nothing of what a column is.
-  const body = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
+  const isOfList = (row: Row): boolean => {
     const texts = row.map(textOf).filter((text) => text !== '');
     return texts.length > 2 && texts.every((text) => totalWords(text, NONE) === 0) && !texts.every((text) => names.has(text)); // prettier-ignore
-  });
+  };
+  const body = rows
+    .slice(header.at + 1, header.at + 1 + SAMPLE)
+    .filter(isOfList)
+    .slice(0, TRIED);
   if (body.length === 0) return undefined;
   const style = styleOf(body);
-  const read = body
-    .slice(0, TRIED)
-    .map((row) => headings.map((_, column) => (isDay(textOf(row[column])) ? undefined : figureIn(row[column], style))));
+  const read = body.map((row) =>
+    headings.map((_, column) => (isDay(textOf(row[column])) ? undefined : figureIn(row[column], style))),
+  );
   const figures = read.map((row): Figures =>
     row.map((one) => (one === undefined ? undefined : unitsOf(one, FINEST)?.amount)),
   );

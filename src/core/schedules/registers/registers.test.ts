@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv } from '../../files/csv';
 import { makeRegister } from '../testing/register-maker';
@@ -43,4 +44,47 @@ describe('registers, stock lists, plans and prepayments', () => {
       expect(silent).toBe(0);
     },
   );
+  it('are read as well where they are long', () => {
+    const rows = Array.from(
+      { length: 5000 },
+      (_, at) => `A${String(at)},Thing ${String(at)},2019-06-01,${String(1000 + at)}.00,${String(at)}.00,1000.00`,
+    );
+    const got = read(['Code,Asset,Acquired,Cost,Depreciation,Net', ...rows].join('\n'));
+    expect([got.kind, got.items.length, got.doubts]).toEqual(['assets', 5000, []]);
+  });
+  it('of any cells are read or are none, and never throw', () => {
+    const cell = fc.oneof(
+      fc.constantFrom(
+        '',
+        'Total',
+        'Cost',
+        '1,000.00',
+        '-5',
+        '(3)',
+        '2026-07-31',
+        '03/2019',
+        '20%',
+        '12 kg',
+        '<b>',
+        '=1+1',
+        'Δ',
+        '—',
+      ),
+      fc.string({ maxLength: 12 }),
+    );
+    fc.assert(
+      fc.property(
+        fc.array(fc.array(cell, { maxLength: 8 }), { maxLength: 12 }),
+        fc.constantFrom(...REGISTER_KINDS, undefined),
+        (rows, kind) => {
+          const headed = [['Code', 'Name', 'Cost', 'Depreciation', 'Net', 'Quantity', 'Unit cost', 'Value'], ...rows];
+          for (const one of [rows, headed]) {
+            const found = readRegister([{ name: 'x', rows: one }], kind, { name: 'x' });
+            expect(found === undefined || found.items.length <= one.length).toBe(true);
+          }
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
 });
