@@ -238,34 +238,39 @@ export const NOTHING_BEHIND: Behind = {
 
 /** The sums of the items, the statements and the explanations of many books, from three queries. */
 export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<ReadonlyMap<number, Behind>> => {
-  const current = `join (select books_id, max(version) as version from opening_set where books_id = any($1::int[]) group by books_id) v
-    on v.books_id = x.books_id join opening_set s on s.books_id = v.books_id and s.version = v.version and s.id = x.set_id`;
+  // The versions that count now, looked up once: with their ids the plans of what follows are plain ones.
+  const sets = (
+    await tx.query<{ id: number }>(
+      'select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc',
+      [ids],
+    )
+  ).map(({ id }) => id);
   const sums = await tx.query<Supported & { books: number; account: AccountId; later: number }>(
     `select x.books_id as books, x.account_id as account, x.currency, count(*)::int as items, sum(x.open)::int8 as open,
             coalesce(sum(x.open) filter (where x.base is not null), 0)::int8 as given,
             coalesce(sum(x.base), 0)::int8 as "givenBase",
             (count(*) filter (where x.doc_date >= b.cutover_date and x.kind !~ '-(unbooked|under-way)$' and x.kind not in ('article', 'span', 'return')))::int as later
      from (
-       select books_id, set_id, account_id, currency, open + case when beside_account_id is null then coalesce(beside, 0) else 0 end as open, base, doc_date, kind
-         from schedule_item where books_id = any($1::int[])
-       union all select books_id, set_id, beside_account_id, currency, beside, null, null, kind
-         from schedule_item where books_id = any($1::int[]) and beside_account_id is not null and beside <> 0) x
-     ${current} join books b on b.id = x.books_id
+       select books_id, account_id, currency, open + case when beside_account_id is null then coalesce(beside, 0) else 0 end as open, base, doc_date, kind
+         from schedule_item where books_id = any($1::int[]) and set_id = any($2::int[])
+       union all select books_id, beside_account_id, currency, beside, null, null, kind
+         from schedule_item where books_id = any($1::int[]) and set_id = any($2::int[]) and beside_account_id is not null and beside <> 0) x
+     join books b on b.id = x.books_id
      group by x.books_id, x.account_id, x.currency order by x.account_id, x.currency`,
-    [ids],
+    [ids, sets],
   );
   const closings = await tx.query<Closing & { books: number; account: AccountId }>(
-    `select x.books_id as books, x.account_id as account, x.closing as date, x.amount, x.counted from statement_closing x ${current}`,
-    [ids],
+    `select x.books_id as books, x.account_id as account, x.closing as date, x.amount, x.counted from statement_closing x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])`,
+    [ids, sets],
   );
   const explained = await tx.query<{ books: number; account: AccountId; difference: Minor; reason: string }>(
-    `select x.books_id as books, x.account_id as account, x.difference, x.reason from tie_explained x ${current}`,
-    [ids],
+    `select x.books_id as books, x.account_id as account, x.difference, x.reason from tie_explained x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])`,
+    [ids, sets],
   );
   const looked = await tx.query<Looked & { books: number; account: AccountId }>(
     `select x.books_id as books, x.account_id as account, x.figure, x.support, p.name as by, x.set_at as at
-     from tie_looked x ${current} join person p on p.id = x.set_by`,
-    [ids],
+     from tie_looked x join person p on p.id = x.set_by where x.books_id = any($1::int[]) and x.set_id = any($2::int[])`,
+    [ids, sets],
   );
   const alerts = await tx.query<{ books: number; account: AccountId; below: Minor }>(
     'select books_id as books, account_id as account, alert_below as below from bank_detail where alert_below is not null and books_id = any($1::int[])',
@@ -273,12 +278,12 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
   );
   const twice = await tx.query<{ books: number; account: AccountId; items: number }>(
     `select books, account, sum(items - 1)::int as items from (
-       select x.books_id as books, min(x.account_id) as account, count(*) as items from schedule_item x ${current}
-         where x.number <> '' or x.reference <> '' group by x.books_id, x.contact_id, x.kind, lower(x.number), lower(x.reference) having count(*) > 1
-       union all select x.books_id, min(x.account_id), count(*) from schedule_item x ${current}
-         where x.paper_id is not null group by x.books_id, x.paper_id, x.paper_row having count(distinct x.account_id) > 1) t
+       select x.books_id as books, min(x.account_id) as account, count(*) as items from schedule_item x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])
+         and (x.number <> '' or x.reference <> '') group by x.books_id, x.contact_id, x.kind, lower(x.number), lower(x.reference) having count(*) > 1
+       union all select x.books_id, min(x.account_id), count(*) from schedule_item x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])
+         and x.paper_id is not null group by x.books_id, x.paper_id, x.paper_row having min(x.account_id) <> max(x.account_id)) t
      group by books, account`,
-    [ids],
+    [ids, sets],
   );
   interface Gathered {
     readonly supported: Map<AccountId, Supported[]>;
