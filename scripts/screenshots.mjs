@@ -4,22 +4,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensurePackages, freePort, root, run, startServer, stop } from './provision.mjs';
 
-/** A list of accounts as an old system writes one, with rows that are new, changed, the same, and wrong. */
-const OLD_LEDGER = `No;Title;Category;Group
-1010;Skerry Bank current account;Asset;1000
-1050;Petty cash, pier office;Asset;1000
-1060;Van float;Asset;1000
-1070;;Asset;1000
-1080;Qx clearing;;
-2310;Pension contributions owed;Liability;2000
-4023;Sales of fresh kelp;Income;4000
-5023;Harvesting fresh kelp;Cost of sales;5000
-6360;Boat insurance;Expnse;6000
-6420;Road tax;Expense;6999
-1010;Skerry Bank, again;Asset;1000
-8050;Bank interest;Other expense;8000
-`;
-
 const bring = async (page, name) => {
   await page
     .locator('input[type=file]')
@@ -54,18 +38,11 @@ const VIEWS = [
     },
   ],
   [
-    'chart-import',
-    '/books/1/chart/import',
+    'assets',
+    '/books/1/schedules',
     async (page) => {
-      await page
-        .locator('input[type=file]')
-        .first()
-        .setInputFiles({
-          name: 'accounts of the old ledger.csv',
-          mimeType: 'text/csv',
-          buffer: Buffer.from(OLD_LEDGER),
-        });
-      await page.getByRole('table', { name: 'Rows of the preview' }).waitFor();
+      await page.getByRole('link', { name: 'Boats, cost' }).click();
+      await page.getByRole('gridcell', { name: /Punt Corran/ }).click();
     },
   ],
   [

@@ -72,8 +72,8 @@ export const SCHEDULE_CHECKS = {
   },
   'schedules.supported': {
     severity: 'advice',
-    title: 'Control accounts, banks and cards have something behind them',
-    why: 'A reviewer asks who owes it and which statement says so.',
+    title: 'Accounts that want a list or a statement have one',
+    why: 'A reviewer asks who owes it, which statement says so, and which things these are.',
     find: (state) =>
       tied(state)
         .filter(({ kind, tie }) => needsSchedule(kind) && lacksSupport(kind, tie))
