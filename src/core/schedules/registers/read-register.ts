@@ -223,7 +223,10 @@ const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readon
       const scale = quantity.scale + unitCost.scale;
       const exact = quantity.coefficient * unitCost.coefficient;
       const worth = scale <= digits ? exact * 10n ** BigInt(digits - scale) : divideRounded(exact, 10n ** BigInt(scale - digits)); // prettier-ignore
-      return abs(subtract(minor(worth), money.value)) <= 1n
+      // Prices may be for so many pieces, which the unit says.
+      const per = /^10{1,4}$/.exec(row.texts.unit ?? '')?.[0];
+      const each = per === undefined ? worth : divideRounded(worth, BigInt(per));
+      return [worth, each].some((one) => abs(subtract(minor(one), money.value ?? NIL)) <= 1n)
         ? []
         : says(`In row ${row.row} quantity times cost is another amount than its value.`);
     }
@@ -257,7 +260,7 @@ const printedOf = (kind: RegisterKind, sums: Sums | undefined): Readonly<Record<
   if (kind !== 'assets')
     return Object.fromEntries(
       Object.entries(sums)
-        .filter(([role]) => isMoneyRole(kind, role as RegisterRole) && role !== 'outstanding')
+        .filter(([role]) => isMoneyRole(kind, role as RegisterRole) && role !== 'outstanding' && role !== 'used')
         .map(([role, amount]) => [role, kind === 'loans' ? abs(amount) : amount]),
     );
   const { cost, brought, charge, depreciation, net } = sums;

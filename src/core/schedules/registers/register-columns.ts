@@ -59,6 +59,7 @@ const named = (kind: RegisterKind, role: RegisterRole, name: string): number => 
   const own = (REGISTER_WORDS[kind] as Partial<Record<RegisterRole, (typeof REGISTER_WORDS)['assets']['code']>>)[role];
   if (own === undefined || name === '' || name.length > 60) return 0;
   const words = folded(name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
+  if (name.includes('%')) return role === 'rate' ? 3 : 0;
   if (own.is(words)) return 3;
   // What stands in brackets says more of the same: "Cost (EUR)", "Life (yrs)".
   if (own.is(folded(name.replace(/[([].*/u, '')))) return 2.8;
@@ -85,6 +86,9 @@ const fits = (role: RegisterRole, content: Content, figures: number, months: num
   if (role === 'life') return content.dates < 0.3 && content.fractions < 0.9;
   if (role === 'rate') return content.dates < 0.3;
   if (FIGURES.has(role)) return figures >= 0.6 && content.dates < 0.3;
+  // A class comes again; what is another in each row is the thing's own code.
+  if (role === 'group')
+    return content.dates < 0.3 && content.fractions < 0.3 && (content.distinct <= 0.8 || content.filled < 4);
   if (role === 'number') return content.dates < 0.3 && content.fractions < 0.2;
   if (role === 'code')
     return content.dates < 0.5 && content.fractions < 0.3 && (content.codes >= 0.4 || content.marks >= 0.8);
@@ -100,6 +104,12 @@ const at = (row: Figures, column: number | undefined): bigint | undefined =>
   column === undefined ? undefined : row[column];
 
 const size = (value: bigint): bigint => (value < 0n ? -value : value);
+
+/** How many pieces a price is for, where a column says ten, a hundred, a thousand or so; in whole pieces. */
+const pieces = (figure: bigint | undefined): bigint | undefined => {
+  const whole = figure === undefined ? 0n : figure / 10n ** BigInt(FINEST);
+  return [10n, 100n, 1000n, 10_000n].includes(whole) ? whole : undefined;
+};
 
 /** A share of the rows in which something can be told and holds. */
 const share = (tests: readonly (boolean | undefined)[]): number => {
@@ -134,7 +144,10 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           const [quantity, cost, value] = [at(row, places.quantity), at(row, places.unitCost), at(row, places.value)];
           if (quantity === undefined || cost === undefined || value === undefined || value === 0n) return undefined;
           const worth = divideRounded(quantity * cost, 10n ** BigInt(FINEST));
-          return size(worth - value) <= unit;
+          if (size(worth - value) <= unit) return true;
+          // Prices may be for so many pieces.
+          const per = pieces(at(row, places.unit));
+          return per !== undefined && size(divideRounded(quantity * cost, 10n ** BigInt(FINEST) * per) - value) <= unit;
         }),
       );
     case 'loans': {
@@ -232,12 +245,19 @@ export const columnsOf = (
     return texts.length === 0 ? 0 : texts.filter((text) => monthOf(text) !== undefined).length / texts.length;
   });
   const roles: (RegisterRole | undefined)[] = names.map(() => undefined);
+  // The amounts of a list are written alike: beside some with decimals, a column without any counts something else.
+  const decimals = contents.some(({ fractions }) => fractions >= 0.8);
+  const isAmount = (column: number): boolean => !decimals || (contents[column]?.fractions ?? 0) >= 0.5;
   const offers = names
     .flatMap((name, column) =>
       rolesIn(kind).flatMap((role) => {
         const content = contents[column];
         const score = named(kind, role, name);
-        return score > 0 && content !== undefined && fits(role, content, inFigures[column] ?? 0, months[column] ?? 0)
+        const alike = !MONEY[kind].includes(role) || content?.filled === 0 || isAmount(column);
+        return score > 0 &&
+          content !== undefined &&
+          alike &&
+          fits(role, content, inFigures[column] ?? 0, months[column] ?? 0)
           ? [{ column, role, score }]
           : [];
       }),
@@ -266,7 +286,9 @@ export const columnsOf = (
       0,
     );
   const settled = roles.flatMap((role, column) => (role === undefined ? [] : [[role, column] as const]));
-  const fee: Places = roles.includes('fee') ? { fee: roles.indexOf('fee') } : {};
+  const fee: Places = Object.fromEntries(
+    (['fee', 'unit'] as const).flatMap((role) => (roles.includes(role) ? [[role, roles.indexOf(role)] as const] : [])),
+  );
   const said: Places = { ...Object.fromEntries(settled.filter(([role]) => EQUATION[kind].some((of) => of.includes(role)))), ...fee }; // prettier-ignore
   let best = { places: said, holds: bearsOut(kind, said, figures, unit) };
   let most = best.holds * HOLDS + scoreOf(said);
@@ -274,6 +296,7 @@ export const columnsOf = (
   if (numeric.length <= MOST_TRIED && (best.holds < 0.95 || !whole))
     for (const wanted of EQUATION[kind])
       for (const places of waysOf(wanted, numeric)) {
+        if (wanted.some((role) => MONEY[kind].includes(role) && !isAmount(places[role] ?? -1))) continue;
         const holds = bearsOut(kind, { ...places, ...fee }, figures, unit);
         if (holds < 0.6) continue;
         // Of columns in their usual order each is to the right of the one before.
@@ -283,7 +306,7 @@ export const columnsOf = (
       }
   for (const [column, role] of roles.entries())
     if (role !== undefined && EQUATION[kind].some((of) => of.includes(role))) roles[column] = undefined;
-  for (const [role, column] of Object.entries(best.places)) roles[column] = role as RegisterRole;
+  for (const [role, column] of Object.entries(best.places)) if (!(role in fee)) roles[column] = role as RegisterRole;
 
   // What no name tells: a code is another in each row, a name has the longest words.
   const free = (is: (content: Content, column: number) => boolean): number[] =>
@@ -299,7 +322,12 @@ export const columnsOf = (
     }, -1),
   );
   if (kind !== 'loans')
-    give('code', free((content) => content.marks >= 0.8 && content.distinct >= 0.95 && content.dates < 0.3)[0]);
+    give(
+      'code',
+      free(
+        (content) => content.marks >= 0.8 && content.distinct >= 0.95 && content.dates < 0.3 && content.fractions < 0.3,
+      )[0],
+    );
   for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))
     give(role, free((content) => content.dates >= 0.8)[0]);
   return {

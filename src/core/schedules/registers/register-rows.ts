@@ -76,7 +76,8 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
 
 /** A heading without the word for what it is: "Class: Vehicles". */
 const heading = (texts: readonly string[]): string => {
-  const label = texts.filter((text) => text !== '').join(' ');
+  // A number beside the words is the heading's code.
+  const label = texts.filter(hasLetters).join(' ');
   const colon = /[:：]/.exec(label);
   const word = colon === null ? '' : label.slice(0, colon.index);
   const behind = colon === null ? '' : label.slice(colon.index + 1).trim();
@@ -176,7 +177,7 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
     if (!isFilled(read)) {
       const figures = texts.some((text) => /\d/.test(text) && !hasLetters(text) && text.length > 6);
       const label = heading(labels.length > 0 ? texts.filter((text) => text !== '') : []);
-      if (label === '' || figures || labels.some((text) => totalWords(text, NONE) > 0) || label.length > 120) continue;
+      if (label === '' || figures || labels.some((text) => totalWords(text, NONE) === 2) || label.length > 120) continue;
       // A long name goes on in the next line, in small letters.
       const before = items.at(-1);
       const nameAt = table.roles.indexOf('name');

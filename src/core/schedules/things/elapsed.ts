@@ -15,6 +15,8 @@ export const monthsBetween = (from: PlainDate, to: PlainDate): Ratio => {
   const since = from.add({ months: whole });
   const rest = since.until(end).days;
   const length = since.until(from.add({ months: whole + 1 })).days;
+  // From the last day of a longer month a whole one ends a day early.
+  if (rest === length) return { n: BigInt(whole + 1), d: 1n };
   return rest === 0 ? { n: BigInt(whole), d: 1n } : { n: BigInt(whole * length + rest), d: BigInt(length) };
 };
 

@@ -5,7 +5,7 @@ import type { Account, AccountId } from '../../chart/account';
 import type { SpanRule } from '../../company/facts';
 import { minorDigits } from '../../money/currency';
 import { type Minor, NIL, abs, minor, negate, subtract, sum } from '../../money/minor';
-import { decimalOf } from '../../money/rate';
+import { type Decimal, decimalOf, plainRate } from '../../money/rate';
 import { divideRounded } from '../../money/rounding';
 import type { IncomingItem } from '../from-list';
 import { rescaled } from '../from-list';
@@ -101,6 +101,9 @@ const assetRow = (listed: ListedAsset, digits: number, to: number): Row => ({
         ),
 });
 
+/** A price of ten to the power of so many pieces as that of one. */
+const perPiece = ({ coefficient, scale }: Decimal, powers: number): Decimal => ({ coefficient, scale: scale + powers });
+
 const stockRow = (listed: ListedStock, digits: number, currency: string): Row => {
   const [quantity, cost] = [kept(listed.quantity), kept(listed.unitCost)];
   const signed = (text: string) => {
@@ -108,6 +111,11 @@ const stockRow = (listed: ListedStock, digits: number, currency: string): Row =>
     return { coefficient: text.startsWith('-') ? -coefficient : coefficient, scale };
   };
   const worked = quantity === null || cost === null ? null : articleValue(signed(quantity), signed(cost), currency);
+  // A price for so many pieces becomes that of one.
+  const per = /^10{1,4}$/.exec(listed.unit ?? '')?.[0];
+  const inList = worked === null ? undefined : rescaled(worked, minorDigits(currency), digits);
+  const far = listed.value !== null && inList !== undefined && abs(subtract(inList, listed.value)) > 1n;
+  const each = cost === null || per === undefined || !far ? cost : plainRate(perPiece(signed(cost), per.length - 1));
   const value = listed.value ?? (worked === null ? null : (rescaled(worked, minorDigits(currency), digits) ?? null));
   return {
     listed,
@@ -120,7 +128,7 @@ const stockRow = (listed: ListedStock, digits: number, currency: string): Row =>
       detail: details({
         unit: cut(listed.unit, 20),
         quantity,
-        cost,
+        cost: each,
         price: kept(listed.price),
         place: cut(listed.place),
         category: cut(listed.category),
