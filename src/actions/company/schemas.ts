@@ -1,6 +1,14 @@
 import { z } from 'zod';
 import { readDate } from '@/core/base/dates';
-import { COLOURS, type CompanyFacts, type FactName, PAPER_SIZES, PURPOSE_IDS, SETTLEMENTS, SPAN_RULES } from '@/core/company/facts';
+import {
+  COLOURS,
+  type CompanyFacts,
+  type FactName,
+  PAPER_SIZES,
+  PURPOSE_IDS,
+  SETTLEMENTS,
+  SPAN_RULES,
+} from '@/core/company/facts';
 import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
 import { PART_IDS } from '@/core/company/parts';
 import { TAX_BASES, TAX_INTERVALS } from '@/core/company/tax';

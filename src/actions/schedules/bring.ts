@@ -33,9 +33,15 @@ import { hashOf, keepFile } from '../papers/keep';
 import { draftSet, scheduled } from './draft';
 import { readHeld } from './held-list';
 
+/** More classes or categories of one list are not told apart. */
+const MOST_GROUPS = 2000;
+
 /** The accounts of classes or categories, where somebody chose them. */
 type Places = Readonly<Record<string, number>>;
-const placesGiven = z.record(z.string().max(300), id).default({});
+const placesGiven = z
+  .record(z.string().max(300), id)
+  .refine((places) => Object.keys(places).length <= MOST_GROUPS, 'A list has at most 2,000 classes or categories.')
+  .default({});
 
 /** The account whose list a file is, or none for the list of contacts. */
 const target = { account: id.transform(accountId).nullable() };

@@ -177,7 +177,8 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
     if (!isFilled(read)) {
       const figures = texts.some((text) => /\d/.test(text) && !hasLetters(text) && text.length > 6);
       const label = heading(labels.length > 0 ? texts.filter((text) => text !== '') : []);
-      if (label === '' || figures || labels.some((text) => totalWords(text, NONE) === 2) || label.length > 120) continue;
+      if (label === '' || figures || labels.some((text) => totalWords(text, NONE) === 2) || label.length > 120)
+        continue;
       // A long name goes on in the next line, in small letters.
       const before = items.at(-1);
       const nameAt = table.roles.indexOf('name');
