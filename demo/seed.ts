@@ -552,6 +552,61 @@ const tiles = async (): Promise<void> => {
     { ...owed, to: 'Koupelny Vrána', number: '250655', date: '2025-12-03', due: '2026-01-02', amount: 26_400_000n },
     { ...owed, to: 'Koupelny Vrána', number: '250671', date: '2025-12-18', due: '2026-01-17', amount: 13_600_000n },
   ]);
+  const crowns = { currency: 'CZK' } as const;
+  const article = { kind: 'article', ...crowns, date: '2025-12-30' } as const;
+  await first.lists('1200', [
+    {
+      ...article,
+      number: 'D30',
+      note: 'Dlaždice 30 × 30',
+      detail: { unit: 'm2', quantity: '3200', cost: '186.5' },
+      amount: 59_680_000n,
+    },
+    {
+      ...article,
+      number: 'O20',
+      note: 'Obklady bílé',
+      detail: { unit: 'm2', quantity: '2440', cost: '151' },
+      amount: 36_844_000n,
+    },
+  ]);
+  await first.lists('1300', [
+    {
+      kind: 'span',
+      ...crowns,
+      note: 'Pojištění pecí',
+      date: '2025-07-01',
+      due: '2026-06-30',
+      original: minor(7_259_669n),
+      amount: 3_600_000n,
+    },
+  ]);
+  const kiln = { kind: 'asset', ...crowns, besideAccount: ids.get('1539') ?? null, detail: { life: '120' } } as const;
+  await first.lists('1530', [
+    {
+      ...kiln,
+      number: '1',
+      note: 'Pec tunelová',
+      date: '2021-01-01',
+      amount: 160_000_000n,
+      beside: minor(-80_000_000n),
+    },
+    { ...kiln, number: '2', note: 'Lis', date: '2023-12-01', amount: 85_000_000n, beside: minor(-18_000_000n) },
+  ]);
+  await first.lists('2510', [
+    {
+      kind: 'loan',
+      ...crowns,
+      of: 'other',
+      to: 'Úvěrní družstvo Glazura',
+      number: '51-2023',
+      date: '2023-12-31',
+      due: '2030-12-31',
+      original: minor(-105_000_000n),
+      detail: { rate: '6', every: '12' },
+      amount: -75_000_000n,
+    },
+  ]);
   const bill = { ...owed, of: 'supplier' } as const;
   await first.lists('2100', [
     {

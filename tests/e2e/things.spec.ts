@@ -210,3 +210,28 @@ test('prepayments by days or by months, and shares', async ({ page }) => {
   await typeRows(page, [['Orla Fenwick', 'Ordinary', '1000', '1.84']]);
   await expect(tied(page)).toContainText('ties');
 });
+
+test('a budget from last year plus 3 %, divided over the periods', async ({ page }) => {
+  await make(page, 'Plan & Play', undefined, { '1010': '100', '3010': '-100' });
+  await stage(page, 'Company').click();
+  await page.getByRole('checkbox', { name: /^Budgets/ }).check();
+  await stage(page, 'Opening balances').click();
+  await page.getByRole('link', { name: 'Comparatives' }).click();
+  const sales = page.getByRole('grid', { name: 'Comparatives' }).getByRole('row').filter({ hasText: '4010' });
+  await sales.getByRole('gridcell').nth(2).click();
+  await page.keyboard.type('36500 cr');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByLabel('From last year, more or less %').fill('lots');
+  await page.getByRole('button', { name: 'Fill the budget' }).click();
+  await expect(page.getByText('“lots” is no percentage.')).toBeVisible();
+  await page.getByLabel('From last year, more or less %').fill('3');
+  await page.getByRole('button', { name: 'Fill the budget' }).click();
+  await expect(page.getByText('The budget of 1 account is filled')).toBeVisible();
+  await expect(sales).toContainText('3,132.92 Cr');
+  await sales.getByRole('gridcell').nth(2).click();
+  await expect(page.getByLabel('Margin')).toContainText('37,595.00 Cr');
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(sales).not.toContainText('3,132.92 Cr');
+});

@@ -3,6 +3,8 @@ import { undo } from '@/actions/changes/commands';
 import { changesView } from '@/actions/changes/views';
 import { editChart, mergeAccounts } from '@/actions/chart/commands';
 import { changeFact } from '@/actions/company/commands';
+import { budgetByRule, saveComparatives } from '@/actions/openings/comparatives';
+import { comparativesView } from '@/actions/openings/comparatives-view';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
 import { openingsView, proofView } from '@/actions/openings/views';
@@ -50,6 +52,7 @@ const asset = (cost: bigint, written: bigint, account: number | null, more: Part
   besideAccount: account === null ? null : accountId(account),
   ...more,
 });
+const companyParts = async (books: number) => (await scheduleView(books, await accountOf(books, '1300')))?.frame.parts;
 const lastBatch = async (books: number): Promise<string> => (await changesView(books, undefined))?.batches[0]?.id ?? '';
 const checkOf = async (books: number, id: string) => (await proofView(books))?.proof.find((one) => one.id === id);
 
@@ -228,5 +231,41 @@ describe('amounts over time', () => {
     expect((await found(books, '1300')).spans).toBe('months');
     valueOf(await undo({ books, batch: await lastBatch(books) }));
     expect((await found(books, '1300')).spans).toBe('days');
+  });
+});
+
+describe('a budget', () => {
+  it('is filled from last year by a rule, undone as one, and refused while the part is off', async () => {
+    const books = await newBooks();
+    const sales = await accountOf(books, '4010');
+    expect(codesOf(await budgetByRule({ books, percent: '3' }))).toEqual(['budget.off']);
+    const parts = (await companyParts(books)) ?? [];
+    valueOf(await changeFact({ books, field: 'parts', was: parts, now: [...parts, 'budgets'] }));
+    expect(codesOf(await budgetByRule({ books, percent: '3' }))).toEqual(['budget.no-last-year']);
+    expect(codesOf(await budgetByRule({ books, percent: '3 to 4' }))).toEqual(['budget.percent']);
+    expect(codesOf(await budgetByRule({ books, percent: '-101' }))).toEqual(['budget.percent']);
+    valueOf(
+      await saveComparatives({
+        books,
+        entries: [{ account: accountId(sales), column: 0, from: null, to: minor(-1_200_001n) }],
+      }),
+    );
+    valueOf(await budgetByRule({ books, percent: '-2.5 %' }));
+    const budget = async () => {
+      const view = await comparativesView(books);
+      const own = view?.rows.find(({ id }) => id === sales)?.entered ?? {};
+      return Object.entries(own).flatMap(([column, amount]) => (Number(column) > 100 ? [amount] : []));
+    };
+    expect(await budget()).toHaveLength(12);
+    expect((await budget()).reduce((sum, one) => sum + one, 0n)).toBe(-1_170_001n);
+    valueOf(await undo({ books, batch: await lastBatch(books) }));
+    expect(await budget()).toEqual([]);
+    await refused(
+      sql(
+        `insert into comparative (books_id, account_id, column_no, amount, set_by, set_at) values ($1, $2, 61, 1, 1, now())`,
+        [books, sales],
+      ),
+      /violates check constraint/,
+    );
   });
 });

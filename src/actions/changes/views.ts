@@ -33,7 +33,7 @@ const tellingOf = ({ books, accounts, years }: Pick<BooksState, 'books' | 'accou
   currency: books.currency,
   style: books.style,
   writing: writingOfBooks(books),
-  columns: new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label] as const)),
+  columns: new Map(comparativeColumns(years, books.cutover, true).map(({ column, label }) => [column, label] as const)),
 });
 
 const toldBatch = (batch: Listed, own: readonly Change[], telling: Telling): ToldBatch => ({

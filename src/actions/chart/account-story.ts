@@ -33,7 +33,7 @@ const told = (
 export const accountStory = (id: number, account: number) =>
   booksView('books.see', id, async ({ tx, books }) => {
     const years = (await yearsOf(tx, [books.id])).get(books.id) ?? [];
-    const columns = new Map(comparativeColumns(years, books.cutover).map(({ column, label }) => [column, label]));
+    const columns = new Map(comparativeColumns(years, books.cutover, true).map(({ column, label }) => [column, label]));
     const chart = chartIndex(await standingChart({ tx, books })).byId;
     return {
       changes: (await figureChanges(tx, books.id, account)).map(({ from, to, ...change }) => ({

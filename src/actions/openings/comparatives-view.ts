@@ -12,7 +12,8 @@ export const comparativesView = (id: number) =>
     const entered = await comparativesOf(tx, books.id);
     const last = await lastBatch(tx, books.id, 'takeComparatives');
     return {
-      columns: comparativeColumns(state.years, books.cutover),
+      columns: comparativeColumns(state.years, books.cutover, books.facts.parts.includes('budgets')),
+      budgets: books.facts.parts.includes('budgets'),
       /** The last taking over from a paper, which can be undone. */
       last: last === undefined ? null : { batch: last.id, paper: nameIn(last.about) },
       papers: (await papersOf(tx, books.id)).map(({ id: paper, name }) => ({ id: paper, name })),

@@ -2,8 +2,10 @@
 
 import { z } from 'zod';
 import { accountId, called } from '@/core/chart/account';
-import type { Minor } from '@/core/money/minor';
-import { comparativeColumns } from '@/core/openings/comparatives';
+import { type Minor, NIL } from '@/core/money/minor';
+import { type ComparativeColumn, budgetFromLastYear, comparativeColumns, isBudget } from '@/core/openings/comparatives';
+import type { NumberStyle } from '@/core/money/number-style';
+import { readRate } from '@/core/money/rate';
 import { said } from '@/core/openings/say-changes';
 import { clash, fail, ok, plural, problem } from '@/core/base/result';
 import { yearsOf } from '@/store/calendar';
@@ -15,19 +17,21 @@ import { findPaper } from '@/store/papers';
 import { standingChart } from '../frame/held-chart';
 import { type BooksContext, booksAction, fileAction } from '../kernel/action';
 import { amountsOn, columnReader } from '../papers/reading';
-import { distinct, id, units } from '../kernel/inputs';
+import { distinct, id, text, units } from '../kernel/inputs';
 
 const amount = units.nullable();
-const column = z.int().min(0).max(60);
+const column = z.int().min(0).max(160);
+
+const columnsIn = async ({ tx, books }: BooksContext): Promise<readonly ComparativeColumn[]> =>
+  comparativeColumns(
+    (await yearsOf(tx, [books.id])).get(books.id) ?? [],
+    books.cutover,
+    books.facts.parts.includes('budgets'),
+  );
 
 /** The columns by number, as these books have them now. */
-const columnsOf = async ({ tx, books }: BooksContext) =>
-  new Map(
-    comparativeColumns((await yearsOf(tx, [books.id])).get(books.id) ?? [], books.cutover).map((one) => [
-      one.column,
-      one.label,
-    ]),
-  );
+const columnsOf = async (context: BooksContext): Promise<ReadonlyMap<number, string>> =>
+  new Map((await columnsIn(context)).map((one) => [one.column, one.label]));
 
 const unknownPaper = fail(
   problem('paper.unknown', 'This paper is not in these books any more. Go back to the papers.'),
@@ -158,5 +162,61 @@ export const takeComparatives = fileAction(
       `${takes.map((take) => columns.get(take.column) ?? '').join(', ')} taken from ${paper.name} as comparatives`,
     );
     return ok({ amounts: writings.length, divided });
+  },
+);
+
+/** More than ten times last year's, or less than nothing of it, is no budget from it. */
+const MOST_PERCENT = 1000n;
+
+/** "3", "-2.5": a percentage of either sign as the books write numbers. */
+const percentFrom = (typed: string, style: NumberStyle) => {
+  const text = typed.trim().replace(/\s?%$/, '');
+  const bare = text.replace(/^[-+−]/, '');
+  if (/^0+(?:[.,]0+)?$/.test(bare)) return ok({ coefficient: 0n, scale: 0 });
+  const read = readRate(bare, style, 'percent');
+  if (!read.ok)
+    return fail(
+      problem('budget.percent', `“${typed}” is no percentage. These books write numbers like ${style}.`, 'percent'),
+    );
+  const { coefficient, scale } = read.value;
+  const less = text.startsWith('-') || text.startsWith('−');
+  const most = (less ? 100n : MOST_PERCENT) * 10n ** BigInt(scale);
+  return coefficient > most
+    ? fail(problem('budget.percent', `“${typed}” is too far from last year’s amounts to be a rule.`, 'percent'))
+    : ok({ coefficient: less ? -coefficient : coefficient, scale });
+};
+
+/** Fills the budget of every period from last year's closing balances of income and expense, more or less so many percent. */
+export const budgetByRule = booksAction(
+  'budgetByRule',
+  'openings.change',
+  { percent: text(20) },
+  async (context, { percent: typed }) => {
+    const { tx, books, actor, now } = context;
+    const columns = (await columnsIn(context)).filter((one) => isBudget(one.column));
+    if (columns.length === 0)
+      return fail(problem('budget.off', 'Budgets are not among the parts in use. Turn them on on the Company page.'));
+    const percent = percentFrom(typed, books.style);
+    if (!percent.ok) return percent;
+    const stands = await comparativesOf(tx, books.id);
+    const made = budgetFromLastYear(await standingChart({ tx, books }), stands, columns, percent.value);
+    if (made.size === 0)
+      return fail(
+        problem(
+          'budget.no-last-year',
+          'No account of income or expense has an amount in last year’s close, so there is nothing to begin from. Type it in its column, or take it from a paper.',
+        ),
+      );
+    const writings = columns.flatMap(({ column: own }) =>
+      replacing(
+        stands,
+        own,
+        new Map([...made].flatMap(([account, of]) => (of.has(own) ? [[account, of.get(own) ?? NIL] as const] : []))),
+      ),
+    );
+    context.changes.about({ name: `${typed.trim()} %` });
+    context.changes.add(await writeComparatives(tx, books.id, writings, actor.person, now));
+    await recorded(context, `budget filled from last year, ${typed.trim()} %`);
+    return ok({ accounts: made.size });
   },
 );

@@ -158,7 +158,7 @@ export const paperView = (id: number, paperId: number, row?: number) =>
     const read = await readStored(context, paper, state.accounts, state.amounts);
     const { sheet, plan, likePaper } = read;
     const { recognition } = sheet;
-    const columns = comparativeColumns(state.years, books.cutover);
+    const columns = comparativeColumns(state.years, books.cutover, books.facts.parts.includes('budgets'));
     const start = row ?? plan.undecided[0]?.row.row ?? plan.rows[0]?.row.row ?? 1;
     return {
       accounts: state.accounts,

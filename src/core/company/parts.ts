@@ -40,7 +40,7 @@ export const PARTS = [
   {
     id: 'budgets',
     label: 'Budgets',
-    adds: 'a budget beside later figures; nothing to fill in while opening',
+    adds: 'a budget for each period of the year, on the sheet of comparatives',
     roles: [],
   },
 ] as const satisfies readonly { id: string; label: string; adds: string; roles: readonly AccountRole[] }[];

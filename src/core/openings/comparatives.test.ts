@@ -5,7 +5,7 @@ import { anyChart } from '../chart/testing';
 import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, add, minor, negate, sum } from '../money/minor';
 import { plainDate } from '../base/dates';
-import { LAST_YEAR, columnNamed, comparativeColumns, comparativeFaults } from './comparatives';
+import { LAST_YEAR, budgetFromLastYear, columnNamed, comparativeColumns, comparativeFaults } from './comparatives';
 
 const amount = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
 
@@ -113,5 +113,48 @@ describe('the columns of the comparatives', () => {
     ['Marketing', undefined],
   ])('“%s” names column %s', (title, column) => {
     expect(columnNamed(title, columns)).toBe(column);
+  });
+  it('have a budget for each period besides, which leads to no figure', () => {
+    const years = [
+      {
+        start: plainDate('2026-01-01'),
+        end: plainDate('2026-12-31'),
+        periods: [
+          { name: 'Q1', start: plainDate('2026-01-01'), end: plainDate('2026-03-31'), kind: 'regular' as const },
+          { name: 'Q2', start: plainDate('2026-04-01'), end: plainDate('2026-12-31'), kind: 'regular' as const },
+          {
+            name: 'Adjustment',
+            start: plainDate('2026-12-31'),
+            end: plainDate('2026-12-31'),
+            kind: 'adjustment' as const,
+          },
+        ],
+      },
+    ];
+    const columns = comparativeColumns(years, plainDate('2026-04-01'), true);
+    expect(columns.map(({ column, label }) => [column, label])).toEqual([
+      [0, 'Last year’s close'],
+      [1, 'Q1'],
+      [101, 'Budget Q1'],
+      [102, 'Budget Q2'],
+    ]);
+    expect(columnNamed('Budget 31.03.2026', columns)).toBe(101);
+    expect(columnNamed('31.03.2026', columns)).toBe(1);
+    const chart = [
+      { id: accountId(1), classification: 'revenue' as const, heading: false },
+      { id: accountId(2), classification: 'current-asset' as const, heading: false },
+    ];
+    fc.assert(
+      fc.property(amount, fc.integer({ min: -10_000, max: 100_000 }), (last, hundredths) => {
+        const stands = new Map(chart.map(({ id }) => [id, new Map([[LAST_YEAR, last]])]));
+        const made = budgetFromLastYear(chart, stands, columns, { coefficient: BigInt(hundredths), scale: 2 });
+        expect([...made.keys()]).toEqual(last === 0n ? [] : [1]);
+        const whole = sum([...(made.get(accountId(1))?.values() ?? [])]);
+        const off = whole * 10_000n - last * (10_000n + BigInt(hundredths));
+        expect((off < 0n ? -off : off) * 2n <= 10_000n).toBe(true);
+        const all = new Map([[accountId(1), made.get(accountId(1)) ?? new Map<number, Minor>()]]);
+        expect(comparativeFaults(chart, new Map(), all).apart.size).toBe(0);
+      }),
+    );
   });
 });

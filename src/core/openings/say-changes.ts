@@ -182,6 +182,7 @@ export const sayBatch = (
 const HEADS: Readonly<Record<string, (name: string) => string>> = {
   takeOver: (name) => `${name} taken over`,
   takeComparatives: (name) => `Comparatives taken from ${name}`,
+  budgetByRule: (name) => `Budget from last year, ${name}`,
   createBooks: () => 'Chart begun',
   takeAnswers: () => 'Chart begun from answers',
   takeCopy: () => 'Copied from another client or a template',

@@ -3,7 +3,7 @@ import type { comparativesView } from '@/actions/openings/comparatives-view';
 import { called } from '@/core/chart/account';
 import { isResult, typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, sum } from '@/core/money/minor';
-import { LAST_YEAR } from '@/core/openings/comparatives';
+import { LAST_YEAR, isBudget } from '@/core/openings/comparatives';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
@@ -48,7 +48,8 @@ export const ComparativeMargin = ({
       </>
     );
   const result = isResult(typeOf(row.classification));
-  const counted = columns.filter(({ column }) => !result || column !== LAST_YEAR);
+  const counted = columns.filter(({ column }) => !isBudget(column) && (!result || column !== LAST_YEAR));
+  const budget = columns.filter(({ column }) => isBudget(column)).map(({ column }) => entered?.get(column) ?? NIL);
   const leads = sum(counted.map(({ column }) => entered?.get(column) ?? NIL));
   return (
     <>
@@ -68,6 +69,14 @@ export const ComparativeMargin = ({
         <dt>opening figure</dt>
         <dd className="text-right">{sided(row.figure, frame)}</dd>
       </dl>
+      {budget.some((amount) => amount !== NIL) && (
+        <dl className="mb-3 grid grid-cols-[1fr_auto] gap-x-3 text-sm">
+          <dt>budget of the year</dt>
+          <dd className="text-right">{sided(sum(budget), frame)}</dd>
+          <dt>last year</dt>
+          <dd className="text-right">{sided(entered?.get(LAST_YEAR) ?? NIL, frame)}</dd>
+        </dl>
+      )}
       {result && <p className="note mt-1">Income and expense begin the year at nil, so last year is not counted.</p>}
       <MarginPart title="What happened">
         <History books={frame.id} account={row.id} version={version} />

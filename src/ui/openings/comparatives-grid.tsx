@@ -4,6 +4,7 @@ import { plural } from '@/core/base/result';
 import type { AccountId } from '@/core/chart/account';
 import { readClipboard } from '@/core/files/clipboard';
 import { readEntry } from '@/core/money/entry';
+import { isBudget } from '@/core/openings/comparatives';
 import { type Minor, NIL } from '@/core/money/minor';
 import { sided } from '../parts/figures';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
@@ -154,7 +155,7 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
         'Net of each column',
         ...columns.map(({ column }) => {
           const net = nets.get(column);
-          return net === undefined ? '' : net === NIL ? 'level' : sided(net, frame);
+          return net === undefined ? '' : net === NIL && !isBudget(column) ? 'level' : sided(net, frame);
         }),
       ],
     },
@@ -268,9 +269,9 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
                 <span
                   key={column}
                   role="gridcell"
-                  className={`px-2 py-1.5 text-right ${net === undefined || net === NIL ? '' : 'text-madder'}`}
+                  className={`px-2 py-1.5 text-right ${net === undefined || net === NIL || isBudget(column) ? '' : 'text-madder'}`}
                 >
-                  {net === undefined ? '' : net === NIL ? 'level' : sided(net, frame)}
+                  {net === undefined ? '' : net === NIL && !isBudget(column) ? 'level' : sided(net, frame)}
                 </span>
               );
             })}

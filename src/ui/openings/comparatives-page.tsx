@@ -14,6 +14,7 @@ import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ComparativesGrid } from './comparatives-grid';
+import { BudgetRule } from './budget-rule';
 import { ComparativeMargin } from './comparative-margin';
 import { type ComparativesView, useComparatives } from './use-comparatives';
 
@@ -25,7 +26,7 @@ const KEYS = [
 ] as const;
 
 /** Last year's closing balances and the months of this year, beside the opening figures that they lead to. */
-export const ComparativesPage = ({ frame, columns, rows, last, papers }: ComparativesView) => {
+export const ComparativesPage = ({ frame, columns, rows, last, papers, budgets }: ComparativesView) => {
   const router = useRouter();
   const comparatives = useComparatives(frame.id, rows);
   const { entered } = comparatives;
@@ -51,14 +52,25 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers }: Compara
           : `${plural(apart.size, 'account')} ${apart.size === 1 ? 'does' : 'do'} not come to the opening figure`
       }
       margin={
-        <ComparativeMargin
-          frame={frame}
-          columns={columns}
-          row={rows.find(({ id }) => id === chosen)}
-          entered={chosen === undefined ? undefined : entered.get(chosen)}
-          version={comparatives.version}
-          papers={papers}
-        />
+        <>
+          <ComparativeMargin
+            frame={frame}
+            columns={columns}
+            row={rows.find(({ id }) => id === chosen)}
+            entered={chosen === undefined ? undefined : entered.get(chosen)}
+            version={comparatives.version}
+            papers={papers}
+          />
+          {budgets && (
+            <BudgetRule
+              books={frame.id}
+              onFilled={() => {
+                comparatives.forgetPast();
+                router.refresh();
+              }}
+            />
+          )}
+        </>
       }
       actions={
         <>
