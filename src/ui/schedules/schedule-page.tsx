@@ -133,8 +133,11 @@ export const SchedulePage = ({
   const things = isThings(schedule) ? { ...rules, schedule } : undefined;
   const own = account.currency ?? frame.currency;
   const foreign = currencies.length > 0 && account.currency === null;
-  // Where the second amounts of the items stand: as most of them say, else where such amounts most likely do.
-  const besideAccount = rowsIn(items).find((one) => one.besideAccount !== null)?.besideAccount ?? partner;
+  // Where the second amounts of the items stand: as they say, and of none yet where such amounts most likely do.
+  const besideAccount = useMemo(() => {
+    const all = rowsIn(items);
+    return all.length === 0 ? partner : (all.find((one) => one.besideAccount !== null)?.besideAccount ?? null);
+  }, [items, partner]);
   const rows = useSavedRows<ItemFields>({
     stored: useMemo(
       () =>
@@ -162,6 +165,7 @@ export const SchedulePage = ({
   const counted = useMemo(() => rows.rows.filter(({ fields }) => isComplete(fields)), [rows.rows]);
   // What looks at every item beside the others waits, so that the key is on the screen first.
   const settled = useDeferredValue(counted);
+  const fieldsNow = useMemo(() => settled.map(({ fields }) => fields), [settled]);
   const ownSums = supportedBy(
     counted.map(({ fields }) => fields),
     account.id,
@@ -260,11 +264,7 @@ export const SchedulePage = ({
               }
             : ownSums.length > 1
               ? {}
-              : thingTotals(
-                  counted.map(({ fields }) => fields),
-                  things,
-                  moneyOf(only.currency, frame),
-                )),
+              : thingTotals(fieldsNow, things, moneyOf(only.currency, frame))),
         };
   return (
     <Frame
@@ -326,10 +326,10 @@ export const SchedulePage = ({
               besides={besides}
               chosen={besideAccount}
               figure={tie.figure}
-              items={counted.map(({ fields }) => fields)}
+              items={fieldsNow}
               open={drafting && rows.said === 'all saved'}
               onChoose={(to) => {
-                for (const { key } of rows.rows) rows.change(key, (fields) => movedBeside(fields, to, things));
+                rows.changeAll((fields) => movedBeside(fields, to, things));
               }}
             />
           )}

@@ -40,6 +40,8 @@ export interface SavedRows<Fields> {
   readonly edit: (edits: readonly CellEdit[]) => void;
   /** Changes the row of a key, as it stands by then. */
   readonly change: (key: string, change: (fields: Fields) => Fields) => void;
+  /** Changes every row; those that stay as they are are not sent. */
+  readonly changeAll: (change: (fields: Fields) => Fields) => void;
   readonly remove: (rows: readonly SheetRow<Fields>[]) => void;
   /** "all saved", "saving…", "1 item not complete yet". */
   readonly said: string;
@@ -131,6 +133,11 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
       held.current.rows = held.current.rows.map((row) =>
         row.key === key ? { ...row, fields: change(row.fields), refused: [] } : row,
       );
+      show();
+      void flush();
+    },
+    changeAll: (change) => {
+      held.current.rows = held.current.rows.map((row) => ({ ...row, fields: change(row.fields), refused: [] }));
       show();
       void flush();
     },
