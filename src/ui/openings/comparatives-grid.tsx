@@ -30,6 +30,10 @@ interface Props {
   readonly onSelect: (account: AccountId | undefined) => void;
 }
 
+/** Code and name stay in sight while the columns go by; on a phone they would leave no room. */
+const stays = (at: number): string =>
+  at === 0 ? 'md:sticky md:left-0 md:z-[1] bg-paper' : at === 1 ? 'md:sticky md:left-20 md:z-[1] bg-paper' : '';
+
 /** The sheet of comparatives: an account a row, a year or month a column. */
 export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apart, selected, onSelect }: Props) => {
   type Row = (typeof rows)[number];
@@ -182,7 +186,7 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
               <span
                 key={label}
                 role="columnheader"
-                className={`py-1.5 ${at === 0 ? 'pl-4' : ''} ${at > 1 ? 'px-2 text-right' : ''}`}
+                className={`py-1.5 ${at === 0 ? 'pl-4' : ''} ${at > 1 ? 'px-2 text-right' : ''} ${stays(at)}`}
               >
                 {label}
               </span>
@@ -228,7 +232,7 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
                           sheet.point({ row: item.index, column: at }, true)
                         }
                         onDoubleClick={() => sheet.begin(undefined)}
-                        className={`relative flex min-w-0 items-center ${tone(at)} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${here ? 'sheet-active' : ''}`}
+                        className={`flex min-w-0 items-center ${at < BEFORE ? '' : 'relative'} ${tone(at)} ${stays(at)} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${here ? 'sheet-active' : ''}`}
                       >
                         {here && typing !== undefined ? (
                           <CellEditor
@@ -259,8 +263,8 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
             className="sticky bottom-0 z-10 grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
             style={{ gridTemplateColumns: template }}
           >
-            <span role="gridcell" />
-            <span role="gridcell" className="py-1.5">
+            <span role="gridcell" className={stays(0)} />
+            <span role="gridcell" className={`py-1.5 ${stays(1)}`}>
               Net of each column
             </span>
             {columns.map(({ column }) => {
