@@ -23,6 +23,22 @@ type Timed = (work: () => Promise<unknown>) => Promise<number>;
 const ITEMS = 50_000;
 const CONTACTS = 5_000;
 
+const trialBooks = async (name: string, done: Done): Promise<number> =>
+  done(
+    await createBooks({
+      name,
+      legalForm: 'limited-company',
+      country: 'IE',
+      currency: 'EUR',
+      style: '1,234.56',
+      purpose: 'trial',
+      yearStart: '2026-01-01',
+      cutover: '2026-08-01',
+      starter: 'trading',
+      evenIfSameName: true,
+    }),
+  ).id;
+
 const listText = (): string =>
   [
     'Customer no,Customer,Type,Document,Date,Due,Currency,Amount,Open',
@@ -41,20 +57,7 @@ export const scheduleFigures = async (
   done: Done,
   timed: Timed,
 ): Promise<{ readonly books: number; readonly account: number }> => {
-  const { id: books } = done(
-    await createBooks({
-      name: 'Fifty thousand items',
-      legalForm: 'limited-company',
-      country: 'IE',
-      currency: 'EUR',
-      style: '1,234.56',
-      purpose: 'trial',
-      yearStart: '2026-01-01',
-      cutover: '2026-08-01',
-      starter: 'trading',
-      evenIfSameName: true,
-    }),
-  );
+  const books = await trialBooks('Fifty thousand items', done);
   const account = (await chartView(books))?.rows.find((row) => row.account.code === '1100')?.account.id ?? 0;
   const set = (await openingsView(books))?.set?.id ?? 0;
   const text = listText();
@@ -162,26 +165,13 @@ const stockText = (articles: number): string =>
     'Code,Article,Unit,Quantity,Unit cost,Value',
     ...Array.from({ length: articles }, (_, at) => {
       const quantity = 1 + (at % 500);
-      return `S${String(at)},Article number ${String(at)},pc,${String(quantity)},2.5000,${(quantity * 2.5).toFixed(2)}`;
+      return `S${String(at)},Article number ${String(at)},pc,${String(quantity)},2.5000,${String((quantity * 5) / 2 - (quantity % 2) / 2)}.${quantity % 2 === 0 ? '00' : '50'}`;
     }),
   ].join('\n');
 
 /** Registers of assets and counts of stock, brought and tied. */
 export const thingFigures = async (note: Note, bare: PGlite, done: Done, timed: Timed): Promise<void> => {
-  const { id: books } = done(
-    await createBooks({
-      name: 'Many things',
-      legalForm: 'limited-company',
-      country: 'IE',
-      currency: 'EUR',
-      style: '1,234.56',
-      purpose: 'trial',
-      yearStart: '2026-01-01',
-      cutover: '2026-08-01',
-      starter: 'trading',
-      evenIfSameName: true,
-    }),
-  );
+  const books = await trialBooks('Many things', done);
   const chart = (await chartView(books))?.rows ?? [];
   const set = (await openingsView(books))?.set?.id ?? 0;
   const measure = async (

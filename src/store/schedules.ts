@@ -5,6 +5,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { keptAmount } from '@/core/money/wire';
 import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
+import { DATED_LATER } from '@/core/schedules/kinds';
 import type { Closing, Looked, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
 import { copyItemEvidence, detachFromItems } from './evidence';
@@ -53,6 +54,22 @@ export const accountsWithPapers = async (
       [booksId, setId],
     )
   ).map(({ account }) => account);
+
+/** Where the second amounts of the items of each account stand, by the account that they are listed on. */
+export const besideAccountsOf = async (
+  tx: Queryable,
+  booksId: BooksId,
+  setId: number,
+): Promise<ReadonlyMap<AccountId, AccountId>> =>
+  new Map(
+    (
+      await tx.query<{ account: AccountId; beside: AccountId }>(
+        `select distinct on (account_id) account_id as account, beside_account_id as beside from schedule_item
+         where books_id = $1 and set_id = $2 and beside_account_id is not null order by account_id, id`,
+        [booksId, setId],
+      )
+    ).map(({ account, beside }) => [account, beside]),
+  );
 
 /** What items of other accounts make up of one, by the account that they are listed on. */
 export const besideOf = (
@@ -249,7 +266,7 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     `select x.books_id as books, x.account_id as account, x.currency, count(*)::int as items, sum(x.open)::int8 as open,
             coalesce(sum(x.open) filter (where x.base is not null), 0)::int8 as given,
             coalesce(sum(x.base), 0)::int8 as "givenBase",
-            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind !~ '-(unbooked|under-way)$' and x.kind not in ('article', 'span', 'return')))::int as later
+            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind <> all($3::text[])))::int as later
      from (
        select books_id, account_id, currency, open + case when beside_account_id is null then coalesce(beside, 0) else 0 end as open, base, doc_date, kind
          from schedule_item where books_id = any($1::int[]) and set_id = any($2::int[])
@@ -257,7 +274,7 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
          from schedule_item where books_id = any($1::int[]) and set_id = any($2::int[]) and beside_account_id is not null and beside <> 0) x
      join books b on b.id = x.books_id
      group by x.books_id, x.account_id, x.currency order by x.account_id, x.currency`,
-    [ids, sets],
+    [ids, sets, DATED_LATER],
   );
   const closings = await tx.query<Closing & { books: number; account: AccountId }>(
     `select x.books_id as books, x.account_id as account, x.closing as date, x.amount, x.counted from statement_closing x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])`,

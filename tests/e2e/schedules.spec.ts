@@ -1,47 +1,19 @@
-import type { Locator, Page } from '@playwright/test';
-import { cell, client, expect, fillYear, stage, test } from './support';
+import type { Page } from '@playwright/test';
+import { beginBooks, client, expect, openSchedule, stage, test, tieOut, typeCells, typeFigures } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
-/** Makes books with opening figures; a minus stands for a credit, "=" for what makes both sides equal. */
 const make = async (page: Page, name: string, figures: Readonly<Record<string, string>>): Promise<void> => {
-  await page.goto('/new');
-  await page.getByLabel('Company name').fill(name);
-  await fillYear(page, '2026-02-01', '2026-08-01');
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
-  await stage(page, 'Opening balances').click();
-  for (const [code, amount] of Object.entries(figures)) {
-    await cell(page, code, amount.startsWith('-') ? 3 : 2).click();
-    await page.keyboard.type(amount.replace('-', ''));
-    await page.keyboard.press('Enter');
-  }
-  await expect(page.getByText('all saved')).toBeVisible();
+  await beginBooks(page, name);
+  await typeFigures(page, figures);
 };
-
-const open = async (page: Page, account: string): Promise<Locator> => {
-  await stage(page, 'Schedules').click();
-  await page.getByRole('link', { name: account }).click();
-  const grid = page.getByRole('grid', { name: /^Items of/ });
-  await expect(grid).toBeVisible();
-  return grid;
-};
-
-/** Types cells one after the other, each left with Tab; an empty text leaves a cell as it is. */
-const typeRow = async (page: Page, cells: readonly string[]): Promise<void> => {
-  for (const text of cells) {
-    if (text !== '') await page.keyboard.type(text);
-    await page.keyboard.press('Tab');
-  }
-};
-const tied = (page: Page): Locator => page.getByRole('table', { name: 'Tie-out' });
 const saved = (page: Page) => expect(page.getByText('all saved')).toBeVisible();
 
 test('open items of a small firm, typed by keyboard with their contacts, until both control accounts tie', async ({
   page,
 }) => {
   await make(page, 'Whelk & Winkle', { '1100': '1650', '2100': '-700', '3010': '-=' });
-  await open(page, 'Trade receivables');
+  await openSchedule(page, 'Trade receivables');
   await page.getByRole('grid').getByRole('gridcell').first().click();
   // Contact, kind, number, date, due, open; the due date follows from the terms.
   const invoices = [
@@ -59,10 +31,10 @@ test('open items of a small firm, typed by keyboard with their contacts, until b
       .getByRole('gridcell')
       .first();
     await first.click();
-    await typeRow(page, row);
+    await typeCells(page, row);
     await saved(page);
   }
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await expect(page.getByRole('grid')).toContainText('(100.00)');
   await expect(page.getByRole('grid').getByRole('row').nth(1)).toContainText('1 Jul 2026');
 
@@ -71,7 +43,7 @@ test('open items of a small firm, typed by keyboard with their contacts, until b
   await expect(ages.getByRole('row', { name: /^Harbour Café/ })).toContainText('800.00 Dr');
   await expect(ages.getByRole('row', { name: /^All/ })).toContainText('1,650.00 Dr');
 
-  await open(page, 'Trade payables');
+  await openSchedule(page, 'Trade payables');
   for (const [at, row] of [
     ['Rope & Co', 'inv', '77', '3.7.26', '', '300'],
     ['Rope & Co', 'inv', '78', '9.7.26', '', '250'],
@@ -84,10 +56,10 @@ test('open items of a small firm, typed by keyboard with their contacts, until b
       .getByRole('gridcell')
       .first()
       .click();
-    await typeRow(page, row);
+    await typeCells(page, row);
     await saved(page);
   }
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await stage(page, 'Schedules').click();
   await expect(page.getByText('2 of 2 accounts tied')).toBeVisible();
   await expect(stage(page, 'Schedules')).toContainText('all tied');
@@ -97,27 +69,27 @@ test('open items of a small firm, typed by keyboard with their contacts, until b
 
 test('an invoice that was left out of the list is found, typed, and taken out again', async ({ page }) => {
   await client(page, 'Marram Kelp Farms Ltd');
-  const grid = await open(page, 'Trade receivables');
-  await expect(tied(page)).toContainText('1,240.00 Dr');
+  const grid = await openSchedule(page, 'Trade receivables');
+  await expect(tieOut(page)).toContainText('1,240.00 Dr');
   // The blank row behind the last.
   await grid.getByRole('gridcell').first().click();
   await page.keyboard.press('Control+ArrowDown');
-  await typeRow(page, ['Knockalla', 'inv', 'MK-1071', '5.7.26', '', '', '1240']);
+  await typeCells(page, ['Knockalla', 'inv', 'MK-1071', '5.7.26', '', '', '1240']);
   await saved(page);
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await page.reload();
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await grid.getByRole('gridcell', { name: 'MK-1071' }).click();
   await page.keyboard.press('Control+-');
   await expect(page.getByText('1 item deleted')).toBeVisible();
-  await expect(tied(page)).toContainText('1,240.00 Dr');
+  await expect(tieOut(page)).toContainText('1,240.00 Dr');
   // Back by the record, and away again.
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: 'Take back' }).click();
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: 'Take back' }).click();
-  await expect(tied(page)).toContainText('1,240.00 Dr');
+  await expect(tieOut(page)).toContainText('1,240.00 Dr');
 });
 
 test('a list of four hundred items is brought, its wrong rows are said and typed, and it ties; a bank ties with its statement', async ({
@@ -129,7 +101,7 @@ test('a list of four hundred items is brought, its wrong rows are said and typed
   });
   const text = ['Customer no;Customer;Type;Invoice;Date;Due;Outstanding', ...rows].join('\n');
   await make(page, 'Four Hundred Ltd', { '1100': '10000', '1010': '48210.55', '3010': '-58210.55' });
-  await open(page, 'Trade receivables');
+  await openSchedule(page, 'Trade receivables');
   const file = { name: 'open-items.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
   await page.locator('input[type=file]').first().setInputFiles(file);
   await expect(page.getByText('397 items, 40 contacts to be made')).toBeVisible();
@@ -137,49 +109,49 @@ test('a list of four hundred items is brought, its wrong rows are said and typed
     'Row 9 has an amount that does not read',
   );
   await page.getByRole('button', { name: 'Take 397 items' }).click();
-  await expect(tied(page)).toContainText('75.00 Dr');
+  await expect(tieOut(page)).toContainText('75.00 Dr');
   const grid = page.getByRole('grid', { name: /^Items of/ });
   for (const [at, number] of ['F-1007', 'F-1090', 'F-1300'].entries()) {
     await grid.getByRole('gridcell').first().click();
     await page.keyboard.press('Control+ArrowDown');
-    await typeRow(page, ['C7', 'inv', number, '12.6.26', '', '25']);
+    await typeCells(page, ['C7', 'inv', number, '12.6.26', '', '25']);
     await saved(page);
-    await expect(tied(page)).toContainText(at < 2 ? `${String(50 - at * 25)}.00 Dr` : 'ties');
+    await expect(tieOut(page)).toContainText(at < 2 ? `${String(50 - at * 25)}.00 Dr` : 'ties');
   }
 
-  await open(page, 'Current account at bank');
+  await openSchedule(page, 'Current account at bank');
   await page.locator('input[type=file]').first().setInputFiles(paper('skerry-current-2026-07-31.xml'));
   await expect(page.getByText('It closes on 31 Jul 2026 with 48,960.55 Dr')).toBeVisible();
   await page.getByRole('button', { name: 'Take the balance' }).click();
-  await expect(tied(page)).toContainText('750.00 Cr');
+  await expect(tieOut(page)).toContainText('750.00 Cr');
   await page.getByRole('grid').getByRole('gridcell').first().click();
-  await typeRow(page, ['payment not', '30.7.26', '004417', 'Peatsmoke', '430']);
+  await typeCells(page, ['payment not', '30.7.26', '004417', 'Peatsmoke', '430']);
   await saved(page);
   await page.getByRole('grid').getByRole('row').nth(2).getByRole('gridcell').first().click();
-  await typeRow(page, ['payment not', '31.7.26', '004418', 'Rope', '320']);
+  await typeCells(page, ['payment not', '31.7.26', '004418', 'Rope', '320']);
   await saved(page);
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await expect(stage(page, 'Schedules')).toContainText('all tied');
 });
 
 test('a card whose statement ends on the 19th, and a plain list behind an account without a role', async ({ page }) => {
   await make(page, 'Mid Month Ltd', { '1510': '800', '2400': '-500', '3050': '-300' });
-  await open(page, 'Card account');
+  await openSchedule(page, 'Card account');
   await page.getByLabel('with a balance of, in EUR').fill('420');
   await page.getByLabel('Statement closes on').fill('19.7.26');
   await page.getByLabel('Statement closes on').press('Enter');
-  await expect(tied(page)).toContainText('80.00 Cr');
+  await expect(tieOut(page)).toContainText('80.00 Cr');
   await stage(page, 'Proof').click();
   await expect(
     page.getByText('closes on 19 Jul 2026, and nothing is listed between that and 31 Jul 2026'),
   ).toBeVisible();
-  await open(page, 'Card account');
+  await openSchedule(page, 'Card account');
   await page.getByRole('grid').getByRole('gridcell').first().click();
-  await typeRow(page, ['payment not', '25.7.26', '', 'Diesel', '80']);
+  await typeCells(page, ['payment not', '25.7.26', '', 'Diesel', '80']);
   await saved(page);
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
 
-  await open(page, 'Share premium');
+  await openSchedule(page, 'Share premium');
   for (const [at, row] of [
     ['Mooring, August', 'M-8', '31.7.26', '', '', '180'],
     ['Insurance to September', 'P-1', '1.7.26', '', '', '120'],
@@ -191,18 +163,18 @@ test('a card whose statement ends on the 19th, and a plain list behind an accoun
       .getByRole('gridcell')
       .first()
       .click();
-    await typeRow(page, row);
+    await typeCells(page, row);
     await saved(page);
   }
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
 
   // A difference may stand with a reason, and is told as such.
   await page.getByRole('grid').getByRole('row').nth(2).getByRole('gridcell').first().click();
   await page.keyboard.press('Control+-');
-  await expect(tied(page)).toContainText('120.00 Cr');
+  await expect(tieOut(page)).toContainText('120.00 Cr');
   await page.getByLabel('Or say why the difference may stand').fill('the policy is being looked for');
   await page.getByRole('button', { name: 'Explain it' }).click();
-  await expect(tied(page)).toContainText('explained');
+  await expect(tieOut(page)).toContainText('explained');
   await stage(page, 'Proof').click();
   await expect(page.getByText('the policy is being looked for')).toBeVisible();
 });

@@ -44,3 +44,42 @@ export const fillYear = async (page: Page, start: string, cutover: string): Prom
   await begins.press('Enter');
   await page.getByLabel('Cutover date').selectOption(cutover);
 };
+
+/** Makes books of a year from February with a cutover in August, and stands on their Company page. */
+export const beginBooks = async (page: Page, name: string): Promise<void> => {
+  await page.goto('/new');
+  await page.getByLabel('Company name').fill(name);
+  await fillYear(page, '2026-02-01', '2026-08-01');
+  await page.getByRole('button', { name: 'Make these books' }).click();
+  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+};
+
+/** Types opening figures; a minus stands for a credit, "=" for what makes both sides equal. */
+export const typeFigures = async (page: Page, figures: Readonly<Record<string, string>>): Promise<void> => {
+  await stage(page, 'Opening balances').click();
+  for (const [code, amount] of Object.entries(figures)) {
+    await cell(page, code, amount.startsWith('-') ? 3 : 2).click();
+    await page.keyboard.type(amount.replace('-', ''));
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByText('all saved')).toBeVisible();
+};
+
+/** The schedule of an account, by its link on the overview. */
+export const openSchedule = async (page: Page, account: string): Promise<Locator> => {
+  await stage(page, 'Schedules').click();
+  await page.getByRole('link', { name: account }).click();
+  const grid = page.getByRole('grid', { name: /^Items of/ });
+  await expect(grid).toBeVisible();
+  return grid;
+};
+
+/** Types cells one after the other, each left with Tab; an empty text leaves a cell as it is. */
+export const typeCells = async (page: Page, cells: readonly string[]): Promise<void> => {
+  for (const text of cells) {
+    if (text !== '') await page.keyboard.type(text);
+    await page.keyboard.press('Tab');
+  }
+};
+
+export const tieOut = (page: Page): Locator => page.getByRole('table', { name: 'Tie-out' });

@@ -1,5 +1,5 @@
-import type { Locator, Page } from '@playwright/test';
-import { cell, client, expect, fillYear, stage, test } from './support';
+import type { Page } from '@playwright/test';
+import { beginBooks, client, expect, openSchedule, stage, test, tieOut, typeCells, typeFigures } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -18,11 +18,7 @@ const make = async (
     | undefined,
   figures: Readonly<Record<string, string>>,
 ): Promise<void> => {
-  await page.goto('/new');
-  await page.getByLabel('Company name').fill(name);
-  await fillYear(page, '2026-02-01', '2026-08-01');
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await beginBooks(page, name);
   if (more !== undefined) {
     await page.getByRole('checkbox', { name: new RegExp(`^${more.part}`) }).check();
     await stage(page, 'Chart').click();
@@ -49,22 +45,9 @@ const make = async (
       await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     }
   }
-  await stage(page, 'Opening balances').click();
-  for (const [code, amount] of Object.entries(figures)) {
-    await cell(page, code, amount.startsWith('-') ? 3 : 2).click();
-    await page.keyboard.type(amount.replace('-', ''));
-    await page.keyboard.press('Enter');
-  }
-  await expect(page.getByText('all saved')).toBeVisible();
+  await typeFigures(page, figures);
 };
 
-const open = async (page: Page, account: string): Promise<Locator> => {
-  await stage(page, 'Schedules').click();
-  await page.getByRole('link', { name: account }).click();
-  const grid = page.getByRole('grid', { name: /^Items of/ });
-  await expect(grid).toBeVisible();
-  return grid;
-};
 const typeRows = async (page: Page, rows: readonly (readonly string[])[]): Promise<void> => {
   for (const [at, row] of rows.entries()) {
     const line = page
@@ -72,26 +55,22 @@ const typeRows = async (page: Page, rows: readonly (readonly string[])[]): Promi
       .getByRole('row')
       .nth(at + 1);
     await line.getByRole('gridcell').first().click();
-    for (const text of row) {
-      if (text !== '') await page.keyboard.type(text);
-      await page.keyboard.press('Tab');
-    }
+    await typeCells(page, row);
     await expect(page.getByText('all saved')).toBeVisible();
   }
 };
-const tied = (page: Page): Locator => page.getByRole('table', { name: 'Tie-out' });
 
 test('a register in which one depreciation is wrong: it is questioned, put right, and both accounts tie', async ({
   page,
 }) => {
   await make(page, 'Lathe & Loom', undefined, { '1510': '70000', '1519': '-35000', '3010': '-=' });
-  await open(page, 'Equipment, cost');
+  await openSchedule(page, 'Equipment, cost');
   // Code, asset, acquired, life, cost, depreciation.
   await typeRows(page, [
     ['E1', 'Press', '1.8.21', '10 years', '60000', '30000'],
     ['E2', 'Saw', '1.8.24', '48', '10000', '500'],
   ]);
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   const saw = page.getByRole('grid').getByRole('row').nth(2);
   await expect(saw).toContainText('5,000.00');
   await saw.getByRole('gridcell').nth(5).click();
@@ -100,8 +79,8 @@ test('a register in which one depreciation is wrong: it is questioned, put right
   await expect(page.getByText('all saved')).toBeVisible();
   await expect(saw.getByRole('gridcell').nth(5)).toHaveText('5,000.00');
   await expect(page.getByRole('grid').getByRole('row').last()).toContainText('35,000.00');
-  await open(page, 'Equipment, accumulated depreciation');
-  await expect(tied(page)).toContainText('ties');
+  await openSchedule(page, 'Equipment, accumulated depreciation');
+  await expect(tieOut(page)).toContainText('ties');
   await page.getByRole('link', { name: /Equipment, cost/ }).click();
   // What was taken is taken back, and the other account says so.
   await page.keyboard.press('Control+z');
@@ -111,16 +90,16 @@ test('a register in which one depreciation is wrong: it is questioned, put right
 
 test('the boat that was sold and is still in the register', async ({ page }) => {
   await client(page, 'Marram Kelp Farms Ltd');
-  await open(page, 'Boats, cost');
-  await expect(tied(page)).toContainText('4,800.00 Cr');
+  await openSchedule(page, 'Boats, cost');
+  await expect(tieOut(page)).toContainText('4,800.00 Cr');
   await page.getByRole('gridcell', { name: /Punt Corran/ }).click();
   await page.keyboard.press('Control+-');
-  await expect(tied(page)).toContainText('ties');
-  await open(page, 'Boats, accumulated depreciation');
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
+  await openSchedule(page, 'Boats, accumulated depreciation');
+  await expect(tieOut(page)).toContainText('ties');
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: 'Take back' }).click();
-  await expect(tied(page)).toContainText('3,200.00 Dr');
+  await expect(tieOut(page)).toContainText('3,200.00 Dr');
 });
 
 test('a loan is brought by its plan, and what is due within a year goes to its own account', async ({ page }) => {
@@ -139,22 +118,22 @@ test('a loan is brought by its plan, and what is due within a year goes to its o
       '3010': '=',
     },
   );
-  await open(page, 'Development bank loan');
+  await openSchedule(page, 'Development bank loan');
   await page.locator('input[type=file]').first().setInputFiles(paper('tideline-loan-7003-14.csv'));
   await page.getByRole('button', { name: 'Take 1 item' }).click();
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await page
     .getByLabel('What is due within a year stands on')
     .selectOption({ label: '2450 Bank loan due within one year' });
-  await expect(tied(page)).toContainText('10,000.00 Cr');
+  await expect(tieOut(page)).toContainText('10,000.00 Cr');
   await expect(page.getByRole('table', { name: 'What to move' })).toContainText('10,000.00');
   await page.getByRole('button', { name: 'Move it' }).click();
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await page.getByRole('grid').getByRole('gridcell').first().click();
   await expect(page.getByRole('table', { name: 'Payments to come' })).toContainText('31 Aug 2026');
-  await open(page, 'Bank loan due within one year');
-  await expect(tied(page)).toContainText('10,000.00 Cr');
-  await expect(tied(page)).toContainText('ties');
+  await openSchedule(page, 'Bank loan due within one year');
+  await expect(tieOut(page)).toContainText('10,000.00 Cr');
+  await expect(tieOut(page)).toContainText('ties');
 });
 
 test('a stock count with categories goes over three accounts; below nil is questioned', async ({ page }) => {
@@ -162,7 +141,7 @@ test('a stock count with categories goes over three accounts; below nil is quest
       beside: '1300', line: 'Current asset', role: 'Stock', accounts: ['1210 Stock of raw materials', '1220 Stock of finished goods', '1230 Stock of packaging'] }, {
     '1210': '300', '1220': '450', '1230': '48.75', '3010': '-=',
   }); // prettier-ignore
-  await open(page, 'Stock of raw materials');
+  await openSchedule(page, 'Stock of raw materials');
   const text = [
     'Count at 31/07/2026;;;;;', 'Code;Article;Unit;Quantity;Unit cost;Value',
     'Raw materials', 'R1;Flour;kg;200;1.25;250.00', 'R2;Salt;kg;50;1.00;50.00', ';Total raw materials;;;;300.00',
@@ -177,38 +156,38 @@ test('a stock count with categories goes over three accounts; below nil is quest
   await expect(groups.getByLabel('Account of Finished goods')).toHaveText(/1220 Stock of finished goods/);
   await groups.getByLabel('Account of Packaging').selectOption({ label: '1230 Stock of packaging' });
   await page.getByRole('button', { name: 'Take 5 items' }).click();
-  await expect(tied(page)).toContainText('ties');
-  await open(page, 'Stock of finished goods');
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
+  await openSchedule(page, 'Stock of finished goods');
+  await expect(tieOut(page)).toContainText('ties');
   await page.getByRole('gridcell', { name: 'Bun' }).click();
   await expect(page.getByText('There cannot be less than none of it.')).toBeVisible();
-  await open(page, 'Stock of packaging');
-  await expect(tied(page)).toContainText('ties');
+  await openSchedule(page, 'Stock of packaging');
+  await expect(tieOut(page)).toContainText('ties');
   // All of it was one step.
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: 'Take back' }).click();
-  await expect(tied(page)).toContainText('nothing behind it');
+  await expect(tieOut(page)).toContainText('nothing behind it');
 });
 
 test('prepayments by days or by months, and shares', async ({ page }) => {
   await make(page, 'Ahead & Sons', undefined, { '1300': '1840', '3010': '-1840' });
-  await open(page, 'Prepayments');
+  await openSchedule(page, 'Prepayments');
   // What, with, document, from, to, whole; what lies after the opening date follows.
   await typeRows(page, [['Moorings', '', '', '1.2.26', '31.1.27', '3650']]);
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
   await stage(page, 'Company').click();
   await page.getByLabel('What lies across the year end').selectOption('months');
-  await open(page, 'Prepayments');
+  await openSchedule(page, 'Prepayments');
   await page.getByRole('gridcell', { name: 'Moorings' }).click();
   await expect(page.getByText('By months 1,825.00 of it lies after the opening date.')).toBeVisible();
   await page.getByRole('grid').getByRole('row').nth(1).getByRole('gridcell').last().click();
   await page.keyboard.type('1825');
   await page.keyboard.press('Enter');
-  await expect(tied(page)).toContainText('15.00 Dr');
+  await expect(tieOut(page)).toContainText('15.00 Dr');
 
-  await open(page, 'Share capital');
+  await openSchedule(page, 'Share capital');
   await typeRows(page, [['Orla Fenwick', 'Ordinary', '1000', '1.84']]);
-  await expect(tied(page)).toContainText('ties');
+  await expect(tieOut(page)).toContainText('ties');
 });
 
 test('a budget from last year plus 3 %, divided over the periods', async ({ page }) => {

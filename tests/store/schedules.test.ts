@@ -130,7 +130,7 @@ describe('items of a schedule', () => {
     valueOf(await list(books, '1100', [fields(-10n, { kind: 'credit-note' })]));
     expect((await found(books, '1100')).tie).toMatchObject({ state: 'apart', difference: 10n });
     const set = await setOf(books);
-    valueOf(await takeSupport({ books, set, account: await accountOf(books, '1100') }));
+    valueOf(await takeSupport({ books, set, accounts: [await accountOf(books, '1100')] }));
     expect((await found(books, '1100')).tie.state).toBe('tied');
     expect((await rowOf(books, '1100'))?.amount).toBe(90n);
     valueOf(await discardCorrection({ books, set }));
@@ -153,7 +153,7 @@ describe('items of a schedule', () => {
       await saveRate({ books, date: '2026-07-31', unit: 'EUR', quote: 'NOK', typed: '12.5', evenIfDoubtful: false }),
     );
     expect((await found(books, '1100')).tie.support).toBe(8000n + 4500n + 700n);
-    valueOf(await takeSupport({ books, set: await setOf(books), account: await accountOf(books, '1100') }));
+    valueOf(await takeSupport({ books, set: await setOf(books), accounts: [await accountOf(books, '1100')] }));
     const tie = (await found(books, '1100')).tie;
     expect(tie).toMatchObject({ state: 'tied', figure: 13_200n });
     expect(tie.currencies).toEqual([{ currency: 'NOK', figure: 150_000n, support: 150_000n, difference: 0n }]);

@@ -14,19 +14,19 @@ import {
   incomingStatement,
 } from '@/core/schedules/from-list';
 import type { ItemFields } from '@/core/schedules/item';
-import { type ScheduleKind, isThings } from '@/core/schedules/kinds';
+import { type ScheduleKind, isThings, ownSide } from '@/core/schedules/kinds';
 import { type Minor, sum } from '@/core/money/minor';
 import { groupsOf, incomingThings } from '@/core/schedules/things/from-register';
 import { accountOfGroup, accountsOfKind, partnerOf } from '@/core/schedules/things/partners';
-import { chartOf } from '@/store/chart';
 import { currentSet } from '@/store/openings';
 import type { ListRead, ListWanted } from '@/core/schedules/read-list';
 import { contactsOf, writeContacts } from '@/store/contacts';
 import { attachEvidence } from '@/store/evidence';
 import { findPaper, paperContent } from '@/store/papers';
-import { behindBooks, itemsOf, putClosing, writeItems } from '@/store/schedules';
+import { behindBooks, besideAccountsOf, putClosing, writeItems } from '@/store/schedules';
 import { type BooksContext, fileAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
+import { standingChart } from '../frame/held-chart';
 import { fileContent, fileName, id } from '../kernel/inputs';
 import { writingOfBooks } from '../kernel/writing';
 import { hashOf, keepFile } from '../papers/keep';
@@ -65,6 +65,13 @@ const targetOf = async (context: BooksContext, account: number | null) => {
 };
 
 const dayOf = ({ books }: Pick<BooksContext, 'books'>): string => openingDate(books.cutover).toString();
+
+/** What a file is read for. */
+const aboutOf = ({ account, wanted, schedule }: Target, date: string) => ({
+  wanted,
+  date,
+  credit: account !== null && ownSide(schedule, account) < 0,
+});
 
 /** What bringing a list would do: shown before anything of it is taken. */
 export interface ListPreview {
@@ -133,15 +140,16 @@ const previewOf = async (
     }
     case 'things': {
       if (account === null || !isThings(schedule)) return { ...nothing, kind: 'things', doubts: [] };
-      const chart = await chartOf(tx, books.id);
+      const chart = await standingChart({ tx, books });
       const accounts = accountsOfKind(schedule, chart);
       const set = await currentSet(tx, books.id);
-      const there = set === undefined ? [] : await itemsOf(tx, books.id, set.id);
+      const there = set === undefined ? undefined : await besideAccountsOf(tx, books.id, set.id);
+      const given = new Map(Object.entries(places));
       const groups = [...new Set(groupsOf(read.read))];
       const own = new Map(
         groups.map((group) => [
           group,
-          accountId(places[group] ?? (group === '' ? undefined : accountOfGroup(group, accounts)) ?? account.id),
+          accountId(given.get(group) ?? (group === '' ? undefined : accountOfGroup(group, accounts)) ?? account.id),
         ]),
       );
       const items = incomingThings(
@@ -151,9 +159,7 @@ const previewOf = async (
           account,
           accounts,
           places: own,
-          besideOf: (one) =>
-            there.find((item) => item.account === one.id && item.besideAccount !== null)?.besideAccount ??
-            (schedule === 'assets' ? partnerOf(one, chart) : null),
+          besideOf: (one) => there?.get(one.id) ?? (schedule === 'assets' ? partnerOf(one, chart) : null),
           base: books.currency,
           openingDate: openingDate(books.cutover),
           spans: books.facts.spans,
@@ -202,9 +208,7 @@ export const bringList = fileAction(
     const found = await targetOf(context, account);
     const date = dayOf(context);
     return () =>
-      found.ok
-        ? readHeld(hashOf(content), name, { wanted: found.value.wanted, date }, () => content)
-        : Promise.resolve(found);
+      found.ok ? readHeld(hashOf(content), name, aboutOf(found.value, date), () => content) : Promise.resolve(found);
   },
   async (context, input, read) => {
     const found = await targetOf(context, input.account);
@@ -241,7 +245,7 @@ export const takeList = fileAction(
     if (kept === undefined)
       return () => Promise.resolve(fail(problem('paper.unknown', 'This paper is not in these books any more.')));
     const content = await paperContent(context.tx, context.books.id, kept.id);
-    const about = { wanted: found.value.wanted, date: dayOf(context) };
+    const about = aboutOf(found.value, dayOf(context));
     return () => readHeld(hashOf(content), kept.name, about, () => content);
   },
   async (context, input, read) => {

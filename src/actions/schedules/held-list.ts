@@ -10,6 +10,8 @@ const held = new Map<string, ListRead>();
 interface Asked {
   readonly wanted: ListWanted;
   readonly date: string;
+  /** Whether the account stands on the credit side. */
+  readonly credit: boolean;
 }
 
 /** A list as a thread of the pool reads it, held for when it is taken; `hash` is that of its bytes. */

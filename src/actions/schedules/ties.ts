@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { accountId } from '@/core/chart/account';
+import { accountId, called } from '@/core/chart/account';
 import { fail, ok, problem } from '@/core/base/result';
 import { NIL } from '@/core/money/minor';
 import { supportedFigure } from '@/core/schedules/tie-out';
@@ -111,39 +111,40 @@ export const lookAt = booksAction(
   },
 );
 
-/** What its schedule comes to becomes the opening figure of an account, with its parts in foreign currencies. */
+/**
+ * What their schedules come to becomes the opening figures of accounts, with their parts in foreign currencies: all of them, in one
+ * batch, or none.
+ */
 export const takeSupport = booksAction(
   'takeSupport',
   'openings.change',
-  { set: id, account: id.transform(accountId) },
+  { set: id, accounts: z.array(id.transform(accountId)).min(1).max(100) },
   async (context, input) => {
     const { tx, books, actor, now } = context;
     const draft = await draftSet(context, input.set);
     if (!draft.ok) return draft;
-    const found = await scheduled(context, input.account);
-    if (!found.ok) return found;
     const state = await viewState(tx, books);
-    const figure = supportedFigure(tieInputOf(state, found.value.account, conversionsOf(state)));
-    if (figure === undefined)
-      return fail(
-        problem(
-          'tie.no-support',
-          state.ties.get(input.account)?.state === 'unknown'
-            ? 'A rate of the opening date is missing, so the worth of the list is not known yet. Give the rate on the Currencies page.'
-            : 'Nothing stands behind this account yet.',
-        ),
-      );
-    const stands = await lockLines(tx, books.id, input.set, [input.account]);
-    const written = await writeLines(
-      tx,
-      books.id,
-      input.set,
-      [{ account: input.account, ...figure, source: 'calculated', why: 'the total of its schedule' }],
-      actor.person,
-      now,
-      stands,
-    );
+    const rate = conversionsOf(state);
+    const figures = [];
+    for (const account of new Set(input.accounts)) {
+      const found = await scheduled(context, account);
+      if (!found.ok) return found;
+      const figure = supportedFigure(tieInputOf(state, found.value.account, rate));
+      if (figure === undefined)
+        return fail(
+          problem(
+            'tie.no-support',
+            state.ties.get(account)?.state === 'unknown'
+              ? 'A rate of the opening date is missing, so the worth of the list is not known yet. Give the rate on the Currencies page.'
+              : `Nothing stands behind ${called(found.value.account)} yet.`,
+          ),
+        );
+      figures.push({ account, ...figure, source: 'calculated' as const, why: 'the total of its schedule' });
+    }
+    const ids = figures.map(({ account }) => account);
+    const stands = await lockLines(tx, books.id, input.set, ids);
+    const written = await writeLines(tx, books.id, input.set, figures, actor.person, now, stands);
     context.changes.add(written.changes);
-    return ok({ amount: figure.amount });
+    return ok({ amounts: figures.map(({ amount }) => amount) });
   },
 );

@@ -39,7 +39,7 @@ const kindOf = (
   account: Pick<Account, 'classification' | 'contra'>,
   { documentKind, open }: Pick<OpenItem, 'documentKind' | 'open'>,
 ): ItemKind => {
-  if (schedule === 'plain' || schedule === 'statement') return kindBySign(schedule, account, open).kind;
+  if (schedule !== 'customers' && schedule !== 'suppliers') return kindBySign(schedule, account, open).kind;
   const kinds: Readonly<Record<OpenItem['documentKind'], readonly [ItemKind, ItemKind]>> = {
     invoice: ['invoice', 'credit-note'],
     'credit-note': ['credit-note', 'invoice'],

@@ -8,7 +8,7 @@ import type { Kept } from '../base/kept';
 import { amountFrom, keptAmount } from '../money/wire';
 import { type Detail, NO_DETAIL, detailProblems } from './things/detail';
 import type { ContactId } from './contact';
-import { type ItemKind, type ScheduleKind, isThings, kindsIn, signedAmount } from './kinds';
+import { DATED_LATER, type ItemKind, type ScheduleKind, isThings, kindsIn, signedAmount } from './kinds';
 
 /** One item of a schedule, as a person decides it. Amounts are signed, debit positive, in minor units of the item's currency. */
 export interface ItemFields {
@@ -165,7 +165,7 @@ export const itemDoubts = (
       ...(item.contact !== null && elsewhere.has(item.contact)
         ? [problem('item.elsewhere', `This contact belongs to ${elsewhere.get(item.contact) ?? ''}.`, 'contact')]
         : []),
-      ...(schedule !== 'statement' && item.date !== null && item.date > day
+      ...(!DATED_LATER.includes(item.kind) && item.date !== null && item.date > day
         ? [
             problem(
               'item.later',

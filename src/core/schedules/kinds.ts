@@ -148,6 +148,8 @@ export const kindBySign = (
   account: Pick<Account, 'classification' | 'contra'>,
   amount: Minor,
 ): { readonly kind: ItemKind; readonly magnitude: Minor } => {
+  const [only] = isThings(schedule) ? kindsIn(schedule) : [];
+  if (only !== undefined) return { kind: only.id, magnitude: abs(amount) };
   const against = amount < 0n !== ownSide(schedule, account) < 0;
   const [own, other]: readonly [ItemKind, ItemKind] =
     schedule === 'plain' || schedule === 'written-off'
@@ -157,3 +159,9 @@ export const kindBySign = (
         : ['balance', 'balance-against'];
   return { kind: against ? other : own, magnitude: abs(amount) };
 };
+
+/**
+ * Kinds of items whose day may lie after the opening date: what only the statement or only the books have, articles by the day of their
+ * count, amounts over time by their beginning, returns by the end of their period. Any other of after it belongs to the new books.
+ */
+export const DATED_LATER: readonly ItemKind[] = [...BESIDE_STATEMENT.map(({ id }) => id), 'article', 'span', 'return'];

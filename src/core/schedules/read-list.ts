@@ -42,8 +42,15 @@ const NOTHING: Readonly<Record<ListWanted, string>> = {
   statement: 'a statement, such as date, text and amount',
 };
 
-/** Reads the tables of a file for a page; the bytes of a bank's XML go to `readStatements`. */
-export const readList = (tables: readonly Table[], wanted: ListWanted, asked: ListAsked): Result<ListRead> => {
+/**
+ * Reads the tables of a file for a page, whose account stands on the credit side or on the other: that is where a list's amounts stand
+ * that say no side. The bytes of a bank's XML go to `readStatements`.
+ */
+export const readList = (
+  tables: readonly Table[],
+  wanted: ListWanted,
+  { credit = false, ...asked }: ListAsked & { readonly credit?: boolean },
+): Result<ListRead> => {
   if (wanted === 'statement') {
     const read = readStatementTable(tables, asked.name);
     return read.ok ? ok({ kind: 'statements', read: read.value }) : read;
@@ -56,7 +63,7 @@ export const readList = (tables: readonly Table[], wanted: ListWanted, asked: Li
     const read = readContacts(tables, asked.name);
     if (read !== undefined) return ok({ kind: 'contacts', read });
   } else {
-    const read = readItems(tables, { ...asked, kind: wanted === 'suppliers' ? 'suppliers' : 'customers' });
+    const read = readItems(tables, { ...asked, kind: credit ? 'suppliers' : 'customers' });
     if (read !== undefined && read.items.length > 0) return ok({ kind: 'items', read });
   }
   return fail(

@@ -58,11 +58,10 @@ export const BesidePart = ({
   const moves =
     schedule === 'loan' && there !== undefined && base && move !== NIL && subtract(second, there.figure) === move;
   const takeBoth = async (): Promise<void> => {
-    for (const one of [account.id, there?.id ?? account.id]) {
-      const done = await send(takeSupport({ books: frame.id, set, account: one }));
-      setProblems(done.ok ? [] : done.problems);
-      if (!done.ok) return;
-    }
+    if (there === undefined) return;
+    const done = await send(takeSupport({ books: frame.id, set, accounts: [account.id, there.id] }));
+    setProblems(done.ok ? [] : done.problems);
+    if (!done.ok) return;
     toast('Both figures are what their loans come to; Ctrl+Z on Opening balances takes it back');
     router.refresh();
   };

@@ -72,7 +72,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
   const [booked, setBooked] = useState(true);
   const [chosen, setChosen] = useState(0);
   /** The accounts of classes or categories that somebody chose. */
-  const [places, setPlaces] = useState<Readonly<Record<string, number>>>({});
+  const [places, setPlaces] = useState<ReadonlyMap<string, number>>(new Map());
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
   const sound = preview.items.filter((one) => one.problems.length === 0 && !leave.has(one.row));
@@ -104,7 +104,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         leave: [...leave],
         booked,
         statement: chosen,
-        places: { ...Object.fromEntries(preview.groups.map((group) => [group.name, group.account])), ...places },
+        places: Object.fromEntries(places),
       }),
     );
     setBusy(false);
@@ -182,7 +182,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
           preview={preview}
           frame={frame}
           places={places}
-          onPlace={(name, to) => setPlaces({ ...places, [name]: to })}
+          onPlace={(name, to) => setPlaces(new Map(places).set(name, to))}
         />
       )}
       {preview.items.length > 0 && (
@@ -290,7 +290,7 @@ const Groups = ({
 }: {
   readonly preview: ListPreview;
   readonly frame: FrameView;
-  readonly places: Readonly<Record<string, number>>;
+  readonly places: ReadonlyMap<string, number>;
   readonly onPlace: (group: string, account: number) => void;
 }) => (
   <table className="ledger tight my-2 max-w-3xl" aria-label="Where each class goes">
@@ -320,7 +320,7 @@ const Groups = ({
             <select
               aria-label={`Account of ${group.name === '' ? 'those without a class' : group.name}`}
               className="select select-xs w-64"
-              value={places[group.name] ?? group.account}
+              value={places.get(group.name) ?? group.account}
               onChange={(event) => onPlace(group.name, Number(event.target.value))}
             >
               {preview.accounts.map((one) => (

@@ -37,10 +37,10 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
   const [reason, setReason] = useState('');
   const apart = tie.state === 'apart';
   const take = async (): Promise<void> => {
-    const done = await send(takeSupport({ books: frame.id, set, account }));
+    const done = await send(takeSupport({ books: frame.id, set, accounts: [account] }));
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
-    toast(`The figure is ${sided(done.value.amount, frame)} now; Ctrl+Z on Opening balances takes it back`);
+    toast(`The figure is ${sided(done.value.amounts[0] ?? NIL, frame)} now; Ctrl+Z on Opening balances takes it back`);
     router.refresh();
   };
   const explain = async (why: string | null): Promise<void> => {

@@ -67,7 +67,7 @@ export interface Tasks {
   };
   /** The list or statement that a file holds, for the page that it was brought to. */
   readonly list: {
-    readonly input: Given & { readonly wanted: ListWanted; readonly date: string };
+    readonly input: Given & { readonly wanted: ListWanted; readonly date: string; readonly credit: boolean };
     readonly output: ListRead;
   };
   /** A message for showing it. */

@@ -11,7 +11,8 @@ import { statedDate } from '../../papers/stated-date';
 import { isMoneyRole } from './register-columns';
 import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
 import { type RegisterTable, UNIT_BEHIND, registerTable } from './register-table';
-import { IN_MONTHS, REGISTER_KINDS, type RegisterKind, type RegisterRole } from './register-words';
+import { IN_MONTHS, monthsFrom } from '../life';
+import { REGISTER_KINDS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** A thing that is owned for years. Amounts are magnitudes in the list's decimals. */
 export interface ListedAsset {
@@ -105,23 +106,6 @@ const decimalText = (figure: PaperAmount | undefined): string | null => {
   return plainDecimal(coefficient, scale);
 };
 
-const LIFE = /^(\d{1,3})(?:[.,](\d{1,2}))?\s*(\p{L}*)\.?$/u;
-/** "5/6": five years and six months. */
-const YEARS_MONTHS = /^(\d{1,2})\s?[/;:]\s?(\d{1,2})$/;
-
-/** A life in months; a cell may say its unit itself, else its column does. */
-const lifeOf = (text: string, column: 'years' | 'months'): number | null => {
-  const both = YEARS_MONTHS.exec(text);
-  if (both !== null) return Number(both[1]) * 12 + Number(both[2]);
-  const found = LIFE.exec(text.trim());
-  if (found === null) return null;
-  const [, whole = '0', fraction = '', unit = ''] = found;
-  const months = unit === '' ? column === 'months' : IN_MONTHS.is(folded(unit));
-  const hundredths = Number(whole) * 100 + Number(fraction.padEnd(2, '0'));
-  const life = Math.round((hundredths * (months ? 1 : 12)) / 100);
-  return life > 0 ? life : null;
-};
-
 /** More years than anything is used for: such lives are months. */
 const MOST_YEARS = 120;
 
@@ -146,7 +130,7 @@ const assetOf = (row: RegisterRow, life: 'years' | 'months', reversed: boolean):
     depreciation: written === undefined ? null : reversed ? minor(-written) : written,
     net: moneyIn(row, 'net'),
     residual: moneyIn(row, 'residual'),
-    lifeMonths: lifeOf(row.texts.life ?? '', life),
+    lifeMonths: monthsFrom(row.texts.life ?? '', life) ?? null,
     rate: decimalText(row.figures.rate),
     method: orNull(row.texts.method),
     disposed: row.days.disposed ?? (/[\p{L}\d]/u.test(gone) && !NOT_GONE.has(folded(gone)) ? '' : null),

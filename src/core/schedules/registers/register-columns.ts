@@ -3,7 +3,8 @@ import { type Row, textOf } from '../../base/table';
 import { divideRounded } from '../../money/rounding';
 import { type Content, contentOf } from '../list-columns';
 import { monthOf } from './register-days';
-import { IN_MONTHS, REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
+import { IN_MONTHS } from '../life';
+import { REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** Decimals in which the figures of a list are compared before anything is known of it. */
 export const FINEST = 6;
@@ -46,7 +47,6 @@ const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   prepayments: ['amount', 'used', 'remaining'],
 };
 
-export const moneyOf = (kind: RegisterKind): readonly RegisterRole[] => MONEY[kind];
 export const isMoneyRole = (kind: RegisterKind, role: RegisterRole): boolean => MONEY[kind].includes(role);
 /** Amounts beside those: they are read alike, and no list sums them up. */
 const BESIDE: ReadonlySet<RegisterRole> = new Set(['residual', 'writeDown', 'fee']);

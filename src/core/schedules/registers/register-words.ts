@@ -158,8 +158,3 @@ export const REGISTER_WORDS = { assets: ASSETS, stock: STOCK, loans: LOANS, prep
 export type RegisterRole = {
   readonly [K in RegisterKind]: keyof (typeof REGISTER_WORDS)[K];
 }[RegisterKind];
-
-/** Lives given in months; any other word for them means years. */
-export const IN_MONTHS = lexicon(
-  'months, month, mths, mth, mo, monate, monat, mon, mois, meses, mes, mesi, mese, maanden, maand, mnd, miesiecy, miesiace, miesiac, mies, liczba miesiecy, mesicu, mesice, mesic, mes, honap, ho, manader, man, mdr, maneder, kuukautta, kuukausi, kk, luni, luna, μηνες, μηνων, ay, ayi, 月, ヶ月, か月, 个月',
-);

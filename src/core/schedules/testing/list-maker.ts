@@ -1,5 +1,5 @@
 import { seeded } from '../../openings/search/planting';
-import { DAY, bareAmount, isoOf } from './written';
+import { DAY, bareAmount, csvOf, isoOf } from './written';
 
 /**
  * Invents lists of open items, with what a right reading gives: for the tests and the benchmark. It shares nothing with the reader, so
@@ -314,13 +314,6 @@ export const makeList = (seed: number): MadeList => {
     if (subtotals) cells.push(totalsRow(whether(0.5) ? language.subtotal : `${language.subtotal} ${name}`, own));
   }
   cells.push(totalsRow(language.total, all));
-  const width = grid.length;
-  const text = cells
-    .map((line) =>
-      [...line, ...Array.from({ length: Math.max(0, width - line.length) }, () => '')]
-        .map((cell) => (/[;"\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell))
-        .join(';'),
-    )
-    .join('\r\n');
+  const text = csvOf(cells, grid.length);
   return { name: `list-${String(seed)}.csv`, text, kind, asAt, items, traits };
 };

@@ -1,6 +1,6 @@
 import { seeded } from '../../openings/search/planting';
 import type { RegisterKind } from '../registers/register-words';
-import { DAY, bareAmount, isoOf, plainAmount } from './written';
+import { DAY, bareAmount, csvOf, isoOf, plainAmount } from './written';
 
 /**
  * Invents registers of assets, stock lists, plans of loans and lists of prepayments, with what a right reading gives. It shares nothing
@@ -292,13 +292,6 @@ export const makeRegister = (seed: number, of?: RegisterKind): MadeRegister => {
     }
     sumRow(language.total, all);
   }
-  const width = grid.length;
-  const text = cells
-    .map((line) =>
-      [...line, ...Array.from({ length: Math.max(0, width - line.length) }, () => '')]
-        .map((cell) => (/[;"\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell))
-        .join(';'),
-    )
-    .join('\r\n');
+  const text = csvOf(cells, grid.length);
   return { name: `register-${String(seed)}.csv`, text, kind, asAt, items, traits };
 };

@@ -1,5 +1,5 @@
 import { seeded } from '../../openings/search/planting';
-import { DAY, bareAmount, isoOf, plainAmount } from './written';
+import { DAY, bareAmount, isoOf, plainAmount, csvOf } from './written';
 
 /**
  * Invents tables of banks' statements, with what a right reading gives: for the tests and the benchmark. It shares nothing with the
@@ -170,9 +170,7 @@ export const makeStatements = (seed: number): MadeFile => {
     ...(lines && only !== undefined ? [[language.opening, money(only.opening)]] : []),
   ];
   const foot = lines && only !== undefined ? [[language.closing, money(only.closing)]] : [];
-  const text = [...head, columns.map(([, title]) => title), ...rows, ...foot]
-    .map((line) => [...line, ...Array.from({ length: Math.max(0, columns.length - line.length) }, () => '')].join(';'))
-    .join('\r\n');
+  const text = csvOf([...head, columns.map(([, title]) => title), ...rows, ...foot], columns.length);
   return {
     name: `bank-${String(seed)}.csv`,
     text,

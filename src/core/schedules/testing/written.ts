@@ -20,3 +20,13 @@ export const plainAmount = (units: number): string =>
 export const isoOf = (time: number): string => Temporal.Instant.fromEpochMilliseconds(time).toString().slice(0, 10);
 
 export const DAY = 86_400_000;
+
+/** The lines of a made list as a file, each filled up to as many cells as there are columns. */
+export const csvOf = (lines: readonly (readonly string[])[], width: number): string =>
+  lines
+    .map((line) =>
+      [...line, ...Array.from({ length: Math.max(0, width - line.length) }, () => '')]
+        .map((cell) => (/[;"\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell))
+        .join(';'),
+    )
+    .join('\r\n');

@@ -14,6 +14,7 @@ import { writingOf } from '../../money/writing';
 import type { ItemColumn } from '../item-columns';
 import type { ItemFields } from '../item';
 import { type ThingKind, ownSide } from '../kinds';
+import { monthsFrom } from '../life';
 import { BESIDE, WORKED_OUT } from './columns';
 import {
   DETAILS,
@@ -209,13 +210,9 @@ const readDecimal = (text: string, style: NumberStyle, column: ItemColumn): Resu
   return ok(`${plain.startsWith('-') && coefficient !== 0n ? '-' : ''}${plainRate({ coefficient, scale })}`);
 };
 
-/** "5 years", "60", "2.5 y": a life in months. */
 const readMonths = (text: string, column: ItemColumn): Result<string> => {
-  const [, whole = '', fraction = '', unit = ''] = /^(\d{1,4})(?:[.,](\d{1,2}))?\s*(\p{L}*)\.?$/u.exec(text) ?? [];
-  const years = /^(?:y|yr|yrs|year|years|j|jahre|ans|a|r|ar)$/i.test(unit);
-  const hundredths = Number(whole) * 100 + Number(fraction.padEnd(2, '0') || '0');
-  const months = Math.round((hundredths * (years ? 12 : 1)) / 100);
-  return whole === '' || months < 1 || months > 9999 || (unit !== '' && !years && !/^m/i.test(unit))
+  const months = monthsFrom(text, 'months');
+  return months === undefined
     ? fail(problem('item.months', `${quoted(text)} is no number of months. Type 60, or 5 years.`, column))
     : ok(String(months));
 };

@@ -39,7 +39,8 @@ const DECIMAL = /^-?\d{1,14}(?:\.\d{1,8})?$/;
 const AMOUNT = /^-?\d{1,17}$/;
 const MONTHS = /^[1-9]\d{0,3}$/;
 
-const isKept = (field: DetailField, text: string): boolean => {
+/** Whether a text can be kept as it is. */
+export const isKept = (field: DetailField, text: string): boolean => {
   switch (DETAILS[field]) {
     case 'amount':
       return AMOUNT.test(text);

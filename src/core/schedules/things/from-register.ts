@@ -21,7 +21,7 @@ import type {
 } from '../registers/read-register';
 import type { RegisterKind } from '../registers/register-words';
 import { afterOf, articleValue } from './cells';
-import { type Detail, NO_DETAIL, withDetail } from './detail';
+import { type Detail, NO_DETAIL, isKept, withDetail } from './detail';
 import { methodOf } from './depreciation';
 
 /** A row of a register as an item, on the account that its class or category belongs to. */
@@ -64,8 +64,7 @@ const details = (pairs: Readonly<Partial<Record<keyof Detail, string | null>>>):
 
 const cut = (text: string | null, most = 120): string => (text ?? '').slice(0, most);
 /** A decimal with more digits than are kept says nothing that can be kept. */
-const kept = (text: string | null): string | null =>
-  text === null || !/^-?\d{1,14}(?:\.\d{1,8})?$/.test(text) ? null : text;
+const kept = (text: string | null): string | null => (text === null || !isKept('quantity', text) ? null : text);
 
 const out = (row: number, message: Parameters<typeof problem>[1]): readonly Problem[] => [
   problem('thing.out', message, row),
@@ -73,7 +72,7 @@ const out = (row: number, message: Parameters<typeof problem>[1]): readonly Prob
 
 const assetRow = (listed: ListedAsset, digits: number, to: number): Row => ({
   listed,
-  group: listed.class ?? '',
+  group: cut(listed.class),
   fields: {
     number: cut(listed.code),
     note: cut(listed.name, 500),
@@ -115,11 +114,12 @@ const stockRow = (listed: ListedStock, digits: number, currency: string): Row =>
   const per = /^10{1,4}$/.exec(listed.unit ?? '')?.[0];
   const inList = worked === null ? undefined : rescaled(worked, minorDigits(currency), digits);
   const far = listed.value !== null && inList !== undefined && abs(subtract(inList, listed.value)) > 1n;
-  const each = cost === null || per === undefined || !far ? cost : plainRate(perPiece(signed(cost), per.length - 1));
+  const each =
+    cost === null || per === undefined || !far ? cost : kept(plainRate(perPiece(signed(cost), per.length - 1)));
   const value = listed.value ?? (worked === null ? null : (rescaled(worked, minorDigits(currency), digits) ?? null));
   return {
     listed,
-    group: listed.category ?? '',
+    group: cut(listed.category),
     fields: {
       number: cut(listed.code),
       note: cut(listed.name, 500),
@@ -282,4 +282,4 @@ const rowsOf = (read: RegisterRead, rules: RegisterRules, name: string): readonl
 export const groupsOf = (read: RegisterRead): readonly string[] =>
   read.kind === 'loans'
     ? ['']
-    : read.items.map((item) => ('class' in item ? item.class : 'category' in item ? item.category : null) ?? '');
+    : read.items.map((item) => cut('class' in item ? item.class : 'category' in item ? item.category : null));

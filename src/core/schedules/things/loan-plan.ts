@@ -1,6 +1,6 @@
 import { type PlainDate, plainDate } from '../../base/dates';
 import { type Result, fail, ok, problem } from '../../base/result';
-import { type Minor, NIL, add, minor, subtract, sum } from '../../money/minor';
+import { type Minor, minor, subtract, sum } from '../../money/minor';
 import type { Decimal } from '../../money/rate';
 import { divideRounded } from '../../money/rounding';
 
@@ -109,10 +109,3 @@ export const nextPayment = (first: string, every: number, day: PlainDate): strin
   while (stepped(from, place * every).toString() <= day.toString()) place += 1;
   return stepped(from, place * every).toString();
 };
-
-/** What a plan's payments come to. */
-export const planTotals = (plan: readonly Payment[]): { readonly interest: Minor; readonly principal: Minor } =>
-  plan.reduce<{ readonly interest: Minor; readonly principal: Minor }>(
-    (all, one) => ({ interest: add(all.interest, one.interest), principal: add(all.principal, one.principal) }),
-    { interest: NIL, principal: NIL },
-  );

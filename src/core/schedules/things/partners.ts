@@ -56,10 +56,10 @@ export const besideAccounts = <A extends Known>(
 ): readonly A[] =>
   accounts.filter((account) => {
     if (account.id === own || account.heading || !account.active) return false;
-    const kind = scheduleOf({ ...account });
+    const kind = scheduleOf(account);
     return schedule === 'assets' ? kind === 'written-off' : schedule === 'loan' ? kind === 'loan' : kind === 'stock';
   });
 
 /** The accounts of one kind of things, over which one list may be divided. */
 export const accountsOfKind = <A extends Known>(schedule: ThingKind, accounts: readonly A[]): readonly A[] =>
-  accounts.filter((account) => account.active && !account.heading && scheduleOf({ ...account }) === schedule);
+  accounts.filter((account) => account.active && !account.heading && scheduleOf(account) === schedule);
