@@ -46,6 +46,19 @@ export const DefaultsSection = ({ example }: { readonly example: string }) => {
         </>
       )}
       {facts.parts.includes('stock') && <PriceLevels />}
+      <Pair>
+        <SelectFact
+          field="spans"
+          label="What lies across the year end"
+          hint="prepayments, accruals and grants, where a schedule works out what belongs after the opening date"
+        >
+          {SPAN_RULES.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.label}
+            </option>
+          ))}
+        </SelectFact>
+      </Pair>
       <h3 className="mt-4 mb-1 text-sm font-medium">Dates, numbers, paper</h3>
       <Pair>
         <DatesFact example={example} />
@@ -57,17 +70,6 @@ export const DefaultsSection = ({ example }: { readonly example: string }) => {
           {NUMBER_STYLES.slice(0, 6).map((style) => (
             <option key={style} value={style}>
               {style}
-            </option>
-          ))}
-        </SelectFact>
-        <SelectFact
-          field="spans"
-          label="What lies across the year end"
-          hint="prepayments, accruals and grants, where a schedule works out what belongs after the opening date"
-        >
-          {SPAN_RULES.map((one) => (
-            <option key={one.id} value={one.id}>
-              {one.label}
             </option>
           ))}
         </SelectFact>
