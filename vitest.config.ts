@@ -7,6 +7,7 @@ import { BaseSequencer, type TestSpecification } from 'vitest/node';
 const ON_BOTH = [
   'access',
   'actions',
+  'analysis',
   'calendar',
   'changes',
   'chart',

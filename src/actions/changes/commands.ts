@@ -22,6 +22,7 @@ import { accountsIn, accountsOut, banksBack, chartRulesBack, taxCodesBack } from
 import { currenciesIn, currenciesOut, moneyRulesBack, ratesBack } from './money-back';
 import { papersBack } from './papers-back';
 import { evidenceBack } from './evidence-back';
+import { codesIn, codesOut } from './analysis-back';
 import { contactsIn, contactsOut, itemsBack, tiesBack } from './schedules-back';
 
 /**
@@ -38,9 +39,11 @@ const BACK: readonly (readonly [
   [['tax-code'], taxCodesBack],
   [['reading', 'decision'], papersBack],
   [['contact'], contactsIn],
+  [['analysis-code'], codesIn],
   [['item'], itemsBack],
   [['evidence'], evidenceBack],
   [['contact'], contactsOut],
+  [['analysis-code'], codesOut],
   [['statement', 'tie', 'looked'], tiesBack],
   [['account'], accountsOut],
   [['bank'], banksBack],

@@ -5,6 +5,7 @@ import type { Part } from '@/core/company/parts';
 import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
 import type { Change } from '@/core/base/change';
 import { type Problem, problem } from '@/core/base/result';
+import { codesOf } from '@/store/analysis';
 import { updateFact } from '@/store/books';
 import { currenciesOf, pairsOf } from '@/store/currencies';
 import { record } from '@/store/history';
@@ -33,6 +34,7 @@ const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Pr
     accounts: await standingChart({ tx, books }),
     taxRegistered: books.facts.taxRegistered === 'yes',
     currencies: (await currenciesOf(tx, [books.id])).get(books.id) ?? [],
+    codes: (await codesOf(tx, books.id)).length,
     rates: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0),
   };
   return off.flatMap((part) => partHolds(part, data) ?? []);

@@ -151,6 +151,14 @@ export const FACT_SCHEMAS = {
       (names) => new Set(names.map((name) => name.toLowerCase())).size === names.length,
       'Two price levels have the same name.',
     ),
+  analysisLists: z
+    .array(line('The name of a list', 40).min(1))
+    .min(1, 'One list at least has a name. To have none, switch the part off.')
+    .max(3, 'Three lists of analysis codes are the most.')
+    .refine(
+      (names) => new Set(names.map((name) => name.toLowerCase())).size === names.length,
+      'Two lists have the same name.',
+    ),
   spans: z.enum(SPAN_RULES.map((one) => one.id)),
   paperSize: z.enum(PAPER_SIZES),
   preprinted: z.boolean(),

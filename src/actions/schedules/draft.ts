@@ -34,25 +34,25 @@ export const scheduled = async (
   if (account === undefined)
     return fail(problem('account.unknown', 'This account is not in the chart any more. Load the page again.'));
   const schedule = scheduleOf(account);
-  return schedule === undefined
+  if (schedule === undefined)
+    return fail(problem('schedule.none', 'A heading has no schedule; the accounts under it have.'));
+  return schedule === 'division' && !books.facts.parts.includes('dimensions')
     ? fail(
         problem(
           'schedule.none',
-          account.heading
-            ? 'A heading has no schedule; the accounts under it have.'
-            : 'Income and expense accounts have no schedule: what stands on them is the year’s entries so far.',
+          'What stands on income and expense accounts is the year’s entries so far. To divide it over cost centres or projects, switch that part on, on the Company page.',
         ),
       )
     : ok({ account, schedule });
 };
 
-/** Which of these accounts can have a schedule. */
+/** Which of these accounts can bear the second amounts of items. */
 export const scheduledAmong = async (
   { tx, books }: BooksContext,
   ids: readonly AccountId[],
 ): Promise<ReadonlySet<AccountId>> =>
   new Set(
     (ids.length === 0 ? [] : await accountsOf(tx, books.id, [...new Set(ids)])).flatMap((account) =>
-      scheduleOf(account) === undefined ? [] : [account.id],
+      [undefined, 'division'].includes(scheduleOf(account)) ? [] : [account.id],
     ),
   );

@@ -1,8 +1,11 @@
 import { z } from 'zod';
 import { accountId } from '@/core/chart/account';
 import { fail, ok, problem, under } from '@/core/base/result';
+import { ANALYSIS_LISTS, codeIn, fieldOfList } from '@/core/schedules/analysis';
 import { type Item, itemProblems } from '@/core/schedules/item';
+import { codesAmong } from '@/store/analysis';
 import { contactsAmong } from '@/store/contacts';
+import { NO_DETAIL } from '@/core/schedules/things/detail';
 import { type ItemWriting, lockItems, writeItems } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
@@ -60,6 +63,11 @@ export const saveItems = booksAction(
       context,
       input.entries.flatMap(({ item }) => item?.besideAccount ?? []),
     );
+    const codes = await codesAmong(
+      tx,
+      books.id,
+      ANALYSIS_LISTS.flatMap((list) => input.entries.flatMap(({ item }) => (item && codeIn(item.detail, list)) ?? [])),
+    );
     const rules = { schedule, account, base: books.currency, currencies };
     const wrong = input.entries.flatMap((entry, place) => {
       const was = entry.id === null ? undefined : stands.get(entry.id);
@@ -73,6 +81,19 @@ export const saveItems = booksAction(
       const known = entry.item.contact === null || contacts.has(entry.item.contact);
       return [
         ...(known ? [] : [problem('item.contact', 'This contact is not in these books any more.', place, 'contact')]),
+        ...ANALYSIS_LISTS.flatMap((list) => {
+          const code = codeIn(entry.item?.detail ?? NO_DETAIL, list);
+          return code === null || codes.get(code) === list
+            ? []
+            : [
+                problem(
+                  'item.analysis',
+                  'This code is not in its list any more. Choose another.',
+                  place,
+                  fieldOfList(list),
+                ),
+              ];
+        }),
         ...(entry.item.besideAccount === null || beside.has(entry.item.besideAccount)
           ? []
           : [

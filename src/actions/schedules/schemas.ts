@@ -12,7 +12,7 @@ import { MOST_ROWS } from '@/core/files/limits';
 import { terms } from '../company/schemas';
 import { id, int4, text, units } from '../kernel/inputs';
 
-const day = z.string().refine((given) => readDate(given).ok, 'This is no date between 1950 and 2150.');
+export const day = z.string().refine((given) => readDate(given).ok, 'This is no date between 1950 and 2150.');
 const short = text(120).trim();
 
 export const itemFields = z.object({

@@ -3,11 +3,15 @@ import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import type { PaymentTerms } from '@/core/company/terms';
 import { NIL } from '@/core/money/minor';
 import type { Source } from '@/core/openings/figure';
+import { namedLists } from '@/core/schedules/analysis';
 import type { Contact } from '@/core/schedules/contact';
 import type { Item } from '@/core/schedules/item';
 import { type ScheduleKind, isControlAccount, isThings, scheduleOf } from '@/core/schedules/kinds';
-import { type Looked, type Tie, lacksSupport } from '@/core/schedules/tie-out';
+import { type Looked, type Tie, lacksSupport, tieOf } from '@/core/schedules/tie-out';
+import { addTo } from '@/core/base/lists';
+import { type CodeAmount, analysisReport } from '@/core/statements/analysis';
 import { inTreeOrder } from '@/core/chart/tree';
+import { codeSums, codesInUse, codesOf } from '@/store/analysis';
 import { contactsInUse, contactsOf } from '@/store/contacts';
 import { evidenceOn, evidenceTo, evidenceToItems } from '@/store/evidence';
 import { currentSet, linesOf } from '@/store/openings';
@@ -16,7 +20,7 @@ import type { Queryable } from '@/store/database';
 import type { BooksId } from '@/core/base/ids';
 import { besideAccounts, partnerOf } from '@/core/schedules/things/partners';
 import type { BooksState } from '../frame/state';
-import { ratesOf } from '../frame/ties';
+import { conversionsOf, ratesOf } from '../frame/ties';
 import { page } from '../frame/views';
 
 /** One account on the overview: its figure and what stands behind it. */
@@ -34,7 +38,7 @@ export interface TiedAccount {
   readonly looked: Looked | null;
 }
 
-/** Every balance-sheet account that has a figure or something behind it, or should have. */
+/** Every balance-sheet account that has a figure or something behind it, or should have; of income and expense those that are divided. */
 export const schedulesView = (id: number) =>
   page('books.see', id, async ({ tx, books }, state) => {
     const set = await currentSet(tx, books.id);
@@ -49,6 +53,7 @@ export const schedulesView = (id: number) =>
       accounts: inTreeOrder(state.accounts).flatMap(({ account }): readonly TiedAccount[] => {
         const [schedule, tie] = [scheduleOf(account), state.ties.get(account.id)];
         if (schedule === undefined || tie === undefined) return [];
+        if (schedule === 'division' && tie.state === 'none') return [];
         const role = schedule === 'customers' || schedule === 'suppliers';
         if (tie.state === 'none' && tie.figure === 0n && !(role && account.active)) return [];
         const { id: own, code, name, classification } = account;
@@ -79,6 +84,8 @@ export const scheduleView = (id: number, account: number) =>
     const schedule = own === undefined ? undefined : scheduleOf(own);
     const tie = own === undefined ? undefined : state.ties.get(own.id);
     if (own === undefined || schedule === undefined || tie === undefined) return { found: null };
+    const divides = books.facts.parts.includes('dimensions');
+    if (schedule === 'division' && !divides && tie.state === 'none') return { found: null };
     const set = await currentSet(tx, books.id);
     const terms: PaymentTerms = schedule === 'suppliers' ? books.facts.supplierTerms : books.facts.customerTerms;
     return {
@@ -93,6 +100,8 @@ export const scheduleView = (id: number, account: number) =>
         drafting: set?.state === 'draft',
         items: set === undefined ? [] : await itemsOf(tx, books.id, set.id, own.id),
         contacts: await contactsOf(tx, books.id),
+        lists: divides ? namedLists(books.facts.analysisLists) : [],
+        codes: divides ? await codesOf(tx, books.id) : [],
         evidence: [
           ...(await evidenceTo(tx, books.id, { of: 'account', id: own.id })),
           ...(set === undefined ? [] : await evidenceToItems(tx, books.id, set.id, own.id)),
@@ -137,6 +146,58 @@ export type FoundSchedule = NonNullable<NonNullable<Awaited<ReturnType<typeof sc
 export interface ListedContact extends Contact {
   readonly used: boolean;
 }
+
+/** The company's lists of analysis codes, and what stands on the codes of one; none while the part is not in use. */
+export const analysisView = (id: number, asked: number) =>
+  page('books.see', id, async ({ tx, books }, state) => {
+    if (!books.facts.parts.includes('dimensions')) return { found: null };
+    const lists = namedLists(books.facts.analysisLists);
+    const list = lists.find((one) => one.list === asked) ?? lists[0];
+    if (list === undefined) return { found: null };
+    const set = await currentSet(tx, books.id);
+    const codes = await codesOf(tx, books.id);
+    const sums = set === undefined ? [] : await codeSums(tx, books.id, set.id, list.list);
+    const rate = conversionsOf(state);
+    const bySum = new Map<string, (typeof sums)[number][]>();
+    for (const one of sums) addTo(bySum, `${String(one.code)} ${String(one.account)}`, one);
+    const amounts = [...bySum.values()].flatMap((supported): readonly CodeAmount[] => {
+      const [first] = supported;
+      if (first === undefined) return [];
+      const { support } = tieOf({
+        figure: NIL,
+        parts: [],
+        base: books.currency,
+        own: null,
+        supported,
+        closing: null,
+        explained: null,
+        rate,
+      });
+      return [{ code: first.code, account: first.account, amount: support }];
+    });
+    const used = await codesInUse(tx, books.id);
+    return {
+      found: {
+        lists,
+        list,
+        drafting: set?.state === 'draft',
+        codes: codes.filter((one) => one.list === list.list).map((one) => ({ ...one, used: used.has(one.id) })),
+        document: analysisReport(
+          list,
+          codes,
+          amounts,
+          inTreeOrder(state.accounts).map(({ account }) => account),
+          state.amounts,
+          {
+            openingDate: openingDate(books.cutover).toString(),
+            currency: books.currency,
+            digits: state.digits,
+            draft: set?.state === 'draft',
+          },
+        ),
+      },
+    };
+  });
 
 /** The contacts of the books. */
 export const contactsView = (id: number) =>

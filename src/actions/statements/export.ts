@@ -16,6 +16,7 @@ import {
 } from '@/core/statements/lists';
 import { auditPartiesView } from '../schedules/audit-parties';
 import { contactsReport, scheduleReport, thingsReport } from '@/core/statements/schedules';
+import { codeBook } from '@/core/schedules/analysis';
 import { isThings } from '@/core/schedules/kinds';
 import type { SheetForm } from '@/core/statements/reports';
 import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statements';
@@ -28,7 +29,7 @@ import { currenciesView } from '../currencies/views';
 import { now } from '../kernel/context';
 import { compareView, openingsView } from '../openings/views';
 import { wholePaper } from '../papers/views';
-import { contactsView, scheduleView } from '../schedules/views';
+import { analysisView, contactsView, scheduleView } from '../schedules/views';
 import { printView, statementView } from './views';
 
 export const isStatementKind = (text: string): text is StatementKind =>
@@ -81,20 +82,21 @@ export const exportStatement = async (id: number, kind: StatementKind, form: She
 };
 
 /** The lists of books that are printed beside the statements. */
-export const LISTS = ['chart', 'calendar', 'rates', 'changes', 'contacts', 'schedule'] as const;
+export const LISTS = ['chart', 'calendar', 'rates', 'changes', 'contacts', 'schedule', 'analysis'] as const;
 export type ListKind = (typeof LISTS)[number];
 export const isListKind = (text: string): text is ListKind => (LISTS as readonly string[]).includes(text);
 
-/** Which part of a list: the page of changes that `before` begins, the schedule of an account. */
+/** Which part of a list: the page of changes that `before` begins, the schedule of an account, a list of analysis codes. */
 export interface ListAsked {
   readonly before?: string | undefined;
   readonly account?: number | undefined;
+  readonly list?: number | undefined;
 }
 
 const listDocument = async (
   id: number,
   kind: ListKind,
-  { before, account }: ListAsked,
+  { before, account, list = 1 }: ListAsked,
 ): Promise<{ readonly openingDate: string; readonly document: Document } | undefined> => {
   switch (kind) {
     case 'chart': {
@@ -125,10 +127,16 @@ const listDocument = async (
         ? undefined
         : { openingDate: view.frame.openingDate, document: contactsReport(view.contacts) };
     }
+    case 'analysis': {
+      const view = await analysisView(id, list);
+      if (view?.found == null) return undefined;
+      return { openingDate: view.frame.openingDate, document: view.found.document };
+    }
     case 'schedule': {
       const view = account === undefined ? undefined : await scheduleView(id, account);
       if (view?.found == null) return undefined;
       const { account: own, schedule, items, contacts, tie, drafting } = view.found;
+      const codes = codeBook(view.found.lists, view.found.codes);
       const { openingDate, currency, digits } = view.frame;
       const head = { openingDate, currency, digits, draft: drafting };
       const rules = {
@@ -141,8 +149,8 @@ const listDocument = async (
       return {
         openingDate,
         document: isThings(schedule)
-          ? thingsReport(own, items, contacts, tie, { ...rules, schedule }, head)
-          : scheduleReport(own, schedule, items, contacts, tie, head),
+          ? thingsReport(own, items, contacts, tie, { ...rules, schedule }, codes, head)
+          : scheduleReport(own, schedule, items, contacts, tie, codes, head),
       };
     }
   }

@@ -46,6 +46,7 @@ export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
   calendar: 'calendar.change',
   period: 'calendar.change',
   contact: 'openings.change',
+  'analysis-code': 'openings.change',
   item: 'openings.change',
   statement: 'openings.change',
   tie: 'openings.change',

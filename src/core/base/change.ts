@@ -5,7 +5,7 @@ import type { Kept } from './kept';
  * their column), the account itself (field by field), its bank details (as one); a tax code (as one); how a paper is read, and what is
  * decided about its rows (as one, of those rows). Of the books: facts of the company and rules of the chart and of money (by their
  * name), rates (by pair and day), currencies (by code), the cutover date with the old system's dates, the calendar (each as one), the
- * state of a period (by its days: a calendar that is drawn anew has other rows). Of the schedules: contacts and items (each as one), a
+ * state of a period (by its days: a calendar that is drawn anew has other rows). Of the schedules: contacts, analysis codes and items (each as one), a
  * statement's closing balance and an explained difference (by account; the field is the version), that somebody looked at both (likewise), and papers attached as evidence
  * (each as one).
  */
@@ -26,6 +26,7 @@ export const SUBJECTS = [
   'calendar',
   'period',
   'contact',
+  'analysis-code',
   'item',
   'statement',
   'tie',

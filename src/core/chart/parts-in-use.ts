@@ -1,4 +1,4 @@
-import { type Problem, problem } from '../base/result';
+import { type Problem, plural, problem } from '../base/result';
 import { PARTS, PART_IDS, type Part, partLabel, partOfRole } from '../company/parts';
 import { type Account, called } from './account';
 
@@ -17,6 +17,8 @@ export interface PartData {
   readonly taxRegistered: boolean;
   readonly currencies: readonly string[];
   readonly rates: number;
+  /** Analysis codes in the lists. */
+  readonly codes: number;
 }
 
 const listed = (names: readonly string[]): string =>
@@ -34,6 +36,7 @@ export const partHolds = (part: Part, data: PartData): Problem | undefined => {
       ? [`the currencies ${data.currencies.join(', ')}${data.rates > 0 ? ` with their rates` : ''}`]
       : []),
     ...(part === 'sales-tax' && data.taxRegistered ? ['the tax registration'] : []),
+    ...(part === 'dimensions' && data.codes > 0 ? [plural(data.codes, 'analysis code')] : []),
     ...(accounts.length > 0 ? [`the accounts ${listed(accounts.map(called))}`] : []),
   ];
   return holds.length === 0

@@ -11,6 +11,7 @@ export const DEFAULT_FACTS = [
   'settlement',
   'numbering',
   'priceLevels',
+  'analysisLists',
   'spans',
   'paperSize',
   'dates',

@@ -193,6 +193,7 @@ describe('parts', () => {
     taxRegistered: true,
     currencies: ['NOK'],
     rates: 3,
+    codes: 2,
   };
   it('hold what their roles and currencies say, and name it', () => {
     expect(partsUsedBy(data.accounts)).toEqual(['currencies', 'stock']);
@@ -201,8 +202,8 @@ describe('parts', () => {
       'the currencies NOK with their rates and the accounts 1020 NOK bank',
     );
     expect(partHolds('sales-tax', data)?.message).toContain('the tax registration');
-    for (const part of ['loans', 'budgets', 'dimensions', 'fixed-assets'] as const)
-      expect(partHolds(part, data)).toBeUndefined();
+    expect(partHolds('dimensions', data)?.message).toContain('2 analysis codes');
+    for (const part of ['loans', 'budgets', 'fixed-assets'] as const) expect(partHolds(part, data)).toBeUndefined();
   });
   it('hide exactly their own roles while they are off', () => {
     fc.assert(

@@ -79,6 +79,8 @@ export interface CompanyFacts {
   readonly settlement: (typeof SETTLEMENTS)[number]['id'];
   readonly numbering: readonly Numbering[];
   readonly priceLevels: readonly string[];
+  /** The names of the lists of analysis codes, at most three. */
+  readonly analysisLists: readonly string[];
   readonly spans: SpanRule;
   readonly paperSize: (typeof PAPER_SIZES)[number];
   readonly preprinted: boolean;
@@ -115,6 +117,7 @@ export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 
   settlement: 'items',
   numbering: DOCUMENT_KINDS.map(({ id, prefix }) => ({ kind: id, prefix, next: 1, width: 5 })),
   priceLevels: [],
+  analysisLists: ['Cost centre', 'Project'],
   spans: 'days',
   paperSize: 'A4',
   preprinted: false,
@@ -130,6 +133,7 @@ const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
   supplierTerms: describeTerms,
   numbering: (kinds) => kinds.map(documentNumber).join(', '),
   priceLevels: (names) => names.join(', '),
+  analysisLists: (names) => names.join(', '),
   spans: (rule) => SPAN_RULES.find(({ id }) => id === rule)?.label ?? '',
   preprinted: (is) => (is ? 'yes' : 'no'),
   dates: (style) => writeStyled('2026-07-31', style),
@@ -166,6 +170,7 @@ export const FACT_LABELS: Readonly<Record<FactName, string>> = {
   settlement: 'Receipts and payments',
   numbering: 'Document numbers',
   priceLevels: 'Price levels',
+  analysisLists: 'Lists of analysis codes',
   spans: 'What lies across the year end',
   paperSize: 'Paper size',
   preprinted: 'Pre-printed letterhead',

@@ -34,7 +34,7 @@ export const PARTS = [
   {
     id: 'dimensions',
     label: 'Cost centres and projects',
-    adds: 'a cost centre or project on later entries; nothing to fill in while opening',
+    adds: 'lists of analysis codes, which items bear and by which a figure is divided',
     roles: [],
   },
   {

@@ -111,6 +111,8 @@ export const sayChange = (change: Change, telling: Telling): string | Sentence |
       return say`Rate of ${field}: ${rateOf(from)} → ${rateOf(to)}`;
     case 'contact':
       return `Contact ${textIn(to ?? from, 'name')} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
+    case 'analysis-code':
+      return `Analysis code ${textIn(to ?? from, 'code')} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
     case 'item': {
       const item = to ?? from;
       const name = textIn(item, 'number') || textIn(item, 'reference') || textIn(item, 'note');
@@ -148,6 +150,7 @@ const COUNTED: Readonly<Record<Subject, readonly [one: string, more: string]>> =
   calendar: ['calendar', 'calendars'],
   period: ['period', 'periods'],
   contact: ['contact', 'contacts'],
+  'analysis-code': ['analysis code', 'analysis codes'],
   item: ['item of a schedule', 'items of schedules'],
   statement: ['statement’s balance', 'statements’ balances'],
   tie: ['explained difference', 'explained differences'],

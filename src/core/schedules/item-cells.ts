@@ -10,12 +10,14 @@ import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { type Minor, abs, minor, negate } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
+import { type CodeBook, type ListNamed, codeOfItem, fieldOfList, listOfColumn, typedCodeOfItem } from './analysis';
 import type { Contact, ContactId } from './contact';
 import { type ItemFields, asKind, dueBy } from './item';
 import type { ItemColumn } from './item-columns';
 import { type ItemKind, type ScheduleKind, isThings, kindsIn, signedAmount } from './kinds';
 import { type ThingRules, thingText, typedThing } from './things/cells';
 import { THING_COLUMNS } from './things/columns';
+import { withDetail } from './things/detail';
 
 const COLUMN_LABELS: Readonly<Partial<Record<ItemColumn, string>>> = {
   contact: 'Contact',
@@ -38,8 +40,20 @@ export const labelOf = (schedule: ScheduleKind, column: ItemColumn): string =>
   COLUMN_LABELS[column] ??
   '';
 
-/** The columns of a schedule, in their order; foreign ones only where there are foreign currencies. */
-export const columnsIn = (schedule: ScheduleKind, foreign: boolean): readonly ItemColumn[] =>
+/** The columns of a schedule, in their order; foreign ones only where there are foreign currencies, then those of analysis codes. */
+export const columnsIn = (
+  schedule: ScheduleKind,
+  foreign: boolean,
+  lists: readonly Pick<ListNamed, 'list'>[] = [],
+): readonly ItemColumn[] => {
+  const codes = lists.map(({ list }) => fieldOfList(list));
+  // A division is made of codes, so they come first there.
+  return schedule === 'division'
+    ? [...codes, ...ownColumns(schedule, foreign).filter((one) => one !== 'contact')]
+    : [...ownColumns(schedule, foreign), ...codes];
+};
+
+const ownColumns = (schedule: ScheduleKind, foreign: boolean): readonly ItemColumn[] =>
   isThings(schedule)
     ? THING_COLUMNS[schedule].flatMap(({ id }) =>
         foreign && id === 'date' && schedule !== 'stock' && schedule !== 'assets' ? (['currency', id] as const) : [id],
@@ -94,6 +108,7 @@ export interface CellRules {
   readonly openingDate: PlainDate;
   /** How what lies across the year end is divided. */
   readonly spans: SpanRule;
+  readonly codes: CodeBook;
 }
 
 /** The rules for cells that only things have; undefined for the other schedules. */
@@ -115,6 +130,8 @@ export const contactTitle = ({ code, name }: Pick<Contact, 'code' | 'name'>): st
 
 /** What a cell shows. Amounts are magnitudes: the kind tells their side. */
 export const cellText = (item: ItemFields, column: ItemColumn, rules: CellRules): string => {
+  const list = listOfColumn(column);
+  if (list !== undefined) return codeOfItem(item.detail, list, rules.codes);
   const things = thingRules(rules);
   const text = things === undefined ? undefined : thingText(item, column, things);
   if (text !== undefined) return text;
@@ -188,6 +205,11 @@ export const typedItem = (
   typed: string,
   rules: CellRules,
 ): Result<ItemFields> => {
+  const list = listOfColumn(column);
+  if (list !== undefined) {
+    const read = typedCodeOfItem(typed, list, rules.codes);
+    return read.ok ? ok({ ...item, detail: withDetail(item.detail, fieldOfList(list), read.value) }) : read;
+  }
   const things = thingRules(rules);
   const own = things === undefined ? undefined : typedThing(item, column, typed, things);
   if (own !== undefined) return own;

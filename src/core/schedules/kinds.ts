@@ -10,9 +10,14 @@ export type ThingKind = (typeof THING_KINDS)[number];
 
 /**
  * What stands behind an account: open items of customers or suppliers, a statement with what is not on it, a list of things, a plain
- * list; `written-off` is a plain list beside what registers of assets bring.
+ * list; `written-off` is a plain list beside what registers of assets bring, `division` one that divides the figure of an income or
+ * expense account over analysis codes.
  */
-export type ScheduleKind = ListKind | 'statement' | ThingKind | 'plain' | 'written-off';
+export type ScheduleKind = ListKind | 'statement' | ThingKind | 'plain' | 'written-off' | 'division';
+
+/** Schedules without columns of their own: a text, a document, a day and an amount. */
+const isPlain = (schedule: ScheduleKind): boolean =>
+  schedule === 'plain' || schedule === 'written-off' || schedule === 'division';
 
 export const isThings = (schedule: ScheduleKind): schedule is ThingKind =>
   THING_KINDS.some((kind) => kind === schedule);
@@ -35,13 +40,15 @@ const BY_ROLE: Readonly<Partial<Record<AccountRole, ScheduleKind>>> = {
   capital: 'holders',
 };
 
-/** The schedule that an account has; undefined for headings and for income and expense, which have none. */
+/** The schedule that an account has; undefined for headings, which have none. */
 export const scheduleOf = (account: Pick<Account, 'heading' | 'classification' | 'role'>): ScheduleKind | undefined =>
-  account.heading || isResult(typeOf(account.classification))
+  account.heading
     ? undefined
-    : account.role === null
-      ? 'plain'
-      : (BY_ROLE[account.role] ?? 'plain');
+    : isResult(typeOf(account.classification))
+      ? 'division'
+      : account.role === null
+        ? 'plain'
+        : (BY_ROLE[account.role] ?? 'plain');
 
 /** Whether an account is a control account of customers or suppliers. */
 export const isControlAccount = (account: Pick<Account, 'heading' | 'classification' | 'role'>): boolean => {
@@ -51,7 +58,7 @@ export const isControlAccount = (account: Pick<Account, 'heading' | 'classificat
 
 /** Whether the schedule of an account is asked for wherever it has a figure; any other account may have one. */
 export const needsSchedule = (kind: ScheduleKind): boolean => !BY_CHOICE.has(kind);
-const BY_CHOICE: ReadonlySet<ScheduleKind> = new Set(['plain', 'tax', 'holders']);
+const BY_CHOICE: ReadonlySet<ScheduleKind> = new Set(['plain', 'tax', 'holders', 'division']);
 
 interface KindFacts {
   readonly id: string;
@@ -111,7 +118,7 @@ export const kindsIn = (schedule: ScheduleKind): readonly (KindFacts & { readonl
     ? THINGS.filter(({ id }) => id === OF_THINGS[schedule])
     : schedule === 'statement'
       ? BESIDE_STATEMENT
-      : schedule === 'plain' || schedule === 'written-off'
+      : isPlain(schedule)
         ? PLAIN
         : OPEN_ITEMS;
 
@@ -123,7 +130,7 @@ export const ITEM_KINDS = [...OPEN_ITEMS, ...BESIDE_STATEMENT, ...PLAIN, ...THIN
 /** On which side a schedule's own balances stand: what customers owe is a debit, what is owed to suppliers a credit. */
 export const ownSide = (schedule: ScheduleKind, account: Pick<Account, 'classification' | 'contra'>): 1 | -1 => {
   if (schedule === 'suppliers') return -1;
-  const sided = isThings(schedule) || schedule === 'plain' || schedule === 'written-off';
+  const sided = isThings(schedule) || isPlain(schedule);
   return sided && normalSide(account) === 'credit' ? -1 : 1;
 };
 
@@ -151,12 +158,11 @@ export const kindBySign = (
   const [only] = isThings(schedule) ? kindsIn(schedule) : [];
   if (only !== undefined) return { kind: only.id, magnitude: abs(amount) };
   const against = amount < 0n !== ownSide(schedule, account) < 0;
-  const [own, other]: readonly [ItemKind, ItemKind] =
-    schedule === 'plain' || schedule === 'written-off'
-      ? ['line', 'line-against']
-      : schedule === 'statement'
-        ? ['receipt-under-way', 'payment-under-way']
-        : ['balance', 'balance-against'];
+  const [own, other]: readonly [ItemKind, ItemKind] = isPlain(schedule)
+    ? ['line', 'line-against']
+    : schedule === 'statement'
+      ? ['receipt-under-way', 'payment-under-way']
+      : ['balance', 'balance-against'];
   return { kind: against ? other : own, magnitude: abs(amount) };
 };
 

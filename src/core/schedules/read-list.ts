@@ -32,6 +32,7 @@ const NOTHING: Readonly<Record<ListWanted, string>> = {
   suppliers: 'open items, such as number, date and amount',
   plain: 'a list, such as text, date and amount',
   'written-off': 'a list, such as text, date and amount',
+  division: 'a list, such as text and amount',
   tax: 'a list, such as text, date and amount',
   holders: 'a list, such as text, date and amount',
   stock: 'a stock list, such as article, quantity, cost and value',

@@ -8,6 +8,7 @@ import { type Conversion, convert } from '../money/convert';
 import { type Minor, abs, minor, sum } from '../money/minor';
 import { ageOf, agesIn, ageingOf, readLimits } from './ageing';
 import { type Contact, beyondLimit, blankContact, contactId, contactProblems, copiedContacts } from './contact';
+import { NO_CODES } from './analysis';
 import { countedSum, denominations } from './cash-count';
 import { type ContactRules, typedContact } from './contact-cells';
 import { incomingContacts, incomingItems, incomingStatement } from './from-list';
@@ -69,7 +70,7 @@ const rate = (currency: string): Conversion | undefined =>
 const CONTACT_RULES: ContactRules = { countries: [['NO', 'Norway']], base: 'EUR', style: '1.234,56', accounts: [] };
 
 describe('kinds of items', () => {
-  it('are those of the account’s role; headings, income and expense have no schedule', () => {
+  it('are those of the account’s role; headings have none; income and expense are divided', () => {
     expect([RECEIVABLES, PAYABLES, BANK, LOAN].map(scheduleOf)).toEqual([
       'customers',
       'suppliers',
@@ -77,7 +78,7 @@ describe('kinds of items', () => {
       'loan',
     ]);
     expect(scheduleOf({ ...LOAN, heading: true })).toBeUndefined();
-    expect(scheduleOf(account(null, 'revenue'))).toBeUndefined();
+    expect(scheduleOf(account(null, 'revenue'))).toBe('division');
   });
   it('give the sign: nobody types one', () => {
     const signs = (schedule: ScheduleKind, own: Account): Readonly<Record<string, bigint | undefined>> =>
@@ -278,6 +279,7 @@ const RULES: CellRules = {
   ]),
   terms: { kind: 'days', days: 30 },
   openingDate: plainDate('2026-07-31'),
+  codes: NO_CODES,
   spans: 'days',
 };
 

@@ -4,6 +4,7 @@ import { describeTerms } from '../company/terms';
 import { minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
 import { type Minor, NIL, add, negate, sum } from '../money/minor';
+import { type CodeBook, codeIn } from '../schedules/analysis';
 import { CONTACT_ROLES, type Contact } from '../schedules/contact';
 import type { Item } from '../schedules/item';
 import type { ItemColumn } from '../schedules/item-columns';
@@ -36,6 +37,7 @@ const TITLES: Readonly<Record<ScheduleKind, string>> = {
   statement: 'Beside the statement',
   plain: 'Schedule',
   'written-off': 'Written off',
+  division: 'Divided',
   stock: 'Stock',
   assets: 'Fixed assets',
   loan: 'Loans and leases',
@@ -43,6 +45,16 @@ const TITLES: Readonly<Record<ScheduleKind, string>> = {
   tax: 'Returns',
   holders: 'Holders of capital',
 };
+
+/** Columns for the codes of the lists in use, with what an item has in each. */
+const codeColumns = ({
+  lists,
+  byId,
+}: CodeBook): readonly { readonly column: Column; readonly value: (item: Item) => Value }[] =>
+  lists.map(({ list, name }) => ({
+    column: { label: name, kind: 'code' },
+    value: ({ detail }) => byId.get(codeIn(detail, list) ?? 0)?.code ?? '',
+  }));
 
 /** The columns of things as a document has them, with what stands in each. */
 const thingColumns = (
@@ -82,9 +94,13 @@ export const thingsReport = (
   contacts: readonly Contact[],
   tie: Tie,
   rules: ThingRules,
+  codes: CodeBook,
   head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
 ): Document => {
-  const columns = thingColumns(rules.schedule, rules, new Map(contacts.map((one) => [one.id, one])));
+  const columns = [
+    ...thingColumns(rules.schedule, rules, new Map(contacts.map((one) => [one.id, one]))),
+    ...codeColumns(codes),
+  ];
   const currency = account.currency ?? head.currency;
   const lines = items.map((item): Line => ({
     kind: 'line',
@@ -141,8 +157,11 @@ export const scheduleReport = (
   items: readonly Item[],
   contacts: readonly Contact[],
   tie: Tie,
+  codes: CodeBook,
   head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
 ): Document => {
+  const own = codeColumns(codes);
+  const columns = [...COLUMNS, ...own.map(({ column }) => column)];
   const byId = new Map(contacts.map((one) => [one.id, one]));
   const kinds = new Map(kindsIn(schedule).map(({ id, label }) => [id, label]));
   const turned = schedule === 'suppliers';
@@ -164,6 +183,7 @@ export const scheduleReport = (
       money(item.open, item.currency),
       money(item.currency === head.currency ? item.open : item.base, head.currency),
       item.note,
+      ...own.map(({ value }) => value(item)),
     ];
     return { kind: 'line', depth: 0, values };
   });
@@ -171,7 +191,7 @@ export const scheduleReport = (
   for (const { currency, open } of items) sums.set(currency, add(sums.get(currency) ?? NIL, open));
   const totals = [...sums].map(([currency, open], at): Line => {
     const last = at === sums.size - 1;
-    const empty: readonly Value[] = COLUMNS.map(() => null);
+    const empty: readonly Value[] = columns.map(() => null);
     return {
       kind: last ? 'total' : 'sum',
       depth: 0,
@@ -184,7 +204,7 @@ export const scheduleReport = (
     title: `${TITLES[schedule]}, ${called(account)}`,
     about: say`At close of ${dated(head.openingDate)}`,
     standing: head.draft ? { draft: true } : { draft: false, says: say`Posted with the opening balances` },
-    columns: COLUMNS,
+    columns,
     sections: [{ title: null, lines: [...lines, ...totals] }],
     notes: tieSaid(tie, head.currency, head.digits),
   };

@@ -45,7 +45,20 @@ export const DefaultsSection = ({ example }: { readonly example: string }) => {
           <NumberingTable />
         </>
       )}
-      {facts.parts.includes('stock') && <PriceLevels />}
+      {facts.parts.includes('stock') && (
+        <Names
+          field="priceLevels"
+          label="Names of price levels"
+          hint="one or several, separated by commas: the columns of the price list"
+        />
+      )}
+      {facts.parts.includes('dimensions') && (
+        <Names
+          field="analysisLists"
+          label="Lists of analysis codes"
+          hint="up to three, separated by commas; their codes are listed under Schedules"
+        />
+      )}
       <Pair>
         <SelectFact
           field="spans"
@@ -278,20 +291,25 @@ const NumberingTable = () => {
   );
 };
 
-const PriceLevels = () => {
+/** Names, separated by commas. */
+const Names = ({
+  field,
+  label,
+  hint,
+}: {
+  readonly field: 'priceLevels' | 'analysisLists';
+  readonly label: string;
+  readonly hint: string;
+}) => {
   const { facts, change, problem } = useFacts();
   const [text, setText] = useState<string | undefined>();
   return (
     <div className="mt-3">
-      <Field
-        label="Names of price levels"
-        hint="one or several, separated by commas: the columns of the price list"
-        problem={problem('priceLevels')}
-      >
+      <Field label={label} hint={hint} problem={problem(field)}>
         {(ids) => (
           <input
             {...ids}
-            value={text ?? facts.priceLevels.join(', ')}
+            value={text ?? facts[field].join(', ')}
             autoComplete="off"
             className="input input-sm w-full"
             onChange={(event) => setText(event.target.value)}
@@ -301,7 +319,7 @@ const PriceLevels = () => {
                 .split(',')
                 .map((name) => name.trim())
                 .filter((name) => name !== '');
-              void change('priceLevels', names).then((kept) => kept && setText(undefined));
+              void change(field, names).then((kept) => kept && setText(undefined));
             }}
             onKeyDown={(event) => {
               if (event.key === 'Enter') event.currentTarget.blur();

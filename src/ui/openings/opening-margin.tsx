@@ -6,7 +6,7 @@ import { plural } from '@/core/base/result';
 import type { FrameView } from '@/actions/frame/views';
 import type { BehindView, OpeningRowView, SupportView } from '@/actions/openings/views';
 import { called } from '@/core/chart/account';
-import { classFacts } from '@/core/ledger/classes';
+import { classFacts, isResult, typeOf } from '@/core/ledger/classes';
 import { accountFault } from '@/core/openings/account-fault';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { NIL } from '@/core/money/minor';
@@ -72,6 +72,7 @@ const OfAccount = ({
     () => figures.get(row.id),
     () => figures.get(row.id),
   );
+  const divides = frame.parts.includes('dimensions') && !row.heading && isResult(typeOf(row.classification));
   const fault = figure.amount === null ? undefined : accountFault(row, figure.amount, frame.atYearStart);
   return (
     <>
@@ -165,6 +166,15 @@ const OfAccount = ({
             {support.state === 'apart' && support.difference !== null && support.difference !== NIL && (
               <span className="text-madder"> by {sided(support.difference, frame)}</span>
             )}
+          </p>
+        </MarginPart>
+      )}
+      {support === undefined && divides && (
+        <MarginPart title="Cost centres and projects">
+          <p>
+            <Go className="link" href={scheduleHref(frame.id, row.id)}>
+              Divide it
+            </Go>
           </p>
         </MarginPart>
       )}

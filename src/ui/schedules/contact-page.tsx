@@ -79,7 +79,7 @@ export const ContactPage = ({
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="contacts" />
+      <ScheduleNav frame={frame} current="contacts" />
       <div className="overflow-x-auto px-4 py-3">
         {items.length === 0 ? (
           <p>No item names {contact.name} yet.</p>

@@ -179,7 +179,7 @@ export const ContactsPage = ({
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="contacts">
+      <ScheduleNav frame={frame} current="contacts">
         {rows.rows.length > 0 && <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/contacts`} />}
       </ScheduleNav>
       {list.busy !== '' && (

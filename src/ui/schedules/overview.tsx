@@ -36,7 +36,8 @@ export const Overview = ({ frame, accounts, contacts, evidence }: View) => {
   const { wanted, tied } = countTies(accounts.map(({ schedule, tie }) => ({ kind: schedule, tie })));
   const sums = (asset: boolean): Readonly<Record<Support, Minor>> => {
     const found: Record<Support, Minor> = { tied: NIL, explained: NIL, paper: NIL, apart: NIL, nothing: NIL };
-    for (const { account, tie, source } of accounts) {
+    for (const { account, schedule, tie, source } of accounts) {
+      if (schedule === 'division') continue;
       if ((typeOf(account.classification) === 'asset') !== asset) continue;
       const support = supportOf(tie, source === 'paper' || papers.to('account', account.id).length > 0);
       found[support] = add(found[support], abs(tie.figure));
@@ -69,7 +70,7 @@ export const Overview = ({ frame, accounts, contacts, evidence }: View) => {
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="overview" contacts={frame.parts.includes('trade') || contacts > 0}>
+      <ScheduleNav frame={frame} current="overview" contacts={contacts > 0}>
         {without > 0 && (
           <label className="flex items-center gap-2 pb-1 text-sm">
             <input

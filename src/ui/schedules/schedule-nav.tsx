@@ -1,21 +1,23 @@
 import type { ReactNode } from 'react';
+import type { FrameView } from '@/actions/frame/views';
+import { stageHref } from '../frame/stage-href';
 import { Go } from '../parts/go';
 
-/** The places of the Schedules stage: what each figure ties to, and the contacts that items name. */
+/** The places of the Schedules stage: what each figure ties to, and the contacts and codes that items name. */
 export const ScheduleNav = ({
-  books,
+  frame: { id, parts },
   current,
   contacts = true,
   children,
 }: {
-  readonly books: number;
-  readonly current: 'overview' | 'contacts' | 'one';
-  /** Whether customers and suppliers are in use. */
+  readonly frame: Pick<FrameView, 'id' | 'parts'>;
+  readonly current: 'overview' | 'contacts' | 'analysis' | 'one';
+  /** Whether there are contacts, also where customers and suppliers are not in use. */
   readonly contacts?: boolean;
   /** What else this page offers, at the right. */
   readonly children?: ReactNode;
 }) => {
-  const at = `/books/${String(books)}/schedules`;
+  const at = stageHref(id, 'schedules');
   const link = (href: string, label: string, here: boolean) => (
     <Go
       href={href}
@@ -29,7 +31,8 @@ export const ScheduleNav = ({
     <div className="no-print flex flex-wrap items-baseline gap-x-5 border-b border-rule px-4">
       <nav aria-label="Schedules" className="flex gap-5">
         {link(at, 'What ties', current === 'overview')}
-        {contacts && link(`${at}/contacts`, 'Contacts', current === 'contacts')}
+        {(contacts || parts.includes('trade')) && link(`${at}/contacts`, 'Contacts', current === 'contacts')}
+        {parts.includes('dimensions') && link(`${at}/analysis`, 'Analysis codes', current === 'analysis')}
       </nav>
       <span className="grow" />
       {children}

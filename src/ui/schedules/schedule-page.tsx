@@ -11,6 +11,8 @@ import { movedBeside } from '@/core/schedules/things/cells';
 import { type Columns, rowsIn } from '@/core/money/columns';
 import { minorDigits } from '@/core/money/currency';
 import { abs, minor } from '@/core/money/minor';
+import { codeBook, codeDoubts, fieldOfList, listOfColumn } from '@/core/schedules/analysis';
+import { withDetail } from '@/core/schedules/things/detail';
 import { type CellRules, cellText, columnsIn, contactBook, labelOf, typedItem } from '@/core/schedules/item-cells';
 import type { ItemColumn } from '@/core/schedules/item-columns';
 import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
@@ -46,7 +48,7 @@ import { ThisThing, thingTotals } from './this-thing';
 import { StatementForm } from './statement-form';
 import { TieBox } from './tie-box';
 import { SCHEDULE_NAMES } from './tie-words';
-import { useNewContact } from './use-new-contact';
+import { useNewCode, useNewContact } from './use-made-row';
 
 const KEYS = [
   ['type, Enter or F2', 'edit a cell; in the blank row behind the last, a new item'],
@@ -111,6 +113,8 @@ export const SchedulePage = ({
   others,
   besides,
   partner,
+  lists,
+  codes,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
@@ -119,6 +123,7 @@ export const SchedulePage = ({
   const list = useBroughtList(frame.id, account.id);
   const people = schedule === 'customers' || schedule === 'suppliers';
   const book = useMemo(() => contactBook(contacts), [contacts]);
+  const codeOf = useMemo(() => codeBook(lists, codes), [lists, codes]);
   const rules: CellRules = {
     schedule,
     account,
@@ -129,6 +134,7 @@ export const SchedulePage = ({
     terms,
     openingDate: plainDate(frame.openingDate),
     spans,
+    codes: codeOf,
   };
   const things = isThings(schedule) ? { ...rules, schedule } : undefined;
   const own = account.currency ?? frame.currency;
@@ -159,7 +165,18 @@ export const SchedulePage = ({
   const makeContact = useNewContact(frame.id, schedule, (key, contact) =>
     rows.change(key, (fields) => ({ ...fields, contact })),
   );
-  const offerLast = useLastChange(frame.id, ['item', 'contact', 'statement', 'tie', 'looked', 'evidence']);
+  const makeCode = useNewCode(frame.id, (key, list, code) =>
+    rows.change(key, (fields) => ({ ...fields, detail: withDetail(fields.detail, fieldOfList(list), String(code)) })),
+  );
+  const offerLast = useLastChange(frame.id, [
+    'item',
+    'contact',
+    'analysis-code',
+    'statement',
+    'tie',
+    'looked',
+    'evidence',
+  ]);
   useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
 
   const counted = useMemo(() => rows.rows.filter(({ fields }) => isComplete(fields)), [rows.rows]);
@@ -200,8 +217,13 @@ export const SchedulePage = ({
     const found = isThings(schedule)
       ? thingDoubts(asked, { schedule, account, style: frame.style, dates: frame.dates, openingDate, spans })
       : itemDoubts(asked, { schedule, openingDate, elsewhere });
-    return new Map([...found].map(([at, own]) => [settled[at]?.key ?? '', own]));
-  }, [settled, schedule, account, frame, spans, elsewhere]);
+    return new Map(
+      settled.flatMap(({ key, fields }, at): readonly (readonly [string, readonly Problem[]])[] => {
+        const own = [...(found.get(at) ?? []), ...codeDoubts(fields, codeOf, openingDate)];
+        return own.length === 0 ? [] : [[key, own]];
+      }),
+    );
+  }, [settled, schedule, account, frame, spans, elsewhere, codeOf]);
   const choices = useMemo(
     (): readonly Choice[] =>
       contacts
@@ -209,14 +231,26 @@ export const SchedulePage = ({
         .map((one) => ({ key: String(one.id), code: one.code, name: one.name, more: one.legalName })),
     [contacts],
   );
-  const columns = columnsIn(schedule, foreign).map((id): DataColumn<Row> => ({
+  const codeChoices = (column: ItemColumn): Pick<DataColumn<Row>, 'choices' | 'makes'> => {
+    const list = listOfColumn(column);
+    return list === undefined
+      ? {}
+      : {
+          choices: codes
+            .filter((one) => one.list === list && one.active)
+            .map((one) => ({ key: String(one.id), code: one.code, name: one.name })),
+          makes: (text) => `Add “${text}” to the list`,
+        };
+  };
+  const columns = columnsIn(schedule, foreign, lists).map((id): DataColumn<Row> => ({
     id,
-    label: labelOf(schedule, id),
+    label: lists.find(({ list }) => list === listOfColumn(id))?.name ?? labelOf(schedule, id),
     width: widthOf(schedule, id),
-    kind: FIGURES.has(id) ? 'figure' : CHOICES.has(id) ? 'choice' : 'text',
+    kind: FIGURES.has(id) ? 'figure' : CHOICES.has(id) || listOfColumn(id) !== undefined ? 'choice' : 'text',
     text: (row) => row.unread[id]?.text ?? cellText(row.fields, id, rules),
     takes: !WORKED_OUT.has(id),
     ...(id === 'contact' ? { choices, makes: (text: string) => `Make a contact “${text}”` } : {}),
+    ...codeChoices(id),
     ...(id === 'kind'
       ? { choices: kindsIn(schedule).map((kind) => ({ key: kind.id, code: '', name: kind.label })) }
       : {}),
@@ -382,7 +416,7 @@ export const SchedulePage = ({
         </>
       }
     >
-      <ScheduleNav books={frame.id} current="one" contacts={frame.parts.includes('trade') || contacts.length > 0}>
+      <ScheduleNav frame={frame} current="one" contacts={contacts.length > 0}>
         {people && (
           <span className="flex gap-3 text-sm" role="group" aria-label="View">
             {(['items', 'ages'] as const).map((one) => (
@@ -466,7 +500,8 @@ export const SchedulePage = ({
             });
             for (const edit of placed.filter((one) => one.made)) {
               const key = rows.rows[edit.at]?.key ?? rows.next;
-              void makeContact(key, edit.text);
+              const of = listOfColumn(edit.column);
+              void (of === undefined ? makeContact(key, edit.text) : makeCode(key, of, edit.text));
             }
             rows.edit(placed);
           }}

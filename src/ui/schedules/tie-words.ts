@@ -16,6 +16,7 @@ export const SCHEDULE_NAMES: Readonly<Record<ScheduleKind, string>> = {
   statement: 'statement and what is not on it',
   plain: 'list',
   'written-off': 'what is written off',
+  division: 'what it is divided over',
   stock: 'articles in stock',
   assets: 'register of assets',
   loan: 'loans and leases',

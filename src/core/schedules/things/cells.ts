@@ -245,6 +245,9 @@ const typedDetail = (text: string, column: DetailField, item: ItemFields, rules:
         ? fail(problem('item.method', `${quoted(text)} is no method: straight line, reducing balance or none.`, column))
         : ok(found.id);
     }
+    case 'code':
+      // Read by `analysis.ts`, which knows the lists.
+      return ok(item.detail[column] ?? null);
     case 'text':
       return ok(text.slice(0, LONGEST_DETAIL));
   }

@@ -6,7 +6,7 @@ import { METHODS, type Method } from './depreciation';
 
 /**
  * What items of some schedules have beside what all have, and how each is kept as text: an amount in minor units of the item's currency,
- * a plain decimal, a day as ISO, a whole number of months, or words.
+ * a plain decimal, a day as ISO, a whole number of months, the id of a code, or words.
  */
 export const DETAILS = {
   method: 'method',
@@ -24,6 +24,10 @@ export const DETAILS = {
   every: 'months',
   shares: 'decimal',
   nominal: 'decimal',
+  /** Codes of the company's lists of analysis codes, by their ids. */
+  analysis1: 'code',
+  analysis2: 'code',
+  analysis3: 'code',
 } as const;
 export type DetailField = keyof typeof DETAILS;
 
@@ -37,6 +41,7 @@ export const NO_DETAIL: Detail = {};
 export const LONGEST_DETAIL = 120;
 const DECIMAL = /^-?\d{1,14}(?:\.\d{1,8})?$/;
 const AMOUNT = /^-?\d{1,17}$/;
+const CODE = /^[1-9]\d{0,8}$/;
 const MONTHS = /^[1-9]\d{0,3}$/;
 
 /** Whether a text can be kept as it is. */
@@ -48,6 +53,8 @@ export const isKept = (field: DetailField, text: string): boolean => {
       return DECIMAL.test(text);
     case 'months':
       return MONTHS.test(text);
+    case 'code':
+      return CODE.test(text);
     case 'day':
       return readDate(text).ok;
     case 'method':

@@ -10,6 +10,7 @@ import { readCsv } from '../../files/csv';
 import { plainRows } from '../../statements/document';
 import { toCsv } from '../../files/write';
 import { thingsReport } from '../../statements/schedules';
+import { NO_CODES } from '../analysis';
 import type { ItemColumn } from '../item-columns';
 import { type Item, type ItemFields, blankItem, itemFrom, itemProblems, keptItem } from '../item';
 import { THING_KINDS, type ThingKind, kindsIn, scheduleOf } from '../kinds';
@@ -567,7 +568,7 @@ describe('a list of things that is exported', () => {
       explained: null,
       rate: () => undefined,
     });
-    return toCsv(plainRows(thingsReport(OF[schedule], rows, [], tie, rulesOf(schedule), HEAD)));
+    return toCsv(plainRows(thingsReport(OF[schedule], rows, [], tie, rulesOf(schedule), NO_CODES, HEAD)));
   };
   const again = (schedule: ThingKind, kind: Parameters<typeof readRegister>[1], items: readonly ItemFields[]) => {
     const tables = readCsv(new TextEncoder().encode(exported(schedule, items)), 'list.csv');

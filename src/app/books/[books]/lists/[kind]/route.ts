@@ -10,11 +10,12 @@ export async function GET(
   const { searchParams: asked } = new URL(request.url);
   const format = asked.get('format');
   if (!isListKind(kind) || !isFileFormat(format)) return new Response('There is no such list.', { status: 404 });
-  const account = asked.get('account');
+  const [account, list] = [asked.get('account'), asked.get('list')];
   return download(
     await exportList(idFrom(books), kind, format, {
       before: asked.get('before') ?? undefined,
       account: account === null ? undefined : idFrom(account),
+      list: list === null ? undefined : Number(list),
     }),
   );
 }
