@@ -24,6 +24,7 @@ import { openingsView } from '@/actions/openings/views';
 import { contactsView } from '@/actions/schedules/views';
 import { bringList, takeList } from '@/actions/schedules/bring';
 import { saveContacts } from '@/actions/schedules/contacts';
+import { saveCodes } from '@/actions/schedules/analysis';
 import { saveItems } from '@/actions/schedules/items';
 import { saveClosing } from '@/actions/schedules/ties';
 import { type Account, type AccountId, accountId } from '@/core/chart/account';
@@ -35,6 +36,7 @@ import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import type { Result } from '@/core/base/result';
 import { NIL, minor } from '@/core/money/minor';
+import { blankCode } from '@/core/schedules/analysis';
 import { type ContactId, blankContact, contactId } from '@/core/schedules/contact';
 import { type ItemFields, blankItem } from '@/core/schedules/item';
 import { namePractice } from '@/store/books';
@@ -242,7 +244,7 @@ const seaweed = async (): Promise<void> => {
     }),
   );
   await tell(books, {
-    parts: ['currencies', 'sales-tax', 'trade', 'stock', 'fixed-assets', 'loans'],
+    parts: ['currencies', 'sales-tax', 'trade', 'stock', 'fixed-assets', 'loans', 'dimensions'],
     tradingName: 'Marram Kelp',
     registeredAddress: 'The Drying Sheds\nCarrowmarsh Pier\nCounty Skerry',
     postalAddress: 'PO Box 7, Carrowmarsh',
@@ -419,6 +421,27 @@ const seaweed = async (): Promise<void> => {
       amount: -2_000_000n,
     },
   ]);
+  // Where the light goes, and what the coast pays for.
+  const codes = done(
+    await saveCodes({
+      books,
+      entries: [
+        { list: 1 as const, code: 'SHEDS', name: 'Drying sheds' },
+        { list: 1 as const, code: 'BOATS', name: 'Boats and longlines' },
+        { list: 1 as const, code: 'OFFICE', name: 'Office at the pier' },
+        { list: 2 as const, code: 'REEF', name: 'Reef trial', from: '2026-03-01', to: '2028-02-29' },
+        { list: 2 as const, code: 'PIER', name: 'Shore power at the pier', to: '2026-05-31' },
+      ].map((code) => ({ id: null, revision: 0, code: { ...blankCode(code.list), ...code } })),
+    }),
+  ).rows.map((row) => String(row?.id ?? 0));
+  const [sheds = '', , office = '', reef = '', pier = ''] = codes;
+  const on = (detail: ItemFields['detail'], amount: bigint, note = '') =>
+    ({ kind: 'line', detail, amount, note }) as const;
+  await schedules.lists('6250', [
+    on({ analysis1: sheds }, 646_240n, 'nine tenths'),
+    on({ analysis1: office }, 71_804n, 'the meter at the pier'),
+  ]);
+  await schedules.lists('7110', [on({ analysis2: reef }, -500_000n), on({ analysis2: pier }, -250_000n)]);
   // What the bank says of its accounts, and a message that tells of the invoice.
   const letter = await kept(books, 'skerry-bank-confirmation-2026-07-31.pdf');
   for (const code of ['1010', '1020', '1030'])

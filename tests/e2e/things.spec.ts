@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { beginBooks, client, expect, openSchedule, stage, test, tieOut, typeCells, typeFigures } from './support';
+import { beginBooks, cell, client, expect, openSchedule, stage, test, tieOut, typeCells, typeFigures } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -213,4 +213,53 @@ test('a budget from last year plus 3 %, divided over the periods', async ({ page
   await page.keyboard.press('Control+z');
   await page.getByRole('button', { name: 'Take back' }).click();
   await expect(sales).not.toContainText('3,132.92 Cr');
+});
+
+test('a figure divided over two projects, which are made as they are typed; what stands on each', async ({ page }) => {
+  await beginBooks(page, 'Ferry & Fen');
+  await page.getByRole('checkbox', { name: /^Cost centres and projects/ }).check();
+  await typeFigures(page, { '1010': '1000' });
+  await page.getByLabel('Find on the sheet').fill('4010');
+  await cell(page, '4010', 3).click();
+  await page.keyboard.type('1000');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('All saved')).toBeVisible();
+  await cell(page, '4010', 3).click();
+  await page.getByRole('link', { name: 'Divide it' }).click();
+  await expect(tieOut(page)).toBeVisible();
+  const grid = page.getByRole('grid');
+  await expect(grid).toBeVisible();
+  // Cost centre, project, note, number, amount: a project that is not in the list yet is added to it.
+  for (const [at, [project, amount]] of [
+    ['REEF', '600'],
+    ['SHORE', '350'],
+  ].entries()) {
+    const row = grid.getByRole('row').nth(at + 1);
+    await row.getByRole('gridcell').nth(1).click();
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(project ?? '');
+    await page.getByRole('option', { name: `Add “${project ?? ''}” to the list` }).click();
+    await expect(row.getByRole('gridcell').nth(1)).toHaveText(project ?? '');
+    await row.getByRole('gridcell').last().click();
+    await typeCells(page, [amount ?? '']);
+    await expect(page.getByText('all saved')).toBeVisible();
+  }
+  await expect(tieOut(page)).toContainText('50.00');
+  await grid.getByRole('row').nth(2).getByRole('gridcell').last().click();
+  await typeCells(page, ['400']);
+  await expect(tieOut(page)).toContainText('ties');
+  await page.getByRole('link', { name: 'Analysis codes' }).click();
+  await page.getByRole('link', { name: 'Project', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Project' })).toBeVisible();
+  await page.getByRole('button', { name: 'What stands on them' }).click();
+  await expect(page.getByRole('table', { name: 'REEF' })).toContainText('600.00');
+  await expect(page.getByRole('table', { name: 'SHORE' })).toContainText('400.00');
+  // A name given to a code stands wherever the code does.
+  await page.getByRole('button', { name: 'Codes', exact: true }).click();
+  await page.getByRole('grid').getByRole('row').nth(1).getByRole('gridcell').nth(1).click();
+  await typeCells(page, ['Reef trial']);
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByRole('link', { name: 'What ties' }).click();
+  await page.getByRole('link', { name: /Sales/ }).first().click();
+  await expect(page.getByRole('grid').getByRole('row').nth(1)).toContainText('REEF Reef trial');
 });

@@ -37,7 +37,7 @@ const COLUMN_LABELS: Readonly<Partial<Record<ItemColumn, string>>> = {
 /** What a column is called in a schedule. */
 export const labelOf = (schedule: ScheduleKind, column: ItemColumn): string =>
   (isThings(schedule) ? THING_COLUMNS[schedule].find(({ id }) => id === column)?.label : undefined) ??
-  COLUMN_LABELS[column] ??
+  (schedule === 'division' && column === 'open' ? 'Amount' : COLUMN_LABELS[column]) ??
   '';
 
 /** The columns of a schedule, in their order; foreign ones only where there are foreign currencies, then those of analysis codes. */
@@ -47,9 +47,9 @@ export const columnsIn = (
   lists: readonly Pick<ListNamed, 'list'>[] = [],
 ): readonly ItemColumn[] => {
   const codes = lists.map(({ list }) => fieldOfList(list));
-  // A division is made of codes, so they come first there.
+  // A division is made of codes and amounts, and of little else.
   return schedule === 'division'
-    ? [...codes, ...ownColumns(schedule, foreign).filter((one) => one !== 'contact')]
+    ? [...codes, 'note', 'number', ...(foreign ? (['currency', 'open', 'base'] as const) : (['open'] as const))]
     : [...ownColumns(schedule, foreign), ...codes];
 };
 

@@ -286,7 +286,8 @@ export const DataSheet = <Row,>({
             <div
               role="row"
               aria-rowindex={lines.length + 2}
-              className="sticky bottom-0 z-10 grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
+              // Over the rows, and under the list of an open cell.
+              className="sticky bottom-0 z-[4] grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
               style={{ gridTemplateColumns: template }}
             >
               {columns.map(({ id, kind }, at) => (
