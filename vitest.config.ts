@@ -16,6 +16,7 @@ const ON_BOTH = [
   'evidence',
   'invariants',
   'openings',
+  'people',
   'schedules',
   'standing',
   'things',

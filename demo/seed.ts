@@ -6,7 +6,9 @@ import { drawCalendar, moveCutover } from '@/actions/calendar/commands';
 import { addAccount, editChart, saveBank } from '@/actions/chart/commands';
 import { saveTemplate, takeAnswers, takeLines } from '@/actions/chart/begin';
 import { changeFact, setLogo } from '@/actions/company/commands';
-import { actor, closeDatabase, database } from '@/actions/kernel/context';
+import { closeDatabase, database } from '@/actions/kernel/context';
+import { addPerson, giveBooks } from '@/actions/people/commands';
+import { peopleView } from '@/actions/people/views';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
 import { saveRate, switchOn } from '@/actions/currencies/commands';
@@ -34,12 +36,14 @@ import { addAfter } from '@/core/calendar/draft';
 import { plainDate } from '@/core/base/dates';
 import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
+import { personId } from '@/core/base/ids';
 import type { Result } from '@/core/base/result';
 import { NIL, minor } from '@/core/money/minor';
 import { blankCode } from '@/core/schedules/analysis';
 import { type ContactId, blankContact, contactId } from '@/core/schedules/contact';
 import { type ItemFields, blankItem } from '@/core/schedules/item';
 import { namePractice } from '@/store/books';
+import { markDemo } from '@/store/people';
 
 /**
  * Writes the invented practice and its clients through the same actions that a person's clicks call. A new data directory
@@ -785,17 +789,44 @@ const couriers = async (): Promise<void> => {
   await schedules.closes('1050', '2026-06-30', 36_500n);
 };
 
+/** Whoever works at the practice; Ines Halloran, its owner, is there from the beginning. */
+const people = async (): Promise<void> => {
+  for (const [name, role, charts] of [
+    ['Tomas Bielik', 'preparer', false],
+    ['Maeve Quill', 'reviewer', true],
+    ['Orla Fenwick', 'reader', true],
+  ] as const) {
+    const email = `${name.split(' ')[0]?.toLowerCase() ?? ''}@harbourlane.example`;
+    done(await addPerson({ name, role, charts, email: role === 'reader' ? 'orla@marramkelp.example' : email }));
+  }
+};
+
+/** A client's own people look at their own books. */
+const readers = async (): Promise<void> => {
+  const { people: all, books } = await peopleView();
+  const [orla, kelp] = [
+    all.find(({ name }) => name === 'Orla Fenwick'),
+    books.find(({ name }) => name.startsWith('Marram')),
+  ];
+  const given = { role: 'reader', reason: 'Owner of the company; looks at her own books' } as const;
+  done(await giveBooks({ person: orla?.id ?? 0, of: kelp?.id ?? 0, given }));
+};
+
 const seed = async (): Promise<void> => {
-  const who = await actor();
   await (
     await database()
-  ).transaction((tx) => namePractice(tx, who.practice, 'Harbour Lane Bookkeeping', who.person, 'Ines Halloran'));
+  ).transaction(async (tx) => {
+    await namePractice(tx, 1, 'Harbour Lane Bookkeeping', personId(1), 'Ines Halloran');
+    await markDemo(tx, 1);
+  });
   if ((await boardView()).books.length > 0) return;
+  await people();
   await seaweed();
   await tiles();
   await theatre();
   await couriers();
   await template();
+  await readers();
 };
 
 const main = async (): Promise<void> => {

@@ -1,6 +1,13 @@
 /** Opens the data before the first request, and closes it before the process ends. */
 export const register = async (): Promise<void> => {
-  if (process.env.NEXT_RUNTIME === 'nodejs') await (await import('./actions/kernel/serve')).serve();
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const [{ serve }, { chosenBy }, { chosenCookie }] = await Promise.all([
+    import('./actions/kernel/serve'),
+    import('./actions/kernel/context'),
+    import('./app/chosen'),
+  ]);
+  chosenBy(chosenCookie);
+  await serve();
 };
 
 /** A page that failed: its digest is the reference shown on screen. */

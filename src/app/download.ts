@@ -1,3 +1,5 @@
+import { noteExport } from '@/actions/people/exports';
+
 interface Saved {
   readonly name: string;
   /** Its media type; a table of text where none is given. */
@@ -16,4 +18,13 @@ export const download = (file: Saved | undefined, none = 'There are no such book
       'Cache-Control': 'no-store',
     },
   });
+};
+
+/** A file of books that is taken elsewhere: where that cannot be written down, it is not given. */
+export const exported = async (books: number, file: Saved | undefined, none?: string): Promise<Response> => {
+  if (file !== undefined) {
+    const noted = await noteExport({ books, name: file.name.slice(0, 300) });
+    if (!noted.ok) return new Response(noted.problems[0]?.message, { status: 503 });
+  }
+  return download(file, none);
 };

@@ -21,7 +21,7 @@ const nameOf = (host: string): string => host.toLowerCase().replace(/:\d{1,5}$/,
 
 /** Addresses that answer with a file or data and never with a page. */
 export const NO_PAGE =
-  /^\/(?:simulated\/|books\/\d+\/(?:logo|accounts(?:\/\d+)?|changes\/last|papers\/(?:bring|\d+\/(?:file|matching|show))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|figures|compare\/export)|schedules\/(?:contacts\/(?:rows|list)|analysis\/rows|\d+\/(?:items|list))|statements\/[a-z-]+\/export|lists\/[a-z-]+)\/?$)/;
+  /^\/(?:simulated\/|who\/choose\/?$|audit\/file\/?$|books\/\d+\/(?:logo|accounts(?:\/\d+)?|changes\/last|papers\/(?:bring|\d+\/(?:file|matching|show))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|figures|compare\/export)|schedules\/(?:contacts\/(?:rows|list)|analysis\/rows|\d+\/(?:items|list))|statements\/[a-z-]+\/export|lists\/[a-z-]+)\/?$)/;
 
 const development = process.env.NODE_ENV === 'development';
 

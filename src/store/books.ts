@@ -5,6 +5,7 @@ import type { Kept } from '@/core/base/kept';
 import { type CutoverDates, keptCutover } from '@/core/calendar/recorded';
 import { type ChartSettings, PLAIN_SETTINGS } from '@/core/chart/settings';
 import { type CompanyFacts, PLAIN_FACTS, type Purpose } from '@/core/company/facts';
+import type { Review } from '@/core/access/review';
 import type { LegalForm } from '@/core/company/legal-form';
 import type { NumberStyle } from '@/core/money/number-style';
 import type { Rounding } from '@/core/money/rounding';
@@ -22,6 +23,8 @@ export interface Books {
   /** Everything known about the company, the fields above included. */
   readonly facts: CompanyFacts;
   readonly archived: boolean;
+  /** What these books demand before posting, whatever the practice does. */
+  readonly review: Review;
   /** Grows with every committed change of anything in these books. */
   readonly revision: bigint;
   readonly completeUntil: PlainDate | undefined;
@@ -43,6 +46,7 @@ interface BooksRow extends Pick<
   | 'style'
   | 'purpose'
   | 'archived'
+  | 'review'
   | 'calendarRevision'
   | 'revision'
   | 'rounding'
@@ -57,7 +61,7 @@ interface BooksRow extends Pick<
 }
 
 const COLUMNS = `b.id, b.name, b.legal_form as "legalForm", b.country, b.base_currency as currency, b.number_style as style, b.purpose,
-  b.cutover_date as cutover, b.facts, b.chart, b.archived_at is not null as archived, b.complete_until as "completeUntil",
+  b.cutover_date as cutover, b.facts, b.chart, b.archived_at is not null as archived, b.review, b.complete_until as "completeUntil",
   b.trial_balance_date as "trialBalance", b.calendar_revision as "calendarRevision", b.revision, b.rounding, b.rate_days as "rateDays",
   b.in_charge_name as "inCharge"`;
 
@@ -234,6 +238,10 @@ export const updateChartSettings = async (
     from: chart[field] as unknown as Kept,
     to: (change[field] ?? null) as unknown as Kept,
   }));
+};
+
+export const setReview = async (tx: Queryable, id: BooksId, review: Review): Promise<void> => {
+  await tx.query('update books set review = $2 where id = $1', [id, review]);
 };
 
 export const setArchived = async (tx: Queryable, id: BooksId, at: string | null): Promise<void> => {

@@ -436,9 +436,9 @@ describe('taking back', () => {
   it('needs one who may change what is taken back', async () => {
     const books = await newBooks();
     await type(books, '1010', 100n);
-    actAs({ person: personId(1), practice: 1, role: 'reviewer' });
+    actAs({ person: personId(1), name: '', practice: 1, role: 'reviewer' });
     expect(codesOf(await undo({ books, batch: await latest(books) }))).toEqual(['access.denied']);
-    actAs({ person: personId(1), practice: 1, role: 'preparer' });
+    actAs({ person: personId(1), name: '', practice: 1, role: 'preparer' });
     expect(valueOf(await undo({ books, batch: await latest(books) }))).toEqual({ undone: 1, kept: 0 });
   });
 });
@@ -505,7 +505,7 @@ describe('the record of changes', () => {
     // The taking back is no change that is offered itself, and what it took back is gone.
     expect((await lastChange(books, ['figure']))?.what).toMatch(/^1010 .*: empty → 1\.00 Dr$/);
     expect((await lastChange(books, ['account']))?.what).toContain('→ “Till”');
-    actAs({ person: personId(2), practice: 1, role: 'owner' });
+    actAs({ person: personId(2), name: '', practice: 1, role: 'owner' });
     expect(await lastChange(books, ['figure'])).toBeNull();
   });
 

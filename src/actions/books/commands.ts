@@ -14,6 +14,7 @@ import { datesOf } from '@/core/company/country';
 import { similarNames } from '@/core/company/names';
 import { isCurrency, whyNotForNew } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
+import { audit } from '@/store/audit';
 import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
 import { insertYear } from '@/store/calendar';
 import { record } from '@/store/history';
@@ -128,7 +129,7 @@ export const removeBooks = booksAction(
   'removeBooks',
   'books.remove',
   { typedName: text(1000) },
-  async ({ tx, books }, { typedName }) => {
+  async ({ tx, books, actor, now }, { typedName }) => {
     if (await hasPosted(tx, books.id))
       return fail(
         problem(
@@ -145,6 +146,7 @@ export const removeBooks = booksAction(
         ),
       );
     await deleteBooks(tx, books.id);
+    await audit(tx, actor.practice, actor.person, 'books', 'Deleted', now, books.name);
     return ok({});
   },
 );

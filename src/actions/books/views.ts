@@ -7,7 +7,9 @@ import { ok } from '@/core/base/result';
 import { type Standing, standingOf } from '@/core/proof/standing';
 import { type Books, allBooks, practiceName } from '@/store/books';
 import { keepStandings, standingsOf } from '@/store/standing';
-import { action, view } from '../kernel/action';
+import { ROLE_FACTS, may } from '@/core/access/roles';
+import { isDemo } from '@/store/people';
+import { action, mayIn, view } from '../kernel/action';
 import type { FrameView } from '../frame/views';
 import { heldState, viewStates } from '../frame/held-state';
 import type { BooksState } from '../frame/state';
@@ -41,6 +43,12 @@ export interface BoardBooks
 
 export interface BoardView {
   readonly practice: string;
+  /** Who looks at it. */
+  readonly who: { readonly name: string; readonly role: string };
+  /** Whether one may choose who to be. */
+  readonly demo: boolean;
+  readonly mayMake: boolean;
+  readonly maySeePeople: boolean;
   readonly books: readonly BoardBooks[];
 }
 
@@ -78,7 +86,7 @@ const entryOf = ({ facts, cutover, ...books }: Books, { standing, asOf }: Found)
 /** Keeps what a look at the board has worked out, for the next one and for other processes. */
 const keepBoard = action(
   'keepBoard',
-  'practice.see',
+  'board.see',
   z.array(z.object({ books: z.int(), revision: z.bigint(), standing: z.custom<Standing>() })),
   async ({ tx, actor, now }, list) => {
     await keepStandings(tx, actor.practice, list, now);
@@ -91,8 +99,8 @@ const keepBoard = action(
  * those that have changed since are worked out anew, a number of them at a time, those that were never worked out all.
  */
 export const boardView = async (): Promise<BoardView> => {
-  const { made, ...seen } = await view('practice.see', async ({ tx, actor }) => {
-    const list = await allBooks(tx, actor.practice);
+  const { made, ...seen } = await view('board.see', async ({ tx, actor }) => {
+    const list = (await allBooks(tx, actor.practice)).filter((books) => mayIn(actor, 'books.see', books));
     const kept = await standingsOf(tx, actor.practice);
     const found = new Map<number, Found>();
     const anew: Books[] = [];
@@ -109,6 +117,10 @@ export const boardView = async (): Promise<BoardView> => {
     for (const state of states) found.set(state.books.id, { standing: standingFrom(state), asOf: null });
     return {
       practice: await practiceName(tx, actor.practice),
+      who: { name: actor.name, role: ROLE_FACTS[actor.role].label },
+      demo: await isDemo(tx, actor.practice),
+      mayMake: may(actor, 'books.make'),
+      maySeePeople: may(actor, 'practice.see'),
       books: list.flatMap((books) => {
         const own = found.get(books.id);
         return own === undefined ? [] : [entryOf(books, own)];

@@ -3,7 +3,6 @@
 import { paperId } from '@/core/base/ids';
 import { z } from 'zod';
 import { deedOfSubject, deedWords } from '@/core/access/deeds';
-import { may } from '@/core/access/roles';
 import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { accountId, listed } from '@/core/chart/account';
@@ -12,7 +11,7 @@ import { findBooks } from '@/store/books';
 import { batchOf, changesIn } from '@/store/changes';
 import { record } from '@/store/history';
 import { currentSet } from '@/store/openings';
-import { type WritingContext, booksAction } from '../kernel/action';
+import { type WritingContext, booksAction, mayIn } from '../kernel/action';
 import { factsBack, partsIn } from '../company/facts';
 import { standingIndex } from '../frame/held-chart';
 import { takeOverBack } from '../papers/take-over-back';
@@ -102,7 +101,7 @@ export const undo = booksAction(
     if (typeof batch.about.stays === 'string') return fail(problem('undo.stays', batch.about.stays));
     const changes = await changesIn(tx, books.id, input.batch);
     const denied = [...new Set(changes.map(({ subject }) => deedOfSubject[subject]))].filter(
-      (deed) => !may(actor, deed),
+      (deed) => !mayIn(actor, deed, books),
     );
     if (denied.length > 0)
       return fail(...denied.map((deed) => problem('access.denied', `You may not ${deedWords[deed]}.`)));

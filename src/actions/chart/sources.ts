@@ -9,7 +9,7 @@ import { chartOf } from '@/store/chart';
 import { templatesOf } from '@/store/chart-library';
 import { currenciesOf } from '@/store/currencies';
 import { taxCodesOf } from '@/store/tax-codes';
-import type { Context } from '../kernel/action';
+import { type Context, mayIn } from '../kernel/action';
 import { yearPlan } from '../calendar/schemas';
 import { answers, fields, scheme, taxCode } from './schemas';
 import { FACT_SCHEMAS } from '../company/schemas';
@@ -49,7 +49,7 @@ export const readTemplate = (name: string, stored: unknown): ChartSource | undef
 /** What the books of a client offer for copying. */
 export const sourceOfBooks = async ({ tx, actor }: Context, id: number): Promise<ChartSource | undefined> => {
   const books = await findBooks(tx, actor.practice, id);
-  if (books === undefined) return undefined;
+  if (books === undefined || !mayIn(actor, 'books.see', books)) return undefined;
   const defaults = Object.fromEntries(DEFAULT_FACTS.map((fact) => [fact, books.facts[fact]])) as Partial<CompanyFacts>;
   return {
     name: books.name,

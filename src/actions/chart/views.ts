@@ -20,7 +20,7 @@ import { usesOf } from '@/store/chart';
 import { dismissalsOf, templatesOf } from '@/store/chart-library';
 import { evidenceOn } from '@/store/evidence';
 import { taxCodesOf } from '@/store/tax-codes';
-import { type BooksContext, booksView } from '../kernel/action';
+import { type BooksContext, booksView, mayIn } from '../kernel/action';
 import { readTemplate, sourceRef, findSource } from './sources';
 import { currenciesOn, incomingRules } from './edits';
 import { page } from '../frame/views';
@@ -156,7 +156,9 @@ export const copyView = (id: number, from?: { readonly kind: string; readonly id
   page('books.see', id, async (context, state) => {
     const { tx, actor, books } = context;
     const ref = sourceRef.safeParse(from);
-    const others = (await allBooks(tx, actor.practice)).filter((one) => one.id !== books.id && !one.archived);
+    const others = (await allBooks(tx, actor.practice)).filter(
+      (one) => one.id !== books.id && !one.archived && mayIn(actor, 'books.see', one),
+    );
     const templates = (await templatesOf(tx, actor.practice)).flatMap((one) => {
       const source = readTemplate(one.name, one.content);
       return source === undefined

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { sameKept } from '@/core/base/kept';
 import { FACT_LABELS, FACT_NAMES, sayFact } from '@/core/company/facts';
 import { clash, fail, ok, problem } from '@/core/base/result';
+import { audit } from '@/store/audit';
 import { putLogo, setArchived } from '@/store/books';
 import { record } from '@/store/history';
 import { booksAction, fileAction } from '../kernel/action';
@@ -68,6 +69,7 @@ export const archiveBooks = booksAction(
   async ({ tx, books, actor, now }, { archived }) => {
     if (archived !== books.archived) {
       await setArchived(tx, books.id, archived ? now : null);
+      await audit(tx, actor.practice, actor.person, 'books', archived ? 'Archived' : 'Brought back', now, books.name);
       await record(tx, books.id, 'books', [books.id], archived ? 'Archived' : 'Brought back', actor.person, now);
     }
     return ok({});

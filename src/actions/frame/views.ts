@@ -7,7 +7,9 @@ import type { Part } from '@/core/company/parts';
 import type { NumberStyle } from '@/core/money/number-style';
 import { type Totals, totalsOf } from '@/core/ledger/level';
 import type { StageState } from '@/core/proof/stages';
-import { type BooksContext, booksView } from '../kernel/action';
+import { deedsIn } from '@/core/access/roles';
+import { type BooksContext, booksOf, booksView } from '../kernel/action';
+import type { Actor } from '../kernel/context';
 import { viewState } from './held-state';
 import type { BooksState } from './state';
 
@@ -32,9 +34,12 @@ export interface FrameView {
   readonly stages: readonly StageState[];
   readonly totals: Totals;
   readonly hasChart: boolean;
+  /** Who looks at it, and what they may do in these books. */
+  readonly who: string;
+  readonly may: readonly Deed[];
 }
 
-export const frameOf = (state: BooksState): FrameView => {
+export const frameOf = (state: BooksState, actor: Actor): FrameView => {
   const { id, name, legalForm, country, currency, style, purpose, cutover, archived, facts } = state.books;
   return {
     id,
@@ -56,6 +61,8 @@ export const frameOf = (state: BooksState): FrameView => {
     stages: state.stages,
     totals: totalsOf(state.amounts.values()),
     hasChart: state.accounts.length > 0,
+    who: actor.name,
+    may: deedsIn(actor, booksOf(actor, state.books)),
   };
 };
 
@@ -67,5 +74,5 @@ export const page = <T extends object>(
 ): Promise<({ readonly frame: FrameView } & T) | undefined> =>
   booksView(may, id, async (context) => {
     const state = await viewState(context.tx, context.books);
-    return { frame: frameOf(state), ...(await run(context, state)) };
+    return { frame: frameOf(state, context.actor), ...(await run(context, state)) };
   });

@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { type Deed, deedWords } from '@/core/access/deeds';
-import { may as mayDo } from '@/core/access/roles';
+import { type Acting, may as mayDo, mayAnywhere, roleIn, whoMay } from '@/core/access/roles';
 import { type Problem, type Result, fail, ok, problem, toldIn } from '@/core/base/result';
 import { refusedByDatabase, withoutFigures } from './database-errors';
 import { id, issueProblem } from './inputs';
 import { type Books, findBooks, raiseRevision } from '@/store/books';
+import { audit } from '@/store/audit';
 import { type Queryable, Unavailable } from '@/store/database';
-import { type Actor, actor, database, log, newId, now } from './context';
+import { type Actor, actorIn, chosenPerson, database, log, newId, now } from './context';
 import { chartAfter } from '../frame/held-chart';
 import { type Recorder, recorder } from './recorder';
 import { writingOfBooks } from './writing';
@@ -61,10 +62,21 @@ const withAsides = async <T>(run: () => Promise<T>): Promise<T> => {
     }
 };
 
-const fromZod = (error: z.ZodError): Result<never> => fail(...error.issues.map((issue) => issueProblem(issue)));
+const fromZod = (error: z.ZodError): readonly Problem[] => error.issues.map((issue) => issueProblem(issue));
 
-const denied = (may: Deed): Result<never> =>
-  fail(problem('access.denied', `You may not ${deedWords[may]}. Ask somebody of the practice who may.`));
+const deniedSentence = (may: Deed): string => `You may not ${deedWords[may]}. Ask ${whoMay(may)} of the practice.`;
+
+/** Carries out of a transaction that somebody may not do it; it is audited then. */
+class NotAllowed extends Error {
+  constructor(
+    readonly who: Actor,
+    readonly may: Deed,
+    /** The books, by their name. */
+    readonly books: string,
+  ) {
+    super('not allowed');
+  }
+}
 
 /** What is told where an action was thrown out of its transaction; nothing of it stands in the database, but for the last. */
 const thrown = (error: unknown, report: (reference: string) => void): Result<never> => {
@@ -112,10 +124,19 @@ const idSource = (): (() => () => string) => {
  * transaction, give a typed result with problems as data. Where the transaction has to be run anew, it is with the same instant and
  * the same ids. Whatever is thrown goes to the log under a reference; only the reference reaches the screen.
  */
-export const action =
+export const action = <Schema extends z.ZodType, T>(
+  name: string,
+  may: Deed,
+  schema: Schema,
+  run: (context: Context, input: z.output<Schema>) => Promise<Result<T>>,
+): ((input: z.input<Schema>) => Promise<Result<T>>) => made(name, may, (who) => mayDo(who, may), schema, run);
+
+/** An action that is let begin by `begins`. */
+const made =
   <Schema extends z.ZodType, T>(
     name: string,
     may: Deed,
+    begins: (who: Acting) => boolean,
     schema: Schema,
     run: (context: Context, input: z.output<Schema>) => Promise<Result<T>>,
   ) =>
@@ -124,22 +145,19 @@ export const action =
     let own = log.child({ action: name, books: booksIn(input) });
     const took = (): { readonly ms: number } => ({ ms: Math.round(performance.now() - start) });
     try {
-      const who = await actor();
-      own = own.child({ person: who.person, practice: who.practice });
-      // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
-      if (!mayDo(who, may)) {
-        own.warn({ ...took(), may }, 'not allowed');
-        return denied(may);
-      }
-      const parsed = schema.safeParse(input);
-      if (!parsed.success) return fromZod(parsed.error);
-      const open = await database();
+      const [open, chosen] = [await database(), await chosenPerson()];
       const instant = now();
       const ids = idSource();
       let committed: (() => void)[] = [];
       const done = await withAsides(() =>
         open.transaction(async (tx) => {
           committed = [];
+          const who = await actorIn(tx, chosen);
+          own = own.child({ person: who.person, practice: who.practice });
+          // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
+          if (!begins(who)) throw new NotAllowed(who, may, '');
+          const parsed = schema.safeParse(input);
+          if (!parsed.success) throw new Refused(fromZod(parsed.error));
           const onCommit = (work: () => void): void => void committed.push(work);
           const result = await run({ tx, actor: who, now: instant, newId: ids(), onCommit }, parsed.data);
           if (!result.ok) throw new Refused(result.problems);
@@ -150,6 +168,11 @@ export const action =
       own.debug(took(), 'done');
       return done;
     } catch (error) {
+      if (error instanceof NotAllowed) {
+        own.warn({ ...took(), may }, 'not allowed');
+        await noteRefusal(error, name);
+        return fail(problem('access.denied', deniedSentence(may)));
+      }
       if (error instanceof Refused)
         own.debug({ ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
       return thrown(error, (reference) =>
@@ -158,10 +181,29 @@ export const action =
     }
   };
 
+/** A refusal is looked up later; where it cannot be written down, it stands in the log. */
+const noteRefusal = async ({ who, may, books }: NotAllowed, name: string): Promise<void> => {
+  try {
+    const open = await database();
+    await open.transaction((tx) =>
+      audit(tx, who.practice, who.person, 'refused', `${deedWords[may]} (${name})`, now(), books),
+    );
+  } catch (error) {
+    log.error({ err: withoutFigures(error), action: name, person: who.person }, 'a refusal could not be audited');
+  }
+};
+
 const booksIn = (input: unknown): number | undefined =>
   typeof input === 'object' && input !== null && 'books' in input && typeof input.books === 'number'
     ? input.books
     : undefined;
+
+/** Books that were found in the practice of somebody, as rights see them. */
+export const booksOf = ({ practice }: Acting, { id: own }: Pick<Books, 'id'>) => ({ id: own, practice });
+
+/** Whether somebody may do a deed in books of their practice. */
+export const mayIn = (actor: Acting, may: Deed, books: Pick<Books, 'id'>): boolean =>
+  mayDo(actor, may, booksOf(actor, books));
 
 const unknownBooks = fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
 
@@ -189,11 +231,16 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
   run: (context: WritingContext, input: z.output<z.ZodObject<Shape>>) => Promise<Result<T>>,
 ) => {
   const inner = z.object(shape);
-  const outer = action(name, may, z.looseObject({ books: id }), async (context, { books: number, ...rest }) => {
-    const books = await findBooks(context.tx, context.actor.practice, number, true);
-    if (books === undefined) return unknownBooks;
+  const asked = z.looseObject({ books: id });
+  const begins = (who: Acting): boolean => mayAnywhere(who, may);
+  const outer = made(name, may, begins, asked, async (context, { books: number, ...rest }) => {
+    const { tx, actor } = context;
+    const books = await findBooks(tx, actor.practice, number, true);
+    // Books that one does not see are none.
+    if (books === undefined || roleIn(actor, booksOf(actor, books)) === undefined) return unknownBooks;
+    if (!mayDo(actor, may, booksOf(actor, books))) throw new NotAllowed(actor, may, books.name);
     const parsed = inner.safeParse(rest);
-    if (!parsed.success) return fromZod(parsed.error);
+    if (!parsed.success) return fail(...fromZod(parsed.error));
     const done = await recorded(name, { ...context, books }, (writing) => run(writing, parsed.data));
     return done.ok ? done : fail(...done.problems.map((one) => toldIn(one, writingOfBooks(books))));
   });
@@ -229,7 +276,7 @@ export const fileAction = <Shape extends z.ZodRawShape, Read, T>(
 /** What somebody asked to see who may not; the page says so in the place of what it would show. */
 export class Denied extends Error {
   constructor(readonly may: Deed) {
-    super(`You may not ${deedWords[may]}. Ask somebody of the practice who may.`);
+    super(deniedSentence(may));
   }
 }
 
@@ -238,10 +285,11 @@ const nothing = (): void => undefined;
 
 /** One transaction that only reads, so that all a page shows is of one moment. */
 const reading = async <T>(run: (context: Context) => Promise<T>): Promise<T> => {
-  const who = await actor();
-  const open = await database();
+  const [open, chosen] = [await database(), await chosenPerson()];
   const instant = now();
-  return withAsides(() => open.view((tx) => run({ tx, actor: who, now: instant, newId, onCommit: nothing })));
+  return withAsides(() =>
+    open.view(async (tx) => run({ tx, actor: await actorIn(tx, chosen), now: instant, newId, onCommit: nothing })),
+  );
 };
 
 /** Reads for a page of the practice; what it is for is said as for an action. */
@@ -258,7 +306,7 @@ export const booksView = <T>(
   run: (context: BooksContext) => Promise<T>,
 ): Promise<T | undefined> =>
   reading(async (context) => {
-    if (!mayDo(context.actor, may) || !id.safeParse(number).success) return undefined;
+    if (!mayAnywhere(context.actor, may) || !id.safeParse(number).success) return undefined;
     const books = await findBooks(context.tx, context.actor.practice, number);
-    return books === undefined ? undefined : run({ ...context, books });
+    return books === undefined || !mayIn(context.actor, may, books) ? undefined : run({ ...context, books });
   });

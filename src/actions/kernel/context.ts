@@ -1,8 +1,9 @@
-import { type PersonId, personId } from '@/core/base/ids';
+import type { PersonId } from '@/core/base/ids';
 import { randomUUID } from 'node:crypto';
 import pino from 'pino';
 import type { Acting } from '@/core/access/roles';
-import type { Database } from '@/store/database';
+import type { Database, Queryable } from '@/store/database';
+import { actingPerson, isDemo } from '@/store/people';
 import { withoutFigures } from './database-errors';
 import { openFromEnvironment } from '@/store/open';
 import { type Reading, WORKER, readingPool } from '@/workers/reading/pool';
@@ -10,15 +11,32 @@ import { type Reading, WORKER, readingPool } from '@/workers/reading/pool';
 /** Who acts. */
 export interface Actor extends Acting {
   readonly person: PersonId;
+  readonly name: string;
 }
 
-const OWNER: Actor = { person: personId(1), practice: 1, role: 'owner' };
-
 /**
- * The one place that says who acts. Until people sign in, it is the practice's one person, its owner, and the server listens on
- * loopback only.
+ * The one place that says who acts. Until people sign in, the server listens on loopback only, and it is the practice's first owner; in
+ * the demo's data it is whoever somebody chose to be. Looked up with every request, so that a right that is taken is gone with the next.
  */
-export const actor = (): Promise<Actor> => Promise.resolve(shared.bathronActor ?? OWNER);
+export const actorIn = async (tx: Queryable, chosen: number | undefined): Promise<Actor> => {
+  if (shared.bathronActor !== undefined) return shared.bathronActor;
+  const owner = await actingPerson(tx, undefined);
+  if (owner === undefined) throw new Error('a practice without an active owner');
+  const person =
+    chosen !== undefined && chosen !== owner.id && (await isDemo(tx, owner.practice))
+      ? await actingPerson(tx, chosen)
+      : undefined;
+  const { id, ...rest } = person?.practice === owner.practice ? person : owner;
+  return { person: id, ...rest };
+};
+
+/** Whom somebody chose to be; asked before a transaction, since it is of the request. */
+export const chosenPerson = async (): Promise<number | undefined> => shared.bathronChosen?.();
+
+/** How that is known, where requests are answered. */
+export const chosenBy = (read: () => Promise<number | undefined>): void => {
+  shared.bathronChosen = read;
+};
 
 /** Tests act as somebody else; undefined is the owner again. */
 export const actAs = (given: Actor | undefined): void => {
@@ -31,6 +49,7 @@ export const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 // One per process, also when a bundler loads this module more than once.
 const shared = globalThis as {
   bathronActor?: Actor;
+  bathronChosen?: () => Promise<number | undefined>;
   bathronDatabase?: Promise<Database>;
   bathronDatabases?: number;
   bathronReading?: Reading;

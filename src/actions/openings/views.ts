@@ -15,6 +15,7 @@ import { currentSet, linesOf, partsOfSet, setsOf } from '@/store/openings';
 import { evidenceOn } from '@/store/evidence';
 import { papersOf, rowsBehind } from '@/store/papers';
 import { booksView } from '../kernel/action';
+import { reviewIn } from './review-state';
 import { page } from '../frame/views';
 import { type BooksState, openingRate, positionsOf, stateOf } from '../frame/state';
 import { historyOf } from '../frame/history';
@@ -151,7 +152,8 @@ export const proofView = (id: number) =>
   }));
 
 export const signOffView = (id: number) =>
-  page('books.see', id, async ({ tx, books }, state) => {
+  page('books.see', id, async (context, state) => {
+    const { tx, books, actor } = context;
     const set = await currentSet(tx, books.id);
     const parts = set === undefined ? new Map<AccountId, readonly Part[]>() : await partsOfSet(tx, books.id, set.id);
     const lines = postingLines(positionsOf(state.amounts, parts), await ledgerPositions(tx, books.id));
@@ -177,6 +179,9 @@ export const signOffView = (id: number) =>
         count: own.length,
       })),
       history: await historyOf({ tx, books }, 'openings'),
+      review: set === undefined ? null : await reviewIn(context, set.id),
+      ownReview: books.review,
+      me: actor.person,
     };
   });
 

@@ -5,7 +5,7 @@ import { fail, ok, problem } from '@/core/base/result';
 import { copiedContacts } from '@/core/schedules/contact';
 import { bookNames, findBooks } from '@/store/books';
 import { contactsOf, writeContacts } from '@/store/contacts';
-import { booksAction, view } from '../kernel/action';
+import { booksAction, mayIn, view } from '../kernel/action';
 import { id } from '../kernel/inputs';
 
 const asked = z.object({ books: id });
@@ -17,7 +17,9 @@ export const otherBooks = async (
   const parsed = asked.safeParse(input);
   if (!parsed.success) return [];
   return view('practice.see', async ({ tx, actor }) =>
-    (await bookNames(tx, actor.practice)).filter((one) => one.id !== parsed.data.books),
+    (await bookNames(tx, actor.practice)).filter(
+      (one) => one.id !== parsed.data.books && mayIn(actor, 'books.see', one),
+    ),
   );
 };
 
@@ -28,7 +30,7 @@ export const otherBooks = async (
 export const copyContacts = booksAction('copyContacts', 'openings.change', { from: id }, async (context, input) => {
   const { tx, books, actor, now } = context;
   const other = await findBooks(tx, actor.practice, input.from);
-  if (other === undefined || other.id === books.id)
+  if (other === undefined || other.id === books.id || !mayIn(actor, 'books.see', other))
     return fail(problem('contact.no-books', 'There are no such books to copy from. Choose others.', 'from'));
   const come = copiedContacts(await contactsOf(tx, other.id), await contactsOf(tx, books.id));
   context.changes.about({ name: other.name });

@@ -48,7 +48,7 @@ export const saveClosing = booksAction(
 /** Says why the difference of an account may stand, or takes that back. It is about the difference as it is now. */
 export const explainTie = booksAction(
   'explainTie',
-  'openings.change',
+  'schedules.explain',
   {
     set: id,
     account: id.transform(accountId),

@@ -10,18 +10,28 @@ export const DEEDS = [
   'books.make',
   'books.archive',
   'books.remove',
-  /** The practice's board, templates and remembered readings. */
+  /** The board, with the books that one may look at. */
+  'board.see',
+  /** The practice's templates, remembered readings, and who belongs to it. */
   'practice.see',
   'practice.change',
+  /** Who belongs to the practice, and what they may do. */
+  'people.change',
+  /** Who did what: refusals, changes of rights, postings, exports. */
+  'audit.see',
   'company.change',
   'calendar.change',
   'currencies.change',
   'chart.change',
   'papers.change',
   'openings.change',
+  /** Says that one has looked at the whole of them, as they stand. */
+  'openings.sign',
   'openings.post',
   /** Says that one has looked at a figure and what stands behind it. */
   'schedules.look',
+  /** Says why a difference may stand. */
+  'schedules.explain',
   'openings.correct',
   /** What was changed, wherever; besides, one has to be one who may change that. */
   'changes.undo',
@@ -49,7 +59,7 @@ export const deedOfSubject: Readonly<Record<Subject, Deed>> = {
   'analysis-code': 'openings.change',
   item: 'openings.change',
   statement: 'openings.change',
-  tie: 'openings.change',
+  tie: 'schedules.explain',
   looked: 'schedules.look',
   evidence: 'papers.change',
 };
@@ -60,16 +70,21 @@ export const deedWords: Readonly<Record<Deed, string>> = {
   'books.make': 'make new books',
   'books.archive': 'archive these books or bring them back',
   'books.remove': 'delete books',
-  'practice.see': 'look at the practice’s books',
+  'board.see': 'look at the board',
+  'practice.see': 'look at what belongs to the practice',
   'practice.change': 'change what the whole practice uses',
+  'people.change': 'change who belongs to the practice and what they may do',
+  'audit.see': 'look at the audit',
   'company.change': 'change the company',
   'calendar.change': 'change the calendar',
   'currencies.change': 'change currencies and rates',
   'chart.change': 'change the chart of accounts',
   'papers.change': 'bring papers or decide about them',
   'openings.change': 'change opening balances',
+  'openings.sign': 'sign opening balances',
   'openings.post': 'post opening balances',
   'schedules.look': 'say that a figure was looked at',
+  'schedules.explain': 'explain differences',
   'openings.correct': 'open or discard a correction',
   'changes.undo': 'take changes back',
 };

@@ -6,7 +6,7 @@ import { countryName } from '../parts/names';
 import { Clients } from './clients';
 
 /** The practice's board: every set of books, how far its plinth stands, what is next. */
-export const Board = ({ practice, books }: BoardView) => (
+export const Board = ({ practice, books, who, demo, mayMake, maySeePeople }: BoardView) => (
   <div className="mx-auto flex h-dvh max-w-6xl flex-col px-4">
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-ink pt-4 pb-2.5">
       <div>
@@ -15,15 +15,41 @@ export const Board = ({ practice, books }: BoardView) => (
         <h1 className="title text-2xl leading-tight">{practice}</h1>
       </div>
       <div className="ml-auto flex items-center gap-2">
+        <p className="text-right text-sm">
+          {maySeePeople ? (
+            <Go className="hover:underline" href="/people" title="People and rights">
+              {who.name}
+            </Go>
+          ) : (
+            who.name
+          )}
+          <span className="block text-xs text-ink-2">
+            {who.role.toLowerCase()}
+            {demo && (
+              <>
+                {' · '}
+                <Go className="link" href="/who">
+                  be somebody else
+                </Go>
+              </>
+            )}
+          </span>
+        </p>
         <ThemeSwitch />
-        <Go href="/new" className="btn btn-primary btn-sm">
-          <Plus aria-hidden className="size-4" /> New books
-        </Go>
+        {mayMake && (
+          <Go href="/new" className="btn btn-primary btn-sm">
+            <Plus aria-hidden className="size-4" /> New books
+          </Go>
+        )}
       </div>
     </header>
     <main className="flex min-h-0 flex-1 flex-col">
       {books.length === 0 ? (
-        <Empty />
+        mayMake ? (
+          <Empty />
+        ) : (
+          <p className="mt-10">No books are given to you yet. Ask an owner of the practice.</p>
+        )
       ) : (
         <Clients
           books={books}

@@ -1,4 +1,6 @@
-import { History } from 'lucide-react';
+import { History, UserRound } from 'lucide-react';
+import type { Deed } from '@/core/access/deeds';
+import { whoMay } from '@/core/access/roles';
 import { Go } from '../parts/go';
 import type { ReactNode } from 'react';
 import type { FrameView } from '@/actions/frame/views';
@@ -71,6 +73,14 @@ export const Frame = ({
               >
                 <History aria-hidden className="size-3.5" />
               </Go>
+              <Go
+                href="/people"
+                aria-label={`you are ${frame.who}`}
+                title={`You are ${frame.who}; people and rights`}
+                className="shrink-0 p-1 text-ink-2 outline-offset-[-2px] hover:text-ink"
+              >
+                <UserRound aria-hidden className="size-3.5" />
+              </Go>
             </p>
             <p className="truncate text-xs text-ink-2">
               <span className="max-md:hidden">at {day(frame.openingDate, frame.dates)} · </span>
@@ -103,6 +113,7 @@ export const Frame = ({
                 <Commands books={frame.id} keys={keys} stages={frame.stages} />
               </div>
             </div>
+            <MayOnlyLook frame={frame} stage={stage} />
             {children}
           </section>
           {margin !== undefined && (
@@ -124,6 +135,25 @@ export const Frame = ({
     </PaperProvider>
   </LevelProvider>
 );
+
+const STAGE_DEEDS: Readonly<Partial<Record<StageId, Deed>>> = {
+  company: 'company.change',
+  calendar: 'calendar.change',
+  currencies: 'currencies.change',
+  chart: 'chart.change',
+  openings: 'openings.change',
+  schedules: 'openings.change',
+};
+
+/** That somebody may look at a page and not change it, and who may. */
+const MayOnlyLook = ({ frame, stage }: Pick<FrameProps, 'frame' | 'stage'>) => {
+  const deed = stage === undefined ? undefined : STAGE_DEEDS[stage];
+  return deed === undefined || frame.may.includes(deed) ? null : (
+    <p role="note" className="no-print mx-4 mb-2 border-l-4 border-rule bg-paper-2 px-3 py-1.5 text-sm">
+      You may look at this. To change it, ask {whoMay(deed)} of the practice.
+    </p>
+  );
+};
 
 /** A part of the margin with its small heading. */
 export const MarginPart = ({ title, children }: { readonly title: string; readonly children: ReactNode }) => (

@@ -56,7 +56,7 @@ export const OpeningsPage = ({
     setSelected(id);
     void attached.bring({ of: 'account', id }, files);
   });
-  const editable = set?.state === 'draft';
+  const editable = set?.state === 'draft' && frame.may.includes('openings.change');
   // One store per version of the opening set; newer server rows are accepted into it.
   const figures = useMemo(
     () => makeFigures(rows, saveTo(frame.id, set?.id ?? 0)),
@@ -152,7 +152,7 @@ export const OpeningsPage = ({
           <DropPaper books={frame.id} />
         </div>
       )}
-      {!editable && set !== null && (
+      {set?.state === 'posted' && (
         <p className="mx-4 mb-2 border-l-4 border-stone bg-paper-2 px-3 py-1.5 text-sm">
           This version is posted, so its figures stay as they are. To change one, open a correction under{' '}
           <Go className="link" href={`/books/${String(frame.id)}/sign-off`}>

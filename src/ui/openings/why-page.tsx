@@ -54,7 +54,7 @@ export const WhyPage = ({
   input,
 }: View) => {
   const router = useRouter();
-  const editable = set?.state === 'draft';
+  const editable = set?.state === 'draft' && frame.may.includes('openings.change');
   const byId = useMemo(() => new Map(accounts.map((account) => [account.id, account])), [accounts]);
   const figures = useMemo(
     () =>

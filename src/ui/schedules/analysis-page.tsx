@@ -167,7 +167,7 @@ export const AnalysisPage = ({ frame, lists, list, codes, document }: Found & { 
           blank={rows.next}
           selected={selected}
           onSelect={setSelected}
-          open
+          open={frame.may.includes('openings.change')}
           onEdit={rows.edit}
           onDelete={rows.remove}
           noteOf={(row, column) => noteAt(row, column, 'code', [])}

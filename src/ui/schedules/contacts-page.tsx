@@ -212,7 +212,7 @@ export const ContactsPage = ({
           blank={rows.next}
           selected={selected}
           onSelect={setSelected}
-          open
+          open={frame.may.includes('openings.change')}
           onEdit={rows.edit}
           onDelete={rows.remove}
           noteOf={noteOf}

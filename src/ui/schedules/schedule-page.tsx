@@ -116,6 +116,7 @@ export const SchedulePage = ({
   lists,
   codes,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
+  const editable = drafting && frame.may.includes('openings.change');
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
   const [bare, setBare] = useState(false);
@@ -315,7 +316,7 @@ export const SchedulePage = ({
       fixed
       actions={
         <>
-          {drafting && (
+          {editable && (
             <FileButton
               label={
                 schedule === 'statement' ? 'Bring a statement' : schedule === 'loan' ? 'Bring a plan' : 'Bring a list'
@@ -335,7 +336,7 @@ export const SchedulePage = ({
             tie={tie}
             sums={sums}
             looked={looked}
-            open={drafting && rows.said === 'all saved'}
+            open={editable && rows.said === 'all saved'}
           />
           {others.length > 0 && (
             <MarginPart title="From other lists">
@@ -361,7 +362,7 @@ export const SchedulePage = ({
               chosen={besideAccount}
               figure={tie.figure}
               items={fieldsNow}
-              open={drafting && rows.said === 'all saved'}
+              open={editable && rows.said === 'all saved'}
               onChoose={(to) => {
                 rows.changeAll((fields) => movedBeside(fields, to, things));
               }}
@@ -380,7 +381,7 @@ export const SchedulePage = ({
                   item={chosen.fields}
                   rules={things}
                   money={moneyOf(chosen.fields.currency, frame)}
-                  open={drafting}
+                  open={editable}
                   onTake={(beside) => rows.change(chosen.key, (fields) => ({ ...fields, beside }))}
                 />
               )}
@@ -448,7 +449,7 @@ export const SchedulePage = ({
         )}
       </ScheduleNav>
       {schedule === 'statement' && (
-        <StatementForm frame={frame} set={set} account={account} closing={stored.closing} open={drafting} />
+        <StatementForm frame={frame} set={set} account={account} closing={stored.closing} open={editable} />
       )}
       {list.busy !== '' && (
         <p role="status" className="px-4 py-1 text-sm">
@@ -488,7 +489,7 @@ export const SchedulePage = ({
           blank={rows.next}
           selected={selected}
           onSelect={setSelected}
-          open={drafting}
+          open={editable}
           onEdit={(edits) => {
             // Rows that the filter leaves out keep their places.
             const placed = edits.map((edit) => {
@@ -513,13 +514,13 @@ export const SchedulePage = ({
               <p>
                 What stands behind this figure comes from the other lists named beside; what they lack is listed here.
               </p>
-            ) : drafting ? (
+            ) : editable ? (
               <p>
                 Type the first item in the row below, paste rows from a spreadsheet, or bring the list as a file
                 {tie.figure === 0n ? '' : `; the figure to reach is ${sided(tie.figure, frame)}`}.
               </p>
             ) : (
-              <p>Nothing was listed when these balances were posted.</p>
+              <p>{drafting ? 'Nothing is listed yet.' : 'Nothing was listed when these balances were posted.'}</p>
             )
           }
         />

@@ -8,12 +8,30 @@ import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { minorDigits } from '@/core/money/currency';
 import { figure, sided } from '../parts/figures';
 import { day, moment } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { reviewProblems } from '@/core/access/review';
+import { whoMay } from '@/core/access/roles';
 import { CorrectionForm, DiscardCorrection, PostButton } from './posting';
+import { ReviewPart } from './review-part';
 
 type View = NonNullable<Awaited<ReturnType<typeof signOffView>>>;
 
 /** Posting: what would be posted, line by line; what was posted; and the way to a correction. */
-export const SignOffPage = ({ frame, proof, set, versions, lines, period, journals, history }: View) => {
+export const SignOffPage = ({
+  frame,
+  proof,
+  set,
+  versions,
+  lines,
+  period,
+  journals,
+  history,
+  review,
+  ownReview,
+  me,
+}: View) => {
+  const mayPost = frame.may.includes('openings.post');
+  const unreviewed = review === null ? [] : reviewProblems(review, me);
   const drafting = set?.state === 'draft';
   const blocking = blockers(proof);
   const totals = totalsOf(lines.map((line) => line.amount));
@@ -84,10 +102,21 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
               </p>
             ) : (
               <div className="mt-3">
-                <PostButton books={frame.id} set={set.id} lines={lines.length} />
+                {!mayPost ? (
+                  <p className="border-l-4 border-rule bg-paper-2 px-3 py-2">
+                    Ready. To post it, ask {whoMay('openings.post')} of the practice.
+                  </p>
+                ) : unreviewed.length > 0 ? (
+                  <Problems problems={unreviewed} />
+                ) : (
+                  <PostButton books={frame.id} set={set.id} lines={lines.length} />
+                )}
               </div>
             )}
-            {set.version > 1 && <DiscardCorrection books={frame.id} set={set.id} />}
+            {review !== null && <ReviewPart frame={frame} set={set.id} review={review} own={ownReview} me={me} />}
+            {set.version > 1 && frame.may.includes('openings.correct') && (
+              <DiscardCorrection books={frame.id} set={set.id} />
+            )}
             {lines.length > 0 && (
               <table className="ledger mt-4">
                 <caption className="title pb-1 text-left text-lg">What will be posted</caption>
@@ -165,7 +194,7 @@ export const SignOffPage = ({ frame, proof, set, versions, lines, period, journa
               A correction begins as a copy of the posted version. You change figures on it, the same checks apply, and
               only the differences are posted.
             </p>
-            <CorrectionForm books={frame.id} />
+            {frame.may.includes('openings.correct') && <CorrectionForm books={frame.id} />}
           </>
         )}
       </div>

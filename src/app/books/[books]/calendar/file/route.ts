@@ -1,5 +1,5 @@
 import { exportCalendar, readCalendarFile } from '@/actions/calendar/file';
-import { download } from '@/app/download';
+import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 import { bounded, namedUpload } from '@/app/upload';
 
@@ -8,7 +8,8 @@ interface Given {
 }
 
 export async function GET(_request: Request, { params }: Given): Promise<Response> {
-  return download(await exportCalendar(idFrom((await params).books)));
+  const books = idFrom((await params).books);
+  return exported(books, await exportCalendar(books));
 }
 
 /** Reads a calendar file and gives its years back to be shown; nothing is stored. */

@@ -1,5 +1,5 @@
 import { exportChart, isChartFormat } from '@/actions/chart/views';
-import { download } from '@/app/download';
+import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
 export async function GET(
@@ -8,5 +8,6 @@ export async function GET(
 ): Promise<Response> {
   const format = new URL(request.url).searchParams.get('format') ?? 'csv';
   if (!isChartFormat(format)) return new Response('A chart is written as csv, xlsx or xml.', { status: 400 });
-  return download(await exportChart(idFrom((await params).books), format));
+  const books = idFrom((await params).books);
+  return exported(books, await exportChart(books, format));
 }

@@ -1,5 +1,5 @@
 import { bringRates, exportRates, ratesLimit } from '@/actions/currencies/rates-in';
-import { download } from '@/app/download';
+import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 import { guarded } from '@/app/guard';
 import { bounded, namedUpload } from '@/app/upload';
@@ -9,7 +9,8 @@ interface Given {
 }
 
 export const GET = guarded(async (_request, { params }: Given) => {
-  return download(await exportRates(idFrom((await params).books)));
+  const books = idFrom((await params).books);
+  return exported(books, await exportRates(books));
 });
 
 /** A file of rates: previewed, or with `take=1` stored. `direction` overrules what was guessed. */

@@ -1,5 +1,5 @@
 import { exportList, isFileFormat, isListKind } from '@/actions/statements/export';
-import { download } from '@/app/download';
+import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
 export async function GET(
@@ -11,7 +11,8 @@ export async function GET(
   const format = asked.get('format');
   if (!isListKind(kind) || !isFileFormat(format)) return new Response('There is no such list.', { status: 404 });
   const [account, list] = [asked.get('account'), asked.get('list')];
-  return download(
+  return exported(
+    idFrom(books),
     await exportList(idFrom(books), kind, format, {
       before: asked.get('before') ?? undefined,
       account: account === null ? undefined : idFrom(account),

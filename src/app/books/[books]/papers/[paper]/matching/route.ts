@@ -1,5 +1,5 @@
 import { exportMatching, isFileFormat } from '@/actions/statements/export';
-import { download } from '@/app/download';
+import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
 export async function GET(
@@ -9,5 +9,5 @@ export async function GET(
   const { books, paper } = await params;
   const format = new URL(request.url).searchParams.get('format');
   if (!isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  return download(await exportMatching(idFrom(books), idFrom(paper), format), 'There is no such paper.');
+  return exported(idFrom(books), await exportMatching(idFrom(books), idFrom(paper), format), 'There is no such paper.');
 }

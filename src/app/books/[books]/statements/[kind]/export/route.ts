@@ -1,6 +1,6 @@
 import { exportStatement, isFileFormat, isStatementKind } from '@/actions/statements/export';
 import { sheetForm } from '@/core/statements/reports';
-import { download } from '@/app/download';
+import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 
 export async function GET(
@@ -11,5 +11,5 @@ export async function GET(
   const { searchParams: asked } = new URL(request.url);
   const format = asked.get('format');
   if (!isStatementKind(kind) || !isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  return download(await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format));
+  return exported(idFrom(books), await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format));
 }

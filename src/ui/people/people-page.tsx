@@ -1,0 +1,227 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { addPerson, demandOfPractice } from '@/actions/people/commands';
+import type { peopleView } from '@/actions/people/views';
+import { REVIEWS } from '@/core/access/review';
+import { ROLES, ROLE_FACTS, type Role } from '@/core/access/roles';
+import type { Problem } from '@/core/base/result';
+import { Field } from '../parts/field';
+import { Problems } from '../parts/problems';
+import { send } from '../parts/send';
+import { PersonPart } from './person-part';
+import { PracticePage } from './practice-page';
+
+type View = Awaited<ReturnType<typeof peopleView>>;
+
+/** Who belongs to the practice, what each is and may do, and what is demanded before posting. */
+export const PeoplePage = ({ practice, me, people, given, books, review, mayChange, maySeeAudit }: View) => {
+  const [chosen, setChosen] = useState<number | undefined>();
+  const person = people.find(({ id }) => id === chosen);
+  return (
+    <PracticePage practice={practice} title="People and rights" audit={maySeeAudit}>
+      <div className="grid items-start gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+        <div>
+          <div className="overflow-x-auto">
+            <table className="ledger w-full">
+              <thead>
+                <tr>
+                  <th scope="col">Name</th>
+                  <th scope="col">Is</th>
+                  <th scope="col">Charts</th>
+                  <th scope="col">Otherwise in</th>
+                  <th scope="col" className="max-md:hidden">
+                    E-mail
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {people.map((one) => {
+                  const own = given.filter((entry) => entry.person === one.id);
+                  return (
+                    <tr key={one.id} className={one.id === chosen ? 'bg-madder-wash' : ''}>
+                      <td>
+                        {mayChange ? (
+                          <button
+                            type="button"
+                            className="link"
+                            aria-pressed={one.id === chosen}
+                            onClick={() => setChosen(one.id === chosen ? undefined : one.id)}
+                          >
+                            {one.name}
+                          </button>
+                        ) : (
+                          one.name
+                        )}
+                        {one.id === me && <span className="note ml-2">you</span>}
+                        {!one.active && <span className="note ml-2">has left</span>}
+                      </td>
+                      <td>{ROLE_FACTS[one.role].label}</td>
+                      <td>{one.role === 'owner' || (one.role === 'preparer' && one.charts) ? 'may change' : '–'}</td>
+                      <td>
+                        {own
+                          .map(({ booksName, role }) => `${booksName}: ${ROLE_FACTS[role].label.toLowerCase()}`)
+                          .join(', ')}
+                      </td>
+                      <td className="max-md:hidden">{one.email}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </div>
+          <h2 className="title mt-6 text-lg">What each role may do</h2>
+          <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
+            {ROLES.map((role) => (
+              <div key={role} className="contents">
+                <dt className="font-medium">{ROLE_FACTS[role].label}</dt>
+                <dd>{ROLE_FACTS[role].means}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
+        <div className="space-y-6">
+          {mayChange &&
+            (person === undefined ? (
+              <NewPerson />
+            ) : (
+              <PersonPart
+                key={`${String(person.id)} ${String(person.revision)}`}
+                person={person}
+                given={given.filter((entry) => entry.person === person.id)}
+                books={books}
+              />
+            ))}
+          <BeforePosting review={review} open={mayChange} />
+        </div>
+      </div>
+    </PracticePage>
+  );
+};
+
+const NewPerson = () => {
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [email, setEmail] = useState('');
+  const [role, setRole] = useState<Role>('preparer');
+  const [charts, setCharts] = useState(true);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  return (
+    <form
+      aria-labelledby="new-person"
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send(addPerson({ name, email, role, charts })).then((done) => {
+          setProblems(done.ok ? [] : done.problems);
+          if (!done.ok) return;
+          toast(`${name.trim()} is in the practice`);
+          setName('');
+          setEmail('');
+          router.refresh();
+        });
+      }}
+    >
+      <h2 id="new-person" className="title text-lg">
+        Somebody new
+      </h2>
+      <Field label="Name">
+        {(ids) => (
+          <input
+            {...ids}
+            value={name}
+            autoComplete="off"
+            className="input input-sm w-full"
+            onChange={(event) => setName(event.target.value)}
+          />
+        )}
+      </Field>
+      <Field label="E-mail">
+        {(ids) => (
+          <input
+            {...ids}
+            value={email}
+            autoComplete="off"
+            className="input input-sm w-full"
+            onChange={(event) => setEmail(event.target.value)}
+          />
+        )}
+      </Field>
+      <RoleField role={role} onRole={setRole} />
+      {role === 'preparer' && <ChartsField charts={charts} onCharts={setCharts} />}
+      <button className="btn btn-primary btn-sm">Add</button>
+      <Problems problems={problems} />
+    </form>
+  );
+};
+
+export const RoleField = ({ role, onRole }: { readonly role: Role; readonly onRole: (role: Role) => void }) => (
+  <Field label="Is" hint={ROLE_FACTS[role].means}>
+    {(ids) => (
+      <select
+        {...ids}
+        value={role}
+        className="select select-sm w-full"
+        onChange={(event) => onRole(ROLES.find((one) => one === event.target.value) ?? role)}
+      >
+        {ROLES.map((one) => (
+          <option key={one} value={one}>
+            {ROLE_FACTS[one].label}
+          </option>
+        ))}
+      </select>
+    )}
+  </Field>
+);
+
+export const ChartsField = ({
+  charts,
+  onCharts,
+}: {
+  readonly charts: boolean;
+  readonly onCharts: (charts: boolean) => void;
+}) => (
+  <label className="flex items-center gap-2 text-sm">
+    <input
+      type="checkbox"
+      className="checkbox checkbox-xs"
+      checked={charts}
+      onChange={(event) => onCharts(event.target.checked)}
+    />
+    May change charts of accounts
+  </label>
+);
+
+const BeforePosting = ({ review, open }: { readonly review: View['review']; readonly open: boolean }) => {
+  const router = useRouter();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  return (
+    <fieldset disabled={!open}>
+      <legend className="title text-lg">Before opening balances are posted</legend>
+      {REVIEWS.map(({ id, label, means }) => (
+        <label key={id} className="mt-1.5 flex items-start gap-2 text-sm">
+          <input
+            type="radio"
+            name="review"
+            className="radio radio-xs mt-0.5"
+            checked={review === id}
+            onChange={() =>
+              void send(demandOfPractice({ review: id })).then((done) => {
+                setProblems(done.ok ? [] : done.problems);
+                router.refresh();
+              })
+            }
+          />
+          <span>
+            {label}
+            <span className="note block">{means}</span>
+          </span>
+        </label>
+      ))}
+      <p className="note mt-2">A set of books can demand it by itself, on its Sign-off page.</p>
+      <Problems problems={problems} />
+    </fieldset>
+  );
+};
