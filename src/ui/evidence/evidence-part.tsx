@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { papersToAttach } from '@/actions/evidence/shown';
 import type { EvidenceOf } from '@/core/schedules/evidence';
 import { MarginPart } from '../frame/frame';
+import { useMay } from '../frame/may-context';
 import { moment } from '../parts/names';
 import { FileButton } from '../parts/file-button';
 import { Picker } from '../parts/picker';
@@ -39,6 +40,7 @@ export const EvidenceList = ({
   readonly papers: AttachedPapers;
 }) => {
   const show = useShowPaper();
+  const may = useMay('papers.change');
   const [choices, setChoices] = useState<readonly { readonly id: number; readonly name: string }[] | undefined>();
   const own = papers.to(to.of, to.id);
   const here = new Set(own.map(({ paper }) => paper as number));
@@ -59,22 +61,24 @@ export const EvidenceList = ({
               >
                 {name}
               </button>
-              <button
-                type="button"
-                className="p-1 text-ink-2 hover:text-ink"
-                aria-label={`Take ${name} off`}
-                title="Take it off; the paper stays"
-                onClick={() => void papers.detach(id)}
-              >
-                <X aria-hidden className="size-3.5" />
-              </button>
+              {may && (
+                <button
+                  type="button"
+                  className="p-1 text-ink-2 hover:text-ink"
+                  aria-label={`Take ${name} off`}
+                  title="Take it off; the paper stays"
+                  onClick={() => void papers.detach(id)}
+                >
+                  <X aria-hidden className="size-3.5" />
+                </button>
+              )}
             </li>
           ))}
         </ul>
       )}
       {papers.busy !== '' && <p role="status">{papers.busy}</p>}
       <Problems problems={papers.problems} />
-      {choices === undefined ? (
+      {!may ? null : choices === undefined ? (
         <p className="flex flex-wrap gap-2">
           <FileButton
             label="Attach a file"

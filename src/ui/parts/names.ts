@@ -30,8 +30,8 @@ export const writingWith = (dates: DateStyle): Writing => ({
 
 export const day = (iso: string, style: DateStyle = PLAIN_DATES): string => writeStyled(iso, style);
 
-/** An ISO instant, in short and in UTC, so that server and browser write the same. */
+/** An ISO instant in UTC, so that server and browser write the same. */
 export const moment = (instant: string): string => {
-  const [, month = '', date = '', clock = ''] = /^\d{4}-(\d\d)-(\d\d)T(\d\d:\d\d)/.exec(instant) ?? [];
-  return `${String(Number(date))} ${monthName(Number(month))}, ${clock} UTC`;
+  const [, year = '', month = '', date = '', clock = ''] = /^(\d{4})-(\d\d)-(\d\d)T(\d\d:\d\d)/.exec(instant) ?? [];
+  return `${String(Number(date))} ${monthName(Number(month))} ${year}, ${clock} UTC`;
 };

@@ -45,15 +45,13 @@ export const AuditPage = ({ practice, kind, lines, more, later }: View) => {
                 <th scope="col">Who</th>
                 <th scope="col">What</th>
                 <th scope="col">Books</th>
-                <th scope="col" />
+                <th scope="col">About</th>
               </tr>
             </thead>
             <tbody>
               {lines.map((line) => (
                 <tr key={line.id}>
-                  <td className="whitespace-nowrap text-ink-2">
-                    {line.at.slice(0, 4)}, {moment(line.at)}
-                  </td>
+                  <td className="whitespace-nowrap text-ink-2">{moment(line.at)}</td>
                   <td className="whitespace-nowrap">{line.by ?? 'nobody known'}</td>
                   <td className="whitespace-nowrap">{auditLabel(line.kind)}</td>
                   <td>{line.books}</td>

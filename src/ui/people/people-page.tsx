@@ -12,6 +12,7 @@ import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { PersonPart } from './person-part';
+import { ChartsField, RoleField } from './role-field';
 import { PracticePage } from './practice-page';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
@@ -157,45 +158,10 @@ const NewPerson = () => {
   );
 };
 
-export const RoleField = ({ role, onRole }: { readonly role: Role; readonly onRole: (role: Role) => void }) => (
-  <Field label="Is" hint={ROLE_FACTS[role].means}>
-    {(ids) => (
-      <select
-        {...ids}
-        value={role}
-        className="select select-sm w-full"
-        onChange={(event) => onRole(ROLES.find((one) => one === event.target.value) ?? role)}
-      >
-        {ROLES.map((one) => (
-          <option key={one} value={one}>
-            {ROLE_FACTS[one].label}
-          </option>
-        ))}
-      </select>
-    )}
-  </Field>
-);
-
-export const ChartsField = ({
-  charts,
-  onCharts,
-}: {
-  readonly charts: boolean;
-  readonly onCharts: (charts: boolean) => void;
-}) => (
-  <label className="flex items-center gap-2 text-sm">
-    <input
-      type="checkbox"
-      className="checkbox checkbox-xs"
-      checked={charts}
-      onChange={(event) => onCharts(event.target.checked)}
-    />
-    May change charts of accounts
-  </label>
-);
-
 const BeforePosting = ({ review, open }: { readonly review: View['review']; readonly open: boolean }) => {
   const router = useRouter();
+  // What was pressed shows at once.
+  const [wished, setWished] = useState<View['review'] | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   return (
     <fieldset disabled={!open}>
@@ -206,13 +172,15 @@ const BeforePosting = ({ review, open }: { readonly review: View['review']; read
             type="radio"
             name="review"
             className="radio radio-xs mt-0.5"
-            checked={review === id}
-            onChange={() =>
+            checked={(wished ?? review) === id}
+            onChange={() => {
+              setWished(id);
               void send(demandOfPractice({ review: id })).then((done) => {
                 setProblems(done.ok ? [] : done.problems);
+                if (!done.ok) setWished(undefined);
                 router.refresh();
-              })
-            }
+              });
+            }}
           />
           <span>
             {label}

@@ -10,7 +10,7 @@ import { moment } from '../parts/names';
 import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
-import { ChartsField, RoleField } from './people-page';
+import { ChartsField, RoleField } from './role-field';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 type Person = View['people'][number];

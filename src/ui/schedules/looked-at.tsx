@@ -7,6 +7,7 @@ import { lookAt } from '@/actions/schedules/ties';
 import type { Problem } from '@/core/base/result';
 import { type Looked, type Tie, stillLooked } from '@/core/schedules/tie-out';
 import { moment } from '../parts/names';
+import { useMay } from '../frame/may-context';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 
@@ -27,6 +28,7 @@ export const LookedAt = ({
 }) => {
   const router = useRouter();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const may = useMay('schedules.look');
   const still = looked !== null && stillLooked(tie, looked);
   const put = async (yes: boolean): Promise<void> => {
     const done = await send(lookAt({ books, account, looked: yes }));
@@ -39,7 +41,7 @@ export const LookedAt = ({
         <p className="flex flex-wrap items-center gap-x-1.5">
           <Check aria-hidden className="size-3.5 shrink-0" />
           <span title={moment(looked.at)}>{brief ? looked.by : `Looked at by ${looked.by}, ${moment(looked.at)}`}</span>
-          {!brief && (
+          {!brief && may && (
             <button type="button" className="link text-sm" onClick={() => void put(false)}>
               no longer
             </button>
@@ -52,9 +54,11 @@ export const LookedAt = ({
               {brief ? 'changed since' : `Changed since ${looked.by} looked at it`}
             </span>
           )}
-          <button type="button" className="btn btn-xs" onClick={() => void put(true)}>
-            {brief ? 'Mark' : 'Mark as looked at'}
-          </button>
+          {may && (
+            <button type="button" className="btn btn-xs" onClick={() => void put(true)}>
+              {brief ? 'Mark' : 'Mark as looked at'}
+            </button>
+          )}
         </p>
       )}
       <Problems problems={problems} />

@@ -246,7 +246,8 @@ export const SchedulePage = ({
   const columns = columnsIn(schedule, foreign, lists).map((id): DataColumn<Row> => ({
     id,
     label: lists.find(({ list }) => list === listOfColumn(id))?.name ?? labelOf(schedule, id),
-    width: widthOf(schedule, id),
+    width:
+      listOfColumn(id) === undefined ? widthOf(schedule, id) : schedule === 'division' ? 'minmax(8rem,1fr)' : '8rem',
     kind: FIGURES.has(id) ? 'figure' : CHOICES.has(id) || listOfColumn(id) !== undefined ? 'choice' : 'text',
     text: (row) => row.unread[id]?.text ?? cellText(row.fields, id, rules),
     takes: !WORKED_OUT.has(id),
@@ -336,7 +337,7 @@ export const SchedulePage = ({
             tie={tie}
             sums={sums}
             looked={looked}
-            open={editable && rows.said === 'all saved'}
+            open={drafting && rows.said === 'all saved'}
           />
           {others.length > 0 && (
             <MarginPart title="From other lists">

@@ -10,6 +10,7 @@ import { minorDigits } from '@/core/money/currency';
 import { NIL } from '@/core/money/minor';
 import type { Looked, Supported, Tie } from '@/core/schedules/tie-out';
 import { MarginPart } from '../frame/frame';
+import { useMay } from '../frame/may-context';
 import { Field } from '../parts/field';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
@@ -26,7 +27,7 @@ interface Props {
   readonly sums: readonly Supported[];
   /** Who looked at it; null where nobody did. */
   readonly looked: Looked | null;
-  /** Whether anything may be changed. */
+  /** Whether the version may be changed, by whoever may. */
   readonly open: boolean;
 }
 
@@ -36,6 +37,7 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [reason, setReason] = useState('');
   const apart = tie.state === 'apart';
+  const [takes, explains] = [useMay('openings.change'), useMay('schedules.explain')];
   const take = async (): Promise<void> => {
     const done = await send(takeSupport({ books: frame.id, set, accounts: [account] }));
     setProblems(done.ok ? [] : done.problems);
@@ -111,7 +113,7 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
       {tie.reason !== null && (
         <p className="mt-1.5">
           “{tie.reason}”{' '}
-          {open && (
+          {open && explains && (
             <button type="button" className="link text-sm" onClick={() => void explain(null)}>
               no longer
             </button>
@@ -120,12 +122,12 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
       )}
       {open && apart && (
         <div className="mt-2 flex flex-col gap-2">
-          {tie.support !== null && (
+          {takes && tie.support !== null && (
             <button type="button" className="btn btn-xs self-start" onClick={() => void take()}>
               Take {sided(tie.support, frame)} as the figure
             </button>
           )}
-          {tie.difference !== null && tie.difference !== NIL && (
+          {explains && tie.difference !== null && tie.difference !== NIL && (
             <form
               onSubmit={(event) => {
                 event.preventDefault();

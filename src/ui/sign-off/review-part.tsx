@@ -31,6 +31,8 @@ export const ReviewPart = ({
   const router = useRouter();
   const [note, setNote] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  // What was pressed shows at once; what the page then says of it follows.
+  const [wished, setWished] = useState<Review | undefined>();
   const { demanded, signed, lifted, prepared } = review;
   const maySign = frame.may.includes('openings.sign');
   const mayDemand = frame.may.includes('people.change');
@@ -94,11 +96,15 @@ export const ReviewPart = ({
           <input
             type="checkbox"
             className="checkbox checkbox-xs"
-            checked={demanded === 'signed'}
+            checked={(wished ?? demanded) === 'signed'}
             disabled={demanded === 'signed' && own === 'off'}
-            onChange={(event) =>
-              void send(demandOfBooks({ books: frame.id, review: event.target.checked ? 'signed' : 'off' })).then(told)
-            }
+            onChange={(event) => {
+              const wish = event.target.checked ? 'signed' : 'off';
+              setWished(wish);
+              void send(demandOfBooks({ books: frame.id, review: wish })).then((done) => {
+                if (!told(done)) setWished(undefined);
+              });
+            }}
           />
           A second pair of eyes is demanded before posting
           {demanded === 'signed' && own === 'off' && <span className="note">by the whole practice</span>}
