@@ -87,7 +87,7 @@ const VIEWS = [
   ],
   ['changes', '/books/1/changes', (page) => page.locator('summary').first().click()],
   ['search', '/books/1/openings/why', (page) => page.getByText(/^\d+ explanations$/).waitFor()],
-  ['comparison', '/books/2/openings/compare'],
+  ['people', '/people', (page) => page.getByRole('button', { name: 'Orla Fenwick' }).click()],
 ];
 
 ensurePackages();

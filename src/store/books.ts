@@ -102,14 +102,14 @@ export const namePractice = async (
   await tx.query('update person set name = $3 where practice_id = $1 and id = $2', [practice, person, personName]);
 };
 
-/** The people of a practice, and whoever else is in charge of its books. */
 export const personName = async (tx: Queryable, id: PersonId): Promise<string> =>
   one(await tx.query<{ name: string }>('select name from person where id = $1', [id])).name;
 
+/** The people of a practice who have not left, and whoever else is in charge of its books. */
 export const peopleOf = async (tx: Queryable, practice: number): Promise<readonly string[]> =>
   (
     await tx.query<{ name: string }>(
-      `select name from person where practice_id = $1
+      `select name from person where practice_id = $1 and active
        union select in_charge_name from books where practice_id = $1 and in_charge_name <> '' order by name`,
       [practice],
     )

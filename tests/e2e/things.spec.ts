@@ -263,3 +263,37 @@ test('a figure divided over two projects, which are made as they are typed; what
   await page.getByRole('link', { name: /Sales/ }).first().click();
   await expect(page.getByRole('grid').getByRole('row').nth(1)).toContainText('REEF Reef trial');
 });
+
+test('returns of sales taxes: each period up to the opening date is listed, or begun with one click', async ({
+  page,
+}) => {
+  await beginBooks(page, 'Levy & Lane');
+  await page.getByLabel('Registered', { exact: true }).selectOption('registered from a date');
+  for (const [label, text] of [
+    ['Tax number', 'IE 7654321 FA'],
+    ['Registered from', '1 Mar 2020'],
+    ['First return ends', '31 Mar 2020'],
+  ] as const) {
+    await page.getByLabel(label).fill(text);
+    await page.getByLabel(label).press('Enter');
+  }
+  await stage(page, 'Opening balances').click();
+  await page.getByLabel('Find on the sheet').fill('2200');
+  await cell(page, '2200', 3).click();
+  await page.keyboard.type('900');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('All saved')).toBeVisible();
+  await cell(page, '2200', 3).click();
+  await page.getByRole('link', { name: /begin its schedule|Its schedule/ }).click();
+  await expect(tieOut(page)).toBeVisible();
+  const margin = page.getByLabel('Margin');
+  await expect(margin).toContainText('1 Jul 2026 – 30 Sep 2026 so far');
+  await margin.getByRole('button', { name: 'Add it' }).last().click();
+  const row = page.getByRole('grid').getByRole('row').nth(1);
+  await expect(row).toContainText('1 Jul 2026 – 31 Jul 2026');
+  await row.getByRole('gridcell').last().click();
+  await typeCells(page, ['900']);
+  await expect(page.getByText('all saved')).toBeVisible();
+  await expect(tieOut(page)).toContainText('ties');
+  await expect(margin.getByRole('button', { name: 'Add it' })).toHaveCount(0);
+});

@@ -4,6 +4,7 @@ import { type Books, logoSetAt, peopleOf } from '@/store/books';
 import type { Queryable } from '@/store/database';
 import { hasPosted } from '@/store/journals';
 import { page } from '../frame/views';
+import { mayIn } from '../kernel/action';
 import { historyOf } from '../frame/history';
 
 export const companyView = (id: number) =>
@@ -11,7 +12,8 @@ export const companyView = (id: number) =>
     const logo = await logoSetAt(tx, books.id);
     return {
       facts: books.facts,
-      people: await peopleOf(tx, actor.practice),
+      // Whoever only looks need not know who else there is.
+      people: mayIn(actor, 'company.change', books) ? await peopleOf(tx, actor.practice) : [],
       logo,
       checklist: companyChecklist(books.facts, logo !== null),
       posted: await hasPosted(tx, books.id),

@@ -1,5 +1,7 @@
 import { openingDate } from '@/core/calendar/cutover';
 import { type Account, type AccountId, accountId } from '@/core/chart/account';
+import type { CompanyFacts } from '@/core/company/facts';
+import type { ReturnFacts } from '@/core/schedules/things/returns';
 import type { PaymentTerms } from '@/core/company/terms';
 import { NIL } from '@/core/money/minor';
 import type { Source } from '@/core/openings/figure';
@@ -112,10 +114,19 @@ export const scheduleView = (id: number, account: number) =>
         rates: ratesOf(state),
         terms,
         spans: books.facts.spans,
+        /** Where the account holds sales taxes: by which returns they are declared. */
+        returns: own.role === 'tax' ? returnFacts(books.facts) : null,
         ...(await besideView(tx, books.id, set?.id, own, schedule, state)),
       },
     };
   });
+
+const returnFacts = ({ taxRegistered, taxFrom, taxFirstEnd, taxInterval }: CompanyFacts): ReturnFacts => ({
+  taxRegistered,
+  taxFrom,
+  taxFirstEnd,
+  taxInterval,
+});
 
 /** What of an account comes from the lists of others, and where the second amounts of its own items may stand. */
 const besideView = async (

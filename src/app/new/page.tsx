@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { namesView } from '@/actions/books/names';
+import { shown } from '@/app/denied';
 import { NewBooks } from '@/ui/books/new-books';
 import { countryNames, currencyNames } from '@/ui/parts/names';
 
@@ -7,13 +8,13 @@ export const metadata: Metadata = { title: 'New books · Bathron' };
 
 export const dynamic = 'force-dynamic';
 
-export default async function NewBooksPage() {
-  return (
+export default function NewBooksPage() {
+  return shown(async () => (
     <NewBooks
       countries={countryNames()}
       currencies={currencyNames('base')}
       others={await namesView()}
       today={new Date().toISOString().slice(0, 10)}
     />
-  );
+  ));
 }

@@ -65,6 +65,8 @@ create table signature (
 create index signature_of on signature (books_id, set_id);
 create trigger signed_by_of_practice after insert on signature referencing new table as written
   for each statement execute function person_of_the_books('signed_by');
+create trigger signed_by_stays_of_practice after update on signature referencing new table as written
+  for each statement execute function person_of_the_books('signed_by');
 create function signature_stays() returns trigger language plpgsql as $$
 begin
   raise exception 'a signature is never changed' using errcode = 'BA002';

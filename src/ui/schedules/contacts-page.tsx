@@ -123,11 +123,13 @@ export const ContactsPage = ({
       fixed
       actions={
         <>
-          <FileButton
-            label="Bring a list"
-            accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
-            onFiles={([file]) => void list.bring(file)}
-          />
+          {frame.may.includes('papers.change') && (
+            <FileButton
+              label="Bring a list"
+              accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
+              onFiles={([file]) => void list.bring(file)}
+            />
+          )}
         </>
       }
       margin={
@@ -167,9 +169,11 @@ export const ContactsPage = ({
               </ul>
             </MarginPart>
           )}
-          <MarginPart title="From elsewhere">
-            <CopyContacts books={frame.id} />
-          </MarginPart>
+          {frame.may.includes('openings.change') && (
+            <MarginPart title="From elsewhere">
+              <CopyContacts books={frame.id} />
+            </MarginPart>
+          )}
           <MarginPart title="Terms">
             <p>
               “30” is days after the document, “30 eom” days after its month’s end, “15 next” the 15th of the next

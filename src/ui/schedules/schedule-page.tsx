@@ -41,6 +41,7 @@ import { type SheetRow, noteAt } from '../sheet/saved-rows';
 import { useSavedRows } from '../sheet/use-saved-rows';
 import { Ageing } from './ageing';
 import { BringList } from './bring-list';
+import { ReturnsPart } from './returns-part';
 import { ScheduleNav } from './schedule-nav';
 import { useBroughtList } from './use-brought-list';
 import { BesidePart } from './beside-part';
@@ -115,6 +116,7 @@ export const SchedulePage = ({
   partner,
   lists,
   codes,
+  returns,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const editable = drafting && frame.may.includes('openings.change');
   const [view, setView] = useState<'items' | 'ages'>('items');
@@ -367,6 +369,22 @@ export const SchedulePage = ({
               onChoose={(to) => {
                 rows.changeAll((fields) => movedBeside(fields, to, things));
               }}
+            />
+          )}
+          {returns !== null && (
+            <ReturnsPart
+              frame={frame}
+              facts={returns}
+              items={fieldsNow}
+              open={editable}
+              onAdd={(date, period) =>
+                rows.edit(
+                  [
+                    ['reference', period],
+                    ['date', date],
+                  ].map(([column = '', text = '']) => ({ at: rows.rows.length, column, text, made: false })),
+                )
+              }
             />
           )}
           {chosen !== undefined && (

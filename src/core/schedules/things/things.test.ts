@@ -23,6 +23,7 @@ import { detailProblems } from './detail';
 import { thingDoubts } from './doubts';
 import { monthsBetween, shareAfter } from './elapsed';
 import { incomingThings } from './from-register';
+import { type ReturnFacts, returnsToList } from './returns';
 import { type Loan, nextPayment, planOf, splitAt } from './loan-plan';
 import { accountOfGroup, besideAccounts, partnerOf } from './partners';
 
@@ -632,5 +633,55 @@ describe('a list of things that is exported', () => {
     const text = exported('assets', [typed('assets', { note: 'Boat', open: '100', beside: '40' })]);
     expect(text).toContain('Total');
     expect(text).toMatch(/100\.00.*40\.00.*60\.00/);
+  });
+});
+
+describe('returns of sales taxes', () => {
+  const facts: ReturnFacts = {
+    taxRegistered: 'yes',
+    taxFrom: '2019-03-01',
+    taxFirstEnd: '2019-04-30',
+    taxInterval: 2,
+  };
+  const of = (date: string | null, open = -100n) => ({ date, open: minor(open) });
+  const listed = (items: readonly ReturnType<typeof of>[], more: Partial<ReturnFacts> = {}, day = '2026-07-31') =>
+    returnsToList({ ...facts, ...more }, items, plainDate(day)).map(({ start, end, items: count, goesOn }) => [
+      start,
+      end,
+      count,
+      goesOn,
+    ]);
+
+  it('are asked for from the first that is listed to the one of the opening date', () => {
+    expect(listed([of('2026-06-30')])).toEqual([
+      ['2026-05-01', '2026-06-30', 1, false],
+      ['2026-07-01', '2026-08-31', 0, true],
+    ]);
+    // One that was forgotten between two others.
+    expect(listed([of('2026-04-30'), of('2026-07-31')]).map(([, , count]) => count)).toEqual([1, 0, 1]);
+    // Of a list without days the last two are asked about; what is older than a year was filed long ago.
+    expect(listed([of(null), of('2024-01-31')]).map(([start]) => start)).toEqual(['2026-05-01', '2026-07-01']);
+  });
+
+  it('are none without a registration, and end with the opening date where that ends one', () => {
+    expect(listed([], { taxRegistered: 'no' })).toEqual([]);
+    expect(listed([], { taxFirstEnd: '' })).toEqual([]);
+    expect(listed([], {}, '2026-06-30').at(-1)).toEqual(['2026-05-01', '2026-06-30', 0, false]);
+  });
+
+  it('join without a day between, and each item counts once', () => {
+    const days = fc.array(fc.integer({ min: 0, max: 364 }), { maxLength: 12 });
+    fc.assert(
+      fc.property(days, fc.constantFrom(1, 2, 3, 6, 12), (back, taxInterval) => {
+        const day = plainDate('2026-07-31');
+        const items = back.map((count) => of(day.subtract({ days: count }).toString()));
+        const found = returnsToList({ ...facts, taxInterval: taxInterval as 1 }, items, day);
+        for (const [at, one] of found.entries())
+          expect(found[at + 1]?.start ?? plainDate(one.end).add({ days: 1 }).toString()).toBe(
+            plainDate(one.end).add({ days: 1 }).toString(),
+          );
+        expect(found.reduce((count, one) => count + one.items, 0)).toBe(items.length);
+      }),
+    );
   });
 });
