@@ -72,7 +72,9 @@ const OfAccount = ({
     () => figures.get(row.id),
     () => figures.get(row.id),
   );
-  const divides = frame.parts.includes('dimensions') && !row.heading && isResult(typeOf(row.classification));
+  const result = isResult(typeOf(row.classification));
+  // Any account of the balance sheet may have a list; income and expense are divided, where there are codes.
+  const mayList = !row.heading && (!result || frame.parts.includes('dimensions'));
   const fault = figure.amount === null ? undefined : accountFault(row, figure.amount, frame.atYearStart);
   return (
     <>
@@ -169,11 +171,11 @@ const OfAccount = ({
           </p>
         </MarginPart>
       )}
-      {support === undefined && divides && (
-        <MarginPart title="Cost centres and projects">
+      {support === undefined && mayList && (
+        <MarginPart title={result ? 'Cost centres and projects' : 'What stands behind it'}>
           <p>
             <Go className="link" href={scheduleHref(frame.id, row.id)}>
-              Divide it
+              {result ? 'Divide it' : 'Begin a list of it'}
             </Go>
           </p>
         </MarginPart>
