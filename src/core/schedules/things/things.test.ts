@@ -675,7 +675,7 @@ describe('returns of sales taxes', () => {
       fc.property(days, fc.constantFrom(1, 2, 3, 6, 12), (back, taxInterval) => {
         const day = plainDate('2026-07-31');
         const items = back.map((count) => of(day.subtract({ days: count }).toString()));
-        const found = returnsToList({ ...facts, taxInterval: taxInterval as 1 }, items, day);
+        const found = returnsToList({ ...facts, taxInterval: taxInterval }, items, day);
         for (const [at, one] of found.entries())
           expect(found[at + 1]?.start ?? plainDate(one.end).add({ days: 1 }).toString()).toBe(
             plainDate(one.end).add({ days: 1 }).toString(),
