@@ -50,6 +50,7 @@ test('a reviewer looks, signs and posts; a change in between lifts the signature
   await expect(page.getByText('nobody signed them yet')).toBeVisible();
   await be(page, 'Maeve Quill');
   await open(page, 'Skua & Sons');
+  await expect(page.getByLabel('Company name')).toBeDisabled();
   await stage(page, 'Opening balances').click();
   // She may look at the figures, and not change them.
   await expect(page.getByRole('note')).toContainText('You may look at this');

@@ -86,6 +86,7 @@ export const ReviewPart = ({
         </form>
       )}
       {maySign &&
+        demanded === 'signed' &&
         hinders.map(({ message }) => (
           <p key={message} className="note mt-1">
             {message}
