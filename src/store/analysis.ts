@@ -4,6 +4,7 @@ import type { AccountId } from '@/core/chart/account';
 import { type AnalysisCode, type AnalysisList, type CodeFields, keptCode } from '@/core/schedules/analysis';
 import type { Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
+import { numbersOf } from './fresh-ids';
 
 /** The analysis codes of the books, of one list or of all. */
 export const codesOf = (tx: Queryable, booksId: BooksId): Promise<readonly AnalysisCode[]> =>
@@ -96,20 +97,11 @@ export const writeCodes = async (
       booksId,
       kept,
     ]);
-  const unnumbered = writings.filter(({ id, code }) => id === null && code !== null).length;
-  const fresh =
-    unnumbered === 0
-      ? []
-      : await tx.query<{ id: number }>(
-          `select nextval((select pg_get_serial_sequence('analysis_code', 'id')::regclass))::int as id from generate_series(1, $1::int)`,
-          [unnumbered],
-        );
-  let next = 0;
-  const ids = writings.map(({ id, code }) => {
-    if (code === null || id !== null) return code === null ? null : id;
-    next += 1;
-    return fresh[next - 1]?.id ?? 0;
-  });
+  const ids = await numbersOf(
+    tx,
+    'analysis_code',
+    writings.map(({ id, code }) => ({ id, goes: code === null })),
+  );
   const rows = writings.flatMap(({ code }, place) => (code === null ? [] : [{ id: ids[place] ?? 0, code }]));
   const written =
     rows.length === 0

@@ -5,6 +5,7 @@ import { amountFrom, keptAmount } from '@/core/money/wire';
 import { type Contact, type ContactFields, blankContact, contactId } from '@/core/schedules/contact';
 import type { ContactId } from '@/core/schedules/contact';
 import { type Queryable, arrayText } from './database';
+import { numbersOf } from './fresh-ids';
 
 const FIELDS = [
   ['code', 'code', 'text'],
@@ -90,21 +91,12 @@ export const writeContacts = async (
   const kept = writings.flatMap(({ id, contact }) => (id !== null && contact !== null && stands.has(id) ? [id] : []));
   if (kept.length > 0)
     await tx.query(`update contact set code = '' where books_id = $1 and id = any($2::int[])`, [booksId, kept]);
-  const unnumbered = writings.filter(({ id, contact }) => id === null && contact !== null).length;
-  const fresh =
-    unnumbered === 0
-      ? []
-      : await tx.query<{ id: number }>(
-          `select nextval((select pg_get_serial_sequence('contact', 'id')::regclass))::int as id from generate_series(1, $1::int)`,
-          [unnumbered],
-        );
-  let next = 0;
-  const ids = writings.map(({ id, contact }) => {
-    if (contact === null) return null;
-    if (id !== null) return id;
-    next += 1;
-    return contactId(fresh[next - 1]?.id ?? 0);
-  });
+  const numbers = await numbersOf(
+    tx,
+    'contact',
+    writings.map(({ id, contact }) => ({ id, goes: contact === null })),
+  );
+  const ids = numbers.map((id) => (id === null ? null : contactId(id)));
   const rows = writings.flatMap(({ contact }, place) => (contact === null ? [] : [{ id: ids[place] ?? 0, contact }]));
   const revisions = new Map<number, number>();
   if (rows.length > 0) {

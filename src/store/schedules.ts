@@ -8,6 +8,7 @@ import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
 import { DATED_LATER } from '@/core/schedules/kinds';
 import type { Closing, Looked, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
+import { numbersOf } from './fresh-ids';
 import { copyItemEvidence, detachFromItems } from './evidence';
 
 const ITEM = `id, account_id as account, kind, contact_id as contact, number, reference, order_no as "order", doc_date as date,
@@ -155,21 +156,11 @@ export const writeItems = async (
       setId,
       gone,
     ]);
-  const unnumbered = writings.filter(({ id, item }) => id === null && item !== null).length;
-  const fresh =
-    unnumbered === 0
-      ? []
-      : await tx.query<{ id: number }>(
-          `select nextval((select pg_get_serial_sequence('schedule_item', 'id')::regclass))::int as id from generate_series(1, $1::int)`,
-          [unnumbered],
-        );
-  let next = 0;
-  const ids = writings.map(({ id, item }) => {
-    if (item === null) return null;
-    if (id !== null) return id;
-    next += 1;
-    return fresh[next - 1]?.id ?? 0;
-  });
+  const ids = await numbersOf(
+    tx,
+    'schedule_item',
+    writings.map(({ id, item }) => ({ id, goes: item === null })),
+  );
   const rows = writings.flatMap(({ item }, place) => (item === null ? [] : [{ id: ids[place] ?? 0, item }]));
   const revisions = new Map<number, number>();
   if (rows.length > 0) {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { cell, expect, fillYear, stage, test } from './support';
+import { cell, expect, fillYear, registerForTaxes, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -22,15 +22,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
 
   // Company: what is required.
-  await page.getByLabel('Registered', { exact: true }).selectOption('registered from a date');
-  for (const [label, text] of [
-    ['Tax number', 'IE 7654321 FA'],
-    ['Registered from', '1 Mar 2020'],
-    ['First return ends', '31 Mar 2020'],
-  ] as const) {
-    await page.getByLabel(label, { exact: true }).fill(text);
-    await page.getByLabel(label, { exact: true }).press('Enter');
-  }
+  await registerForTaxes(page);
   await page.getByLabel('A return').selectOption('every month');
   await expect(page.getByText('all saved')).toBeVisible();
 

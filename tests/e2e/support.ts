@@ -83,3 +83,16 @@ export const typeCells = async (page: Page, cells: readonly string[]): Promise<v
 };
 
 export const tieOut = (page: Page): Locator => page.getByRole('table', { name: 'Tie-out' });
+
+/** Says on the Company page that a company is registered for sales taxes, with quarters from January. */
+export const registerForTaxes = async (page: Page): Promise<void> => {
+  await page.getByLabel('Registered', { exact: true }).selectOption('registered from a date');
+  for (const [label, text] of [
+    ['Tax number', 'IE 7654321 FA'],
+    ['Registered from', '1 Mar 2020'],
+    ['First return ends', '31 Mar 2020'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(text);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+  }
+};

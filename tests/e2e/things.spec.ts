@@ -1,5 +1,17 @@
 import type { Page } from '@playwright/test';
-import { beginBooks, cell, client, expect, openSchedule, stage, test, tieOut, typeCells, typeFigures } from './support';
+import {
+  beginBooks,
+  cell,
+  client,
+  expect,
+  openSchedule,
+  registerForTaxes,
+  stage,
+  test,
+  tieOut,
+  typeCells,
+  typeFigures,
+} from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -268,15 +280,7 @@ test('returns of sales taxes: each period up to the opening date is listed, or b
   page,
 }) => {
   await beginBooks(page, 'Levy & Lane');
-  await page.getByLabel('Registered', { exact: true }).selectOption('registered from a date');
-  for (const [label, text] of [
-    ['Tax number', 'IE 7654321 FA'],
-    ['Registered from', '1 Mar 2020'],
-    ['First return ends', '31 Mar 2020'],
-  ] as const) {
-    await page.getByLabel(label, { exact: true }).fill(text);
-    await page.getByLabel(label, { exact: true }).press('Enter');
-  }
+  await registerForTaxes(page);
   await expect(page.getByText('all saved')).toBeVisible();
   await stage(page, 'Opening balances').click();
   await page.getByLabel('Find on the sheet').fill('2200');

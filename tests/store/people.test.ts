@@ -8,7 +8,7 @@ import { openCorrection, postOpenings } from '@/actions/openings/posting';
 import { signOpenings } from '@/actions/openings/review';
 import { openingsView, signOffView } from '@/actions/openings/views';
 import { addPerson, changePerson, demandOfBooks, demandOfPractice, giveBooks } from '@/actions/people/commands';
-import { noteExport } from '@/actions/people/exports';
+import { noteExport, takeAudit } from '@/actions/people/exports';
 import { auditView, choiceView, peopleView } from '@/actions/people/views';
 import { copyContacts, otherBooks } from '@/actions/schedules/copy-contacts';
 import { explainTie } from '@/actions/schedules/ties';
@@ -120,11 +120,12 @@ describe('rights in single books', () => {
     expect([seen.includes('Mine'), seen.includes('Hidden')]).toEqual([true, false]);
     expect(await openingsView(hidden)).toBeUndefined();
     expect(codesOf(await type(mine, { '1010': 100n }))).toEqual([]);
-    // Books that one does not see are none, whatever is asked of them.
+    // Books that one does not see are none, whatever is asked of them: their name is not told either.
+    await newBooks({ name: 'Hidden', evenIfSameName: false });
     expect(codesOf(await saveFigures({ books: hidden, set: 1, entries: [] }))).toEqual(['books.unknown']);
     expect(codesOf(await noteExport({ books: hidden, name: 'x' }))).toEqual(['books.unknown']);
     expect(codesOf(await copyContacts({ books: mine, from: hidden }))).toEqual(['contact.no-books']);
-    expect((await otherBooks({ books: mine })).map(({ name }) => name)).not.toContain('Hidden');
+    expect((await otherBooks({ books: mine })).map(({ id }) => id)).not.toContain(hidden);
     expect(
       codesOf(
         await addAccount({ ...PLAIN_ACCOUNT, classification: 'revenue', books: mine, code: '9999', name: 'New' }),
@@ -158,6 +159,10 @@ describe('rights in single books', () => {
     expect(await openingsView(other)).toBeUndefined();
     await expect(peopleView()).rejects.toThrow(/You may not/);
     await expect(auditView(undefined, undefined)).rejects.toThrow(/Ask an owner/);
+    expect(codesOf(await takeAudit({}))).toEqual(['access.denied']);
+    owner();
+    expect(valueOf(await takeAudit({})).lines.length).toBeGreaterThan(0);
+    expect((await aboutOf('exported'))[0]).toBe('The audit');
   });
 
   it('of people and books of another practice cannot be written, past the actions either', async () => {

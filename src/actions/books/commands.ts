@@ -20,7 +20,7 @@ import { insertYear } from '@/store/calendar';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
 import { insertSet } from '@/store/openings';
-import { action, booksAction, recorded } from '../kernel/action';
+import { action, booksAction, mayIn, recorded } from '../kernel/action';
 import { beginFrom } from '../chart/beginnings';
 import { yearPlan } from '../calendar/schemas';
 import { companyName, country, legalForm, numberStyle } from '../company/schemas';
@@ -71,7 +71,10 @@ export const createBooks = action(
     if (wrong.length > 0) return fail(...wrong);
     // One after the other, so that of two that are made at once under one name the second hears of the first.
     await lockPractice(tx, actor.practice);
-    const [twin] = similarNames(input.name, await bookNames(tx, actor.practice));
+    const [twin] = similarNames(
+      input.name,
+      (await bookNames(tx, actor.practice)).filter((one) => mayIn(actor, 'books.see', one)),
+    );
     if (twin !== undefined && !input.evenIfSameName)
       return fail(
         problem(

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, problem } from '@/core/base/result';
-import { audit } from '@/store/audit';
+import { audit, auditOf } from '@/store/audit';
 import { findBooks } from '@/store/books';
 import { action, mayIn } from '../kernel/action';
 import { id, text } from '../kernel/inputs';
@@ -18,3 +18,13 @@ export const noteExport = action(
     return ok({});
   },
 );
+
+/** More lines of an audit are not one file. */
+const MOST_LINES = 1_000_000;
+
+/** All of the audit, the newest first, to be taken elsewhere; that it was stands in the next one. */
+export const takeAudit = action('takeAudit', 'audit.see', z.object({}), async ({ tx, actor, now }) => {
+  const lines = await auditOf(tx, actor.practice, null, null, MOST_LINES);
+  await audit(tx, actor.practice, actor.person, 'exported', 'The audit', now);
+  return ok({ lines });
+});

@@ -45,7 +45,3 @@ export const auditView = (before: number | undefined, kind: string | undefined) 
       later: before !== undefined,
     };
   });
-
-/** All of the audit as rows for a file, the newest first. */
-export const wholeAudit = () =>
-  view('audit.see', async ({ tx, actor }) => auditOf(tx, actor.practice, null, null, 1_000_000));

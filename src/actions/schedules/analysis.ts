@@ -1,15 +1,23 @@
 import { z } from 'zod';
 import { fail, ok, problem, quoted, under } from '@/core/base/result';
-import { type CodeFields, LONGEST_CODE, blankCode, codeProblems, codeTitle } from '@/core/schedules/analysis';
+import {
+  ANALYSIS_LISTS,
+  type CodeFields,
+  LONGEST_CODE,
+  LONGEST_CODE_NAME,
+  blankCode,
+  codeProblems,
+  codeTitle,
+} from '@/core/schedules/analysis';
 import { type CodeWriting, codesInUse, codesOf, writeCodes } from '@/store/analysis';
 import { booksAction } from '../kernel/action';
 import { distinct, id, text } from '../kernel/inputs';
 import { day, revision } from './schemas';
 
 const codeFields = z.object({
-  list: z.literal([1, 2, 3]),
+  list: z.literal(ANALYSIS_LISTS),
   code: text(LONGEST_CODE).trim(),
-  name: text(120).trim(),
+  name: text(LONGEST_CODE_NAME).trim(),
   from: day.nullable(),
   to: day.nullable(),
   active: z.boolean(),

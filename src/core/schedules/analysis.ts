@@ -108,7 +108,7 @@ export const codeText = (code: CodeFields, column: CodeColumn, dates: DateStyle)
 
 /** Longer codes and names are none of a cell. */
 export const LONGEST_CODE = 40;
-const LONGEST_NAME = 120;
+export const LONGEST_CODE_NAME = 120;
 
 /** A code with one cell typed otherwise. */
 export const typedCode = (
@@ -134,7 +134,7 @@ export const typedCode = (
     case 'code':
       return ok({ ...code, code: text.slice(0, LONGEST_CODE) });
     case 'name':
-      return ok({ ...code, name: text.slice(0, LONGEST_NAME) });
+      return ok({ ...code, name: text.slice(0, LONGEST_CODE_NAME) });
   }
 };
 

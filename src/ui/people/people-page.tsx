@@ -8,8 +8,8 @@ import type { peopleView } from '@/actions/people/views';
 import { REVIEWS } from '@/core/access/review';
 import { ROLES, ROLE_FACTS, type Role } from '@/core/access/roles';
 import type { Problem } from '@/core/base/result';
-import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
+import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 import { PersonPart } from './person-part';
 import { ChartsField, RoleField } from './role-field';
@@ -128,28 +128,8 @@ const NewPerson = () => {
       <h2 id="new-person" className="title text-lg">
         Somebody new
       </h2>
-      <Field label="Name">
-        {(ids) => (
-          <input
-            {...ids}
-            value={name}
-            autoComplete="off"
-            className="input input-sm w-full"
-            onChange={(event) => setName(event.target.value)}
-          />
-        )}
-      </Field>
-      <Field label="E-mail">
-        {(ids) => (
-          <input
-            {...ids}
-            value={email}
-            autoComplete="off"
-            className="input input-sm w-full"
-            onChange={(event) => setEmail(event.target.value)}
-          />
-        )}
-      </Field>
+      <TextField label="Name" value={name} onValue={setName} />
+      <TextField label="E-mail" value={email} onValue={setEmail} />
       <RoleField role={role} onRole={setRole} />
       {role === 'preparer' && <ChartsField charts={charts} onCharts={setCharts} />}
       <button className="btn btn-primary btn-sm">Add</button>

@@ -9,6 +9,7 @@ import { Field } from '../parts/field';
 import { moment } from '../parts/names';
 import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
+import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 import { ChartsField, RoleField } from './role-field';
 
@@ -46,28 +47,8 @@ export const PersonPart = ({
         <h2 id="this-person" className="title text-lg">
           {person.name}
         </h2>
-        <Field label="Name">
-          {(ids) => (
-            <input
-              {...ids}
-              value={fields.name}
-              autoComplete="off"
-              className="input input-sm w-full"
-              onChange={(event) => set({ name: event.target.value })}
-            />
-          )}
-        </Field>
-        <Field label="E-mail">
-          {(ids) => (
-            <input
-              {...ids}
-              value={fields.email}
-              autoComplete="off"
-              className="input input-sm w-full"
-              onChange={(event) => set({ email: event.target.value })}
-            />
-          )}
-        </Field>
+        <TextField label="Name" value={fields.name} onValue={(name) => set({ name })} />
+        <TextField label="E-mail" value={fields.email} onValue={(email) => set({ email })} />
         <RoleField role={fields.role} onRole={(role) => set({ role })} />
         {fields.role === 'preparer' && <ChartsField charts={fields.charts} onCharts={(charts) => set({ charts })} />}
         <label className="flex items-center gap-2 text-sm">
@@ -160,17 +141,7 @@ const InBooks = ({
           </select>
         )}
       </Field>
-      <Field label="Why" hint="it is kept, and stands in the audit">
-        {(ids) => (
-          <input
-            {...ids}
-            value={reason}
-            autoComplete="off"
-            className="input input-sm w-full"
-            onChange={(event) => setReason(event.target.value)}
-          />
-        )}
-      </Field>
+      <TextField label="Why" hint="it is kept, and stands in the audit" value={reason} onValue={setReason} />
       <button className="btn btn-sm" disabled={of === ''}>
         Give
       </button>

@@ -20,6 +20,7 @@ import { Go } from '../parts/go';
 import { writingWith } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { SaveAs } from '../parts/save-as';
+import { ViewSwitch } from '../parts/view-switch';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
@@ -135,19 +136,14 @@ export const AnalysisPage = ({ frame, lists, list, codes, document }: Found & { 
       }
     >
       <ScheduleNav frame={frame} current="analysis">
-        <span className="flex gap-3 text-sm" role="group" aria-label="View">
-          {(['codes', 'sums'] as const).map((one) => (
-            <button
-              key={one}
-              type="button"
-              aria-pressed={view === one}
-              className={view === one ? 'font-semibold' : 'text-ink-2'}
-              onClick={() => setView(one)}
-            >
-              {one === 'codes' ? 'Codes' : 'What stands on them'}
-            </button>
-          ))}
-        </span>
+        <ViewSwitch
+          views={[
+            ['codes', 'Codes'],
+            ['sums', 'What stands on them'],
+          ]}
+          shown={view}
+          onShow={setView}
+        />
         {document.sections.length > 0 && (
           <SaveAs label="Save as" href={`/books/${String(frame.id)}/lists/analysis?list=${String(list.list)}`} />
         )}

@@ -34,6 +34,7 @@ import { writingWith } from '../parts/names';
 import type { Choice } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { SaveAs } from '../parts/save-as';
+import { ViewSwitch } from '../parts/view-switch';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
@@ -438,19 +439,14 @@ export const SchedulePage = ({
     >
       <ScheduleNav frame={frame} current="one" contacts={contacts.length > 0}>
         {people && (
-          <span className="flex gap-3 text-sm" role="group" aria-label="View">
-            {(['items', 'ages'] as const).map((one) => (
-              <button
-                key={one}
-                type="button"
-                aria-pressed={view === one}
-                className={view === one ? 'font-semibold' : 'text-ink-2'}
-                onClick={() => setView(one)}
-              >
-                {one === 'items' ? 'Items' : 'Ageing'}
-              </button>
-            ))}
-          </span>
+          <ViewSwitch
+            views={[
+              ['items', 'Items'],
+              ['ages', 'Ageing'],
+            ]}
+            shown={view}
+            onShow={setView}
+          />
         )}
         {(without > 0 || bare) && view === 'items' && (
           <label className="flex items-center gap-2 text-sm">

@@ -8,9 +8,9 @@ import { signOpenings } from '@/actions/openings/review';
 import { demandOfBooks } from '@/actions/people/commands';
 import { type Review, type ReviewState, signProblems } from '@/core/access/review';
 import type { Problem } from '@/core/base/result';
-import { Field } from '../parts/field';
 import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
+import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 
 /** The second pair of eyes: who signed these balances as they stand, what lifted a signature, and the way to sign. */
@@ -71,17 +71,12 @@ export const ReviewPart = ({
             });
           }}
         >
-          <Field label="Note to the signature" hint="what you looked at; may stay empty">
-            {(ids) => (
-              <input
-                {...ids}
-                value={note}
-                autoComplete="off"
-                className="input input-sm w-full"
-                onChange={(event) => setNote(event.target.value)}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Note to the signature"
+            hint="what you looked at; may stay empty"
+            value={note}
+            onValue={setNote}
+          />
           <button className="btn btn-sm self-start">Sign it as it stands</button>
         </form>
       )}
