@@ -20,7 +20,7 @@ test('a preparer without charts enters figures, and is told who may change the c
   await be(page, 'Tomas Bielik');
   await beginBooks(page, 'Tern & Tide');
   await stage(page, 'Chart').click();
-  await expect(page.getByRole('note')).toContainText('To change it, ask an owner or a preparer of the practice');
+  await expect(page.getByRole('note')).toContainText('To change it, ask an owner or a preparer with that right');
   await page.getByRole('row', { name: /^1010/ }).getByRole('gridcell').nth(1).click();
   await page.keyboard.press('F2');
   await page.keyboard.type(' changed');

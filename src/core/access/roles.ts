@@ -105,7 +105,10 @@ export const deedsIn = (actor: Acting, books: OfPractice): readonly Deed[] =>
 
 /** Who may do a deed, in words that end a sentence: "an owner or a preparer". */
 export const whoMay = (deed: Deed): string => {
-  const names = ROLES.filter((role) => MAY[role].has(deed)).map((role) => ROLE_FACTS[role].label.toLowerCase());
+  // Charts are a right of their own, which not every preparer has.
+  const named = (role: Role): string =>
+    `${ROLE_FACTS[role].label.toLowerCase()}${deed === 'chart.change' && role !== 'owner' ? ' with that right' : ''}`;
+  const names = ROLES.filter((role) => MAY[role].has(deed)).map(named);
   const [first = '', ...others] = names.map((name) => `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`);
   const last = others.pop();
   return last === undefined ? first : `${[first, ...others].join(', ')} or ${last}`;

@@ -119,7 +119,7 @@ export const Frame = ({
                 </div>
                 <MayOnlyLook frame={frame} deed={deed} />
                 {FORMS.includes(stage) ? (
-                  <fieldset disabled={deed !== undefined && !frame.may.includes(deed)} className="contents">
+                  <fieldset disabled={deed !== undefined && !frame.may.includes(deed)} className="looked-at contents">
                     {children}
                   </fieldset>
                 ) : (
