@@ -3,6 +3,8 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   serverExternalPackages: [
     '@electric-sql/pglite',
+    'better-auth',
+    'nodemailer',
     'pg',
     'exceljs',
     'fontkit',

@@ -37,7 +37,7 @@ export default defineConfig({
   },
   webServer: ports.map((port) => ({
     command: 'node scripts/demo.mjs',
-    url: `http://127.0.0.1:${port}/new`,
+    url: `http://127.0.0.1:${port}/health`,
     timeout: 240_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
     env: { PORT: port, BATHRON_DATA: join(data, port), LOG_LEVEL: 'warn' },

@@ -168,7 +168,7 @@ export const startServer = async (port, { dev = false, quiet = false, env = {} }
       join(root, 'node_modules/next/dist/bin/next'),
       dev ? 'dev' : 'start',
       '-H',
-      '127.0.0.1',
+      process.env.HOST || '127.0.0.1',
       '-p',
       String(port),
     ],
@@ -185,10 +185,12 @@ export const startServer = async (port, { dev = false, quiet = false, env = {} }
       },
     },
   );
+  const host = process.env.HOST || '127.0.0.1';
+  const reached = ['0.0.0.0', '::'].includes(host) ? '127.0.0.1' : host;
   const ended = new Promise((resolve) => child.once('exit', (code, signal) => resolve(code ?? signal)));
   for (let tries = 0; tries < 600; tries += 1) {
     if (child.exitCode !== null) break;
-    const answers = await fetch(`http://127.0.0.1:${port}/new`, { signal: AbortSignal.timeout(5000) }).then(
+    const answers = await fetch(`http://${reached}:${port}/health`, { signal: AbortSignal.timeout(5000) }).then(
       (response) => response.ok,
       () => false,
     );

@@ -1,12 +1,12 @@
 /** Opens the data before the first request, and closes it before the process ends. */
 export const register = async (): Promise<void> => {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const [{ serve }, { chosenBy }, { chosenCookie }] = await Promise.all([
+  const [{ serve }, { askedBy }, { askingNow, turnedAway }] = await Promise.all([
     import('./actions/kernel/serve'),
     import('./actions/kernel/context'),
-    import('./app/chosen'),
+    import('./app/asking'),
   ]);
-  chosenBy(chosenCookie);
+  askedBy(askingNow, turnedAway);
   await serve();
 };
 

@@ -1,3 +1,5 @@
+import { addressFrom, isLoopback, nameOfHost } from '@/core/access/address';
+
 /**
  * What every request goes through before anything else: which names this server answers to, which pages may ask it, and the
  * headers that go with every answer. They are decided here and nowhere else, since what is set in several places overwrites
@@ -5,23 +7,17 @@
  * one that is asked most; these ask themselves (`guarded`).
  */
 
-/** Names under which a browser on this machine reaches the server. */
-const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
+/** Where this server is reached; a start with variables that do not fit together has ended before anybody asks. */
+const address = addressFrom(process.env);
+const { publicUrl, secure } = typeof address === 'string' ? { publicUrl: undefined, secure: false } : address;
 
-const allowedHosts: ReadonlySet<string> = new Set([
-  ...LOOPBACK,
-  ...(process.env.BATHRON_HOSTS ?? '')
-    .split(/[\s,]+/)
-    .filter((name) => name !== '')
-    .map((name) => name.toLowerCase()),
-]);
-
-/** The name in a Host header without its port. */
-const nameOf = (host: string): string => host.toLowerCase().replace(/:\d{1,5}$/, '');
+/** A name under which a browser on this machine reaches the server, or the one that people use. */
+const isOurs = (host: string): boolean =>
+  isLoopback(host) || (publicUrl !== undefined && nameOfHost(host) === nameOfHost(new URL(publicUrl).host));
 
 /** Addresses that answer with a file or data and never with a page. */
 export const NO_PAGE =
-  /^\/(?:simulated\/|who\/choose\/?$|audit\/file\/?$|books\/\d+\/(?:logo|accounts(?:\/\d+)?|changes\/last|papers\/(?:bring|\d+\/(?:file|matching|show))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|figures|compare\/export)|schedules\/(?:contacts\/(?:rows|list)|analysis\/rows|\d+\/(?:items|list))|statements\/[a-z-]+\/export|lists\/[a-z-]+)\/?$)/;
+  /^\/(?:health\/?$|simulated\/rates\/?$|sign-in\/do\/[a-z-]+\/?$|who\/choose\/?$|audit\/file\/?$|books\/\d+\/(?:logo|accounts(?:\/\d+)?|changes\/last|papers\/(?:bring|\d+\/(?:file|matching|show))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|figures|compare\/export)|schedules\/(?:contacts\/(?:rows|list)|analysis\/rows|\d+\/(?:items|list))|statements\/[a-z-]+\/export|lists\/[a-z-]+)\/?$)/;
 
 const development = process.env.NODE_ENV === 'development';
 
@@ -51,6 +47,7 @@ export const withHeaders = <R extends Response>(response: R, policy: string): R 
   response.headers.set('Referrer-Policy', 'same-origin');
   response.headers.set('Cross-Origin-Opener-Policy', 'same-origin');
   response.headers.set('Cross-Origin-Resource-Policy', 'same-origin');
+  if (secure) response.headers.set('Strict-Transport-Security', 'max-age=31536000; includeSubDomains');
   response.headers.set('Permissions-Policy', 'camera=(), geolocation=(), microphone=()');
   return response;
 };
@@ -86,11 +83,11 @@ const decodes = (path: string): boolean => {
 /** Why a request is not carried out, or undefined. */
 export const refusal = (request: Request): Response | undefined => {
   const host = request.headers.get('host') ?? '';
-  if (!allowedHosts.has(nameOf(host)))
+  if (!isOurs(host))
     return refused(
       421,
       'request.host',
-      'This server does not answer to that name. Open it under the name that it printed when it started, or add the name to BATHRON_HOSTS.',
+      'This server does not answer to that name. Open it under the name that it printed when it started; the name that people use is set as PUBLIC_URL.',
     );
   const path = new URL(request.url).pathname;
   if (!decodes(path)) return refused(400, 'request.address', 'This address holds something that is no text.');
@@ -98,9 +95,3 @@ export const refusal = (request: Request): Response | undefined => {
     return refused(403, 'request.origin', 'This was sent by a page of another site, so it was not carried out.');
   return undefined;
 };
-
-/** A handler of an address that guards itself. */
-export const guarded =
-  <Given>(handle: (request: Request, given: Given) => Promise<Response>) =>
-  async (request: Request, given: Given): Promise<Response> =>
-    refusal(request) ?? withHeaders(await handle(request, given), FILE_POLICY);

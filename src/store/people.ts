@@ -1,7 +1,7 @@
 import type { BooksId, PersonId } from '@/core/base/ids';
 import type { GivenRole, Role } from '@/core/access/roles';
 import type { Review } from '@/core/access/review';
-import { type Queryable, one } from './database';
+import { type Queryable, arrayText, one } from './database';
 
 /** Somebody of a practice. */
 export interface Person {
@@ -30,18 +30,26 @@ export interface Given {
 export interface ActingPerson extends Pick<Person, 'id' | 'name' | 'role' | 'charts'> {
   readonly practice: number;
   readonly given: ReadonlyMap<number, GivenRole>;
+  /** Whether a second step is demanded of them that they have not set up. */
+  readonly unfinished: boolean;
 }
 
 /** Somebody who may act, with what they are in single sets of books; the practice's first active owner where nobody is asked for. */
 export const actingPerson = async (tx: Queryable, id: number | undefined): Promise<ActingPerson | undefined> => {
   const [found] = await tx.query<Omit<ActingPerson, 'given'> & { given: readonly (readonly [number, GivenRole])[] }>(
     `select p.id, p.name, p.role, p.charts, p.practice_id as practice,
-       (select coalesce(jsonb_agg(jsonb_build_array(g.books_id, g.role)), '[]') from person_books g where g.person_id = p.id) as given
+       (select coalesce(jsonb_agg(jsonb_build_array(g.books_id, g.role)), '[]') from person_books g where g.person_id = p.id) as given,
+       exists (select from practice q where q.id = p.practice_id and p.role = any(q.second_step_roles))
+         and not exists (select from login l where l.person_id = p.id and l.two_factor_enabled) as unfinished
      from person p where p.active and ($1::int is null and p.role = 'owner' or p.id = $1) order by p.id limit 1`,
     [id ?? null],
   );
   return found === undefined ? undefined : { ...found, given: new Map(found.given) };
 };
+
+/** The practice that was first: what nobody's practice is known of belongs to it. */
+export const firstPractice = async (tx: Queryable): Promise<number> =>
+  one(await tx.query<{ id: number }>('select min(id) as id from practice')).id;
 
 /** Whether the data of a practice is the demo's, so that one may choose who to be. */
 export const isDemo = async (tx: Queryable, practice: number): Promise<boolean> =>
@@ -56,6 +64,21 @@ export const practiceReview = async (tx: Queryable, practice: number): Promise<R
 
 export const putPracticeReview = async (tx: Queryable, practice: number, review: Review): Promise<void> => {
   await tx.query('update practice set review = $2 where id = $1', [practice, review]);
+};
+
+/** Roles that have to sign in with a second step. */
+export const secondStepRoles = async (tx: Queryable, practice: number): Promise<readonly Role[]> =>
+  one(
+    await tx.query<{ roles: readonly Role[] }>('select second_step_roles as roles from practice where id = $1', [
+      practice,
+    ]),
+  ).roles;
+
+export const putSecondStepRoles = async (tx: Queryable, practice: number, roles: readonly Role[]): Promise<void> => {
+  await tx.query('update practice set second_step_roles = $2::text::text[] where id = $1', [
+    practice,
+    arrayText(roles),
+  ]);
 };
 
 export const personsOf = (tx: Queryable, practice: number): Promise<readonly Person[]> =>

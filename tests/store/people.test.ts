@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { boardView } from '@/actions/books/views';
 import { archiveBooks } from '@/actions/company/commands';
 import { addAccount } from '@/actions/chart/commands';
-import { type Actor, actAs, chosenBy } from '@/actions/kernel/context';
+import { type Actor, actAs, askedBy } from '@/actions/kernel/context';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
 import { signOpenings } from '@/actions/openings/review';
@@ -23,7 +23,7 @@ const sql = (text: string, parameters: readonly unknown[] = []) =>
   database.current.query<{ id: number }>(text, parameters);
 afterEach(() => {
   actAs(undefined);
-  chosenBy(() => Promise.resolve(undefined));
+  askedBy(undefined);
 });
 
 let count = 0;
@@ -36,9 +36,9 @@ const added = async (name: string, role: Role, charts = true): Promise<number> =
 const be = async (person: number): Promise<void> => {
   actAs(undefined);
   await database.current.transaction((tx) => markDemo(tx, 1));
-  chosenBy(() => Promise.resolve(person));
+  askedBy(() => Promise.resolve({ here: true, chosen: person, origin: '' }));
 };
-const owner = (): void => chosenBy(() => Promise.resolve(undefined));
+const owner = (): void => askedBy(undefined);
 const give = (person: number, of: number, role: GivenRole) =>
   giveBooks({ person, of, given: { role, reason: 'as agreed with the client' } });
 const type = async (books: number, amounts: Readonly<Record<string, bigint>>) => {
@@ -101,7 +101,7 @@ describe('the people of a practice', () => {
   it('are chosen in the demo’s data only', async () => {
     const tomas = await added('Tomas Bielik', 'preparer');
     await sql('update practice set demo = false');
-    chosenBy(() => Promise.resolve(tomas));
+    askedBy(() => Promise.resolve({ here: true, chosen: tomas, origin: '' }));
     expect((await peopleView()).me).not.toBe(tomas);
     expect((await choiceView()).demo).toBe(false);
     await be(tomas);

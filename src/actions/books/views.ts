@@ -8,8 +8,8 @@ import { type Standing, standingOf } from '@/core/proof/standing';
 import { type Books, allBooks, practiceName } from '@/store/books';
 import { keepStandings, standingsOf } from '@/store/standing';
 import { ROLE_FACTS, may } from '@/core/access/roles';
-import { isDemo } from '@/store/people';
 import { action, mayIn, view } from '../kernel/action';
+import { asking, choosesWho } from '../kernel/context';
 import type { FrameView } from '../frame/views';
 import { heldState, viewStates } from '../frame/held-state';
 import type { BooksState } from '../frame/state';
@@ -99,6 +99,7 @@ const keepBoard = action(
  * those that have changed since are worked out anew, a number of them at a time, those that were never worked out all.
  */
 export const boardView = async (): Promise<BoardView> => {
+  const asks = await asking();
   const { made, ...seen } = await view('board.see', async ({ tx, actor }) => {
     const list = (await allBooks(tx, actor.practice)).filter((books) => mayIn(actor, 'books.see', books));
     const kept = await standingsOf(tx, actor.practice);
@@ -118,7 +119,7 @@ export const boardView = async (): Promise<BoardView> => {
     return {
       practice: await practiceName(tx, actor.practice),
       who: { name: actor.name, role: ROLE_FACTS[actor.role].label },
-      demo: await isDemo(tx, actor.practice),
+      demo: await choosesWho(tx, asks, actor.practice),
       mayMake: may(actor, 'books.make'),
       maySeePeople: may(actor, 'practice.see'),
       books: list.flatMap((books) => {

@@ -7,7 +7,19 @@ import { id, issueProblem } from './inputs';
 import { type Books, findBooks, raiseRevision } from '@/store/books';
 import { audit } from '@/store/audit';
 import { type Queryable, Unavailable } from '@/store/database';
-import { type Actor, actorIn, chosenPerson, database, log, newId, now } from './context';
+import {
+  type Actor,
+  SignedOut,
+  Unfinished,
+  actorIn,
+  asking,
+  database,
+  log,
+  newId,
+  now,
+  orTurnedAway,
+  underWay,
+} from './context';
 import { chartAfter } from '../frame/held-chart';
 import { type Recorder, recorder } from './recorder';
 import { writingOfBooks } from './writing';
@@ -81,6 +93,14 @@ class NotAllowed extends Error {
 /** What is told where an action was thrown out of its transaction; nothing of it stands in the database, but for the last. */
 const thrown = (error: unknown, report: (reference: string) => void): Result<never> => {
   if (error instanceof Refused) return fail(...error.problems);
+  if (error instanceof SignedOut)
+    return fail(
+      problem(
+        'access.signed-out',
+        'Your session has ended, so nothing was stored. Sign in again in another tab, so that what stands here stays; then save it once more.',
+      ),
+    );
+  if (error instanceof Unfinished) return fail(problem('access.unfinished', error.message));
   const told = refusedByDatabase(error);
   if (told !== undefined) return fail(told);
   const reference = newId().slice(0, 8);
@@ -140,46 +160,47 @@ const made =
     schema: Schema,
     run: (context: Context, input: z.output<Schema>) => Promise<Result<T>>,
   ) =>
-  async (input: z.input<Schema>): Promise<Result<T>> => {
-    const start = performance.now();
-    let own = log.child({ action: name, books: booksIn(input) });
-    const took = (): { readonly ms: number } => ({ ms: Math.round(performance.now() - start) });
-    try {
-      const [open, chosen] = [await database(), await chosenPerson()];
-      const instant = now();
-      const ids = idSource();
-      let committed: (() => void)[] = [];
-      const done = await withAsides(() =>
-        open.transaction(async (tx) => {
-          committed = [];
-          const who = await actorIn(tx, chosen);
-          own = own.child({ person: who.person, practice: who.practice });
-          // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
-          if (!begins(who)) throw new NotAllowed(who, may, '');
-          const parsed = schema.safeParse(input);
-          if (!parsed.success) throw new Refused(fromZod(parsed.error));
-          const onCommit = (work: () => void): void => void committed.push(work);
-          const result = await run({ tx, actor: who, now: instant, newId: ids(), onCommit }, parsed.data);
-          if (!result.ok) throw new Refused(result.problems);
-          return result;
-        }),
-      );
-      for (const work of committed) work();
-      own.debug(took(), 'done');
-      return done;
-    } catch (error) {
-      if (error instanceof NotAllowed) {
-        own.warn({ ...took(), may }, 'not allowed');
-        await noteRefusal(error, name);
-        return fail(problem('access.denied', deniedSentence(may)));
+  (input: z.input<Schema>): Promise<Result<T>> =>
+    underWay(async () => {
+      const start = performance.now();
+      let own = log.child({ action: name, books: booksIn(input) });
+      const took = (): { readonly ms: number } => ({ ms: Math.round(performance.now() - start) });
+      try {
+        const [open, asks] = [await database(), await asking()];
+        const instant = now();
+        const ids = idSource();
+        let committed: (() => void)[] = [];
+        const done = await withAsides(() =>
+          open.transaction(async (tx) => {
+            committed = [];
+            const who = await actorIn(tx, asks);
+            own = own.child({ person: who.person, practice: who.practice });
+            // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
+            if (!begins(who)) throw new NotAllowed(who, may, '');
+            const parsed = schema.safeParse(input);
+            if (!parsed.success) throw new Refused(fromZod(parsed.error));
+            const onCommit = (work: () => void): void => void committed.push(work);
+            const result = await run({ tx, actor: who, now: instant, newId: ids(), onCommit }, parsed.data);
+            if (!result.ok) throw new Refused(result.problems);
+            return result;
+          }),
+        );
+        for (const work of committed) work();
+        own.debug(took(), 'done');
+        return done;
+      } catch (error) {
+        if (error instanceof NotAllowed) {
+          own.warn({ ...took(), may }, 'not allowed');
+          await noteRefusal(error, name);
+          return fail(problem('access.denied', deniedSentence(may)));
+        }
+        if (error instanceof Refused)
+          own.debug({ ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
+        return thrown(error, (reference) =>
+          own.error({ ...took(), reference, err: withoutFigures(error) }, 'action failed'),
+        );
       }
-      if (error instanceof Refused)
-        own.debug({ ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
-      return thrown(error, (reference) =>
-        own.error({ ...took(), reference, err: withoutFigures(error) }, 'action failed'),
-      );
-    }
-  };
+    });
 
 /** A refusal is looked up later; where it cannot be written down, it stands in the log. */
 const noteRefusal = async ({ who, may, books }: NotAllowed, name: string): Promise<void> => {
@@ -280,15 +301,52 @@ export class Denied extends Error {
   }
 }
 
+/**
+ * A step of somebody who is not known yet, such as signing in: nobody acts, so it states no deed. Each is named in the test of deeds.
+ */
+export const openStep =
+  <Schema extends z.ZodType, T>(
+    name: string,
+    schema: Schema,
+    run: (context: Pick<Context, 'tx' | 'now' | 'newId'>, input: z.output<Schema>) => Promise<Result<T>>,
+  ) =>
+  (input: z.input<Schema>): Promise<Result<T>> =>
+    underWay(async () => {
+      const own = log.child({ action: name });
+      const instant = now();
+      const ids = idSource();
+      try {
+        const parsed = schema.safeParse(input);
+        if (!parsed.success) return fail(...fromZod(parsed.error));
+        const open = await database();
+        return await open.transaction(async (tx) => {
+          const result = await run({ tx, now: instant, newId: ids() }, parsed.data);
+          if (!result.ok) throw new Refused(result.problems);
+          return result;
+        });
+      } catch (error) {
+        return thrown(error, (reference) => own.error({ reference, err: withoutFigures(error) }, 'action failed'));
+      }
+    });
+
+/** Reads for a page of somebody who is not known yet. */
+export const openView = async <T>(run: (context: Pick<Context, 'tx' | 'now'>) => Promise<T>): Promise<T> => {
+  const open = await database();
+  const instant = now();
+  return open.view((tx) => run({ tx, now: instant }));
+};
+
 /** A view commits nothing. */
 const nothing = (): void => undefined;
 
 /** One transaction that only reads, so that all a page shows is of one moment. */
 const reading = async <T>(run: (context: Context) => Promise<T>): Promise<T> => {
-  const [open, chosen] = [await database(), await chosenPerson()];
+  const [open, asks] = [await database(), await asking()];
   const instant = now();
-  return withAsides(() =>
-    open.view(async (tx) => run({ tx, actor: await actorIn(tx, chosen), now: instant, newId, onCommit: nothing })),
+  return orTurnedAway(() =>
+    withAsides(() =>
+      open.view(async (tx) => run({ tx, actor: await actorIn(tx, asks), now: instant, newId, onCommit: nothing })),
+    ),
   );
 };
 

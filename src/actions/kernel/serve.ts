@@ -1,10 +1,39 @@
+import { addressFrom } from '@/core/access/address';
+import { anyLogin } from '@/store/logins';
 import { CannotOpen } from '@/store/migrate';
-import { closeDatabase, database, log } from './context';
+import { actingPerson, isDemo } from '@/store/people';
+import { closeDatabase, database, finished, log } from './context';
+import { firstCode, secret } from './sign-in';
+
+/** What has to hold before anybody is answered, or the sentence with which the start ends; and the code of a first start. */
+const prepared = async (): Promise<void> => {
+  const address = addressFrom(process.env);
+  if (typeof address === 'string') throw new CannotOpen(address);
+  if (address.open && (process.env.DATABASE_URL ?? '') !== '' && (process.env.BATHRON_SECRET ?? '') === '')
+    throw new CannotOpen(
+      'Several servers may use this database, and they have to sign sessions with the same secret. Set BATHRON_SECRET to one, such as from: openssl rand -base64 48',
+    );
+  secret();
+  const open = await database();
+  const { begun, demo } = await open.view(async (tx) => {
+    const owner = await actingPerson(tx, undefined);
+    return { begun: await anyLogin(tx), demo: owner !== undefined && (await isDemo(tx, owner.practice)) };
+  });
+  if (begun) return;
+  if (address.open)
+    throw new CannotOpen(
+      'Nobody can sign in yet, so Bathron does not answer others. Begin the practice on this machine first: npm run person -- first "Your name" you@example.com',
+    );
+  if (!demo)
+    process.stdout.write(
+      `\nNobody can sign in yet. The first page asks for this code, so that nobody else begins your practice:\n\n    ${firstCode()}\n\n`,
+    );
+};
 
 /** Opens the database for a server process; a start that must not go on ends with its sentence. */
 export const serve = async (): Promise<void> => {
   try {
-    await database();
+    await prepared();
   } catch (error) {
     if (error instanceof CannotOpen) process.stderr.write(`${error.message}\n`);
     else log.fatal({ err: error }, 'the data could not be opened');
@@ -14,13 +43,15 @@ export const serve = async (): Promise<void> => {
   const end = (signal: NodeJS.Signals): void => {
     if (ending) return;
     ending = true;
-    closeDatabase().then(
-      () => process.exit(signal === 'SIGINT' ? 130 : 143),
-      (error: unknown) => {
-        log.fatal({ err: error }, 'the data could not be closed');
-        process.exit(1);
-      },
-    );
+    finished()
+      .then(closeDatabase)
+      .then(
+        () => process.exit(signal === 'SIGINT' ? 130 : 143),
+        (error: unknown) => {
+          log.fatal({ err: error }, 'the data could not be closed');
+          process.exit(1);
+        },
+      );
   };
   process.on('SIGTERM', end);
   process.on('SIGINT', end);

@@ -9,16 +9,22 @@ import {
   personsOf,
   putGiven,
   putPracticeReview,
+  putSecondStepRoles,
   updatePerson,
 } from '@/store/people';
 import { REVIEWS } from '@/core/access/review';
 import { GIVEN_ROLES, ROLES, ROLE_FACTS } from '@/core/access/roles';
 import { personId } from '@/core/base/ids';
-import { fail, ok, problem, quoted } from '@/core/base/result';
+import { type Result, fail, ok, problem, quoted } from '@/core/base/result';
 import { audit } from '@/store/audit';
+import { endSessions, isTaken, moveLogin, waysIn } from '@/store/logins';
 import { findBooks, lockPractice, setReview } from '@/store/books';
 import { action, booksAction } from '../kernel/action';
+import { asking } from '../kernel/context';
+import { sendMail } from '../kernel/mail';
+import { wayInMail } from '../kernel/ways-in';
 import { id, int4, text } from '../kernel/inputs';
+import { endSessionsOf, makeLink, takeSecondStep } from './ways-in';
 
 const fields = {
   name: text(120).trim().min(1, 'A person needs a name.'),
@@ -79,10 +85,17 @@ export const changePerson = action(
           'role',
         ),
       );
+    const signsIn = (await waysIn(tx, actor.practice, now)).some((way) => way.person === own && way.login);
+    if (signsIn && person.email === '')
+      return fail(problem('person.no-email', `${was.name} signs in with this address. Write the new one.`, 'email'));
+    if (signsIn && (await isTaken(tx, person.email, own)))
+      return fail(problem('person.email-taken', `Somebody else signs in as ${person.email}.`, 'email'));
     if (!(await updatePerson(tx, actor.practice, { id: own, revision }, person)))
       return fail(
         problem('person.changed', `${was.name} was changed meanwhile by somebody else. Load the page again.`),
       );
+    if (signsIn) await moveLogin(tx, own, person.name, person.email);
+    if (!person.active) await endSessions(tx, own);
     const renamed = was.name === person.name ? '' : ` (before: ${was.name})`;
     await audit(
       tx,
@@ -160,3 +173,33 @@ export const demandOfBooks = booksAction('demandOfBooks', 'people.change', { rev
   await audit(tx, actor.practice, actor.person, 'rights', `Before posting: ${label}`, now, books.name);
   return ok({});
 });
+
+/** Which roles have to sign in with a second step; whoever has none sets it up before anything else. */
+export const demandSecondStep = action(
+  'demandSecondStep',
+  'people.change',
+  z.object({ roles: z.array(z.enum(ROLES)).max(ROLES.length) }),
+  async ({ tx, actor, now }, { roles }) => {
+    const demanded = ROLES.filter((role) => roles.includes(role));
+    await putSecondStepRoles(tx, actor.practice, demanded);
+    const said = demanded.map((role) => ROLE_FACTS[role].label.toLowerCase()).join(', ');
+    await audit(tx, actor.practice, actor.person, 'rights', `A second step is demanded of: ${said || 'nobody'}`, now);
+    return ok({});
+  },
+);
+
+/**
+ * Makes a link for somebody and sends it to them; whoever made it may hand it over by themselves too. It is shown to them alone, once.
+ */
+export const sendWayIn = async (input: {
+  readonly person: number;
+}): Promise<Result<{ readonly kind: string; readonly link: string; readonly sent: boolean }>> => {
+  const made = await makeLink(input);
+  if (!made.ok) return made;
+  const { kind, path, name, email, practice, practiceName: practiceOf } = made.value;
+  const link = ((await asking())?.origin ?? '') + path;
+  return ok({ kind, link, sent: await sendMail(practice, wayInMail(kind, { email, name }, practiceOf, link)) });
+};
+
+export const dropSecondStepOf = async (input: { readonly person: number }) => takeSecondStep(input);
+export const endAllSessionsOf = async (input: { readonly person: number }) => endSessionsOf(input);

@@ -1,5 +1,6 @@
 /** What a practice has to be able to look up later, by its kind. */
 export const AUDIT_KINDS = [
+  { id: 'sign-in', label: 'Signing in' },
   { id: 'refused', label: 'Refused' },
   { id: 'rights', label: 'People and rights' },
   { id: 'signed', label: 'Signed' },

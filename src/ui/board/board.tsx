@@ -25,14 +25,10 @@ export const Board = ({ practice, books, who, demo, mayMake, maySeePeople }: Boa
           )}
           <span className="block text-xs text-ink-2">
             {who.role.toLowerCase()}
-            {demo && (
-              <>
-                {' · '}
-                <Go className="link" href="/who">
-                  be somebody else
-                </Go>
-              </>
-            )}
+            {' · '}
+            <Go className="link" href={demo ? '/who' : '/account'}>
+              {demo ? 'be somebody else' : 'how you sign in'}
+            </Go>
           </span>
         </p>
         <ThemeSwitch />

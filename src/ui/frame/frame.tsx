@@ -78,9 +78,9 @@ export const Frame = ({
                     <History aria-hidden className="size-3.5" />
                   </Go>
                   <Go
-                    href="/people"
+                    href="/account"
                     aria-label={`you are ${frame.who}`}
-                    title={`You are ${frame.who}; people and rights`}
+                    title={`You are ${frame.who}; how you sign in`}
                     className="shrink-0 p-1 text-ink-2 outline-offset-[-2px] hover:text-ink"
                   >
                     <UserRound aria-hidden className="size-3.5" />

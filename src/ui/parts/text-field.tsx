@@ -4,20 +4,27 @@ import { Field } from './field';
 export const TextField = ({
   label,
   hint,
+  problem,
   value,
   onValue,
+  type = 'text',
+  autoComplete = 'off',
 }: {
   readonly label: string;
   readonly hint?: string;
+  readonly problem?: string | undefined;
   readonly value: string;
   readonly onValue: (value: string) => void;
+  readonly type?: 'text' | 'email';
+  readonly autoComplete?: 'off' | 'username' | 'name' | 'one-time-code';
 }) => (
-  <Field label={label} hint={hint}>
+  <Field label={label} hint={hint} problem={problem}>
     {(ids) => (
       <input
         {...ids}
+        type={type}
         value={value}
-        autoComplete="off"
+        autoComplete={autoComplete}
         className="input input-sm w-full"
         onChange={(event) => onValue(event.target.value)}
       />

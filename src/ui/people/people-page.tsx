@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { addPerson, demandOfPractice } from '@/actions/people/commands';
+import { addPerson, demandOfPractice, demandSecondStep } from '@/actions/people/commands';
 import type { peopleView } from '@/actions/people/views';
 import { REVIEWS } from '@/core/access/review';
 import { ROLES, ROLE_FACTS, type Role } from '@/core/access/roles';
@@ -18,7 +18,19 @@ import { PracticePage } from './practice-page';
 type View = Awaited<ReturnType<typeof peopleView>>;
 
 /** Who belongs to the practice, what each is and may do, and what is demanded before posting. */
-export const PeoplePage = ({ practice, me, people, given, books, review, mayChange, maySeeAudit }: View) => {
+export const PeoplePage = ({
+  practice,
+  me,
+  people,
+  given,
+  books,
+  review,
+  secondStep,
+  ways,
+  mail,
+  mayChange,
+  maySeeAudit,
+}: View) => {
   const [chosen, setChosen] = useState<number | undefined>();
   const person = people.find(({ id }) => id === chosen);
   return (
@@ -36,6 +48,7 @@ export const PeoplePage = ({ practice, me, people, given, books, review, mayChan
                   <th scope="col" className="max-md:hidden">
                     E-mail
                   </th>
+                  {mayChange && <th scope="col">Signs in</th>}
                 </tr>
               </thead>
               <tbody>
@@ -67,6 +80,7 @@ export const PeoplePage = ({ practice, me, people, given, books, review, mayChan
                           .join(', ')}
                       </td>
                       <td className="max-md:hidden">{one.email}</td>
+                      {mayChange && <td>{waySaid(ways.find(({ person: of }) => of === one.id))}</td>}
                     </tr>
                   );
                 })}
@@ -93,13 +107,22 @@ export const PeoplePage = ({ practice, me, people, given, books, review, mayChan
                 person={person}
                 given={given.filter((entry) => entry.person === person.id)}
                 books={books}
+                way={ways.find(({ person: of }) => of === person.id)}
+                mail={mail}
               />
             ))}
           <BeforePosting review={review} open={mayChange} />
+          <SecondSteps roles={secondStep} open={mayChange} />
         </div>
       </div>
     </PracticePage>
   );
+};
+
+/** How somebody signs in, in a few words. */
+const waySaid = (way: View['ways'][number] | undefined): string => {
+  if (way?.login !== true) return way?.link == null ? 'cannot yet' : 'invited';
+  return way.secondStep ? 'with a second step' : 'with a passphrase';
 };
 
 const NewPerson = () => {
@@ -169,6 +192,43 @@ const BeforePosting = ({ review, open }: { readonly review: View['review']; read
         </label>
       ))}
       <p className="note mt-2">A set of books can demand it by itself, on its Sign-off page.</p>
+      <Problems problems={problems} />
+    </fieldset>
+  );
+};
+
+/** Of whom the practice demands a second step when they sign in. */
+const SecondSteps = ({ roles, open }: { readonly roles: View['secondStep']; readonly open: boolean }) => {
+  const router = useRouter();
+  // What was pressed shows at once.
+  const [wished, setWished] = useState<View['secondStep'] | undefined>();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const now = wished ?? roles;
+  return (
+    <fieldset disabled={!open}>
+      <legend className="title text-lg">A second step is demanded of</legend>
+      {ROLES.map((role) => (
+        <label key={role} className="mt-1.5 flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-xs"
+            checked={now.includes(role)}
+            onChange={(event) => {
+              const next = event.target.checked ? [...now, role] : now.filter((one) => one !== role);
+              setWished(next);
+              void send(demandSecondStep({ roles: next })).then((done) => {
+                setProblems(done.ok ? [] : done.problems);
+                if (!done.ok) setWished(undefined);
+                router.refresh();
+              });
+            }}
+          />
+          {ROLE_FACTS[role].label}s
+        </label>
+      ))}
+      <p className="note mt-2">
+        A code of a device, besides the passphrase. Whoever has none sets it up before anything else.
+      </p>
       <Problems problems={problems} />
     </fieldset>
   );

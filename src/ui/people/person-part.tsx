@@ -12,6 +12,7 @@ import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 import { ChartsField, RoleField } from './role-field';
+import { WayInPart } from './way-in-part';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 type Person = View['people'][number];
@@ -21,10 +22,14 @@ export const PersonPart = ({
   person,
   given,
   books,
+  way,
+  mail,
 }: {
   readonly person: Person;
   readonly given: View['given'];
   readonly books: View['books'];
+  readonly way: View['ways'][number] | undefined;
+  readonly mail: View['mail'];
 }) => {
   const router = useRouter();
   const [fields, setFields] = useState(person);
@@ -63,6 +68,7 @@ export const PersonPart = ({
         <button className="btn btn-primary btn-sm">Save</button>
         <Problems problems={problems} />
       </form>
+      {person.active && way !== undefined && <WayInPart person={person} way={way} mail={mail} />}
       {person.role !== 'owner' && <InBooks person={person} given={given} books={books} />}
     </section>
   );

@@ -1,3 +1,4 @@
+import { isFromHere } from '@/core/access/address';
 import { SIMULATED_CURRENCIES, inventedRates } from '@/simulated/rates';
 
 const isDay = (text: string | null): text is string =>
@@ -12,6 +13,9 @@ const MOST_ASKED = 200;
  * or answer garbage.
  */
 export async function GET(request: Request): Promise<Response> {
+  // It stands in for a service elsewhere, for this machine only.
+  if (!isFromHere(request.headers.get('host'), request.headers.get('x-forwarded-for')))
+    return new Response(null, { status: 404 });
   const asked = new URL(request.url).searchParams;
   const mood = asked.get('mood') ?? 'as usual';
   if (mood === 'down') return new Response('The service is down for maintenance.', { status: 503 });

@@ -1,6 +1,6 @@
 import { choiceView } from '@/actions/people/views';
-import { CHOSEN } from '@/app/chosen';
-import { guarded } from '@/app/guard';
+import { CHOSEN } from '@/app/asking';
+import { guarded } from '@/app/guarded';
 import { bounded } from '@/app/upload';
 
 /** The form has one field. */

@@ -1,7 +1,7 @@
 import { bringRates, exportRates, ratesLimit } from '@/actions/currencies/rates-in';
 import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
-import { guarded } from '@/app/guard';
+import { guarded } from '@/app/guarded';
 import { bounded, namedUpload } from '@/app/upload';
 
 interface Given {

@@ -1,6 +1,6 @@
 import { bringPaper, paperLimit } from '@/actions/papers/bring';
 import { idFrom } from '@/app/parameters';
-import { guarded } from '@/app/guard';
+import { guarded } from '@/app/guarded';
 import { bounded, namedUpload } from '@/app/upload';
 
 /** Papers are sent here, not fetched. */

@@ -1,6 +1,6 @@
 import { accountsLimit, rememberedMapping, takeAccounts } from '@/actions/chart/import';
 import { idFrom } from '@/app/parameters';
-import { guarded } from '@/app/guard';
+import { guarded } from '@/app/guarded';
 import { bounded, namedUpload } from '@/app/upload';
 
 const WISH_LIMIT = 8 * 1024 * 1024;

@@ -1,6 +1,6 @@
 import { bringList } from '@/actions/schedules/bring';
 import { broughtList } from '@/app/bring-list';
-import { guarded } from '@/app/guard';
+import { guarded } from '@/app/guarded';
 import { idFrom } from '@/app/parameters';
 
 /** Lists are sent here, not fetched. */

@@ -1,5 +1,5 @@
 import { saveCodes } from '@/actions/schedules/analysis';
-import { guarded } from '@/app/guard';
+import { guarded } from '@/app/guarded';
 import { idFrom } from '@/app/parameters';
 import { sentValue } from '@/app/upload';
 import { MOST_SENT_BYTES } from '@/core/files/limits';

@@ -2,14 +2,18 @@ import { exportStatement, isFileFormat, isStatementKind } from '@/actions/statem
 import { sheetForm } from '@/core/statements/reports';
 import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
+import { guarded } from '@/app/guarded';
 
-export async function GET(
-  request: Request,
-  { params }: { readonly params: Promise<{ books: string; kind: string }> },
-): Promise<Response> {
-  const { books, kind } = await params;
-  const { searchParams: asked } = new URL(request.url);
-  const format = asked.get('format');
-  if (!isStatementKind(kind) || !isFileFormat(format)) return new Response('There is no such export.', { status: 404 });
-  return exported(idFrom(books), await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format));
-}
+export const GET = guarded(
+  async (
+    request: Request,
+    { params }: { readonly params: Promise<{ books: string; kind: string }> },
+  ): Promise<Response> => {
+    const { books, kind } = await params;
+    const { searchParams: asked } = new URL(request.url);
+    const format = asked.get('format');
+    if (!isStatementKind(kind) || !isFileFormat(format))
+      return new Response('There is no such export.', { status: 404 });
+    return exported(idFrom(books), await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format));
+  },
+);

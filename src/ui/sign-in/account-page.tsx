@@ -1,0 +1,130 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { accountView } from '@/actions/sign-in/views';
+import { ROLE_FACTS } from '@/core/access/roles';
+import { Go } from '../parts/go';
+import { moment } from '../parts/names';
+import { Problems } from '../parts/problems';
+import { ThemeSwitch } from '../frame/theme-switch';
+import { SecondStepPart } from './second-step-part';
+import { SecretField } from './secret-field';
+import { goTo, useStep } from './use-step';
+
+type View = NonNullable<Awaited<ReturnType<typeof accountView>>>;
+
+/** How somebody signs in: their passphrase, their second step, and where they are signed in. */
+export const AccountPage = ({ practice, name, role, email, secondStep, demanded, session, sessions }: View) => {
+  const out = useStep<{ to: string }>('leave', ({ to }) => goTo(to));
+  return (
+    <div className="mx-auto max-w-4xl px-4 pb-10">
+      <title>{`You · ${practice} · Bathron`}</title>
+      <header className="flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-ink pt-4 pb-2.5">
+        <div>
+          <p className="text-sm">
+            <Go href="/" className="text-ink-2 hover:underline">
+              {practice}
+            </Go>
+          </p>
+          <h1 className="title text-2xl leading-tight">{name}</h1>
+        </div>
+        <p className="text-sm text-ink-2">
+          {ROLE_FACTS[role].label} · {email}
+        </p>
+        <div className="ml-auto flex items-center gap-3">
+          <button type="button" className="btn btn-sm" disabled={out.busy} onClick={() => out.run({})}>
+            Sign out
+          </button>
+          <ThemeSwitch />
+        </div>
+      </header>
+      <main className="grid items-start gap-8 pt-4 md:grid-cols-2">
+        <div className="space-y-6">
+          {demanded && (
+            <p role="note" className="border-l-4 border-ochre bg-paper-2 px-3 py-2 text-sm">
+              {practice} asks for a second step of everybody who is {ROLE_FACTS[role].label.toLowerCase()}. Set it up
+              here; then the books open.
+            </p>
+          )}
+          <SecondStepPart on={secondStep} />
+          <Sessions session={session} sessions={sessions} />
+        </div>
+        <PassphrasePart about={[name, email, practice]} />
+      </main>
+    </div>
+  );
+};
+
+const PassphrasePart = ({ about }: { readonly about: readonly string[] }) => {
+  const [current, setCurrent] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const router = useRouter();
+  const { run, busy, problems } = useStep('passphrase', () => {
+    toast('Passphrase changed; your other sessions have ended');
+    setCurrent('');
+    setPassphrase('');
+    router.refresh();
+  });
+  return (
+    <form
+      aria-labelledby="passphrase"
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        run({ current, passphrase });
+      }}
+    >
+      <h2 id="passphrase" className="title text-lg">
+        Another passphrase
+      </h2>
+      <SecretField label="Passphrase until now" value={current} onValue={setCurrent} />
+      <SecretField label="New passphrase" fresh about={about} value={passphrase} onValue={setPassphrase} />
+      <Problems problems={problems} />
+      <button className="btn btn-sm" disabled={busy}>
+        Change it
+      </button>
+    </form>
+  );
+};
+
+/** A browser by the words that it says of itself which people know. */
+const browserOf = (text: string): string => {
+  const browser = /Firefox|Edg|OPR|Chrome|Safari/.exec(text)?.[0] ?? '';
+  const system = /Windows|Android|iPhone|iPad|Mac OS|Linux/.exec(text)?.[0] ?? '';
+  const said = [{ Edg: 'Edge', OPR: 'Opera' }[browser] ?? browser, system].filter((part) => part !== '').join(', ');
+  return said === '' ? 'A program' : said;
+};
+
+const Sessions = ({ session, sessions }: Pick<View, 'session' | 'sessions'>) => {
+  const router = useRouter();
+  const { run, busy, problems } = useStep('end-session', () => router.refresh());
+  return (
+    <section aria-labelledby="sessions">
+      <h2 id="sessions" className="title text-lg">
+        Where you are signed in
+      </h2>
+      <ul className="mt-1 divide-y divide-hairline border-y border-rule text-sm">
+        {sessions.map(({ id, since, until, address, browser }) => (
+          <li key={id} className="flex items-center justify-between gap-3 py-1.5">
+            <span>
+              {browserOf(browser)}
+              {id === session && <span className="note ml-2">this one</span>}
+              <span className="note block">
+                since {moment(since)}
+                {address === '' ? '' : `, from ${address}`}; until {moment(until)}
+              </span>
+            </span>
+            {id !== session && (
+              <button type="button" className="btn btn-xs" disabled={busy} onClick={() => run({ session: id })}>
+                End it
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Problems problems={problems} />
+    </section>
+  );
+};

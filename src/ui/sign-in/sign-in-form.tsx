@@ -1,0 +1,122 @@
+'use client';
+
+import { useState } from 'react';
+import { Go } from '../parts/go';
+import { Problems } from '../parts/problems';
+import { TextField } from '../parts/text-field';
+import { PlainPage } from './plain-page';
+import { SecretField } from './secret-field';
+import { goTo, useStep } from './use-step';
+
+/** One signs in with address and passphrase, then perhaps with a code. */
+export const SignInForm = ({ wanted }: { readonly wanted: string }) => {
+  const [email, setEmail] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const { run, busy, problems } = useStep<{ to: string }>('enter', ({ to }) =>
+    goTo(to === '/' ? wanted : `${to}?to=${encodeURIComponent(wanted)}`),
+  );
+  return (
+    <PlainPage title="Sign in">
+      <form
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          run({ email, passphrase });
+        }}
+      >
+        <TextField label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
+        <SecretField label="Passphrase" value={passphrase} onValue={setPassphrase} />
+        <Problems problems={problems} />
+        <p className="flex items-center gap-4">
+          <button className="btn btn-primary btn-sm" disabled={busy}>
+            Sign in
+          </button>
+          <Go href="/forgotten" className="link text-sm">
+            Forgotten the passphrase
+          </Go>
+        </p>
+      </form>
+    </PlainPage>
+  );
+};
+
+/** The second step: the code that a device shows, or one of those kept for when it is lost. */
+export const CodeForm = ({ wanted }: { readonly wanted: string }) => {
+  const [code, setCode] = useState('');
+  const { run, busy, problems } = useStep<{ to: string }>('code', () => goTo(wanted));
+  return (
+    <PlainPage title="The second step" about="Type the six digits that your device shows for Bathron now.">
+      <form
+        className="space-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          run({ code });
+        }}
+      >
+        <TextField
+          label="Code"
+          hint="Is the device lost? One of your recovery codes does as well; each works once."
+          autoComplete="one-time-code"
+          value={code}
+          onValue={setCode}
+        />
+        <Problems problems={problems} />
+        <p className="flex items-center gap-4">
+          <button className="btn btn-primary btn-sm" disabled={busy}>
+            Go on
+          </button>
+          <Go href="/sign-in" className="link text-sm">
+            Begin again
+          </Go>
+        </p>
+      </form>
+    </PlainPage>
+  );
+};
+
+/** A link for another passphrase is asked for. */
+export const ForgottenForm = ({ mailbox }: { readonly mailbox: boolean }) => {
+  const [email, setEmail] = useState('');
+  const [sent, setSent] = useState(false);
+  const { run, busy, problems } = useStep('forgotten', () => setSent(true));
+  return (
+    <PlainPage
+      title="Another passphrase"
+      about="A link comes by e-mail. It works once, for thirty minutes, and ends all your sessions."
+    >
+      {sent ? (
+        <div role="status" className="space-y-3">
+          <p>If somebody signs in with {email}, the link is on its way.</p>
+          {mailbox && (
+            <p className="text-sm">
+              No way to send e-mail is set up on this machine, so it lies in the{' '}
+              <Go href="/simulated/mailbox" className="link">
+                simulated mailbox
+              </Go>
+              .
+            </p>
+          )}
+        </div>
+      ) : (
+        <form
+          className="space-y-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            run({ email });
+          }}
+        >
+          <TextField label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
+          <Problems problems={problems} />
+          <button className="btn btn-primary btn-sm" disabled={busy}>
+            Send the link
+          </button>
+        </form>
+      )}
+      <p className="mt-4">
+        <Go href="/sign-in" className="link text-sm">
+          Back to signing in
+        </Go>
+      </p>
+    </PlainPage>
+  );
+};
