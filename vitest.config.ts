@@ -18,6 +18,7 @@ const ON_BOTH = [
   'openings',
   'people',
   'schedules',
+  'sign-in',
   'standing',
   'things',
 ];

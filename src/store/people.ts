@@ -51,6 +51,18 @@ export const actingPerson = async (tx: Queryable, id: number | undefined): Promi
 export const firstPractice = async (tx: Queryable): Promise<number> =>
   one(await tx.query<{ id: number }>('select min(id) as id from practice')).id;
 
+/** The active owner with an address. */
+export const ownerAt = async (
+  tx: Queryable,
+  email: string,
+): Promise<Pick<ActingPerson, 'id' | 'practice'> | undefined> =>
+  (
+    await tx.query<Pick<ActingPerson, 'id' | 'practice'>>(
+      `select id, practice_id as practice from person where lower(email) = lower($1) and role = 'owner' and active order by id limit 1`,
+      [email],
+    )
+  )[0];
+
 /** Whether the data of a practice is the demo's, so that one may choose who to be. */
 export const isDemo = async (tx: Queryable, practice: number): Promise<boolean> =>
   one(await tx.query<{ demo: boolean }>('select demo from practice where id = $1', [practice])).demo;

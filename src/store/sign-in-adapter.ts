@@ -53,7 +53,7 @@ export const signInAdapter = (database: () => Promise<Database>) =>
       supportsBooleans: true,
       transaction: false,
     },
-    adapter: () => {
+    adapter: ({ getFieldName }) => {
       const rows = async <T>(sql: string, parameters: readonly unknown[]): Promise<readonly T[]> =>
         (await (await database()).query<object>(sql, parameters)) as unknown as readonly T[];
       const first = async <T>(sql: string, parameters: readonly unknown[]): Promise<T | null> =>
@@ -105,7 +105,7 @@ export const signInAdapter = (database: () => Promise<Database>) =>
           const order =
             sortBy === undefined
               ? ''
-              : ` order by ${named(sortBy.field)} ${sortBy.direction === 'asc' ? 'asc' : 'desc'}`;
+              : ` order by ${named(getFieldName({ model, field: sortBy.field }))} ${sortBy.direction === 'asc' ? 'asc' : 'desc'}`;
           return [
             ...(await rows<T>(
               `select * from ${named(model)}${filter}${order} limit ${put(limit)}::int offset ${put(offset ?? 0)}::int`,

@@ -44,7 +44,7 @@ describe('every use case and every view', () => {
   });
 
   it('is the only way to the database, for pages and for addresses', () => {
-    for (const { file, text } of sources.filter((one) => !['kernel/context.ts', 'kernel/serve.ts'].includes(one.file)))
+    for (const { file, text } of sources.filter((one) => !one.file.startsWith('kernel/')))
       expect(text, file).not.toMatch(/\bdatabase\(\)/);
     const routes = routesUnder('src/app');
     expect(routes.length).toBeGreaterThan(10);
@@ -52,7 +52,19 @@ describe('every use case and every view', () => {
       const text = readFileSync(file, 'utf8');
       expect(text, file).not.toMatch(/@\/store\//);
       expect(text, file).toMatch(/@\/actions\/|simulated/);
+      // It says by itself where nobody is signed in, and answers only to names and pages of ours.
+      if (!/simulated|health/.test(file)) expect(text, file).toMatch(/export const (?:GET|POST) = guarded\(/);
     }
+  });
+
+  it('states none only where nobody is known yet, or where it is about oneself', () => {
+    const open = sources
+      .flatMap(({ file, text }) =>
+        [...text.matchAll(/(?<![\w.])open(?:Step|View)\(/g)].map(() => file.replaceAll('\\', '/')),
+      )
+      .filter((file) => !file.startsWith('kernel/'));
+    expect(open.length).toBeGreaterThan(10);
+    expect(open.filter((file) => !file.startsWith('sign-in/'))).toEqual([]);
   });
 
   it('refuses somebody who may only look, before it looks at what is asked', async () => {

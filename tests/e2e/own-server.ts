@@ -1,0 +1,55 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject);
+    server.listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => resolve(typeof address === 'object' && address !== null ? address.port : 0));
+    });
+  });
+
+/** A server of a test's own, without demo data, in a directory that goes with it. */
+export interface OwnServer {
+  readonly url: string;
+  /** All that it has printed until now. */
+  readonly printed: () => string;
+  readonly stop: () => Promise<void>;
+}
+
+export const startOwnServer = async (variables: Readonly<Record<string, string>> = {}): Promise<OwnServer> => {
+  const [port, data] = [await freePort(), mkdtempSync(join(tmpdir(), 'bathron-own-'))];
+  const child: ChildProcess = spawn(process.execPath, ['scripts/demo.mjs', '--empty'], {
+    env: { ...process.env, PORT: String(port), BATHRON_DATA: data, LOG_LEVEL: 'warn', ...variables },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let text = '';
+  for (const stream of [child.stdout, child.stderr])
+    stream?.on('data', (part: Buffer) => {
+      text += part.toString();
+    });
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  const url = `http://127.0.0.1:${String(port)}`;
+  for (let tries = 0; tries < 600 && child.exitCode === null; tries += 1) {
+    const answers = await fetch(`${url}/health`, { signal: AbortSignal.timeout(5000) }).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (answers) break;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  return {
+    url,
+    printed: () => text,
+    stop: async () => {
+      child.kill('SIGTERM');
+      await ended;
+      rmSync(data, { recursive: true, force: true });
+    },
+  };
+};
