@@ -109,6 +109,17 @@ export default tseslint.config(
     },
   },
   {
+    // A page that is asked for anew while its session has ended leads away, with all that was typed.
+    files: ['src/ui/**/*.{ts,tsx}'],
+    ignores: ['src/ui/parts/use-refresh.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'router', property: 'refresh', message: 'Use useRefresh: it waits while the session has ended.' },
+      ],
+    },
+  },
+  {
     files: ['**/*.mjs'],
     languageOptions: {
       globals: {

@@ -1,4 +1,3 @@
-import { createHmac } from 'node:crypto';
 import { mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,6 +14,7 @@ import { accountView, mailboxView, signInView } from '@/actions/sign-in/views';
 import type { Role } from '@/core/access/roles';
 import { personId } from '@/core/base/ids';
 import { readSecret } from '@/store/secret';
+import { codeOf } from '../device-code';
 import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
 
 const database = withDatabase();
@@ -50,19 +50,6 @@ class Browser {
 }
 
 const tokenIn = (link: string): string => link.split('/').at(-1) ?? '';
-/** The code of a device, RFC 6238. */
-const codeOf = (letters: string, at = Date.now()): string => {
-  const bits = [...letters.replaceAll('=', '')]
-    .map((letter) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(letter).toString(2).padStart(5, '0'))
-    .join('');
-  const key = Buffer.from((bits.match(/.{8}/g) ?? []).map((byte) => Number.parseInt(byte, 2)));
-  const counter = Buffer.alloc(8);
-  counter.writeBigUInt64BE(BigInt(Math.floor(at / 30_000)));
-  const digest = createHmac('sha1', key).update(counter).digest();
-  const offset = (digest.at(-1) ?? 0) & 15;
-  return String((digest.readUInt32BE(offset) & 0x7fffffff) % 1_000_000).padStart(6, '0');
-};
-
 let count = 0;
 /** Somebody who was invited and has accepted. */
 const joined = async (role: Role): Promise<{ id: number; email: string; browser: Browser }> => {

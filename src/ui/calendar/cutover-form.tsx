@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { moveCutover } from '@/actions/calendar/commands';
@@ -15,6 +14,7 @@ import { Problems } from '../parts/problems';
 import { writingWith } from '../parts/names';
 import { send } from '../parts/send';
 import { CutoverEffects, CutoverOptions } from './cutover-choice';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly books: number;
@@ -46,7 +46,7 @@ export const CutoverForm = ({
   fixed,
   dates,
 }: Props) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [wish, setWish] = useState({ cutover, completeUntil, trialBalance });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const to = plainDate(wish.cutover);
@@ -72,7 +72,7 @@ export const CutoverForm = ({
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(wish.cutover === cutover ? 'Dates kept' : `The books take over on ${writing.date(wish.cutover)}`);
-    router.refresh();
+    refresh();
   };
   return (
     <form

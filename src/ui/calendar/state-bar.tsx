@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { setPeriods } from '@/actions/calendar/commands';
@@ -9,6 +8,7 @@ import { PERIOD_STATES, type PeriodState } from '@/core/calendar/states';
 import { type Problem, plural } from '@/core/base/result';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly books: number;
@@ -20,7 +20,7 @@ interface Props {
 
 /** Puts the chosen periods into a state; says what is unfinished in them before they are closed. */
 export const StateBar = ({ books, range, through }: Props) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [asked, setAsked] = useState<
     { readonly periods: readonly PeriodView[]; readonly state: PeriodState } | undefined
@@ -40,7 +40,7 @@ export const StateBar = ({ books, range, through }: Props) => {
     if (!done.ok) return;
     setWhy('');
     toast(`${plural(done.value.changed, 'period')} now ${state}`);
-    router.refresh();
+    refresh();
   };
   if (range.length === 0)
     return (

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { drawCalendar } from '@/actions/calendar/commands';
@@ -14,6 +13,7 @@ import { type YearPlan, isRegular } from '@/core/calendar/year';
 import { type Problem, type Result, plural } from '@/core/base/result';
 import { send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';
+import { useRefresh } from '../parts/use-refresh';
 
 export type CalendarView = NonNullable<Awaited<ReturnType<typeof calendarView>>>;
 
@@ -36,7 +36,7 @@ const standingDraft = (years: CalendarView['years']): Draft =>
 
 /** A calendar that is being changed: its steps, what taking it would do, and the taking. Nothing is stored before. */
 export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: CalendarView) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const standing = useMemo(() => standingDraft(years), [years]);
   const [draft, setDraft] = useState<Draft | undefined>();
   // The steps of the draft, for going back and forth; the standing calendar is the step before the first.
@@ -168,7 +168,7 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     if (!done.ok) return;
     drop();
     toast(`Calendar of ${plural(done.value.years, 'year')} taken`);
-    router.refresh();
+    refresh();
   };
   const bring = async (file: File): Promise<void> => {
     const read = await send(

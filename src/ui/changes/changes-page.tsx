@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { ToldBatch, changesView } from '@/actions/changes/views';
@@ -12,12 +11,13 @@ import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { SaveAs } from '../parts/save-as';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = NonNullable<Awaited<ReturnType<typeof changesView>>>;
 
 /** The record of changes: what was changed when and by whom, and each taken back as one. */
 export const ChangesPage = ({ frame, batches, later, asked, before }: View) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [busy, setBusy] = useState<string>();
   const [refused, setRefused] = useState<{ readonly batch: string; readonly problems: readonly Problem[] }>();
   const here = `/books/${String(frame.id)}/changes`;
@@ -30,7 +30,7 @@ export const ChangesPage = ({ frame, batches, later, asked, before }: View) => {
     toast(
       `${plural(done.value.undone, 'change')} taken back${done.value.kept > 0 ? `; ${String(done.value.kept)} changed since and stayed` : ''}`,
     );
-    router.refresh();
+    refresh();
   };
   return (
     <Frame

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState, useSyncExternalStore } from 'react';
 import { mergeAccounts } from '@/actions/chart/commands';
 import type { FrameView } from '@/actions/frame/views';
@@ -27,6 +26,7 @@ import { send } from '../parts/send';
 import { ClassOptions, HeadingOptions, KeptInOptions, RoleOptions } from './account-fields';
 import { AccountHistory, useStory } from './account-history';
 import type { ChartStore } from './chart-store';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly frame: Pick<FrameView, 'id' | 'currency' | 'parts'>;
@@ -234,7 +234,7 @@ const Merge = ({
   readonly account: Account;
   readonly chart: readonly Account[];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [into, setInto] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const others = chart.filter(
@@ -269,7 +269,7 @@ const Merge = ({
           disabled={into === ''}
           onClick={() =>
             void send(mergeAccounts({ books: frame.id, from: account.id, into: Number(into) })).then((done) => {
-              if (done.ok) router.refresh();
+              if (done.ok) refresh();
               else setProblems(done.problems);
             })
           }

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { editChart } from '@/actions/chart/commands';
@@ -13,13 +12,14 @@ import { type Choice, Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = NonNullable<Awaited<ReturnType<typeof chartRolesView>>>;
 type Role = View['roles'][number];
 
 /** What each special role points to, what is missing, and the account that gets it. */
 export const ByRole = ({ frame, roles, free }: View) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const missing = roles.filter((role) => role.missing);
   const ordered = [
@@ -35,7 +35,7 @@ export const ByRole = ({ frame, roles, free }: View) => {
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`${role.label} given`);
-    router.refresh();
+    refresh();
   };
   return (
     <ChartFrame

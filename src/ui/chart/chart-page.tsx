@@ -1,7 +1,6 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import { useRouter } from 'next/navigation';
 import type { AttachedPaper } from '@/core/schedules/evidence';
 import { useEvidence } from '../evidence/use-evidence';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore, useTransition } from 'react';
@@ -21,6 +20,7 @@ import { AddLines } from './add-lines';
 import { ChartFrame } from './chart-frame';
 import { ChartGrid } from './chart-grid';
 import { chartStore } from './chart-store';
+import { useRefresh } from '../parts/use-refresh';
 
 const KEYS = [
   ['↑ ↓ ← →', 'go from cell to cell; with Shift choose rows'],
@@ -51,7 +51,7 @@ export const ChartPage = ({
   readonly taxCodes: readonly { readonly code: string; readonly name: string }[];
   readonly evidence: readonly AttachedPaper[];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const papers = useEvidence(frame.id, evidence);
   const [, transit] = useTransition();
   const rows = useMemo(() => rowsIn(columns), [columns]);
@@ -77,9 +77,9 @@ export const ChartPage = ({
   // The course above says how much of the chart stands; it is fetched again once the sheet rests.
   useEffect(() => {
     if (version === 0) return;
-    const rest = setTimeout(() => transit(() => router.refresh()), 900);
+    const rest = setTimeout(() => transit(refresh), 900);
     return () => clearTimeout(rest);
-  }, [version, router]);
+  }, [version, refresh]);
   const index = useMemo(() => chartIndex(state.accounts), [state.accounts]);
   const current = selected === undefined ? undefined : index.byId.get(selected);
   const posting = state.accounts.filter(({ heading }) => !heading).length;
@@ -121,7 +121,7 @@ export const ChartPage = ({
             beside={current}
             onDone={() => {
               setAdding(false);
-              router.refresh();
+              refresh();
             }}
           />
         ) : current === undefined ? (

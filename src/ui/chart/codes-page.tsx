@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { saveScheme, setCodes } from '@/actions/chart/commands';
@@ -14,6 +13,7 @@ import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 import { SchemeForm } from './code-scheme';
 import { Renumber } from './renumber';
+import { useRefresh } from '../parts/use-refresh';
 
 /** How codes are built and which ranges they have, what is questionable about them now, and renumbering a branch. */
 export const CodesPage = ({
@@ -25,7 +25,7 @@ export const CodesPage = ({
   readonly settings: ChartSettings;
   readonly accounts: readonly Account[];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const index = useMemo(() => chartIndex(accounts), [accounts]);
   const questions = accounts.flatMap((account) =>
@@ -40,7 +40,7 @@ export const CodesPage = ({
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(saying);
-    router.refresh();
+    refresh();
   };
   return (
     <ChartFrame

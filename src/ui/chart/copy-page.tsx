@@ -16,6 +16,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 import { IncomingPreview, sayPlan } from './incoming-preview';
+import { useRefresh } from '../parts/use-refresh';
 
 const ALSO = [
   { id: 'inactive', label: 'inactive accounts' },
@@ -251,7 +252,7 @@ const Templates = ({
   readonly empty: boolean;
   readonly templates: Props['templates'];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [name, setName] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const keep = async (): Promise<void> => {
@@ -260,7 +261,7 @@ const Templates = ({
     if (!done.ok) return;
     toast(`Kept as the template ${name}`);
     setName('');
-    router.refresh();
+    refresh();
   };
   return (
     <section aria-labelledby="templates" className="border-t border-rule pt-2">
@@ -277,7 +278,7 @@ const Templates = ({
             <button
               type="button"
               className="btn btn-ghost btn-xs"
-              onClick={() => void send(removeTemplate({ id })).then(() => router.refresh())}
+              onClick={() => void send(removeTemplate({ id })).then(refresh)}
             >
               Remove<span className="sr-only"> {called_}</span>
             </button>

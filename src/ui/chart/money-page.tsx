@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { addMoneyAccounts, saveBank } from '@/actions/chart/commands';
@@ -19,6 +18,7 @@ import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Money {
   readonly account: Account;
@@ -82,7 +82,7 @@ export const MoneyPage = ({ frame, currencies, scheme, accounts, money }: Props)
 );
 
 const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame: FrameView }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const digits = minorDigits(account.currency ?? frame.currency);
   const save = async (change: Partial<BankDetails>): Promise<void> => {
@@ -90,7 +90,7 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast('Saved');
-    router.refresh();
+    refresh();
   };
   const text = (
     field: 'iban' | 'number' | 'bic',
@@ -209,7 +209,7 @@ const BLANK: NewRow = { kind: 'bank', name: '', currency: '', number: '' };
 
 /** New accounts, one per row; a row with a name counts. */
 const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money'>) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [rows, setRows] = useState<readonly NewRow[]>([BLANK, BLANK]);
   const [parents, setParents] = useState<Readonly<Record<'asset' | 'liability', string>>>(() => {
     const under = (line: Account['classification']): string =>
@@ -247,7 +247,7 @@ const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money'>)
     if (!done.ok) return;
     toast(`${plural(done.value.added, 'account')} added`);
     setRows([BLANK, BLANK]);
-    router.refresh();
+    refresh();
   };
   return (
     <form

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { editChart, renumberBranch } from '@/actions/chart/commands';
@@ -13,10 +12,11 @@ import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 /** New codes for a branch, shown as old → new before they are taken. */
 export const Renumber = ({ frame, accounts }: { readonly frame: FrameView; readonly accounts: readonly Account[] }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const headings = inTreeOrder(accounts).filter(({ account }) => account.heading);
   const [branch, setBranch] = useState(String(headings[0]?.account.id ?? ''));
   const [start, setStart] = useState(headings[0]?.account.code ?? '1000');
@@ -34,7 +34,7 @@ export const Renumber = ({ frame, accounts }: { readonly frame: FrameView; reado
     toast(`${plural(done.value.changed, 'account')} renumbered`);
     // Renumbering removes nothing, so nothing comes back under another id.
     setBack(inverse(accounts, done.value.steps, () => accountId(-1)).edits);
-    router.refresh();
+    refresh();
   };
   const undo = async (): Promise<void> => {
     const done = await send(editChart({ books: frame.id, edits: [...(back ?? [])] }));
@@ -42,7 +42,7 @@ export const Renumber = ({ frame, accounts }: { readonly frame: FrameView; reado
     if (!done.ok) return;
     setBack(undefined);
     toast('The codes are as they were');
-    router.refresh();
+    refresh();
   };
   return (
     <section aria-labelledby="renumber" className="text-sm">

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
@@ -22,6 +21,7 @@ import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { accountChoices } from './account-choices';
+import { useRefresh } from '../parts/use-refresh';
 
 /** One tax code with its rates by date. */
 export const TaxForm = ({
@@ -39,7 +39,7 @@ export const TaxForm = ({
   readonly proposed: ProposedTaxAccounts;
   readonly onSaved: (id: number | undefined) => void;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const choices = useMemo(() => accountChoices(accounts), [accounts]);
   const [draft, setDraft] = useState<TaxCodeFields>(
     code ?? {
@@ -74,7 +74,7 @@ export const TaxForm = ({
     if (!done.ok) return;
     toast(`${draft.code} saved`);
     onSaved(done.value.id);
-    router.refresh();
+    refresh();
   };
   const remove = async (): Promise<void> => {
     if (code === undefined) return;
@@ -82,7 +82,7 @@ export const TaxForm = ({
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     onSaved(undefined);
-    router.refresh();
+    refresh();
   };
   const setRate = (index: number, change: Partial<TaxCodeFields['rates'][number]>): void =>
     setDraft({ ...draft, rates: draft.rates.map((rate, other) => (other === index ? { ...rate, ...change } : rate)) });

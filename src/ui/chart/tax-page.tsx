@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
@@ -17,6 +16,7 @@ import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 import { accountChoices } from './account-choices';
 import { TaxForm } from './tax-form';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly frame: FrameView;
@@ -134,7 +134,7 @@ const Starter = ({
   proposed,
   some,
 }: Omit<Props, 'codes'> & { readonly some: boolean }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const choices = useMemo(() => accountChoices(accounts), [accounts]);
   const [charged, setCharged] = useState(String(proposed.charged ?? ''));
   const [recoverable, setRecoverable] = useState(String(proposed.recoverable ?? ''));
@@ -151,7 +151,7 @@ const Starter = ({
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`${plural(done.value.added, 'tax code')} added`);
-    router.refresh();
+    refresh();
   };
   return (
     <section aria-labelledby="starter-codes" className="mt-5 max-w-xl text-sm">

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { dismissAdvice, recallAdvice, takeAdvice } from '@/actions/chart/advice';
@@ -13,6 +12,7 @@ import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
+import { useRefresh } from '../parts/use-refresh';
 
 type Shown = AdviceView & {
   readonly dismissal: { readonly reason: string; readonly by: string; readonly at: string } | null;
@@ -28,7 +28,7 @@ export const TidyPage = ({
   readonly advice: readonly Shown[];
   readonly answered: boolean;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [reason, setReason] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -51,7 +51,7 @@ export const TidyPage = ({
     setProblems(done.ok ? done.value.problems : done.problems);
     if (done.ok) toast(`${plural(done.value.done, 'piece')} of advice taken`);
     setChosen(new Set());
-    router.refresh();
+    refresh();
   };
   const dismiss = async (): Promise<void> => {
     const done = await send(dismissAdvice({ books: frame.id, keys: [...picked], reason }));
@@ -59,7 +59,7 @@ export const TidyPage = ({
     if (!done.ok) return;
     setReason('');
     setChosen(new Set());
-    router.refresh();
+    refresh();
   };
   return (
     <ChartFrame
@@ -187,9 +187,7 @@ export const TidyPage = ({
                   <button
                     type="button"
                     className="btn btn-xs"
-                    onClick={() =>
-                      void send(recallAdvice({ books: frame.id, keys: [one.key] })).then(() => router.refresh())
-                    }
+                    onClick={() => void send(recallAdvice({ books: frame.id, keys: [one.key] })).then(refresh)}
                   >
                     Bring back
                   </button>

@@ -1,11 +1,11 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { type ReactNode, createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { changeFact } from '@/actions/company/commands';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
 import { send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Change {
   readonly field: FactName;
@@ -74,7 +74,7 @@ export const FactsProvider = ({
   readonly facts: CompanyFacts;
   readonly children: ReactNode;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [seen, setSeen] = useState(facts);
   const [standing, setStanding] = useState(facts);
   // Shown at once, and taken back when it cannot be saved.
@@ -115,12 +115,12 @@ export const FactsProvider = ({
     });
     if (!done.ok) {
       // After a clash the other value is known: the next attempt replaces it knowingly.
-      router.refresh();
+      refresh();
       return false;
     }
     setStanding((before) => ({ ...before, [field]: done.value.value }));
     drafts.set(field, undefined);
-    router.refresh();
+    refresh();
     return true;
   };
   const last = changes.at(-1);

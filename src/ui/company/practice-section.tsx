@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { archiveBooks } from '@/actions/company/commands';
 import { COLOURS, PURPOSES } from '@/core/company/facts';
 import { ColourMark } from '../frame/colour-mark';
@@ -10,6 +9,7 @@ import { send } from '../parts/send';
 import { DeleteBooks } from './delete-books';
 import { Pair, Section, SelectFact, TextFact } from './fact-fields';
 import { useFacts } from './facts';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly people: readonly string[];
@@ -19,7 +19,7 @@ interface Props {
 
 export const PracticeSection = ({ people, archived, posted }: Props) => {
   const { books, facts, change, problem } = useFacts();
-  const router = useRouter();
+  const refresh = useRefresh();
   return (
     <Section
       id="practice"
@@ -71,7 +71,7 @@ export const PracticeSection = ({ people, archived, posted }: Props) => {
         <button
           type="button"
           className="btn btn-xs"
-          onClick={() => void send(archiveBooks({ books, archived: !archived })).then(() => router.refresh())}
+          onClick={() => void send(archiveBooks({ books, archived: !archived })).then(refresh)}
         >
           {archived ? 'Bring back to the board' : 'Archive these books'}
         </button>

@@ -2,7 +2,6 @@
 
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { useRouter } from 'next/navigation';
 import { removeLogo, type setLogo } from '@/actions/company/commands';
 import type { Contact } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
@@ -15,6 +14,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { Pair, Section, SelectFact, TextFact } from './fact-fields';
 import { useFacts } from './facts';
+import { useRefresh } from '../parts/use-refresh';
 
 export const WhoSection = ({ countries, logo }: { readonly countries: Named; readonly logo: string | null }) => {
   const { facts } = useFacts();
@@ -128,7 +128,7 @@ const Contacts = () => {
 
 const LogoField = ({ logo }: { readonly logo: string | null }) => {
   const { books } = useFacts();
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const bring = async (file: File): Promise<void> => {
     const sent = fetch(`/books/${String(books)}/logo`, {
@@ -138,7 +138,7 @@ const LogoField = ({ logo }: { readonly logo: string | null }) => {
     }).then((response) => response.json() as ReturnType<typeof setLogo>);
     const done = await send(sent);
     setProblems(done.ok ? [] : done.problems);
-    if (done.ok) router.refresh();
+    if (done.ok) refresh();
   };
   return (
     <div className="mt-3">
@@ -154,11 +154,7 @@ const LogoField = ({ logo }: { readonly logo: string | null }) => {
           onFiles={([file]) => file !== undefined && void bring(file)}
         />
         {logo !== null && (
-          <button
-            type="button"
-            className="btn btn-xs"
-            onClick={() => void send(removeLogo({ books })).then(() => router.refresh())}
-          >
+          <button type="button" className="btn btn-xs" onClick={() => void send(removeLogo({ books })).then(refresh)}>
             Take it away
           </button>
         )}

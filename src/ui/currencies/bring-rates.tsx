@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { askRateService } from '@/actions/currencies/rate-service';
@@ -13,6 +12,7 @@ import { Field } from '../parts/field';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly books: number;
@@ -35,7 +35,7 @@ const MOODS = ['as usual', 'slow', 'down', 'garbage'] as const;
 
 /** Rates from a file or from the rate service: shown first, stored when taken. */
 export const BringRates = ({ books, currency, from, to, dates }: Props) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [shown, setShown] = useState<Shown | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState('');
@@ -57,7 +57,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
     if (take) {
       toast(`${plural(done.value.counts.new + done.value.counts.changes, 'rate')} taken over`);
       setShown(undefined);
-      router.refresh();
+      refresh();
     } else setShown({ preview: done.value, again, source, isFile });
   };
   const bring = (file: File): void =>

@@ -13,6 +13,7 @@ import { ExchangeAccounts, MoneyRules } from './money-rules';
 import { Rates } from './rates';
 import { UsedTable } from './used-table';
 import type { CurrenciesView } from './view';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = CurrenciesView & { readonly names: Named };
 
@@ -107,6 +108,7 @@ const SwitchOn = ({
   readonly taken: readonly string[];
 }) => {
   const router = useRouter();
+  const refresh = useRefresh();
   const [currency, setCurrency] = useState('');
   const [problem, setProblem] = useState<string | undefined>();
   return (
@@ -123,7 +125,7 @@ const SwitchOn = ({
           if (!done.ok) return;
           setCurrency('');
           router.push(`/books/${String(books)}/currencies?currency=${currency}`, { scroll: false });
-          router.refresh();
+          refresh();
         });
       }}
     >

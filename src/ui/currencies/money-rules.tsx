@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { addAccount } from '@/actions/chart/commands';
 import { changeBase, changeMoneyRules, chooseExchangeAccount } from '@/actions/currencies/commands';
@@ -13,6 +12,7 @@ import { type Problem, isAt } from '@/core/base/result';
 import { Field } from '../parts/field';
 import type { Named } from '../parts/names';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 interface RulesProps {
   readonly books: number;
@@ -25,13 +25,13 @@ interface RulesProps {
 
 /** Base currency, rounding, and how old a rate may be. Each is saved when it is chosen or left. */
 export const MoneyRules = ({ books, rounding, rateDays, base, posted, names }: RulesProps) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const at = (field: string): string | undefined => problems.find((one) => isAt(one, field))?.message;
   const settle = async (sent: Parameters<typeof send>[0]): Promise<void> => {
     const done = await send(sent);
     setProblems(done.ok ? [] : done.problems);
-    router.refresh();
+    refresh();
   };
   return (
     <div className="flex flex-col gap-1.5">
@@ -114,14 +114,14 @@ export const ExchangeAccounts = ({
   readonly books: number;
   readonly accounts: readonly Account[];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const holder = (role: ExchangeRole): Account | undefined => accounts.find((account) => account.role === role);
   const [apart, setApart] = useState(holder('exchange-gains') !== undefined || holder('exchange-losses') !== undefined);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const settle = async (sent: Parameters<typeof send>[0]): Promise<void> => {
     const done = await send(sent);
     setProblems(done.ok ? [] : done.problems);
-    router.refresh();
+    refresh();
   };
   const make = (role: ExchangeRole): void => {
     const heading = accounts.find(

@@ -1,7 +1,6 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { removeRate, saveRate } from '@/actions/currencies/commands';
@@ -22,6 +21,7 @@ import { send } from '../parts/send';
 import { BringRates } from './bring-rates';
 import type { Point } from './rate-chart';
 import type { CurrenciesView } from './view';
+import { useRefresh } from '../parts/use-refresh';
 
 // The drawing library is large and only of use here, after the page stands.
 const RateChart = dynamic(() => import('./rate-chart').then((one) => one.RateChart), {
@@ -96,7 +96,7 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
 
 const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
   const { frame, currencies } = view;
-  const router = useRouter();
+  const refresh = useRefresh();
   const all = [frame.currency, ...currencies.map((one) => one.currency)];
   const [rate, setRate] = useState({ date: frame.openingDate, unit: chosen, quote: frame.currency, typed: '' });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -111,7 +111,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
     if (!done.ok) return;
     toast(`${called({ ...given, rate: decimalOf(done.value.rate) }, frame.style)} kept`);
     setRate({ ...given, typed: '' });
-    router.refresh();
+    refresh();
   };
   const currencySelect = (key: 'unit' | 'quote', label: string) => (
     <select
@@ -244,7 +244,7 @@ const RateList = ({
   readonly listed: readonly RateView[];
   readonly pair: CurrenciesView['pairs'][number] | undefined;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   if (pair === undefined) return null;
   return (
     <div className="mt-2 max-h-96 overflow-y-auto" role="region" aria-label="Rates, newest first" tabIndex={0}>
@@ -287,7 +287,7 @@ const RateList = ({
                     void send(
                       removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),
                     ).then((done) => {
-                      router.refresh();
+                      refresh();
                       if (!done.ok) return toast(done.problems[0]?.message ?? '');
                       return toast('Rate deleted', {
                         action: {
@@ -302,7 +302,7 @@ const RateList = ({
                                 typed: writeRate(decimalOf(rate.rate), frame.style),
                                 evenIfDoubtful: true,
                               }),
-                            ).then(() => router.refresh()),
+                            ).then(refresh),
                         },
                       });
                     })

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { switchOff } from '@/actions/currencies/commands';
 import type { UsedRate } from '@/actions/currencies/views';
@@ -17,6 +16,7 @@ import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import type { CurrenciesView } from './view';
+import { useRefresh } from '../parts/use-refresh';
 
 /** Each foreign currency with the rate that counts at the opening date: how much, of which day, from where. */
 export const UsedTable = ({
@@ -27,7 +27,7 @@ export const UsedTable = ({
   readonly nameOf: ReadonlyMap<string, string>;
 }) => {
   const { frame, currencies, used, chosen } = view;
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [amount, setAmount] = useState('100');
   if (currencies.length === 0) return null;
@@ -92,7 +92,7 @@ export const UsedTable = ({
                       onClick={() =>
                         void send(switchOff({ books: frame.id, currency })).then((done) => {
                           setProblems(done.ok ? [] : done.problems);
-                          if (done.ok) router.refresh();
+                          if (done.ok) refresh();
                         })
                       }
                     >

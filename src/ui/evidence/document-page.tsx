@@ -16,6 +16,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { size } from '../papers/size';
 import { ShownPaperPart } from './shown-paper';
+import { useRefresh } from '../parts/use-refresh';
 
 const hrefOf = (books: number, { place }: PaperUse): string => {
   const at = `/books/${String(books)}`;
@@ -39,6 +40,7 @@ export const DocumentPage = ({
   readable,
 }: FoundDocument & { readonly frame: FrameView; readonly readable: boolean }) => {
   const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const act = async (doing: Promise<Result<unknown>>): Promise<boolean> => {
     const done = await send(doing);
@@ -98,7 +100,7 @@ export const DocumentPage = ({
                       className="btn btn-xs"
                       onClick={() =>
                         void act(detachPaper({ books: frame.id, evidence: use.evidence ?? 0 })).then((done) => {
-                          if (done) router.refresh();
+                          if (done) refresh();
                         })
                       }
                     >

@@ -1,15 +1,15 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
+import { useRefresh } from '../parts/use-refresh';
 
 /** Going back shows the page as it was kept in the browser; ask for the books as they are now, since work went on meanwhile. */
 export const ReloadOnReturn = () => {
-  const router = useRouter();
+  const refresh = useRefresh();
   useEffect(() => {
-    const reload = (): void => router.refresh();
+    const reload = (): void => refresh();
     addEventListener('popstate', reload);
     return () => removeEventListener('popstate', reload);
-  }, [router]);
+  }, [refresh]);
   return null;
 };

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { undo as takeBack } from '@/actions/changes/commands';
@@ -17,6 +16,7 @@ import { ComparativesGrid } from './comparatives-grid';
 import { BudgetRule } from './budget-rule';
 import { ComparativeMargin } from './comparative-margin';
 import { type ComparativesView, useComparatives } from './use-comparatives';
+import { useRefresh } from '../parts/use-refresh';
 
 const KEYS = [
   ['type, Enter, F2', 'write an amount; Enter keeps it and goes down'],
@@ -27,7 +27,7 @@ const KEYS = [
 
 /** Last year's closing balances and the months of this year, beside the opening figures that they lead to. */
 export const ComparativesPage = ({ frame, columns, rows, last, papers, budgets }: ComparativesView) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const comparatives = useComparatives(frame.id, rows);
   const { entered } = comparatives;
   const [chosen, setChosen] = useState<AccountId | undefined>();
@@ -66,7 +66,7 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers, budgets }
               books={frame.id}
               onFilled={() => {
                 comparatives.forgetPast();
-                router.refresh();
+                refresh();
               }}
             />
           )}
@@ -87,7 +87,7 @@ export const ComparativesPage = ({ frame, columns, rows, last, papers, budgets }
                     `${plural(done.value.undone, 'amount')} put back${done.value.kept > 0 ? `; ${plural(done.value.kept, 'amount')} changed since and stayed` : ''}`,
                   );
                   comparatives.forgetPast();
-                  router.refresh();
+                  refresh();
                 })
               }
             >

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useDeferredValue, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import type { BehindView, OpeningRowView, openingsView } from '@/actions/openings/views';
@@ -19,6 +18,7 @@ import { FindField } from '../parts/find-field';
 import type { Figure, Figures } from './figures';
 import { OpeningsGrid } from './grid';
 import type { Landing } from './grid-row';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
 
@@ -76,7 +76,7 @@ export const OpeningsSheet = ({
   onSelect,
   jumpTo,
 }: SheetProps) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const setTotals = useSetTotals();
   const standing = useSyncExternalStore(figures.watch, figures.standing, figures.standing);
   const [filter, setFilter] = useState<Filter>('all');
@@ -110,9 +110,9 @@ export const OpeningsSheet = ({
   // The course above counts filled accounts; ask for it again when the sheet has come to rest.
   useEffect(() => {
     if (standing.edits === 0 || standing.waiting > 0) return;
-    const resting = setTimeout(() => router.refresh(), 4000);
+    const resting = setTimeout(refresh, 4000);
     return () => clearTimeout(resting);
-  }, [standing, router]);
+  }, [standing, refresh]);
 
   const columns = useMemo(
     () => sheetColumns({ foreign: money.switchedOn.length > 0, before: before !== null }),

@@ -1,6 +1,7 @@
 import type { Saved } from '@/actions/openings/figures';
 import { fromWire, toWire } from '@/core/money/wire';
 import type { Result } from '@/core/base/result';
+import { noted } from '../parts/send';
 import type { Save } from './figures';
 
 /** Bytes that a browser sends on after its page is gone, less what headers take (Fetch standard, 4.6: 64 kibibytes). */
@@ -18,5 +19,5 @@ export const saveTo =
       // In UTF-8 a character has at most three bytes for each of its units here.
       keepalive: body.length * 3 < SENT_ON,
     });
-    return fromWire(await response.text()) as Result<Saved>;
+    return noted(fromWire(await response.text()) as Result<Saved>);
   };

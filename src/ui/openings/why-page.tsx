@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { addAccount } from '@/actions/chart/commands';
 import type { WhyAccount, whyView } from '@/actions/openings/why-view';
@@ -22,6 +21,7 @@ import { makeFigures } from './figures';
 import { saveTo } from './save';
 import { Explanation } from './explanation';
 import { useSearch } from './use-search';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = NonNullable<Awaited<ReturnType<typeof whyView>>>;
 
@@ -53,7 +53,7 @@ export const WhyPage = ({
   accounts,
   input,
 }: View) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const editable = set?.state === 'draft' && frame.may.includes('openings.change');
   const byId = useMemo(() => new Map(accounts.map((account) => [account.id, account])), [accounts]);
   const figures = useMemo(
@@ -218,7 +218,7 @@ export const WhyPage = ({
           {standing.wrong > 0 ? (
             <span className="text-brick">
               {plural(standing.wrong, 'figure')} not saved, changed elsewhere meanwhile.{' '}
-              <button type="button" className="btn btn-xs" onClick={() => router.refresh()}>
+              <button type="button" className="btn btn-xs" onClick={refresh}>
                 Load again
               </button>
             </span>
@@ -338,12 +338,12 @@ const Suspense = ({
   readonly account: WhyAccount | undefined;
   readonly onPut: (reason: string, account: WhyAccount) => void;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [reason, setReason] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const create = async (): Promise<void> => {
     const made = await send(addAccount({ books: frame.id, ...make, role: 'opening-suspense', heading: false }));
-    if (made.ok) router.refresh();
+    if (made.ok) refresh();
     else setProblems(made.problems);
   };
   return (

@@ -25,6 +25,7 @@ import { PaperRows } from './paper-rows';
 import { size } from './size';
 import { TakeComparatives } from './take-comparatives';
 import { useRows } from './use-rows';
+import { useRefresh } from '../parts/use-refresh';
 
 const KEYS = [
   ['↑ ↓', 'go from row to row'],
@@ -44,6 +45,7 @@ export const PaperPage = ({
   readonly accounts: readonly Account[];
 }) => {
   const router = useRouter();
+  const refresh = useRefresh();
   const { plan } = paper;
   const rows = useRows(frame.id, paper);
   const { selected } = rows;
@@ -59,7 +61,7 @@ export const PaperPage = ({
     setBusy(false);
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return undefined;
-    router.refresh();
+    refresh();
     return done.value;
   };
   const take = async (): Promise<void> => {
@@ -180,7 +182,7 @@ export const PaperPage = ({
             accounts={accounts}
             onDecided={(next) => {
               goOn(next);
-              router.refresh();
+              refresh();
             }}
             onRead={(as, like) => void read(selected.row.row, as, like)}
           />
@@ -208,7 +210,7 @@ export const PaperPage = ({
           </p>
         )}
         <Problems problems={problems} />
-        <HowRead frame={frame} paper={paper} onChanged={() => router.refresh()} />
+        <HowRead frame={frame} paper={paper} onChanged={refresh} />
         <TakeComparatives key={JSON.stringify(paper.comparatives)} books={frame.id} paper={paper} />
         <dl
           className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-y border-rule py-1.5 text-sm"

@@ -5,6 +5,7 @@ import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type Problem, plural } from '@/core/base/result';
 import { type Brought, sendPaper } from './send-paper';
+import { useRefresh } from '../parts/use-refresh';
 
 type NamedFile = readonly [name: string, content: Blob];
 
@@ -22,6 +23,7 @@ export interface Bringing {
 /** Brings papers: each is sent, read by the server and stored once it reads. One paper opens at once; several are listed. */
 export const useBring = (books: number): Bringing => {
   const router = useRouter();
+  const refresh = useRefresh();
   const [busy, setBusy] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [refused, setRefused] = useState<readonly NamedFile[]>([]);
@@ -79,7 +81,7 @@ export const useBring = (books: number): Bringing => {
     else if (papers.length > 0) {
       if (!cancelled) toast(`${plural(papers.length, 'paper')} brought`);
       router.push(`/books/${String(books)}/papers`);
-      router.refresh();
+      refresh();
     }
   };
   return { busy, problems, take, refused, cancel: () => running.current?.cancel() };

@@ -1,4 +1,3 @@
-import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import type { lastChange } from '@/actions/changes/views';
 import { undo } from '@/actions/changes/commands';
@@ -6,6 +5,7 @@ import type { Subject } from '@/core/base/change';
 import { plural } from '@/core/base/result';
 import { moment } from './names';
 import { send } from './send';
+import { useRefresh } from './use-refresh';
 
 type Last = Awaited<ReturnType<typeof lastChange>>;
 
@@ -14,7 +14,7 @@ type Last = Awaited<ReturnType<typeof lastChange>>;
  * named, from the record, and taken back by one press.
  */
 export const useLastChange = (books: number, subjects: readonly Subject[]): (() => void) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const takeBack = async (batch: string): Promise<void> => {
     const done = await send(undo({ books, batch }));
     if (!done.ok) {
@@ -22,7 +22,7 @@ export const useLastChange = (books: number, subjects: readonly Subject[]): (() 
       return;
     }
     toast(`${plural(done.value.undone, 'change')} taken back`);
-    router.refresh();
+    refresh();
   };
   return () => {
     const asked = new URLSearchParams(subjects.map((subject) => ['of', subject]));

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { addPerson, demandOfPractice, demandSecondStep } from '@/actions/people/commands';
@@ -14,6 +13,7 @@ import { send } from '../parts/send';
 import { PersonPart } from './person-part';
 import { ChartsField, RoleField } from './role-field';
 import { PracticePage } from './practice-page';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 
@@ -126,7 +126,7 @@ const waySaid = (way: View['ways'][number] | undefined): string => {
 };
 
 const NewPerson = () => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [name, setName] = useState('');
   const [email, setEmail] = useState('');
   const [role, setRole] = useState<Role>('preparer');
@@ -144,7 +144,7 @@ const NewPerson = () => {
           toast(`${name.trim()} is in the practice`);
           setName('');
           setEmail('');
-          router.refresh();
+          refresh();
         });
       }}
     >
@@ -162,7 +162,7 @@ const NewPerson = () => {
 };
 
 const BeforePosting = ({ review, open }: { readonly review: View['review']; readonly open: boolean }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   // What was pressed shows at once.
   const [wished, setWished] = useState<View['review'] | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -181,7 +181,7 @@ const BeforePosting = ({ review, open }: { readonly review: View['review']; read
               void send(demandOfPractice({ review: id })).then((done) => {
                 setProblems(done.ok ? [] : done.problems);
                 if (!done.ok) setWished(undefined);
-                router.refresh();
+                refresh();
               });
             }}
           />
@@ -199,7 +199,7 @@ const BeforePosting = ({ review, open }: { readonly review: View['review']; read
 
 /** Of whom the practice demands a second step when they sign in. */
 const SecondSteps = ({ roles, open }: { readonly roles: View['secondStep']; readonly open: boolean }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   // What was pressed shows at once.
   const [wished, setWished] = useState<View['secondStep'] | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -219,7 +219,7 @@ const SecondSteps = ({ roles, open }: { readonly roles: View['secondStep']; read
               void send(demandSecondStep({ roles: next })).then((done) => {
                 setProblems(done.ok ? [] : done.problems);
                 if (!done.ok) setWished(undefined);
-                router.refresh();
+                refresh();
               });
             }}
           />

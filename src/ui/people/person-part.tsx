@@ -1,4 +1,3 @@
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { changePerson, giveBooks } from '@/actions/people/commands';
@@ -13,6 +12,7 @@ import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 import { ChartsField, RoleField } from './role-field';
 import { WayInPart } from './way-in-part';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 type Person = View['people'][number];
@@ -31,7 +31,7 @@ export const PersonPart = ({
   readonly way: View['ways'][number] | undefined;
   readonly mail: View['mail'];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [fields, setFields] = useState(person);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const set = (part: Partial<Person>): void => setFields((was) => ({ ...was, ...part }));
@@ -45,7 +45,7 @@ export const PersonPart = ({
             setProblems(done.ok ? [] : done.problems);
             if (!done.ok) return;
             toast(`${fields.name.trim()} saved; it counts from the next page on`);
-            router.refresh();
+            refresh();
           });
         }}
       >
@@ -84,7 +84,7 @@ const InBooks = ({
   readonly given: View['given'];
   readonly books: View['books'];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [of, setOf] = useState('');
   const [role, setRole] = useState<GivenRole>('reader');
   const [reason, setReason] = useState('');
@@ -95,7 +95,7 @@ const InBooks = ({
       if (!done.ok) return;
       setOf('');
       setReason('');
-      router.refresh();
+      refresh();
     });
   return (
     <form

@@ -1,4 +1,3 @@
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { dropSecondStepOf, endAllSessionsOf, sendWayIn } from '@/actions/people/commands';
@@ -8,6 +7,7 @@ import { Go } from '../parts/go';
 import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 
@@ -21,14 +21,14 @@ export const WayInPart = ({
   readonly way: View['ways'][number];
   readonly mail: View['mail'];
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [made, setMade] = useState<{ readonly link: string; readonly sent: boolean } | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const run = <T,>(asked: Promise<Result<T>>, then: (value: T) => void): void =>
     void send(asked).then((done) => {
       setProblems(done.ok ? [] : done.problems);
       if (done.ok) then(done.value);
-      router.refresh();
+      refresh();
     });
   return (
     <section aria-labelledby="way-in" className="space-y-2 border-t border-rule pt-3">

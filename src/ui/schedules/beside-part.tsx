@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { FoundSchedule } from '@/actions/schedules/views';
@@ -16,6 +15,7 @@ import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly frame: FrameView;
@@ -45,7 +45,7 @@ export const BesidePart = ({
   open,
   onChoose,
 }: Props) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const facts = BESIDE[schedule];
   if (facts === undefined) return null;
@@ -63,7 +63,7 @@ export const BesidePart = ({
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast('Both figures are what their loans come to; Ctrl+Z on Opening balances takes it back');
-    router.refresh();
+    refresh();
   };
   return (
     <MarginPart title="On two accounts">

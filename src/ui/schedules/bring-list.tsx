@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { type ListPreview, takeList } from '@/actions/schedules/bring';
@@ -16,6 +15,7 @@ import { sided } from '../parts/figures';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly frame: FrameView;
@@ -67,7 +67,7 @@ const MOST_SHOWN = 200;
 
 /** What a list holds, before it is taken: its rows, whom it names, and what does not read. */
 export const BringList = ({ frame, set, account, schedule, contacts, preview, onDone }: Props) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [leave, setLeave] = useState<ReadonlySet<number>>(new Set());
   const [booked, setBooked] = useState(true);
   const [chosen, setChosen] = useState(0);
@@ -114,7 +114,7 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
       `${preview.name} taken${done.value.contacts > 0 && account !== null ? `, ${plural(done.value.contacts, 'contact')} made` : ''}; Ctrl+Z takes it back`,
     );
     onDone();
-    router.refresh();
+    refresh();
   };
   return (
     <section

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { copyContacts, otherBooks } from '@/actions/schedules/copy-contacts';
@@ -8,10 +7,11 @@ import { type Problem, plural } from '@/core/base/result';
 import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 /** Contacts of another client, for those who deal with both. */
 export const CopyContacts = ({ books }: { readonly books: number }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [choices, setChoices] = useState<readonly { readonly id: number; readonly name: string }[] | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const copy = async (from: number): Promise<void> => {
@@ -20,7 +20,7 @@ export const CopyContacts = ({ books }: { readonly books: number }) => {
     if (!done.ok) return;
     setChoices(undefined);
     toast(done.value.copied === 0 ? 'All of them are here already' : `${plural(done.value.copied, 'contact')} copied`);
-    router.refresh();
+    refresh();
   };
   return (
     <div className="flex flex-col gap-2">

@@ -1,7 +1,6 @@
 'use client';
 
 import { Check } from 'lucide-react';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { lookAt } from '@/actions/schedules/ties';
 import type { Problem } from '@/core/base/result';
@@ -10,6 +9,7 @@ import { moment } from '../parts/names';
 import { useMay } from '../frame/may-context';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 /** Who looked at a figure and at what stands behind it, and whether both are still so; and the way to say that one has. */
 export const LookedAt = ({
@@ -26,14 +26,14 @@ export const LookedAt = ({
   /** In a row of a table there is room for few words. */
   readonly brief?: boolean;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const may = useMay('schedules.look');
   const still = looked !== null && stillLooked(tie, looked);
   const put = async (yes: boolean): Promise<void> => {
     const done = await send(lookAt({ books, account, looked: yes }));
     setProblems(done.ok ? [] : done.problems);
-    if (done.ok) router.refresh();
+    if (done.ok) refresh();
   };
   return (
     <div className={brief ? '' : 'mt-2'}>

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { saveClosing } from '@/actions/schedules/ties';
 import type { FrameView } from '@/actions/frame/views';
@@ -18,6 +17,7 @@ import { sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { CashCount } from './cash-count';
+import { useRefresh } from '../parts/use-refresh';
 
 /** The closing balance of a statement, typed from the paper. */
 export const StatementForm = ({
@@ -33,7 +33,7 @@ export const StatementForm = ({
   readonly closing: Closing | null;
   readonly open: boolean;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const currency = account.currency ?? frame.currency;
   const money = { currency, digits: minorDigits(currency), style: frame.style };
   // Both as they were typed last: the one is not to wait for the answer about the other.
@@ -61,7 +61,7 @@ export const StatementForm = ({
     const kept = amount === null ? null : { date, amount, counted };
     const done = await send(saveClosing({ books: frame.id, set, account: account.id, closing: kept }));
     setProblems(done.ok ? [] : done.problems);
-    if (done.ok) router.refresh();
+    if (done.ok) refresh();
   };
   const typed = (text: string): void => {
     if (text.trim() === shown) return;

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { explainTie, takeSupport } from '@/actions/schedules/ties';
@@ -17,6 +16,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { LookedAt } from './looked-at';
 import { TIE_STATES } from './tie-words';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly frame: FrameView;
@@ -33,7 +33,7 @@ interface Props {
 
 /** The figure beside what stands behind it, in every currency; the ways out of a difference. */
 export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [reason, setReason] = useState('');
   const apart = tie.state === 'apart';
@@ -43,14 +43,14 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`The figure is ${sided(done.value.amounts[0] ?? NIL, frame)} now; Ctrl+Z on Opening balances takes it back`);
-    router.refresh();
+    refresh();
   };
   const explain = async (why: string | null): Promise<void> => {
     const done = await send(explainTie({ books: frame.id, set, account, reason: why }));
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     setReason('');
-    router.refresh();
+    refresh();
   };
   return (
     <MarginPart title="Tie-out">

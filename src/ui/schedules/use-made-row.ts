@@ -1,16 +1,16 @@
-import { useRouter } from 'next/navigation';
 import { toast } from 'sonner';
 import type { Result } from '@/core/base/result';
 import { fromWire, toWire } from '@/core/money/wire';
 import { type AnalysisList, type CodeFields, blankCode } from '@/core/schedules/analysis';
 import { type ContactFields, type ContactId, blankContact, contactId } from '@/core/schedules/contact';
 import type { ScheduleKind } from '@/core/schedules/kinds';
+import { useRefresh } from '../parts/use-refresh';
 
 type Made = { readonly contact: ContactFields } | { readonly code: CodeFields };
 
 /** Makes a contact or a code on the spot, for the row in which its name was typed; undefined, said in a toast, where that failed. */
 const useMadeRow = (books: number): ((place: string, made: Made) => Promise<number | undefined>) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   return async (place, made) => {
     try {
       const response = await fetch(`/books/${String(books)}/schedules/${place}/rows`, {
@@ -26,7 +26,7 @@ const useMadeRow = (books: number): ((place: string, made: Made) => Promise<numb
         toast.error((done.ok ? undefined : done.problems[0]?.message) ?? 'Nothing was made.');
         return undefined;
       }
-      router.refresh();
+      refresh();
       return row.id;
     } catch {
       toast.error('Bathron did not answer, so nothing was made.');

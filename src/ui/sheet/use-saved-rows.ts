@@ -1,12 +1,13 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type Problem, type Result, plural } from '@/core/base/result';
 import { fromWire, toWire } from '@/core/money/wire';
 import type { CellEdit } from './data-sheet';
 import { type Apply, type SheetRow, type Stored, adopted, edited, keyOf, refused, saved, unsaved } from './saved-rows';
+import { noted } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 type Written = Result<{ readonly rows: readonly ({ readonly id: number; readonly revision: number } | null)[] }>;
 
@@ -55,7 +56,7 @@ const send = async (address: string, body: object): Promise<Written> => {
       headers: { 'content-type': 'application/json' },
       body: toWire(body),
     });
-    return fromWire(await response.text()) as Written;
+    return noted(fromWire(await response.text()) as Written);
   } catch {
     return {
       ok: false,
@@ -71,7 +72,7 @@ const send = async (address: string, body: object): Promise<Written> => {
  * stays until it is stored; a row that says too little waits.
  */
 export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const { stored, complete } = wanted;
   const [view, setView] = useState<Held<Fields>>(() => ({ rows: adopted(stored), next: 1, busy: false }));
   // What is on its way is known at once, not only when it is drawn.
@@ -101,8 +102,8 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
       if (!done.ok) return;
     }
     // What stands around the sheet is of the server; of a very long one it waits for the next page.
-    if (held.current.rows.length <= MOST_REFRESHED) router.refresh();
-  }, [router, show]);
+    if (held.current.rows.length <= MOST_REFRESHED) refresh();
+  }, [refresh, show]);
 
   // What the server has now takes the place of what stands here, unless something here is not stored yet.
   useEffect(() => {
@@ -160,7 +161,7 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
           toast(
             `${plural(there.length, wanted.one)} deleted; Ctrl+Z brings ${there.length === 1 ? 'it' : 'them'} back`,
           );
-          router.refresh();
+          refresh();
         },
       );
     },

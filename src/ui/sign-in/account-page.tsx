@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { accountView } from '@/actions/sign-in/views';
@@ -12,12 +11,13 @@ import { ThemeSwitch } from '../frame/theme-switch';
 import { SecondStepPart } from './second-step-part';
 import { SecretField } from './secret-field';
 import { goTo, useStep } from './use-step';
+import { useRefresh } from '../parts/use-refresh';
 
 type View = NonNullable<Awaited<ReturnType<typeof accountView>>>;
 
 /** How somebody signs in: their passphrase, their second step, and where they are signed in. */
 export const AccountPage = ({ practice, name, role, email, secondStep, demanded, session, sessions }: View) => {
-  const out = useStep<{ to: string }>('leave', ({ to }) => goTo(to));
+  const out = useStep('leave', ({ to }) => goTo(to));
   return (
     <div className="mx-auto max-w-4xl px-4 pb-10">
       <title>{`You · ${practice} · Bathron`}</title>
@@ -60,12 +60,12 @@ export const AccountPage = ({ practice, name, role, email, secondStep, demanded,
 const PassphrasePart = ({ about }: { readonly about: readonly string[] }) => {
   const [current, setCurrent] = useState('');
   const [passphrase, setPassphrase] = useState('');
-  const router = useRouter();
+  const refresh = useRefresh();
   const { run, busy, problems } = useStep('passphrase', () => {
     toast('Passphrase changed; your other sessions have ended');
     setCurrent('');
     setPassphrase('');
-    router.refresh();
+    refresh();
   });
   return (
     <form
@@ -98,8 +98,8 @@ const browserOf = (text: string): string => {
 };
 
 const Sessions = ({ session, sessions }: Pick<View, 'session' | 'sessions'>) => {
-  const router = useRouter();
-  const { run, busy, problems } = useStep('end-session', () => router.refresh());
+  const refresh = useRefresh();
+  const { run, busy, problems } = useStep('end-session', refresh);
   return (
     <section aria-labelledby="sessions">
       <h2 id="sessions" className="title text-lg">

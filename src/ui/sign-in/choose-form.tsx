@@ -23,7 +23,7 @@ export const ChooseForm = ({
   role,
 }: { readonly token: string } & NonNullable<Awaited<ReturnType<typeof wayInView>>>) => {
   const [passphrase, setPassphrase] = useState('');
-  const { run, busy, problems } = useStep<{ to: string }>('choose', ({ to }) => goTo(to));
+  const { run, busy, problems } = useStep('choose', ({ to }) => goTo(to));
   return (
     <PlainPage
       title={kind === 'invitation' ? `Welcome to ${practice}` : 'Another passphrase'}
@@ -61,7 +61,7 @@ export const ChooseForm = ({
 /** The first start: the practice and its first owner are named, by whoever can read what the server printed. */
 export const FirstForm = ({ practice, name }: NonNullable<Awaited<ReturnType<typeof firstView>>>) => {
   const [fields, setFields] = useState({ code: '', practice, name, email: '', passphrase: '' });
-  const { run, busy, problems } = useStep<{ to: string }>('begin', ({ to }) => goTo(to));
+  const { run, busy, problems } = useStep('begin', ({ to }) => goTo(to));
   const set = (part: Partial<typeof fields>): void => setFields((was) => ({ ...was, ...part }));
   const fieldless = problems.filter(({ path }) => !Object.hasOwn(fields, String(path?.[0])));
   return (

@@ -1,12 +1,12 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { SecretField } from './secret-field';
 import { useStep } from './use-step';
+import { useRefresh } from '../parts/use-refresh';
 
 interface Begun {
   readonly picture: string;
@@ -16,24 +16,24 @@ interface Begun {
 
 /** Codes of a device as a second step: set up, taken away, and the codes for when the device is lost. */
 export const SecondStepPart = ({ on }: { readonly on: boolean }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [current, setCurrent] = useState('');
   const [begun, setBegun] = useState<Begun | undefined>();
   const [recovery, setRecovery] = useState<readonly string[]>([]);
-  const begin = useStep<Begun>('second-step', setBegun);
+  const begin = useStep('second-step', setBegun);
   const drop = useStep('no-second-step', () => {
     toast('The second step is gone');
     setCurrent('');
     setRecovery([]);
-    router.refresh();
+    refresh();
   });
-  const codes = useStep<Pick<Begun, 'recovery'>>('recovery-codes', (made) => setRecovery(made.recovery));
+  const codes = useStep('recovery-codes', (made) => setRecovery(made.recovery));
   const finish = (): void => {
     toast('The second step is asked for from the next sign-in on');
     setRecovery(begun?.recovery ?? []);
     setBegun(undefined);
     setCurrent('');
-    router.refresh();
+    refresh();
   };
   return (
     <section aria-labelledby="second-step" className="space-y-2">
@@ -87,7 +87,6 @@ const SetUp = ({ begun: { picture, letters }, onDone }: { readonly begun: Begun;
       }}
     >
       <p className="text-sm">Let the program for codes on your device take this picture, or type the letters:</p>
-      {/* eslint-disable-next-line @next/next/no-img-element -- made here, of a secret that no cache may hold */}
       <img src={`data:image/svg+xml,${encodeURIComponent(picture)}`} alt="For the program on your device" width={180} />
       <p className="font-mono text-sm break-all">{letters}</p>
       <TextField label="Code that it shows" autoComplete="one-time-code" value={code} onValue={setCode} />

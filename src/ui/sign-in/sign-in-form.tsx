@@ -12,7 +12,7 @@ import { goTo, useStep } from './use-step';
 export const SignInForm = ({ wanted }: { readonly wanted: string }) => {
   const [email, setEmail] = useState('');
   const [passphrase, setPassphrase] = useState('');
-  const { run, busy, problems } = useStep<{ to: string }>('enter', ({ to }) =>
+  const { run, busy, problems } = useStep('enter', ({ to }) =>
     goTo(to === '/' ? wanted : `${to}?to=${encodeURIComponent(wanted)}`),
   );
   return (
@@ -43,7 +43,7 @@ export const SignInForm = ({ wanted }: { readonly wanted: string }) => {
 /** The second step: the code that a device shows, or one of those kept for when it is lost. */
 export const CodeForm = ({ wanted }: { readonly wanted: string }) => {
   const [code, setCode] = useState('');
-  const { run, busy, problems } = useStep<{ to: string }>('code', () => goTo(wanted));
+  const { run, busy, problems } = useStep('code', () => goTo(wanted));
   return (
     <PlainPage title="The second step" about="Type the six digits that your device shows for Bathron now.">
       <form

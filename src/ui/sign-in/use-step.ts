@@ -1,24 +1,27 @@
 import { useState } from 'react';
-import type { SignInStep } from '@/actions/sign-in/steps';
+import type { SIGN_IN_STEPS, SignInStep } from '@/actions/sign-in/steps';
 import type { Problem, Result } from '@/core/base/result';
 import { send } from '../parts/send';
 
-const ask = async <T>(step: SignInStep, given: object): Promise<Result<T>> => {
+type Answer<Step extends SignInStep> = Awaited<ReturnType<(typeof SIGN_IN_STEPS)[Step]>>['result'];
+type Value<Step extends SignInStep> = Answer<Step> extends Result<infer T> ? T : never;
+
+const ask = async <Step extends SignInStep>(step: Step, given: object): Promise<Result<Value<Step>>> => {
   const answer = await fetch(`/sign-in/do/${step}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(given),
   });
-  return (await answer.json()) as Result<T>;
+  return (await answer.json()) as Result<Value<Step>>;
 };
 
 /** Asks for a step of signing in, and keeps what was wrong with it. */
-export const useStep = <T>(step: SignInStep, then: (value: T) => void) => {
+export const useStep = <Step extends SignInStep>(step: Step, then: (value: Value<Step>) => void) => {
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
   const run = (given: object): void => {
     setBusy(true);
-    void send(ask<T>(step, given)).then((done) => {
+    void send(ask(step, given)).then((done) => {
       setBusy(false);
       setProblems(done.ok ? [] : done.problems);
       if (done.ok) then(done.value);

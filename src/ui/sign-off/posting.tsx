@@ -8,6 +8,7 @@ import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 /** Posts; pressed twice, it still posts once. */
 export const PostButton = ({
@@ -19,7 +20,7 @@ export const PostButton = ({
   readonly set: number;
   readonly lines: number;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [busy, setBusy] = useState(false);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const post = async (): Promise<void> => {
@@ -28,7 +29,7 @@ export const PostButton = ({
     setBusy(false);
     setProblems(done.ok ? [] : done.problems);
     if (done.ok) toast(`Posted as journal ${String(done.value.number)}`);
-    router.refresh();
+    refresh();
   };
   return (
     <>
@@ -74,7 +75,7 @@ export const CorrectionForm = ({ books }: { readonly books: number }) => {
 };
 
 export const DiscardCorrection = ({ books, set }: { readonly books: number; readonly set: number }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   return (
     <div className="mt-3">
@@ -84,7 +85,7 @@ export const DiscardCorrection = ({ books, set }: { readonly books: number; read
         onClick={() =>
           void send(discardCorrection({ books, set })).then((done) => {
             setProblems(done.ok ? [] : done.problems);
-            router.refresh();
+            refresh();
           })
         }
       >

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
@@ -12,6 +11,7 @@ import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 /** The second pair of eyes: who signed these balances as they stand, what lifted a signature, and the way to sign. */
 export const ReviewPart = ({
@@ -28,7 +28,7 @@ export const ReviewPart = ({
   readonly own: Review;
   readonly me: number;
 }) => {
-  const router = useRouter();
+  const refresh = useRefresh();
   const [note, setNote] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   // What was pressed shows at once; what the page then says of it follows.
@@ -41,7 +41,7 @@ export const ReviewPart = ({
     done: { readonly ok: true } | { readonly ok: false; readonly problems: readonly Problem[] },
   ): boolean => {
     setProblems(done.ok ? [] : done.problems);
-    router.refresh();
+    refresh();
     return done.ok;
   };
   const hinders = signProblems(review, me);
