@@ -1,5 +1,8 @@
 import { Field } from './field';
 
+/** Called once, as the field comes. */
+const focused = (element: HTMLInputElement | null): void => element?.focus();
+
 /** A labelled line of text that its page keeps. */
 export const TextField = ({
   label,
@@ -9,6 +12,7 @@ export const TextField = ({
   onValue,
   type = 'text',
   autoComplete = 'off',
+  first = false,
 }: {
   readonly label: string;
   readonly hint?: string;
@@ -16,12 +20,15 @@ export const TextField = ({
   readonly value: string;
   readonly onValue: (value: string) => void;
   readonly type?: 'text' | 'email';
+  /** On a page of one form: where one begins. */
+  readonly first?: boolean;
   readonly autoComplete?: 'off' | 'username' | 'name' | 'one-time-code';
 }) => (
   <Field label={label} hint={hint} problem={problem}>
     {(ids) => (
       <input
         {...ids}
+        {...(first ? { ref: focused } : {})}
         type={type}
         value={value}
         autoComplete={autoComplete}

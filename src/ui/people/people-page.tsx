@@ -96,6 +96,10 @@ export const PeoplePage = ({
               </div>
             ))}
           </dl>
+          <div className="mt-6 grid gap-6 md:grid-cols-2">
+            <BeforePosting review={review} open={mayChange} />
+            <SecondSteps roles={secondStep} open={mayChange} />
+          </div>
         </div>
         <div className="space-y-6">
           {mayChange &&
@@ -111,8 +115,6 @@ export const PeoplePage = ({
                 mail={mail}
               />
             ))}
-          <BeforePosting review={review} open={mayChange} />
-          <SecondSteps roles={secondStep} open={mayChange} />
         </div>
       </div>
     </PracticePage>

@@ -77,6 +77,7 @@ export const FirstForm = ({ practice, name }: NonNullable<Awaited<ReturnType<typ
         }}
       >
         <TextField
+          first
           label="Code"
           hint="Bathron printed it when it started, so that nobody else begins your practice"
           problem={at(problems, 'code')}

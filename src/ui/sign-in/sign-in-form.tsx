@@ -24,7 +24,7 @@ export const SignInForm = ({ wanted }: { readonly wanted: string }) => {
           run({ email, passphrase });
         }}
       >
-        <TextField label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
+        <TextField first label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
         <SecretField label="Passphrase" value={passphrase} onValue={setPassphrase} />
         <Problems problems={problems} />
         <p className="flex items-center gap-4">
@@ -54,6 +54,7 @@ export const CodeForm = ({ wanted }: { readonly wanted: string }) => {
         }}
       >
         <TextField
+          first
           label="Code"
           hint="Is the device lost? One of your recovery codes does as well; each works once."
           autoComplete="one-time-code"
@@ -105,7 +106,7 @@ export const ForgottenForm = ({ mailbox }: { readonly mailbox: boolean }) => {
             run({ email });
           }}
         >
-          <TextField label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
+          <TextField first label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
           <Problems problems={problems} />
           <button className="btn btn-primary btn-sm" disabled={busy}>
             Send the link
