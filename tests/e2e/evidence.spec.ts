@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { client, expect, stage, test } from './support';
 
+test.use({ as: 'Tomas Bielik' });
+
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
 /** Drops a file on something, as from another window. */

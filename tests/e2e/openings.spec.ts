@@ -3,6 +3,8 @@ import * as XLSX from '@e965/xlsx';
 import type { Page } from '@playwright/test';
 import { cell, client, expect, fillYear, stage, test } from './support';
 
+test.use({ as: 'Tomas Bielik' });
+
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
 const newBooks = async (page: Page, name: string, yearStart: string, cutover: string): Promise<void> => {

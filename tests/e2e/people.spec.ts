@@ -113,3 +113,20 @@ test('a client’s own people see the books that are theirs, and change nothing;
   });
   expect(foreign.status()).toBe(403);
 });
+
+test('two people in the same books see each other, and who comes back is told what was done meanwhile', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  await beginBooks(page, 'Gannet & Daughters');
+  const books = page.url();
+  const context = await browser.newContext({ ...(baseURL === undefined ? {} : { baseURL }) });
+  const other = await context.newPage();
+  await be(other, 'Tomas Bielik');
+  await other.goto(`${books}/openings`);
+  await expect(other.getByText('with Ines Halloran (Company)')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('with Tomas Bielik (Opening balances)')).toBeVisible();
+  await context.close();
+});

@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
 import { beginBooks, client, expect, openSchedule, stage, test, tieOut, typeCells, typeFigures } from './support';
 
+test.use({ as: 'Tomas Bielik' });
+
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
 const make = async (page: Page, name: string, figures: Readonly<Record<string, string>>): Promise<void> => {

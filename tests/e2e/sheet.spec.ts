@@ -2,6 +2,8 @@ import type { Page } from '@playwright/test';
 import { readPdf } from '../../src/core/files/pdf';
 import { cell, client, expect, stage, test } from './support';
 
+test.use({ as: 'Tomas Bielik' });
+
 const open = async (page: Page, name: string): Promise<void> => {
   await client(page, name);
   await stage(page, 'Opening balances').click();

@@ -3,12 +3,22 @@ import { e2ePorts } from './ports';
 
 export { expect };
 
-/** A test in a worker of Playwright's, against that worker's own server. */
-export const test = base.extend({
+/** The people of the demo's practice, by the numbers that its seed gives them. */
+const PEOPLE = { 'Ines Halloran': 1, 'Tomas Bielik': 2, 'Maeve Quill': 3, 'Orla Fenwick': 4 } as const;
+export type DemoPerson = keyof typeof PEOPLE;
+
+/** A test in a worker of Playwright's, against that worker's own server, as somebody of the demo's practice (`as`). */
+export const test = base.extend<{ as: DemoPerson }>({
+  as: ['Ines Halloran', { option: true }],
   // eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern, also where nothing is used
   baseURL: async ({}, use, { parallelIndex }) => {
     const ports = e2ePorts();
     await use(`http://127.0.0.1:${ports[parallelIndex % ports.length] ?? ''}`);
+  },
+  context: async ({ context, baseURL, as }, use) => {
+    if (baseURL !== undefined)
+      await context.addCookies([{ name: 'bathron-as', value: String(PEOPLE[as]), url: baseURL, httpOnly: true }]);
+    await use(context);
   },
 });
 

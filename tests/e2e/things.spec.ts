@@ -13,6 +13,8 @@ import {
   typeFigures,
 } from './support';
 
+test.use({ as: 'Tomas Bielik' });
+
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
 /** Makes books with more accounts, one per line, and opening figures; a minus stands for a credit. */

@@ -1,8 +1,9 @@
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { boardView } from '@/actions/books/views';
 import { archiveBooks } from '@/actions/company/commands';
 import { addAccount } from '@/actions/chart/commands';
 import { type Actor, actAs, askedBy } from '@/actions/kernel/context';
+import { beInBooks, sawWhatChanged } from '@/actions/frame/presence';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
 import { signOpenings } from '@/actions/openings/review';
@@ -260,5 +261,44 @@ describe('a second pair of eyes', () => {
     await refused(sql('delete from audit'), /only ever added to/);
     await refused(sql('truncate audit'), /only ever added to/);
     expect(await aboutOf('books')).toEqual(['Archived']);
+  });
+});
+
+describe('at work together', () => {
+  it('one sees who else is in the books and where, and on coming back what they changed, until one has seen it', async () => {
+    const books = await newBooks({ name: 'Shared' });
+    const [tomas, orla] = [await added('Tomas Bielik', 'preparer'), await added('Orla Fenwick', 'reader')];
+    const since = async () => (await openingsView(books))?.frame.since;
+    const othersOf = async (place: 'openings' | null = null) =>
+      valueOf(await beInBooks({ books, place })).others.map(({ name, place: at }) => [name.split(' ')[0], at]);
+    const later = (minutes: number) => vi.useFakeTimers({ now: Date.now() + minutes * 60_000, toFake: ['Date'] });
+
+    await be(tomas);
+    expect(await othersOf('openings')).toEqual([]);
+    expect(await since()).toBeNull();
+    owner();
+    expect(await othersOf()).toEqual([['Tomas', 'openings']]);
+    // Whoever does not see the books is not there, and is told nothing.
+    await be(orla);
+    expect(codesOf(await beInBooks({ books, place: null }))).toEqual(['books.unknown']);
+    owner();
+    // What happens while somebody is there is no news to them later on.
+    valueOf(await type(books, { '1010': 100n, '3010': -100n }));
+    later(10);
+    await be(tomas);
+    expect(await since()).toBeNull();
+    later(60);
+    owner();
+    expect(await othersOf()).toEqual([]);
+    valueOf(await type(books, { '1010': 200n, '3010': -200n }));
+    later(5);
+    await be(tomas);
+    expect(await since()).toMatchObject({ changes: 2, by: ['Bookkeeper'] });
+    await beInBooks({ books, place: 'openings' });
+    // It stays while one moves about, and is gone once it was seen.
+    expect(await since()).toMatchObject({ changes: 2 });
+    valueOf(await sawWhatChanged({ books }));
+    expect(await since()).toBeNull();
+    vi.useRealTimers();
   });
 });

@@ -8,6 +8,7 @@ import type { NumberStyle } from '@/core/money/number-style';
 import { type Totals, totalsOf } from '@/core/ledger/level';
 import type { StageState } from '@/core/proof/stages';
 import { deedsIn } from '@/core/access/roles';
+import { type SinceThen, sinceLastThere } from '@/store/presence';
 import { type BooksContext, booksOf, booksView } from '../kernel/action';
 import type { Actor } from '../kernel/context';
 import { viewState } from './held-state';
@@ -37,9 +38,11 @@ export interface FrameView {
   /** Who looks at it, and what they may do in these books. */
   readonly who: string;
   readonly may: readonly Deed[];
+  /** What others changed since whoever looks was here before. */
+  readonly since: SinceThen | null;
 }
 
-export const frameOf = (state: BooksState, actor: Actor): FrameView => {
+export const frameOf = (state: BooksState, actor: Actor, since: SinceThen | undefined): FrameView => {
   const { id, name, legalForm, country, currency, style, purpose, cutover, archived, facts } = state.books;
   return {
     id,
@@ -63,6 +66,7 @@ export const frameOf = (state: BooksState, actor: Actor): FrameView => {
     hasChart: state.accounts.length > 0,
     who: actor.name,
     may: deedsIn(actor, booksOf(actor, state.books)),
+    since: since ?? null,
   };
 };
 
@@ -74,5 +78,7 @@ export const page = <T extends object>(
 ): Promise<({ readonly frame: FrameView } & T) | undefined> =>
   booksView(may, id, async (context) => {
     const state = await viewState(context.tx, context.books);
-    return { frame: frameOf(state, context.actor), ...(await run(context, state)) };
+    const { tx, actor, books, now } = context;
+    const since = await sinceLastThere(tx, books.id, actor.person, now);
+    return { frame: frameOf(state, actor, since), ...(await run(context, state)) };
   });

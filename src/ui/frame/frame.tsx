@@ -8,6 +8,7 @@ import type { StageId } from '@/core/proof/stage-ids';
 import { day } from '../parts/names';
 import { PaperBeside, PaperProvider } from '../evidence/paper-beside';
 import { DropAnywhere } from '../papers/drop-anywhere';
+import { AtWork, SinceLast } from './at-work';
 import { ColourMark } from './colour-mark';
 import { Commands } from './commands';
 import { Course } from './course';
@@ -94,6 +95,7 @@ export const Frame = ({
                   )}
                   {frame.archived && <span className="ml-1.5 border border-ink-2 px-1">archived</span>}
                   {frame.remark !== '' && <span className="ml-1.5 text-ink italic">{frame.remark}</span>}
+                  <AtWork books={frame.id} place={stage} />
                 </p>
               </div>
               <Course books={frame.id} stages={frame.stages} totals={frame.totals} current={stage} />
@@ -117,6 +119,7 @@ export const Frame = ({
                     <Commands books={frame.id} keys={keys} stages={frame.stages} />
                   </div>
                 </div>
+                <SinceLast books={frame.id} since={frame.since} />
                 <MayOnlyLook frame={frame} deed={deed} />
                 {FORMS.includes(stage) ? (
                   <fieldset disabled={deed !== undefined && !frame.may.includes(deed)} className="looked-at contents">
