@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import * as XLSX from '@e965/xlsx';
 import type { Page } from '@playwright/test';
-import { cell, client, expect, fillYear, stage, test } from './support';
+import { asOwner, cell, client, expect, fillYear, stage, test } from './support';
 
 test.use({ as: 'Tomas Bielik' });
 
@@ -31,56 +31,60 @@ const createAndTake = async (page: Page): Promise<void> => {
   await expect(page.getByRole('heading', { name: 'Opening balances' })).toBeVisible();
 };
 
-test('a mid-year cutover from its paper: the planted mistake is found by the search, tried, undone and kept', async ({
-  page,
-}) => {
-  await newBooks(page, 'Laver and Sons Ltd', '2026-02-01', '2026-08-01');
-  await bring(page, paper('marram-trial-balance-2026-07-31.csv'));
-  await createAndTake(page);
-  await expect(page.getByTestId('difference')).toHaveText('360.00 Dr');
+asOwner(() => {
+  test('a mid-year cutover from its paper: the planted mistake is found by the search, tried, undone and kept', async ({
+    page,
+  }) => {
+    await newBooks(page, 'Laver and Sons Ltd', '2026-02-01', '2026-08-01');
+    await bring(page, paper('marram-trial-balance-2026-07-31.csv'));
+    await createAndTake(page);
+    await expect(page.getByTestId('difference')).toHaveText('360.00 Dr');
 
-  // The Level leads to why.
-  await page.getByTitle('The Level: press to see why debits and credits differ').click();
-  await expect(page.getByRole('heading', { name: 'Why it is out' })).toBeVisible();
-  await expect(page.getByText('They differ by the same amount, so the mistake is in the paper already')).toBeVisible();
-  await expect(page.getByText(/^\d+ explanations$/)).toBeVisible();
-  const explained = page
-    .getByRole('listitem')
-    .filter({ has: page.getByRole('heading') })
-    .filter({ hasText: '8,514.20 Cr' });
-  await expect(explained).toContainText('In the paper itself: two digits are transposed');
-  await expect(explained).toContainText('VAT payable');
-  await expect(explained).toContainText('fit equally');
-  const place = (await explained.locator('span[aria-hidden]').first().textContent()) ?? '';
-  expect(Number(place)).toBeLessThanOrEqual(3);
+    // The Level leads to why.
+    await page.getByTitle('The Level: press to see why debits and credits differ').click();
+    await expect(page.getByRole('heading', { name: 'Why it is out' })).toBeVisible();
+    await expect(
+      page.getByText('They differ by the same amount, so the mistake is in the paper already'),
+    ).toBeVisible();
+    await expect(page.getByText(/^\d+ explanations$/)).toBeVisible();
+    const explained = page
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('heading') })
+      .filter({ hasText: '8,514.20 Cr' });
+    await expect(explained).toContainText('In the paper itself: two digits are transposed');
+    await expect(explained).toContainText('VAT payable');
+    await expect(explained).toContainText('fit equally');
+    const place = (await explained.locator('span[aria-hidden]').first().textContent()) ?? '';
+    expect(Number(place)).toBeLessThanOrEqual(3);
 
-  // One key tries it, one undoes it.
-  await page.keyboard.press(place);
-  await expect(page.getByTestId('difference')).toHaveText('EUR level');
-  await expect(page.getByText('all saved')).toBeVisible();
-  await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('difference')).toHaveText('360.00 Dr');
-  await page.getByRole('button', { name: `Try ${place}`, exact: true }).click();
-  await expect(page.getByTestId('difference')).toHaveText('EUR level');
-  await expect(page.getByText('all saved')).toBeVisible();
-  await page.getByRole('link', { name: 'Opening balances', exact: true }).click();
-  await page.getByRole('gridcell', { name: 'VAT payable', exact: true }).click();
-  await expect(cell(page, 'VAT payable', 3)).toHaveText('8,514.20');
-  await expect(page.getByLabel('Margin')).toContainText('out-of-balance search: two digits transposed');
+    // One key tries it, one undoes it.
+    await page.keyboard.press(place);
+    await expect(page.getByTestId('difference')).toHaveText('EUR level');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByTestId('difference')).toHaveText('360.00 Dr');
+    await page.getByRole('button', { name: `Try ${place}`, exact: true }).click();
+    await expect(page.getByTestId('difference')).toHaveText('EUR level');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await page.getByRole('link', { name: 'Opening balances', exact: true }).click();
+    await page.getByRole('gridcell', { name: 'VAT payable', exact: true }).click();
+    await expect(cell(page, 'VAT payable', 3)).toHaveText('8,514.20');
+    await expect(page.getByLabel('Margin')).toContainText('out-of-balance search: two digits transposed');
 
-  // Who wants to go on without an explanation puts the difference on suspense, and Proof keeps asking.
-  await cell(page, 'VAT payable', 3).click();
-  await page.keyboard.type('8154.20');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('all saved')).toBeVisible();
-  await page.getByTitle('The Level: press to see why debits and credits differ').click();
-  await page.getByRole('button', { name: /^Create \d+ Opening suspense$/ }).click();
-  await page.getByLabel('Reason').fill('the client is looking for the invoice');
-  await page.getByRole('button', { name: 'Put it on suspense' }).click();
-  await expect(page.getByTestId('difference')).toHaveText('EUR level');
-  await stage(page, 'Proof').click();
-  await expect(page.getByText('The opening suspense account is at nil')).toBeVisible();
-  await expect(page.getByText('holds 360.00 EUR')).toBeVisible();
+    // Who wants to go on without an explanation puts the difference on suspense, and Proof keeps asking.
+    await cell(page, 'VAT payable', 3).click();
+    await page.keyboard.type('8154.20');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await page.getByTitle('The Level: press to see why debits and credits differ').click();
+    await page.getByRole('button', { name: /^Create \d+ Opening suspense$/ }).click();
+    await page.getByLabel('Reason').fill('the client is looking for the invoice');
+    await page.getByRole('button', { name: 'Put it on suspense' }).click();
+    await expect(page.getByTestId('difference')).toHaveText('EUR level');
+    await stage(page, 'Proof').click();
+    await expect(page.getByText('The opening suspense account is at nil')).toBeVisible();
+    await expect(page.getByText('holds 360.00 EUR')).toBeVisible();
+  });
 });
 
 test('a year start: results carried in are closed to retained earnings, the entry shown first', async ({ page }) => {
@@ -147,9 +151,7 @@ test('a foreign bank: amount, rate of the opening date, implied rate, and the di
   await expect(page.getByText('With this rate 1 opening figure in NOK would be worth 32,067.00 Dr')).toBeVisible();
 });
 
-// Opening balances are posted by somebody else than a preparer.
-test.describe(() => {
-  test.use({ as: 'Ines Halloran' });
+asOwner(() => {
   test('a revised trial balance: matched by memory, compared, posted as differences, once from two tabs', async ({
     page,
     context,

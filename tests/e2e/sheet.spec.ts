@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readPdf } from '../../src/core/files/pdf';
-import { cell, client, expect, stage, test } from './support';
+import { asOwner, cell, client, expect, stage, test } from './support';
 
 test.use({ as: 'Tomas Bielik' });
 
@@ -137,35 +137,37 @@ test.describe('the opening sheet', () => {
   });
 });
 
-test('the chart: add, rename, move, deactivate; a used account is not deleted', async ({ page }) => {
-  await client(page, 'Nightjar Couriers');
-  await stage(page, 'Chart').click();
-  const tree = page.getByRole('treegrid');
-  await tree
-    .getByRole('row', { name: /^1000 Current assets/ })
-    .getByRole('gridcell')
-    .nth(1)
-    .click();
-  await page.keyboard.press('Alt+n');
-  await page.getByLabel('Accounts, one per line').fill('Fuel card deposit');
-  await expect(page.getByLabel('Margin')).toContainText('1410 Fuel card deposit');
-  await page.keyboard.press('Control+Enter');
-  const row = tree.getByRole('row', { name: /1410 Fuel/ });
-  await row.getByRole('gridcell').nth(1).click();
-  await page.getByLabel('Name', { exact: true }).fill('Fuel deposit');
-  await page.keyboard.press('Enter');
-  await expect(tree.getByRole('row', { name: /1410 Fuel deposit/ })).toBeVisible();
-  await page.getByLabel('Under heading').selectOption('1500 Fixed assets');
-  await expect(page.getByLabel('Margin')).toContainText('moved under 1500 Fixed assets');
-  await page.getByRole('button', { name: 'Deactivate' }).click();
-  await expect(tree.getByRole('row', { name: /1410 .*Fuel deposit inactive/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete if unused' }).click();
-  await expect(tree.getByRole('row', { name: /1410/ })).toHaveCount(0);
-  await tree.getByRole('row', { name: /^1010/ }).getByRole('gridcell').nth(1).click();
-  await page.getByRole('button', { name: 'Delete if unused' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot be deleted' })).toContainText(
-    'it has an opening balance',
-  );
+asOwner(() => {
+  test('the chart: add, rename, move, deactivate; a used account is not deleted', async ({ page }) => {
+    await client(page, 'Nightjar Couriers');
+    await stage(page, 'Chart').click();
+    const tree = page.getByRole('treegrid');
+    await tree
+      .getByRole('row', { name: /^1000 Current assets/ })
+      .getByRole('gridcell')
+      .nth(1)
+      .click();
+    await page.keyboard.press('Alt+n');
+    await page.getByLabel('Accounts, one per line').fill('Fuel card deposit');
+    await expect(page.getByLabel('Margin')).toContainText('1410 Fuel card deposit');
+    await page.keyboard.press('Control+Enter');
+    const row = tree.getByRole('row', { name: /1410 Fuel/ });
+    await row.getByRole('gridcell').nth(1).click();
+    await page.getByLabel('Name', { exact: true }).fill('Fuel deposit');
+    await page.keyboard.press('Enter');
+    await expect(tree.getByRole('row', { name: /1410 Fuel deposit/ })).toBeVisible();
+    await page.getByLabel('Under heading').selectOption('1500 Fixed assets');
+    await expect(page.getByLabel('Margin')).toContainText('moved under 1500 Fixed assets');
+    await page.getByRole('button', { name: 'Deactivate' }).click();
+    await expect(tree.getByRole('row', { name: /1410 .*Fuel deposit inactive/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Delete if unused' }).click();
+    await expect(tree.getByRole('row', { name: /1410/ })).toHaveCount(0);
+    await tree.getByRole('row', { name: /^1010/ }).getByRole('gridcell').nth(1).click();
+    await page.getByRole('button', { name: 'Delete if unused' }).click();
+    await expect(page.getByRole('alert').filter({ hasText: 'cannot be deleted' })).toContainText(
+      'it has an opening balance',
+    );
+  });
 });
 
 test('papers that cannot be read get a sentence; a hostile name stays text', async ({ page }) => {
@@ -186,19 +188,21 @@ test('papers that cannot be read get a sentence; a hostile name stays text', asy
   await expect(page.getByRole('heading', { name: 'Papers' })).toBeVisible();
 });
 
-test('a posted version is corrected by a difference', async ({ page }) => {
-  await open(page, 'Tessellate Tile Co-operative');
-  await expect(page.getByText('This version is posted')).toBeVisible();
-  await cell(page, 'Petty cash', 2).click();
-  await page.keyboard.type('5');
-  await expect(page.getByRole('grid').getByRole('textbox')).toHaveCount(0);
-  await stage(page, 'Sign-off').click();
-  await page.getByLabel('Why it changes').fill('cash was counted again');
-  await page.getByRole('button', { name: 'Open a correction' }).click();
-  await expect(page.getByText(/^version \d+, draft/)).toBeVisible();
-  await stage(page, 'Sign-off').click();
-  await page.getByRole('button', { name: /^Discard this correction/ }).click();
-  await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
+asOwner(() => {
+  test('a posted version is corrected by a difference', async ({ page }) => {
+    await open(page, 'Tessellate Tile Co-operative');
+    await expect(page.getByText('This version is posted')).toBeVisible();
+    await cell(page, 'Petty cash', 2).click();
+    await page.keyboard.type('5');
+    await expect(page.getByRole('grid').getByRole('textbox')).toHaveCount(0);
+    await stage(page, 'Sign-off').click();
+    await page.getByLabel('Why it changes').fill('cash was counted again');
+    await page.getByRole('button', { name: 'Open a correction' }).click();
+    await expect(page.getByText(/^version \d+, draft/)).toBeVisible();
+    await stage(page, 'Sign-off').click();
+    await page.getByRole('button', { name: /^Discard this correction/ }).click();
+    await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
+  });
 });
 
 test('an address that leads nowhere says so', async ({ page }) => {

@@ -22,6 +22,13 @@ export const test = base.extend<{ as: DemoPerson }>({
   },
 });
 
+/** Tests of what only an owner does, among those of a preparer: charts, and posting. */
+export const asOwner = (tests: () => void): void =>
+  test.describe(() => {
+    test.use({ as: 'Ines Halloran' });
+    tests();
+  });
+
 /** Opens a client's books from the board. */
 export const client = async (page: Page, name: string): Promise<void> => {
   await page.goto('/');

@@ -40,7 +40,7 @@ describe('what a server is set up with', () => {
     let section = new Map<string, string>();
     for (const line of lines('docs/deploy/bathron.service')) {
       const head = /^\[(Unit|Service|Install)\]$/.exec(line);
-      if (head !== null) sections.set(head[1] ?? '', (section = new Map()));
+      if (head !== null) sections.set(head[1] ?? '', (section = new Map<string, string>()));
       else {
         const [, key = '', value = ''] = /^([A-Z][A-Za-z]+)=(.+)$/.exec(line) ?? [];
         expect(key, line).not.toBe('');
