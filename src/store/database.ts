@@ -9,6 +9,8 @@ export interface Queryable {
   query<Row extends object>(sql: string, parameters?: readonly unknown[]): Promise<readonly Row[]>;
   /** Runs several statements without parameters: migrations and test fixtures. */
   script(sql: string): Promise<void>;
+  /** Says whose rows the rest of this transaction sees and writes: those of a practice, or all of them. */
+  scope(practice: number | 'all'): Promise<void>;
   /** Told that so many rows were written to a table at once: the driver sees to it that the next statements know. */
   grown(table: Growing, rows: number): Promise<void>;
 }
@@ -63,3 +65,11 @@ export const arrayText = (values: readonly (string | number | bigint | null)[]):
       value === null ? 'NULL' : typeof value === 'string' ? `"${value.replace(/["\\]/g, '\\$&')}"` : String(value),
     )
     .join(',')}}`;
+
+/** Whether whoever the database is opened as is asked by no policy, so that a statement that forgets its scope sees all practices. */
+export const goesPastWalls = async (database: Queryable): Promise<boolean> =>
+  one(
+    await database.query<{ past: boolean }>(
+      'select rolsuper or rolbypassrls as past from pg_roles where rolname = current_user',
+    ),
+  ).past;

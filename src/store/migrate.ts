@@ -59,6 +59,7 @@ const migrateAlone = async (database: Database, migrations: readonly Migration[]
   const have = new Set(applied.map((done) => done.version));
   for (const migration of migrations.filter((one) => !have.has(one.version)))
     await database.transaction(async (tx) => {
+      await tx.scope('all');
       await tx.script(migration.sql);
       await tx.query('insert into schema_migration (version, name, checksum) values ($1, $2, $3)', [
         migration.version,

@@ -130,20 +130,21 @@ describe('the database', () => {
     'login_attempt',
   ];
 
-  it('has its practice or its books in each table', async () => {
-    const tables = await database.current.query<{ name: string; scoped: boolean }>(
-      `select c.relname as name, exists (
+  it('has its practice or its books in each table, and a wall around each of those', async () => {
+    const tables = await database.current.query<{ name: string; scoped: boolean; walled: boolean }>(
+      `select c.relname as name, c.relrowsecurity and c.relforcerowsecurity
+           and exists (select from pg_policy y where y.polrelid = c.oid) as walled,
+         exists (
          select from pg_attribute a where a.attrelid = c.oid and a.attnum > 0
            and (a.attname in ('practice_id', 'books_id') or c.relname = 'practice')) as scoped
        from pg_class c join pg_namespace n on n.oid = c.relnamespace
        where n.nspname = current_schema() and c.relkind = 'r' order by 1`,
     );
     expect(tables.length).toBeGreaterThan(40);
-    expect(
-      tables
-        .filter(({ scoped }) => !scoped)
-        .map(({ name }) => name)
-        .sort(),
-    ).toEqual([...OF_NOBODY].sort());
+    const names = (wanted: (table: (typeof tables)[number]) => boolean) =>
+      tables.filter(wanted).map(({ name }) => name);
+    expect(names(({ scoped }) => !scoped)).toEqual([...OF_NOBODY].sort());
+    // A new table is given one by its migration: select wall_around('…').
+    expect(names(({ scoped, walled }) => scoped !== walled)).toEqual([]);
   });
 });

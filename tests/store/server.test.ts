@@ -3,7 +3,7 @@ import { createBooks } from '@/actions/books/commands';
 import { saveTemplate } from '@/actions/chart/begin';
 import { chartView, copyView } from '@/actions/chart/views';
 import { closeDatabase, useDatabase } from '@/actions/kernel/context';
-import { type Database, Unavailable } from '@/store/database';
+import { type Database, type Queryable, Unavailable, goesPastWalls } from '@/store/database';
 import { migrate, readMigrations } from '@/store/migrate';
 import { openServer } from '@/store/drivers/server';
 import { type Cluster, postgresPrograms, startCluster } from './cluster';
@@ -36,6 +36,60 @@ describe.skipIf(programs === undefined)('on a PostgreSQL server', () => {
     const versions = await first.query<{ version: number }>('select version from schema_migration order by version');
     expect(versions.map(({ version }) => version)).toEqual(readMigrations().map(({ version }) => version));
     useDatabase(first);
+  });
+  it('shows and changes one practice only, whatever a statement forgets, once it is said whose a transaction is', async () => {
+    const first = connect();
+    await first.query('create role application login');
+    await first.query('create database walled owner application');
+    const own = Object.assign(new URL(cluster?.url ?? ''), { pathname: '/walled', username: 'application' });
+    const walled = openServer(own.toString());
+    open.push(walled);
+    await migrate(walled);
+    expect(await goesPastWalls(walled)).toBe(false);
+    expect(await goesPastWalls(first)).toBe(true);
+    const scoped = <T>(practice: number | 'all' | undefined, work: (tx: Queryable) => Promise<T>): Promise<T> =>
+      walled.transaction(async (tx) => {
+        if (practice !== undefined) await tx.scope(practice);
+        return work(tx);
+      });
+    await scoped('all', async (tx) => {
+      await tx.query(`insert into practice (id, name) values (2, 'Elsewhere')`);
+      await tx.query(`insert into person (id, practice_id, name) values (2, 2, 'Somebody else')`);
+    });
+    const make = (practice: number) =>
+      scoped(practice, (tx) =>
+        tx.query<{ id: number }>(
+          `insert into analysis_of_test (practice_id, name) values ($1, 'Own') returning practice_id as id`,
+          [practice],
+        ),
+      );
+    await scoped('all', async (tx) => {
+      await tx.script(
+        `create table analysis_of_test (practice_id int not null references practice, name text not null);
+         select wall_around('analysis_of_test');`,
+      );
+    });
+    await make(1);
+    await make(2);
+    const seen = (practice: number | 'all' | undefined, table: string) =>
+      scoped(practice, async (tx) => (await tx.query(`select * from ${table}`)).length);
+    expect([await seen(1, 'analysis_of_test'), await seen(2, 'analysis_of_test')]).toEqual([1, 1]);
+    expect([await seen('all', 'analysis_of_test'), await seen(undefined, 'analysis_of_test')]).toEqual([2, 0]);
+    // People are looked up before it is known whose practice is meant; from then on others are not there.
+    expect([await seen(undefined, 'person'), await seen(1, 'person')]).toEqual([2, 1]);
+    // A change that forgets its "where" stays within, and nothing is written for another practice.
+    expect(await scoped(1, (tx) => tx.query(`update analysis_of_test set name = 'x' returning 1 as one`))).toHaveLength(
+      1,
+    );
+    await expect(
+      scoped(1, (tx) => tx.query(`insert into analysis_of_test (practice_id, name) values (2, 'Sneaked in')`)),
+    ).rejects.toThrow(/row-level security/);
+    await expect(
+      scoped(1, (tx) => tx.query(`insert into audit (practice_id, kind, about, at) values (2, 'x', 'x', now())`)),
+    ).rejects.toThrow(/row-level security/);
+    // What one transaction was for is forgotten by the next one on the same connection.
+    await scoped('all', () => Promise.resolve());
+    for (let tries = 0; tries < 6; tries += 1) expect(await seen(undefined, 'books')).toBe(0);
   });
   it('one name for a template from six books at once is one template, and nobody is told of an error', async () => {
     const books: number[] = [];

@@ -1,7 +1,7 @@
 import type { BooksId } from '@/core/base/ids';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject } from 'vitest';
-import './on-server';
+import { APPLICATION } from './on-server';
 import { closeDatabase, useDatabase } from '@/actions/kernel/context';
 import { createBooks } from '@/actions/books/commands';
 import type { Result } from '@/core/base/result';
@@ -16,9 +16,12 @@ export const freshDatabase = async (): Promise<Database> => {
   if (url === undefined) return openInMemory();
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const first = openServer(url);
-  await first.query(`create database ${name}`);
+  await first.query(`create database ${name} owner ${APPLICATION}`);
   await first.close();
-  const server = openServer(Object.assign(new URL(url), { pathname: `/${name}` }).toString());
+  const own = Object.assign(new URL(url), { pathname: `/${name}`, username: APPLICATION });
+  // What a test writes past the actions is of no practice; an action says its own.
+  own.searchParams.set('options', '-c bathron.practice=*');
+  const server = openServer(own.toString());
   await migrate(server);
   return server;
 };

@@ -206,9 +206,10 @@ const made =
 const noteRefusal = async ({ who, may, books }: NotAllowed, name: string): Promise<void> => {
   try {
     const open = await database();
-    await open.transaction((tx) =>
-      audit(tx, who.practice, who.person, 'refused', `${deedWords[may]} (${name})`, now(), books),
-    );
+    await open.transaction(async (tx) => {
+      await tx.scope(who.practice);
+      await audit(tx, who.practice, who.person, 'refused', `${deedWords[may]} (${name})`, now(), books);
+    });
   } catch (error) {
     log.error({ err: withoutFigures(error), action: name, person: who.person }, 'a refusal could not be audited');
   }
@@ -320,6 +321,8 @@ export const openStep =
         if (!parsed.success) return fail(...fromZod(parsed.error));
         const open = await database();
         return await open.transaction(async (tx) => {
+          // Whose practice it is about shows only within.
+          await tx.scope('all');
           const result = await run({ tx, now: instant, newId: ids() }, parsed.data);
           if (!result.ok) throw new Refused(result.problems);
           return result;
@@ -333,7 +336,10 @@ export const openStep =
 export const openView = async <T>(run: (context: Pick<Context, 'tx' | 'now'>) => Promise<T>): Promise<T> => {
   const open = await database();
   const instant = now();
-  return open.view((tx) => run({ tx, now: instant }));
+  return open.view(async (tx) => {
+    await tx.scope('all');
+    return run({ tx, now: instant });
+  });
 };
 
 /** A view commits nothing. */

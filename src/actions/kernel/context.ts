@@ -43,13 +43,18 @@ export class Unfinished extends Error {
 /**
  * The one place that says who acts: whose session it is, or in the demo's data, at this machine, whoever somebody chose to be. Looked
  * up with every request, so that a right that is taken is gone with the next. Where no requests are answered (the demo's seed, commands
- * on the machine), it is the practice's first owner.
+ * on the machine), it is the practice's first owner. From then on the transaction sees their practice only.
  */
 export const actorIn = async (tx: Queryable, asking: Asking | undefined): Promise<Actor> => {
-  if (shared.bathronActor !== undefined) return shared.bathronActor;
-  const found = await acting(tx, asking);
-  if (found === undefined) throw new SignedOut();
-  const { id, unfinished, ...rest } = found;
+  const actor = shared.bathronActor ?? (await found(tx, asking));
+  await tx.scope(actor.practice);
+  return actor;
+};
+
+const found = async (tx: Queryable, asking: Asking | undefined): Promise<Actor> => {
+  const person = await acting(tx, asking);
+  if (person === undefined) throw new SignedOut();
+  const { id, unfinished, ...rest } = person;
   if (unfinished && asking?.person !== undefined) throw new Unfinished();
   return { person: id, ...rest };
 };

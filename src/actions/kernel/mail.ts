@@ -26,7 +26,12 @@ export const sendMail = async (practice: number, mail: Mail): Promise<boolean> =
     const way = mailWay();
     if (way === 'none') return false;
     if (way === 'simulated') {
-      await (await database()).transaction((tx) => putMail(tx, practice, mail, now()));
+      await (
+        await database()
+      ).transaction(async (tx) => {
+        await tx.scope(practice);
+        await putMail(tx, practice, mail, now());
+      });
       return true;
     }
     const transport = createTransport({

@@ -2,6 +2,7 @@ import { addressFrom } from '@/core/access/address';
 import { anyLogin } from '@/store/logins';
 import { CannotOpen } from '@/store/migrate';
 import { actingPerson, isDemo } from '@/store/people';
+import { goesPastWalls } from '@/store/database';
 import { closeDatabase, database, finished, log } from './context';
 import { firstCode, secret } from './sign-in';
 
@@ -16,9 +17,12 @@ const prepared = async (): Promise<void> => {
   secret();
   const open = await database();
   const { begun, demo } = await open.view(async (tx) => {
+    await tx.scope('all');
     const owner = await actingPerson(tx, undefined);
     return { begun: await anyLogin(tx), demo: owner !== undefined && (await isDemo(tx, owner.practice)) };
   });
+  if ((process.env.DATABASE_URL ?? '') !== '' && (await goesPastWalls(open)))
+    log.warn('DATABASE_URL names a superuser, before whom row-level security does not stand; see docs/operating.md');
   if (begun) return;
   if (address.open)
     throw new CannotOpen(

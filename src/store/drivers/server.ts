@@ -7,6 +7,12 @@ const over = (client: Pool | PoolClient): Queryable => ({
   script: async (sql) => {
     await client.query(sql);
   },
+  // Until the transaction ends; the policies of the tables go by it.
+  scope: async (practice) => {
+    await client.query("select set_config('bathron.practice', $1, true)", [
+      practice === 'all' ? '*' : String(practice),
+    ]);
+  },
   // The server looks at its tables by itself (autovacuum), without making anybody wait.
   grown: () => Promise.resolve(),
 });
