@@ -60,6 +60,8 @@ export const ChartGrid = ({
   onSelect,
   onAdd,
 }: Props) => {
+  // Whoever may only look moves about, finds and copies.
+  const open = frame.may.includes('chart.change');
   const [sift, setSift] = useState<Sift>(EVERYTHING);
   const [closed, setClosed] = useState<ReadonlySet<AccountId>>(new Set());
   const [cut, setCut] = useState<readonly AccountId[]>([]);
@@ -92,7 +94,7 @@ export const ChartGrid = ({
     one === 'balance' ? sided(amounts.get(account.id) ?? NIL, frame) : cellText(account, one, frame.currency);
   const opens = ({ account }: (typeof rows)[number], at: number, typed: string | undefined): boolean => {
     const column = columns[at];
-    if (column === undefined || !EDITABLE.has(column)) return false;
+    if (!open || column === undefined || !EDITABLE.has(column)) return false;
     if (account.heading && (column === 'side' || column === 'currency' || column === 'role')) return false;
     // What is chosen from a list is not typed.
     return typed === undefined || column === 'code' || column === 'name';
@@ -109,6 +111,7 @@ export const ChartGrid = ({
     opens,
     keys: (event) => ownKeys(event),
     empty: (range) => {
+      if (!open) return;
       const going = accountsIn(range);
       store.edit(
         going.map(({ id }): ChartEdit => ({ kind: 'remove', id })),
@@ -125,8 +128,8 @@ export const ChartGrid = ({
         .map((account) => shown.map((one) => clean(textOf(account, one))).join('\t'))
         .join('\n');
     },
-    paste: (text, range) => paste(text, range),
-    cut: (range) => cutRows(range),
+    paste: (text, range) => open && paste(text, range),
+    cut: (range) => open && cutRows(range),
   });
   const { active, typing } = sheet.state;
   const { top, bottom, left, right } = sheet.range;
@@ -205,7 +208,7 @@ export const ChartGrid = ({
 
   const ownKeys = (event: KeyboardEvent): boolean => {
     const ids = chosen().map(({ id }) => id);
-    if (event.altKey) {
+    if (event.altKey && open) {
       if (event.key === 'ArrowRight') regroup(indent(accounts, ids));
       else if (event.key === 'ArrowLeft') regroup(outdent(accounts, ids));
       else if (event.key.toLowerCase() === 'n') onAdd();
@@ -228,7 +231,7 @@ export const ChartGrid = ({
 
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
   const drop = ({ active: dragged, over }: DragEndEvent): void => {
-    if (over === null) return;
+    if (over === null || !open) return;
     const id = Number(dragged.id) as AccountId;
     const onto = index.byId.get(Number(over.id) as AccountId);
     if (onto === undefined || onto.id === id) return;

@@ -89,6 +89,7 @@ export const ChartPage = ({
     setAdding(false);
   }, []);
   const empty = state.accounts.length === 0;
+  const open = frame.may.includes('chart.change');
   return (
     <ChartFrame
       frame={frame}
@@ -105,13 +106,15 @@ export const ChartPage = ({
             {state.saving ? 'Saving …' : version > 0 ? 'Saved' : ''}
           </span>
           {!empty && <Downloads books={frame.id} />}
-          <button type="button" className="btn btn-sm" onClick={add}>
-            <Plus aria-hidden className="size-4" /> Add accounts
-          </button>
+          {open && (
+            <button type="button" className="btn btn-sm" onClick={add}>
+              <Plus aria-hidden className="size-4" /> Add accounts
+            </button>
+          )}
         </>
       }
       margin={
-        adding || empty ? (
+        open && (adding || empty) ? (
           <AddLines
             key={selected ?? 0}
             frame={frame}
@@ -127,17 +130,18 @@ export const ChartPage = ({
         ) : current === undefined ? (
           <p className="note">Choose an account to see and change it.</p>
         ) : (
-          <AccountMargin
-            key={current.id}
-            frame={frame}
-            currencies={currencies}
-            account={current}
-            store={store}
-            index={index}
-            settings={settings}
-            taxCodes={taxCodes}
-            papers={papers}
-          />
+          <fieldset key={current.id} disabled={!open} className="looked-at contents">
+            <AccountMargin
+              frame={frame}
+              currencies={currencies}
+              account={current}
+              store={store}
+              index={index}
+              settings={settings}
+              taxCodes={taxCodes}
+              papers={papers}
+            />
+          </fieldset>
         )
       }
     >
@@ -147,7 +151,9 @@ export const ChartPage = ({
         </div>
       )}
       {state.asked !== undefined && <Effects effects={state.asked.effects} onAnswer={store.answer} />}
-      {empty ? (
+      {empty && !open ? (
+        <p className="note px-4">There is no chart yet.</p>
+      ) : empty ? (
         <Beginnings books={frame.id} />
       ) : (
         <ChartGrid
