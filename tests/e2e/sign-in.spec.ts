@@ -1,5 +1,6 @@
 import type { Browser, Page } from '@playwright/test';
 import { codeOf } from '../device-code';
+import { nothingSerious } from './axe';
 import { type OwnServer, startOwnServer } from './own-server';
 import { expect, fillYear, stage, test } from './support';
 
@@ -186,6 +187,29 @@ test('the audit says who came in and who did not', async ({ browser }) => {
   await expect(page.getByText('Signed in with a recovery code')).toBeVisible();
   await expect(page.getByText('Address and passphrase did not belong together').first()).toBeVisible();
   await page.context().close();
+});
+
+test('its pages hold nothing serious for whoever cannot see or use a mouse, and fit a phone', async ({ browser }) => {
+  for (const theme of ['light', 'dark'] as const) {
+    const context = await browser.newContext({ baseURL: server.url, colorScheme: theme });
+    const page = await context.newPage();
+    await page.goto('/sign-in');
+    await nothingSerious(page, theme);
+    // One begins to type at once.
+    await page.keyboard.type('ines@wrack.example');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type(OTHER);
+    await page.keyboard.press('Enter');
+    await expect(board(page)).toBeVisible();
+    for (const path of ['/account', '/people', '/simulated/mailbox']) {
+      await page.goto(path);
+      await nothingSerious(page, theme);
+      await page.setViewportSize({ width: 390, height: 844 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBe(390);
+      await page.setViewportSize({ width: 1280, height: 800 });
+    }
+    await context.close();
+  }
 });
 
 test('what is asked through a proxy, or under another name, finds no chooser of people', async ({

@@ -3,6 +3,8 @@ import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { finished, underWay } from '@/actions/kernel/context';
+import { health } from '@/actions/kernel/health';
 import { withDatabase } from './support';
 
 const database = withDatabase();
@@ -146,5 +148,20 @@ describe('the database', () => {
     expect(names(({ scoped }) => !scoped)).toEqual([...OF_NOBODY].sort());
     // A new table is given one by its migration: select wall_around('…').
     expect(names(({ scoped, walled }) => scoped !== walled)).toEqual([]);
+  });
+});
+
+describe('a process that is told to end', () => {
+  it('says that it is not to be sent anything, and finishes what is under way first', async () => {
+    expect(await health()).toMatchObject({ ready: true, schema: 'equal', database: 'reached', ending: false });
+    const done: string[] = [];
+    const slow = underWay(async () => {
+      await new Promise((resolve) => setTimeout(resolve, 700));
+      done.push('work');
+    });
+    const end = finished().then(() => done.push('end'));
+    expect(await health()).toMatchObject({ ready: false, ending: true });
+    await Promise.all([slow, end]);
+    expect(done).toEqual(['work', 'end']);
   });
 });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { boardView } from '@/actions/books/views';
 import { removeBooks } from '@/actions/books/commands';
-import { actAs, askedBy } from '@/actions/kernel/context';
+import { actAs, askedBy, useDatabase } from '@/actions/kernel/context';
 import { CLIENT, firstCode, sessionIn } from '@/actions/kernel/sign-in';
 import { addPerson, changePerson, demandSecondStep, sendWayIn } from '@/actions/people/commands';
 import { auditView, peopleView } from '@/actions/people/views';
@@ -170,6 +170,18 @@ describe('signing in', () => {
       ),
     );
     expect(await sessionIn(forged)).toBeUndefined();
+  });
+
+  it('is for TLS only where people come by TLS', async () => {
+    const { email } = await joined('preparer');
+    vi.stubEnv('PUBLIC_URL', 'https://books.example');
+    useDatabase(database.current);
+    const browser = new Browser();
+    await browser.send('enter', passphraseOf(email));
+    expect(browser.set.join()).toMatch(/^__Secure-bathron\.session_token=[^;]+;.*\bSecure\b/);
+    expect(await sessionIn(browser.asked.headers)).toBeDefined();
+    vi.unstubAllEnvs();
+    useDatabase(database.current);
   });
 
   it('ends after half a day, and when one signs out', async () => {

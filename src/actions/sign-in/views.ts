@@ -1,26 +1,34 @@
 import { anyLogin, sessionsOf, waysIn } from '@/store/logins';
-import { actingPerson, personsOf } from '@/store/people';
+import { actingPerson, firstPractice, personsOf } from '@/store/people';
 import { practiceName } from '@/store/books';
 import { mailOf } from '@/store/simulated-mail';
 import { openView } from '../kernel/action';
-import { type Asking, asking } from '../kernel/context';
+import { type Asking, asking, choosesWho } from '../kernel/context';
 import { mailWay } from '../kernel/mail';
 import { findLink } from './links';
 
 /** What the page on which one signs in has to know. */
 export const signInView = async () => {
   const asks = await asking();
+  const { any, chooses } = await openView(async ({ tx }) => ({
+    any: await anyLogin(tx),
+    chooses: await choosesWho(tx, asks, await firstPractice(tx)),
+  }));
   return {
     /** Nobody can sign in yet: the practice has to be begun. */
-    first: !(await openView(({ tx }) => anyLogin(tx))),
+    first: !any && !chooses,
+    /** At the demo's data one chooses whom to be. */
+    chooses,
     signedIn: asks?.person !== undefined,
     mail: mailWay(),
   };
 };
 
 /** What the page of the first start begins with: names that stand already, where books were kept before there were people. */
-export const firstView = () =>
-  openView(async ({ tx }) => {
+export const firstView = async () => {
+  const asks = await asking();
+  return openView(async ({ tx }) => {
+    if (await choosesWho(tx, asks, await firstPractice(tx))) return undefined;
     const owner = await actingPerson(tx, undefined);
     if (owner === undefined || (await anyLogin(tx))) return undefined;
     const practice = await practiceName(tx, owner.practice);
@@ -29,6 +37,7 @@ export const firstView = () =>
       name: owner.name === 'Bookkeeper' ? '' : owner.name,
     };
   });
+};
 
 /** Whom a link is for, where it holds. */
 export const wayInView = async (token: string) => {

@@ -10,7 +10,8 @@ export default async function SignIn({
 }: {
   readonly searchParams: Promise<{ to?: string | readonly string[] }>;
 }) {
-  const [{ first, signedIn }, { to }] = await Promise.all([signInView(), searchParams]);
+  const [{ first, chooses, signedIn }, { to }] = await Promise.all([signInView(), searchParams]);
   if (first) redirect('/first');
+  if (chooses) redirect('/who');
   return signedIn ? redirect(pageOf(to)) : <SignInForm wanted={pageOf(to)} />;
 }
