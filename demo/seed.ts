@@ -7,7 +7,7 @@ import { addAccount, editChart, saveBank } from '@/actions/chart/commands';
 import { saveTemplate, takeAnswers, takeLines } from '@/actions/chart/begin';
 import { changeFact, setLogo } from '@/actions/company/commands';
 import { closeDatabase, database } from '@/actions/kernel/context';
-import { addPerson, giveBooks } from '@/actions/people/commands';
+import { addPerson, changePerson, giveBooks } from '@/actions/people/commands';
 import { peopleView } from '@/actions/people/views';
 import { saveFigures } from '@/actions/openings/figures';
 import { openCorrection, postOpenings } from '@/actions/openings/posting';
@@ -791,6 +791,8 @@ const couriers = async (): Promise<void> => {
 
 /** Whoever works at the practice; Ines Halloran, its owner, is there from the beginning. */
 const people = async (): Promise<void> => {
+  const [ines] = (await peopleView()).people;
+  if (ines !== undefined) done(await changePerson({ ...ines, email: 'ines@harbourlane.example' }));
   for (const [name, role, charts] of [
     ['Tomas Bielik', 'preparer', false],
     ['Maeve Quill', 'reviewer', true],

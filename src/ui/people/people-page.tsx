@@ -56,7 +56,7 @@ export const PeoplePage = ({
                   const own = given.filter((entry) => entry.person === one.id);
                   return (
                     <tr key={one.id} className={one.id === chosen ? 'bg-madder-wash' : ''}>
-                      <td>
+                      <td className="whitespace-nowrap">
                         {mayChange ? (
                           <button
                             type="button"
@@ -73,14 +73,18 @@ export const PeoplePage = ({
                         {!one.active && <span className="note ml-2">has left</span>}
                       </td>
                       <td>{ROLE_FACTS[one.role].label}</td>
-                      <td>{one.role === 'owner' || (one.role === 'preparer' && one.charts) ? 'may change' : '–'}</td>
+                      <td>{one.role === 'owner' || (one.role === 'preparer' && one.charts) ? 'yes' : '–'}</td>
                       <td>
                         {own
                           .map(({ booksName, role }) => `${booksName}: ${ROLE_FACTS[role].label.toLowerCase()}`)
                           .join(', ')}
                       </td>
-                      <td className="max-md:hidden">{one.email}</td>
-                      {mayChange && <td>{waySaid(ways.find(({ person: of }) => of === one.id))}</td>}
+                      <td className="max-w-48 truncate max-md:hidden" title={one.email}>
+                        {one.email}
+                      </td>
+                      {mayChange && (
+                        <td className="whitespace-nowrap">{waySaid(ways.find(({ person: of }) => of === one.id))}</td>
+                      )}
                     </tr>
                   );
                 })}
