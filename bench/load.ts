@@ -80,15 +80,16 @@ const prepare = async (database: Database): Promise<readonly Sheet[]> => {
   for (let number = 1; number <= PEOPLE; number += 1) {
     const [name, email] = [`Person ${String(number)}`, `person${String(number)}@load.example`];
     const { id } = valueOf(await addPerson({ name, email, role: 'preparer', charts: true }));
-    await database.transaction((tx) =>
-      putPassphrase(
+    await database.transaction(async (tx) => {
+      await tx.scope('all');
+      await putPassphrase(
         tx,
         { practice: 1, person: personId(id), name, email },
         hash,
         () => crypto.randomUUID(),
         new Date().toISOString(),
-      ),
-    );
+      );
+    });
   }
   return sheets;
 };
@@ -314,10 +315,13 @@ const run = async (name: string, sheets: readonly Sheet[], address: string, midw
 const lost = async (database: Database, { last }: Measured): Promise<number> => {
   let count = 0;
   for (const { sheet, account, may } of last.values()) {
-    const [row] = await database.query<{ amount: bigint }>(
-      'select amount from opening_line where set_id = $1 and account_id = $2',
-      [sheet.set, account],
-    );
+    const [row] = await database.view(async (tx) => {
+      await tx.scope('all');
+      return tx.query<{ amount: bigint }>('select amount from opening_line where set_id = $1 and account_id = $2', [
+        sheet.set,
+        account,
+      ]);
+    });
     if (row === undefined ? may.length === 1 : !may.includes(row.amount)) count += 1;
   }
   return count;
@@ -335,11 +339,17 @@ const children: ChildProcess[] = [];
 const directory = mkdtempSync(join(tmpdir(), 'bathron-load-'));
 const cluster = await startCluster(programs);
 try {
-  const database = openServer(cluster.url);
+  // As in earnest: somebody before whom row-level security stands.
+  const root = openServer(cluster.url);
+  await root.query('create role application login');
+  await root.query('create database load owner application');
+  await root.close();
+  const url = Object.assign(new URL(cluster.url), { pathname: '/load', username: 'application' }).toString();
+  const database = openServer(url);
   await migrate(database);
   const sheets = await prepare(database);
   const ports = [await freePort(), await freePort()];
-  for (const port of ports) children.push(await start(port, { DATABASE_URL: cluster.url, BATHRON_DATA: directory }));
+  for (const port of ports) children.push(await start(port, { DATABASE_URL: url, BATHRON_DATA: directory }));
   const front = await balance(ports);
   const address = `http://127.0.0.1:${String(front.port)}`;
   const measured = await run('Two processes on a PostgreSQL server, one killed in the middle', sheets, address, () =>

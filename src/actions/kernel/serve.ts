@@ -1,4 +1,4 @@
-import { addressFrom } from '@/core/access/address';
+import { addressFrom, listensBy } from '@/core/access/address';
 import { anyLogin } from '@/store/logins';
 import { CannotOpen } from '@/store/migrate';
 import { actingPerson, isDemo } from '@/store/people';
@@ -8,7 +8,8 @@ import { firstCode, secret } from './sign-in';
 
 /** What has to hold before anybody is answered, or the sentence with which the start ends; and the code of a first start. */
 const prepared = async (): Promise<void> => {
-  const address = addressFrom(process.env);
+  const listens = listensBy(process.argv);
+  const address = addressFrom({ ...process.env, ...(listens === undefined ? {} : { HOST: listens }) });
   if (typeof address === 'string') throw new CannotOpen(address);
   if (address.open && (process.env.DATABASE_URL ?? '') !== '' && (process.env.BATHRON_SECRET ?? '') === '')
     throw new CannotOpen(

@@ -68,3 +68,16 @@ export const clientOf = (forwarded: string | null): string => {
 /** Whether a request came from this machine and through no proxy: under a loopback name, and only loopback addresses before it. */
 export const isFromHere = (host: string | null, forwarded: string | null): boolean =>
   isLoopback(host ?? '') && (forwarded ?? '').split(',').every((one) => one.trim() === '' || isLoopback(clientOf(one)));
+
+/**
+ * The address that the server's command was told to listen on, which may be another than `HOST` where somebody started it past our own
+ * commands; all of them where it was told none, as is its way. Undefined where it is no server's command.
+ *
+ * @example listensBy(['node', '/app/node_modules/next/dist/bin/next', 'start', '-p', '80']) // '0.0.0.0'
+ */
+export const listensBy = (command: readonly string[]): string | undefined => {
+  const at = command.findIndex((word, index) => word === 'start' && /\bnext$/.test(command[index - 1] ?? ''));
+  if (at < 0) return undefined;
+  const told = command.findIndex((word, index) => index > at && (word === '-H' || word === '--hostname'));
+  return (told < 0 ? undefined : command[told + 1]) ?? '0.0.0.0';
+};

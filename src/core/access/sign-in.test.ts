@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addressFrom, clientOf, isFromHere, isLoopback } from './address';
+import { addressFrom, clientOf, isFromHere, isLoopback, listensBy } from './address';
 import { passphraseProblems, strengthOf } from './passphrase';
 
 describe('where a server is reached', () => {
@@ -28,6 +28,14 @@ describe('where a server is reached', () => {
     [{ PUBLIC_URL: 'ftp://books.example' }, /https/],
   ])('says what is missing: %o', (variables, says) => {
     expect(addressFrom(variables)).toMatch(says);
+  });
+
+  it('listens where its command says, whatever HOST does', () => {
+    const next = ['/usr/bin/node', '/app/node_modules/next/dist/bin/next', 'start'];
+    expect(listensBy([...next, '-H', '127.0.0.1', '-p', '3000'])).toBe('127.0.0.1');
+    expect(listensBy([...next, '-p', '3000', '--hostname', '::'])).toBe('::');
+    expect(listensBy(next)).toBe('0.0.0.0');
+    expect(listensBy(['/usr/bin/node', 'scripts/person.ts', 'start'])).toBeUndefined();
   });
 
   it('is asked by whoever the nearest proxy names; what stands before may be invented', () => {
