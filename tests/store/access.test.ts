@@ -4,10 +4,11 @@ import { join } from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
 import { actAs } from '@/actions/kernel/context';
 import { openingsView } from '@/actions/openings/views';
-import { DEEDS } from '@/core/access/deeds';
+import { DEEDS, type Deed } from '@/core/access/deeds';
+import { ROLES, mayAnywhere } from '@/core/access/roles';
 import { codesOf, newBooks, withDatabase } from './support';
 
-withDatabase();
+const database = withDatabase();
 afterEach(() => actAs(undefined));
 
 const ACTIONS = 'src/actions';
@@ -30,6 +31,21 @@ const routesUnder = (directory: string): readonly string[] =>
   readdirSync(directory, { recursive: true, encoding: 'utf8' })
     .filter((file) => /(?:^|\/)route\.ts$/.test(file))
     .map((file) => join(directory, file));
+
+/** Books of another practice than the one that acts, made once. */
+const withForeignBooks = (): (() => Promise<number>) => {
+  let made: number | undefined;
+  return async () => {
+    if (made !== undefined) return made;
+    await database.current.query(`insert into practice (id, name) values (2, 'Elsewhere')`);
+    const [owner] = await database.current.query<{ id: number }>(
+      `insert into person (practice_id, name) values (2, 'Owner elsewhere') returning id`,
+    );
+    actAs({ person: personId(owner?.id ?? 0), name: '', practice: 2, role: 'owner' });
+    made = await newBooks({ name: 'Elsewhere Ltd' });
+    return made;
+  };
+};
 
 describe('every use case and every view', () => {
   it('states a deed that there is', () => {
@@ -93,5 +109,55 @@ describe('every use case and every view', () => {
     expect(await openingsView(books)).toBeDefined();
     actAs({ person: personId(1), name: '', practice: 2, role: 'owner' });
     expect(await openingsView(books)).toBeUndefined();
+  });
+});
+
+describe('each role, with the books of another practice', () => {
+  const opened = withForeignBooks();
+
+  it.each(ROLES)('as %s: an action is refused before it looks, or those books are unknown to it', async (role) => {
+    const own = await newBooks();
+    const actor = { person: personId(1), name: '', practice: 1, role, given: new Map([[own, 'reader' as const]]) };
+    const foreign = await opened();
+    actAs(actor);
+    const tried = { denied: 0, unknown: 0 };
+    for (const { file, maker, name, deed } of stated) {
+      if (maker !== 'booksAction' && maker !== 'fileAction') continue;
+      const module = (await import(/* @vite-ignore */ join(process.cwd(), ACTIONS, file))) as Record<
+        string,
+        ((input: unknown) => Promise<Parameters<typeof codesOf>[0]>) | undefined
+      >;
+      const run = module[name];
+      // Those that are called from within only have no name outside.
+      if (run === undefined) continue;
+      const may = mayAnywhere(actor, deed.replaceAll("'", '') as Deed);
+      expect(codesOf(await run({ books: foreign })), `${role} ${name}`).toEqual([
+        may ? 'books.unknown' : 'access.denied',
+      ]);
+      tried[may ? 'unknown' : 'denied'] += 1;
+    }
+    expect(tried.denied + tried.unknown).toBeGreaterThan(50);
+    if (role === 'owner') expect(tried.denied).toBe(0);
+  });
+
+  it.each(ROLES)('as %s: a view has nothing of them', async (role) => {
+    const foreign = await opened();
+    actAs({ person: personId(1), name: '', practice: 1, role, given: new Map([[foreign, 'preparer']]) });
+    let tried = 0;
+    for (const { file, text } of sources) {
+      const names = [
+        ...text.matchAll(/export const (\w+) = \((?:id|books): number[^;]{0,200}?=>\s*(?:page|booksView)\(/g),
+      ].map(([, name = '']) => name);
+      if (names.length === 0) continue;
+      const module = (await import(/* @vite-ignore */ join(process.cwd(), ACTIONS, file))) as Record<
+        string,
+        (books: number, other: unknown) => Promise<unknown>
+      >;
+      for (const name of names) {
+        expect(await module[name]?.(foreign, undefined), `${role} ${name}`).toBeUndefined();
+        tried += 1;
+      }
+    }
+    expect(tried).toBeGreaterThan(25);
   });
 });

@@ -15,16 +15,12 @@ import {
 import { REVIEWS } from '@/core/access/review';
 import { GIVEN_ROLES, ROLES, ROLE_FACTS } from '@/core/access/roles';
 import { personId } from '@/core/base/ids';
-import { type Result, fail, ok, problem, quoted } from '@/core/base/result';
+import { fail, ok, problem, quoted } from '@/core/base/result';
 import { audit } from '@/store/audit';
 import { endSessions, isTaken, moveLogin, waysIn } from '@/store/logins';
 import { findBooks, lockPractice, setReview } from '@/store/books';
 import { action, booksAction } from '../kernel/action';
-import { asking } from '../kernel/context';
-import { sendMail } from '../kernel/mail';
-import { wayInMail } from '../kernel/ways-in';
 import { id, int4, text } from '../kernel/inputs';
-import { endSessionsOf, makeLink, takeSecondStep } from './ways-in';
 
 const fields = {
   name: text(120).trim().min(1, 'A person needs a name.'),
@@ -187,19 +183,3 @@ export const demandSecondStep = action(
     return ok({});
   },
 );
-
-/**
- * Makes a link for somebody and sends it to them; whoever made it may hand it over by themselves too. It is shown to them alone, once.
- */
-export const sendWayIn = async (input: {
-  readonly person: number;
-}): Promise<Result<{ readonly kind: string; readonly link: string; readonly sent: boolean }>> => {
-  const made = await makeLink(input);
-  if (!made.ok) return made;
-  const { kind, path, name, email, practice, practiceName: practiceOf } = made.value;
-  const link = ((await asking())?.origin ?? '') + path;
-  return ok({ kind, link, sent: await sendMail(practice, wayInMail(kind, { email, name }, practiceOf, link)) });
-};
-
-export const dropSecondStepOf = async (input: { readonly person: number }) => takeSecondStep(input);
-export const endAllSessionsOf = async (input: { readonly person: number }) => endSessionsOf(input);

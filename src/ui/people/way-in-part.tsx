@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { dropSecondStepOf, endAllSessionsOf, sendWayIn } from '@/actions/people/commands';
+import { endSessionsOf, sendWayIn, takeSecondStep } from '@/actions/people/help';
 import type { peopleView } from '@/actions/people/views';
 import type { Problem, Result } from '@/core/base/result';
 import { Go } from '../parts/go';
@@ -50,7 +50,7 @@ export const WayInPart = ({
             type="button"
             className="btn btn-sm"
             onClick={() =>
-              run(dropSecondStepOf({ person: person.id }), () =>
+              run(takeSecondStep({ person: person.id }), () =>
                 toast(`The second step of ${person.name} is gone, and their sessions have ended`),
               )
             }
@@ -63,7 +63,7 @@ export const WayInPart = ({
             type="button"
             className="btn btn-sm"
             onClick={() =>
-              run(endAllSessionsOf({ person: person.id }), () => toast(`${person.name} is signed out everywhere`))
+              run(endSessionsOf({ person: person.id }), () => toast(`${person.name} is signed out everywhere`))
             }
           >
             Sign out everywhere

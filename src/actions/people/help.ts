@@ -1,14 +1,18 @@
+'use server';
+
 import { z } from 'zod';
 import { personId } from '@/core/base/ids';
-import { fail, ok, problem } from '@/core/base/result';
+import { type Result, fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
 import { lockPractice, practiceName } from '@/store/books';
 import { type LinkKind, dropSecondStep, endSessions, isTaken, waysIn } from '@/store/logins';
 import { personsOf } from '@/store/people';
 import type { Queryable } from '@/store/database';
 import { action } from '../kernel/action';
+import { asking } from '../kernel/context';
 import { id } from '../kernel/inputs';
-import { makeWayIn } from '../kernel/ways-in';
+import { sendMail } from '../kernel/mail';
+import { makeWayIn, wayInMail } from '../kernel/ways-in';
 
 const input = z.object({ person: id.transform(personId) });
 
@@ -20,7 +24,7 @@ const activePerson = async (tx: Queryable, practice: number, person: number) => 
 const unknown = fail(problem('person.unknown', 'Nobody of this practice is meant. Load the page again.'));
 
 /** Makes a link for somebody: an invitation, or where they can sign in already, another passphrase. Links made before hold no more. */
-export const makeLink = action('makeLink', 'people.change', input, async ({ tx, actor, now }, { person }) => {
+const makeLink = action('makeLink', 'people.change', input, async ({ tx, actor, now }, { person }) => {
   const found = await activePerson(tx, actor.practice, person);
   if (found === undefined) return unknown;
   const { name, email } = found;
@@ -49,6 +53,19 @@ export const makeLink = action('makeLink', 'people.change', input, async ({ tx, 
     practiceName: await practiceName(tx, actor.practice),
   });
 });
+
+/**
+ * Makes a link for somebody and sends it to them; whoever made it may hand it over by themselves too. It is shown to them alone, once.
+ */
+export const sendWayIn = async (input: {
+  readonly person: number;
+}): Promise<Result<{ readonly kind: string; readonly link: string; readonly sent: boolean }>> => {
+  const made = await makeLink(input);
+  if (!made.ok) return made;
+  const { kind, path, name, email, practice, practiceName: practiceOf } = made.value;
+  const link = ((await asking())?.origin ?? '') + path;
+  return ok({ kind, link, sent: await sendMail(practice, wayInMail(kind, { email, name }, practiceOf, link)) });
+};
 
 /** Takes the second step of somebody away who has lost the device and the codes, and ends their sessions. */
 export const takeSecondStep = action(
