@@ -324,28 +324,30 @@ test('a paper of many rows comes page by page, and the keyboard reaches all of t
   await expect(grid).toHaveAttribute('aria-rowcount', '3000');
 });
 
-test('a change of the chart says first what it does to opening figures', async ({ page }) => {
-  await newBooks(page, 'Carrageen Foods Ltd', '2026-02-01', '2026-08-01');
-  await stage(page, 'Opening balances').click();
-  await cell(page, 'Stock of goods', 2).click();
-  await page.keyboard.type('500');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('all saved')).toBeVisible();
-  await stage(page, 'Chart').click();
-  await expect(page.getByRole('heading', { name: 'Chart of accounts' })).toBeVisible();
-  const row = page.getByRole('row', { name: /Stock of goods/ });
-  // The first press may come before the page listens.
-  await expect(async () => {
-    await row.getByRole('gridcell').nth(1).click();
-    await expect(page.getByRole('heading', { name: '1200 Stock of goods' })).toBeVisible({ timeout: 1000 });
-  }).toPass();
-  await page.getByLabel('Statement line').first().selectOption('fixed-asset');
-  const asked = page.getByRole('alertdialog');
-  await expect(asked).toContainText('with 500.00 Dr goes from Current assets to Fixed assets.');
-  await page.getByRole('button', { name: 'Leave it as it is' }).click();
-  await expect(asked).toBeHidden();
-  await expect(row).toContainText('Current asset');
-  await page.getByLabel('Statement line').first().selectOption('fixed-asset');
-  await page.getByRole('button', { name: 'Take the change' }).click();
-  await expect(row).toContainText('Fixed asset');
+asOwner(() => {
+  test('a change of the chart says first what it does to opening figures', async ({ page }) => {
+    await newBooks(page, 'Carrageen Foods Ltd', '2026-02-01', '2026-08-01');
+    await stage(page, 'Opening balances').click();
+    await cell(page, 'Stock of goods', 2).click();
+    await page.keyboard.type('500');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await stage(page, 'Chart').click();
+    await expect(page.getByRole('heading', { name: 'Chart of accounts' })).toBeVisible();
+    const row = page.getByRole('row', { name: /Stock of goods/ });
+    // The first press may come before the page listens.
+    await expect(async () => {
+      await row.getByRole('gridcell').nth(1).click();
+      await expect(page.getByRole('heading', { name: '1200 Stock of goods' })).toBeVisible({ timeout: 1000 });
+    }).toPass();
+    await page.getByLabel('Statement line').first().selectOption('fixed-asset');
+    const asked = page.getByRole('alertdialog');
+    await expect(asked).toContainText('with 500.00 Dr goes from Current assets to Fixed assets.');
+    await page.getByRole('button', { name: 'Leave it as it is' }).click();
+    await expect(asked).toBeHidden();
+    await expect(row).toContainText('Current asset');
+    await page.getByLabel('Statement line').first().selectOption('fixed-asset');
+    await page.getByRole('button', { name: 'Take the change' }).click();
+    await expect(row).toContainText('Fixed asset');
+  });
 });
