@@ -35,7 +35,7 @@ export const PeoplePage = ({
   const person = people.find(({ id }) => id === chosen);
   return (
     <PracticePage practice={practice} title="People and rights" audit={maySeeAudit}>
-      <div className="grid items-start gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div>
           <div className="overflow-x-auto">
             <table className="ledger w-full">
