@@ -1,6 +1,5 @@
 import type { Page } from '@playwright/test';
 import {
-  asOwner,
   beginBooks,
   cell,
   client,
@@ -13,8 +12,6 @@ import {
   typeCells,
   typeFigures,
 } from './support';
-
-test.use({ as: 'Tomas Bielik' });
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -117,40 +114,38 @@ test('the boat that was sold and is still in the register', async ({ page }) => 
   await expect(tieOut(page)).toContainText('3,200.00 Dr');
 });
 
-asOwner(() => {
-  test('a loan is brought by its plan, and what is due within a year goes to its own account', async ({ page }) => {
-    await make(
-      page,
-      'Slipway Ltd',
-      {
-        part: 'Loans',
-        beside: '2100',
-        line: 'Current liability',
-        role: 'Loan',
-        accounts: ['2450 Bank loan due within one year', '2560 Development bank loan'],
-      },
-      {
-        '2560': '-95000',
-        '3010': '=',
-      },
-    );
-    await openSchedule(page, 'Development bank loan');
-    await page.locator('input[type=file]').first().setInputFiles(paper('tideline-loan-7003-14.csv'));
-    await page.getByRole('button', { name: 'Take 1 item' }).click();
-    await expect(tieOut(page)).toContainText('ties');
-    await page
-      .getByLabel('What is due within a year stands on')
-      .selectOption({ label: '2450 Bank loan due within one year' });
-    await expect(tieOut(page)).toContainText('10,000.00 Cr');
-    await expect(page.getByRole('table', { name: 'What to move' })).toContainText('10,000.00');
-    await page.getByRole('button', { name: 'Move it' }).click();
-    await expect(tieOut(page)).toContainText('ties');
-    await page.getByRole('grid').getByRole('gridcell').first().click();
-    await expect(page.getByRole('table', { name: 'Payments to come' })).toContainText('31 Aug 2026');
-    await openSchedule(page, 'Bank loan due within one year');
-    await expect(tieOut(page)).toContainText('10,000.00 Cr');
-    await expect(tieOut(page)).toContainText('ties');
-  });
+test('a loan is brought by its plan, and what is due within a year goes to its own account', async ({ page }) => {
+  await make(
+    page,
+    'Slipway Ltd',
+    {
+      part: 'Loans',
+      beside: '2100',
+      line: 'Current liability',
+      role: 'Loan',
+      accounts: ['2450 Bank loan due within one year', '2560 Development bank loan'],
+    },
+    {
+      '2560': '-95000',
+      '3010': '=',
+    },
+  );
+  await openSchedule(page, 'Development bank loan');
+  await page.locator('input[type=file]').first().setInputFiles(paper('tideline-loan-7003-14.csv'));
+  await page.getByRole('button', { name: 'Take 1 item' }).click();
+  await expect(tieOut(page)).toContainText('ties');
+  await page
+    .getByLabel('What is due within a year stands on')
+    .selectOption({ label: '2450 Bank loan due within one year' });
+  await expect(tieOut(page)).toContainText('10,000.00 Cr');
+  await expect(page.getByRole('table', { name: 'What to move' })).toContainText('10,000.00');
+  await page.getByRole('button', { name: 'Move it' }).click();
+  await expect(tieOut(page)).toContainText('ties');
+  await page.getByRole('grid').getByRole('gridcell').first().click();
+  await expect(page.getByRole('table', { name: 'Payments to come' })).toContainText('31 Aug 2026');
+  await openSchedule(page, 'Bank loan due within one year');
+  await expect(tieOut(page)).toContainText('10,000.00 Cr');
+  await expect(tieOut(page)).toContainText('ties');
 });
 
 test('a stock count with categories goes over three accounts; below nil is questioned', async ({ page }) => {
