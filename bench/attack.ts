@@ -8,14 +8,13 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { createBooks } from '@/actions/books/commands';
 import { closeDatabase, useDatabase } from '@/actions/kernel/context';
-import { openingsView } from '@/actions/openings/views';
 import { toWire } from '@/core/money/wire';
 import { openDirectory } from '@/store/open';
 import how from '../scripts/server.json';
 import { CORPUS, control } from '../tests/hostile/corpus';
 import { mutated } from '../tests/hostile/mutate';
+import { type Sheet, makeSheet, pause, percentile } from './books';
 
 const [, , port = '4390', fuzzed = '2000'] = process.argv;
 const root = mkdtempSync(join(tmpdir(), 'bathron-attack-'));
@@ -23,46 +22,21 @@ const data = join(root, 'data');
 const address = `http://127.0.0.1:${port}`;
 const PEOPLE = 20;
 
-interface Sheet {
-  readonly books: number;
-  readonly set: number;
-  readonly accounts: readonly number[];
-}
-
 const prepare = async (): Promise<Sheet> => {
   useDatabase(
     await openDirectory(data, (error) => {
       throw error;
     }),
   );
-  const made = await createBooks({
-    name: 'Besieged Ltd',
-    legalForm: 'other',
-    country: 'IE',
-    currency: 'EUR',
-    style: '1,234.56',
-    purpose: 'trial',
-    yearStart: '2026-01-01',
-    cutover: '2026-07-01',
-    starter: 'trading',
-    evenIfSameName: true,
-  });
-  if (!made.ok) throw new Error('no books');
-  const view = await openingsView(made.value.id);
-  const accounts = (view?.rows ?? []).filter((row) => !row.heading).map((row) => row.id);
+  const sheet = await makeSheet('Besieged Ltd');
   await closeDatabase();
-  return { books: made.value.id, set: view?.set?.id ?? 0, accounts };
+  return sheet;
 };
-
-const pause = (milliseconds: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, milliseconds));
 
 const residentMegabytes = (pid: number): number => {
   const found = /VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${String(pid)}/status`, 'utf8'))?.[1];
   return Number(found ?? 0) / 1024;
 };
-
-const percentile = (list: readonly number[], share: number): number =>
-  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * share))] ?? 0;
 
 /** A request that is sent again where its kept connection was just closed by the other side, as browsers do. */
 const request: typeof fetch = (input, options) =>

@@ -8,7 +8,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { chromium } from '@playwright/test';
-import { createBooks } from '@/actions/books/commands';
 import { closeDatabase, database, useDatabase } from '@/actions/kernel/context';
 import { saveFigures } from '@/actions/openings/figures';
 import { postOpenings } from '@/actions/openings/posting';
@@ -18,8 +17,8 @@ import { openingsView } from '@/actions/openings/views';
 import { editChart } from '@/actions/chart/commands';
 import { chartView } from '@/actions/chart/views';
 import { PLAIN_ACCOUNT } from '@/core/chart/account';
-import type { Result } from '@/core/base/result';
 import { openDirectory } from '@/store/open';
+import { makeBooks, valueOf } from './books';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 import { houseFigures } from './house';
@@ -56,30 +55,12 @@ const repeated = async (times: number, work: (at: number) => Promise<unknown>): 
   return median(found);
 };
 
-const done = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.problems.map((one) => one.message).join('\n'));
-  return result.value;
-};
-
 /** Books with so many posting accounts under a hundred headings. */
 const bigBooks = async (accounts: number): Promise<number> => {
-  const { id } = done(
-    await createBooks({
-      name: `Bench ${String(accounts)}`,
-      legalForm: 'other',
-      country: 'IE',
-      currency: 'EUR',
-      style: '1,234.56',
-      purpose: 'trial',
-      yearStart: '2026-01-01',
-      cutover: '2026-07-01',
-      starter: 'services',
-      evenIfSameName: true,
-    }),
-  );
+  const id = await makeBooks(`Bench ${String(accounts)}`, { starter: 'services' });
   const heading = (await chartView(id))?.rows.find(({ account }) => account.code === '6000')?.account.id ?? null;
   for (let from = 0; from < accounts; from += 5000)
-    done(
+    valueOf(
       await editChart({
         books: id,
         edits: Array.from({ length: Math.min(5000, accounts - from) }, (_, at) => ({
@@ -160,7 +141,7 @@ const store = async (): Promise<Made> => {
   const revisions = new Map<number, number>();
   const save = await repeated(60, async (at) => {
     const account = rows[at % 20]?.id ?? 0;
-    const saved = done(
+    const saved = valueOf(
       await saveFigures({
         books,
         set,
@@ -190,8 +171,8 @@ const store = async (): Promise<Made> => {
     revision: 0,
     restores: false,
   }));
-  done(await saveFigures({ books: posting, set: sheet.set, entries: amounts }));
-  const posted = await timed(async () => done(await postOpenings({ books: posting, set: sheet.set })));
+  valueOf(await saveFigures({ books: posting, set: sheet.set, entries: amounts }));
+  const posted = await timed(async () => valueOf(await postOpenings({ books: posting, set: sheet.set })));
   note(
     'post 5,000 lines',
     posted,
@@ -214,29 +195,19 @@ const store = async (): Promise<Made> => {
       ),
     ),
   );
-  await importFigures(note, bare, done, timed);
+  await importFigures(note, bare, timed);
   await paperFigures(note, bare);
-  const items = await scheduleFigures(note, bare, done, timed);
-  await thingFigures(note, bare, done, timed);
+  const items = await scheduleFigures(note, bare, timed);
+  await thingFigures(note, bare, timed);
   await bare.close();
-  const chart = await bigChart(done);
+  const chart = await bigChart();
   const weeks = await weekBooks();
   for (let made = 0; made < 500; made += 1)
-    done(
-      await createBooks({
-        name: `Client ${String(made)} of the practice`,
-        legalForm: 'limited-company',
-        country: 'IE',
-        currency: 'EUR',
-        style: '1,234.56',
-        purpose: 'live',
-        yearStart: '2026-01-01',
-        cutover: '2026-07-01',
-        starter: 'trading',
-        foreign: made % 3 === 0,
-        evenIfSameName: true,
-      }),
-    );
+    await makeBooks(`Client ${String(made)} of the practice`, {
+      legalForm: 'limited-company',
+      purpose: 'live',
+      foreign: made % 3 === 0,
+    });
   const large = await bigBooks(20_000);
   await houseFigures(note, large);
   await closeDatabase();
@@ -245,23 +216,10 @@ const store = async (): Promise<Made> => {
 
 /** Books with a hundred fiscal years of twelve periods in whole weeks. */
 const weekBooks = async (): Promise<number> => {
-  const { id } = done(
-    await createBooks({
-      name: 'A hundred years',
-      legalForm: 'other',
-      country: 'IE',
-      currency: 'EUR',
-      style: '1,234.56',
-      purpose: 'trial',
-      yearStart: '2026-01-01',
-      cutover: '2026-01-01',
-      starter: 'empty',
-      evenIfSameName: true,
-    }),
-  );
+  const id = await makeBooks('A hundred years', { cutover: '2026-01-01', starter: 'empty' });
   const view = await calendarView(id);
   const years = hundredYears();
-  done(
+  valueOf(
     await drawCalendar({
       books: id,
       revision: view?.revision ?? 0,

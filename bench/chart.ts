@@ -1,7 +1,6 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { Page } from '@playwright/test';
 import Papa from 'papaparse';
-import { createBooks } from '@/actions/books/commands';
 import { database } from '@/actions/kernel/context';
 import { takeAccounts } from '@/actions/chart/import';
 import { editChart } from '@/actions/chart/commands';
@@ -11,7 +10,7 @@ import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { CLASSIFICATIONS } from '@/core/ledger/classes';
 import { folded } from '@/core/base/table';
-import type { Result } from '@/core/base/result';
+import { makeBooks, valueOf } from './books';
 import { fastest } from './core';
 
 export type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
@@ -57,30 +56,13 @@ export const adviceFigures = (note: Note): void => {
   );
 };
 
-const made = async (name: string, done: <T>(result: Result<T>) => T): Promise<number> =>
-  done(
-    await createBooks({
-      name,
-      legalForm: 'other',
-      country: 'IE',
-      currency: 'EUR',
-      style: '1,234.56',
-      purpose: 'trial',
-      yearStart: '2026-01-01',
-      cutover: '2026-07-01',
-      starter: 'empty',
-      evenIfSameName: true,
-    }),
-  ).id;
-
 /** A file of twenty thousand accounts: recognised, planned and stored, against parsing it and inserting its rows bare. */
 export const importFigures = async (
   note: Note,
   bare: PGlite,
-  done: <T>(result: Result<T>) => T,
   timed: (work: () => Promise<unknown>) => Promise<number>,
 ): Promise<void> => {
-  const books = await made('Import of 20,000', done);
+  const books = await makeBooks('Import of 20,000', { starter: 'empty' });
   const text = `Code,Name,Type,Parent\n${manyAccounts(20_000)
     .map(
       ({ code, name, classification, parent }) =>
@@ -92,7 +74,7 @@ export const importFigures = async (
     const tables = readPaper(content, 'many.csv');
     if (!tables.ok) throw new Error(tables.problems[0]?.message);
     const { mapping, signature } = recogniseChart(tables.value);
-    const taken = done(
+    const taken = valueOf(
       await takeAccounts({
         books,
         name: 'many.csv',
@@ -163,9 +145,9 @@ const straightIn = async (text: string): Promise<number> => {
 };
 
 /** Books with ten thousand accounts for the browser. */
-export const bigChart = async (done: <T>(result: Result<T>) => T): Promise<number> => {
-  const books = await made('Chart of 10,000', done);
-  done(
+export const bigChart = async (): Promise<number> => {
+  const books = await makeBooks('Chart of 10,000', { starter: 'empty' });
+  valueOf(
     await editChart({
       books,
       edits: manyAccounts(10_000).map(({ id, ...account }) => ({

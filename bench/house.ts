@@ -5,14 +5,9 @@ import { changeAccount } from '@/actions/chart/commands';
 import { database } from '@/actions/kernel/context';
 import { saveFigures } from '@/actions/openings/figures';
 import { openingsView, proofView } from '@/actions/openings/views';
-import type { Result } from '@/core/base/result';
+import { valueOf } from './books';
 
 type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
-
-const done = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.problems[0]?.message);
-  return result.value;
-};
 
 const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
 
@@ -44,7 +39,7 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
   note(
     'rename one account among 20,000',
     await repeated(7, async (at) =>
-      done(await changeAccount({ books: large, id: first.id, change: { name: `Renamed ${String(at)}` } })),
+      valueOf(await changeAccount({ books: large, id: first.id, change: { name: `Renamed ${String(at)}` } })),
     ),
     'the bare update in its transaction',
     await repeated(7, (at) =>
@@ -58,7 +53,7 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
   note(
     'save one figure among 20,000',
     await repeated(15, async (at) => {
-      const saved = done(
+      const saved = valueOf(
         await saveFigures({
           books: large,
           set,

@@ -7,16 +7,13 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { type IncomingMessage, createServer, request as ask } from 'node:http';
-import { type AddressInfo, createServer as createSocket } from 'node:net';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { hashPassword } from 'better-auth/crypto';
-import { createBooks } from '@/actions/books/commands';
 import { closeDatabase, useDatabase } from '@/actions/kernel/context';
-import { openingsView } from '@/actions/openings/views';
 import { addPerson } from '@/actions/people/commands';
 import { personId } from '@/core/base/ids';
-import type { Result } from '@/core/base/result';
 import { toWire } from '@/core/money/wire';
 import type { Database } from '@/store/database';
 import { openServer } from '@/store/drivers/server';
@@ -24,7 +21,9 @@ import { putPassphrase } from '@/store/logins';
 import { migrate } from '@/store/migrate';
 import { openDirectory } from '@/store/open';
 import how from '../scripts/server.json';
+import { freePort } from '../tests/free-port';
 import { postgresPrograms, startCluster } from '../tests/store/cluster';
+import { type Sheet, makeSheet, pause, percentile, valueOf } from './books';
 
 const SECONDS = Number(process.argv[2] ?? '30');
 const PEOPLE = 50;
@@ -33,49 +32,11 @@ const PAPER_ROWS = 100_000;
 const PASSPHRASE = 'limpet orbit candle forty';
 const SECRET = 'a secret of this measurement that is long enough';
 
-const valueOf = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.problems.map(({ message }) => message).join('\n'));
-  return result.value;
-};
-const pause = (milliseconds: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, milliseconds));
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const socket = createSocket();
-    socket.listen(0, '127.0.0.1', () => {
-      const { port } = socket.address() as AddressInfo;
-      socket.close(() => resolve(port));
-    });
-  });
-
-interface Sheet {
-  readonly books: number;
-  readonly set: number;
-  readonly accounts: readonly number[];
-}
-
 /** Thirty books and fifty people who can sign in. */
 const prepare = async (database: Database): Promise<readonly Sheet[]> => {
   useDatabase(database);
   const sheets: Sheet[] = [];
-  for (let number = 1; number <= BOOKS; number += 1) {
-    const { id } = valueOf(
-      await createBooks({
-        name: `Client ${String(number)}`,
-        legalForm: 'other',
-        country: 'IE',
-        currency: 'EUR',
-        style: '1,234.56',
-        purpose: 'trial',
-        yearStart: '2026-01-01',
-        cutover: '2026-07-01',
-        starter: 'trading',
-        evenIfSameName: true,
-      }),
-    );
-    const view = await openingsView(id);
-    const accounts = (view?.rows ?? []).filter((row) => !row.heading).map((row) => row.id);
-    sheets.push({ books: id, set: view?.set?.id ?? 0, accounts });
-  }
+  for (let number = 1; number <= BOOKS; number += 1) sheets.push(await makeSheet(`Client ${String(number)}`));
   const hash = await hashPassword(PASSPHRASE);
   for (let number = 1; number <= PEOPLE; number += 1) {
     const [name, email] = [`Person ${String(number)}`, `person${String(number)}@load.example`];
@@ -286,9 +247,6 @@ const bringer = async (sheet: Sheet, address: string): Promise<string> => {
     return 'cut off';
   }
 };
-
-const percentile = (list: readonly number[], share: number): number =>
-  [...list].sort((one, other) => one - other)[Math.min(list.length - 1, Math.floor(list.length * share))] ?? 0;
 
 const run = async (name: string, sheets: readonly Sheet[], address: string, midway: () => void) => {
   const measured: Measured = { times: new Map(), acknowledged: 0, cut: 0, wrong: [], last: new Map() };

@@ -2,42 +2,27 @@
 import type { PGlite } from '@electric-sql/pglite';
 import type { Page } from '@playwright/test';
 import Papa from 'papaparse';
-import { createBooks } from '@/actions/books/commands';
 import { chartView } from '@/actions/chart/views';
 import { database } from '@/actions/kernel/context';
 import { openingsView } from '@/actions/openings/views';
 import { bringList, takeList } from '@/actions/schedules/bring';
 import { saveItems } from '@/actions/schedules/items';
 import { scheduleView, schedulesView } from '@/actions/schedules/views';
-import type { Result } from '@/core/base/result';
 import { columnsOf } from '@/core/money/columns';
 import type { AccountRole } from '@/core/ledger/classes';
 import { minor } from '@/core/money/minor';
 import { blankItem } from '@/core/schedules/item';
+import { makeBooks, valueOf } from './books';
 import { presses } from './chart';
 
 type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
-type Done = <T>(result: Result<T>) => T;
 type Timed = (work: () => Promise<unknown>) => Promise<number>;
 
 const ITEMS = 50_000;
 const CONTACTS = 5_000;
 
-const trialBooks = async (name: string, done: Done): Promise<number> =>
-  done(
-    await createBooks({
-      name,
-      legalForm: 'limited-company',
-      country: 'IE',
-      currency: 'EUR',
-      style: '1,234.56',
-      purpose: 'trial',
-      yearStart: '2026-01-01',
-      cutover: '2026-08-01',
-      starter: 'trading',
-      evenIfSameName: true,
-    }),
-  ).id;
+const trialBooks = (name: string): Promise<number> =>
+  makeBooks(name, { legalForm: 'limited-company', cutover: '2026-08-01' });
 
 const listText = (): string =>
   [
@@ -54,17 +39,16 @@ const listText = (): string =>
 export const scheduleFigures = async (
   note: Note,
   bare: PGlite,
-  done: Done,
   timed: Timed,
 ): Promise<{ readonly books: number; readonly account: number }> => {
-  const books = await trialBooks('Fifty thousand items', done);
+  const books = await trialBooks('Fifty thousand items');
   const account = (await chartView(books))?.rows.find((row) => row.account.code === '1100')?.account.id ?? 0;
   const set = (await openingsView(books))?.set?.id ?? 0;
   const text = listText();
   const content = new TextEncoder().encode(text);
   const ours = await timed(async () => {
-    const preview = done(await bringList({ books, account, name: 'fifty-thousand.csv', content }));
-    const taken = done(await takeList({ books, set, account, paper: preview.paper }));
+    const preview = valueOf(await bringList({ books, account, name: 'fifty-thousand.csv', content }));
+    const taken = valueOf(await takeList({ books, set, account, paper: preview.paper }));
     if (taken.items !== ITEMS) throw new Error(`only ${String(taken.items)} were taken`);
     const tie = (await scheduleView(books, account))?.found?.tie;
     if (tie?.items !== ITEMS) throw new Error('not tied');
@@ -118,7 +102,7 @@ export const scheduleFigures = async (
       paper: null,
       row: null,
     };
-    done(
+    valueOf(
       await saveItems({
         books,
         set,
@@ -170,8 +154,8 @@ const stockText = (articles: number): string =>
   ].join('\n');
 
 /** Registers of assets and counts of stock, brought and tied. */
-export const thingFigures = async (note: Note, bare: PGlite, done: Done, timed: Timed): Promise<void> => {
-  const books = await trialBooks('Many things', done);
+export const thingFigures = async (note: Note, bare: PGlite, timed: Timed): Promise<void> => {
+  const books = await trialBooks('Many things');
   const chart = (await chartView(books))?.rows ?? [];
   const set = (await openingsView(books))?.set?.id ?? 0;
   const measure = async (
@@ -184,8 +168,8 @@ export const thingFigures = async (note: Note, bare: PGlite, done: Done, timed: 
     const account = chart.find((row) => row.account.role === role)?.account.id ?? 0;
     const content = new TextEncoder().encode(text);
     const ours = await timed(async () => {
-      const preview = done(await bringList({ books, account, name: `${role}.csv`, content }));
-      const taken = done(await takeList({ books, set, account, paper: preview.paper }));
+      const preview = valueOf(await bringList({ books, account, name: `${role}.csv`, content }));
+      const taken = valueOf(await takeList({ books, set, account, paper: preview.paper }));
       if (taken.items !== count) throw new Error(`only ${String(taken.items)} were taken`);
       if ((await scheduleView(books, account))?.found?.tie.items !== count) throw new Error('not tied');
     });

@@ -1,15 +1,15 @@
 import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { type Asking, type SignedOut, Unfinished } from '@/actions/kernel/context';
+import { address } from '@/actions/kernel/address';
 import { CLIENT, sessionIn } from '@/actions/kernel/sign-in';
 import type { Asked } from '@/actions/sign-in/asked';
-import { addressFrom, clientOf, isFromHere } from '@/core/access/address';
+import { clientOf, isFromHere } from '@/core/access/address';
 
 /** Whom somebody chose to be, in the demo's data; it gives no more than the page on which anybody may choose. */
 export const CHOSEN = 'bathron-as';
 
-const address = addressFrom(process.env);
-const { publicUrl, open } = typeof address === 'string' ? { publicUrl: undefined, open: true } : address;
+const { publicUrl, open } = address();
 
 /** The address that people use. The guard has let through only names that are ours. */
 const originOf = (sent: Headers): string => publicUrl ?? `http://${sent.get('host') ?? ''}`;

@@ -1,4 +1,5 @@
-import { addressFrom, isLoopback, nameOfHost } from '@/core/access/address';
+import { address } from '@/actions/kernel/address';
+import { isLoopback, nameOfHost } from '@/core/access/address';
 
 /**
  * What every request goes through before anything else: which names this server answers to, which pages may ask it, and the
@@ -8,8 +9,7 @@ import { addressFrom, isLoopback, nameOfHost } from '@/core/access/address';
  */
 
 /** Where this server is reached; a start with variables that do not fit together has ended before anybody asks. */
-const address = addressFrom(process.env);
-const { publicUrl, secure } = typeof address === 'string' ? { publicUrl: undefined, secure: false } : address;
+const { publicUrl, secure } = address();
 
 /** A name under which a browser on this machine reaches the server, or the one that people use. */
 const isOurs = (host: string): boolean =>

@@ -1,12 +1,21 @@
 import type { PersonId } from '@/core/base/ids';
+import type { LinkKind } from '@/core/access/links';
 import type { Role } from '@/core/access/roles';
 import { type Queryable, one } from './database';
+
+/** Whether somebody can come in: who signs in already, or whoever holds a link that was made for them. */
+export const anyWayIn = async (tx: Queryable, at: string): Promise<boolean> =>
+  (await anyLogin(tx)) ||
+  one(
+    await tx.query<{ any: boolean }>(
+      'select exists (select from login_link where used_at is null and expires_at > $1) as any',
+      [at],
+    ),
+  ).any;
 
 /** Whether anybody can sign in at all; before the first, a practice has to be begun. */
 export const anyLogin = async (tx: Queryable): Promise<boolean> =>
   one(await tx.query<{ any: boolean }>('select exists (select from login) as any')).any;
-
-export type LinkKind = 'invitation' | 'recovery';
 
 /** What a link is for, as long as it holds. */
 export interface Link {
@@ -62,7 +71,6 @@ export const useLink = async (tx: Queryable, id: number, at: string): Promise<bo
 
 /** Whose login bears an address, as far as the practice is concerned. */
 export interface LoginOf {
-  readonly id: string;
   readonly practice: number;
   readonly person: PersonId;
   readonly name: string;
@@ -71,7 +79,7 @@ export interface LoginOf {
 export const loginAt = async (tx: Queryable, email: string): Promise<LoginOf | undefined> =>
   (
     await tx.query<LoginOf>(
-      `select l.id, l.practice_id as practice, l.person_id as person, p.name
+      `select l.practice_id as practice, l.person_id as person, p.name
        from login l join person p on p.id = l.person_id where l.email = lower($1) and p.active`,
       [email],
     )

@@ -27,7 +27,7 @@ export interface Given {
   readonly at: string;
 }
 
-export interface ActingPerson extends Pick<Person, 'id' | 'name' | 'role' | 'charts'> {
+export interface ActingPerson extends Pick<Person, 'id' | 'name' | 'email' | 'role' | 'charts'> {
   readonly practice: number;
   readonly given: ReadonlyMap<number, GivenRole>;
   /** Whether a second step is demanded of them that they have not set up. */
@@ -37,7 +37,7 @@ export interface ActingPerson extends Pick<Person, 'id' | 'name' | 'role' | 'cha
 /** Somebody who may act, with what they are in single sets of books; the practice's first active owner where nobody is asked for. */
 export const actingPerson = async (tx: Queryable, id: number | undefined): Promise<ActingPerson | undefined> => {
   const [found] = await tx.query<Omit<ActingPerson, 'given'> & { given: readonly (readonly [number, GivenRole])[] }>(
-    `select p.id, p.name, p.role, p.charts, p.practice_id as practice,
+    `select p.id, p.name, p.email, p.role, p.charts, p.practice_id as practice,
        (select coalesce(jsonb_agg(jsonb_build_array(g.books_id, g.role)), '[]') from person_books g where g.person_id = p.id) as given,
        exists (select from practice q where q.id = p.practice_id and p.role = any(q.second_step_roles))
          and not exists (select from login l where l.person_id = p.id and l.two_factor_enabled) as unfinished

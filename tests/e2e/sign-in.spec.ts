@@ -149,7 +149,7 @@ test('a forgotten passphrase is chosen anew by e-mail, and sessions elsewhere en
   await there.getByRole('button', { name: 'Take it and sign in' }).click();
   await expect(board(there)).toBeVisible();
 
-  // What stood open elsewhere is not lost, and is told how to be saved.
+  // All sessions have ended with it, and what was chosen before does not open any more.
   await here.goto('/sign-in');
   await expect(here.getByLabel('Passphrase', { exact: true })).toBeVisible();
   await signIn(here, 'ines@wrack.example');

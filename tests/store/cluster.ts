@@ -1,8 +1,8 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from '../free-port';
 
 const PLACES = '/usr/lib/postgresql';
 
@@ -12,16 +12,6 @@ export const postgresPrograms = (): string | undefined =>
     .sort((a, b) => Number(b) - Number(a))
     .map((version) => join(PLACES, version, 'bin'))
     .find((bin) => existsSync(join(bin, 'initdb')));
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const server = createServer();
-    server.once('error', reject);
-    server.listen(0, '127.0.0.1', () => {
-      const address = server.address();
-      server.close(() => resolve(typeof address === 'object' && address !== null ? address.port : 0));
-    });
-  });
 
 export interface Cluster {
   readonly url: string;

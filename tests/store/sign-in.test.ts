@@ -161,6 +161,12 @@ describe('signing in', () => {
     await browser.send('enter', passphraseOf(email));
     expect(await sessionIn(before)).toBeUndefined();
     expect(await sessionIn(browser.asked.headers)).toBeDefined();
+    // Whoever's it was: somebody else signs in at the same browser.
+    const other = await joined('reviewer');
+    const theirs = browser.asked.headers;
+    await browser.send('enter', passphraseOf(other.email));
+    expect(await sessionIn(theirs)).toBeUndefined();
+    expect((await sessionIn(browser.asked.headers))?.person).toBe(other.id);
     // One letter of its signature changed, and it is nobody's.
     const forged = new Headers(browser.asked.headers);
     forged.set(
@@ -310,6 +316,8 @@ describe('a second step', () => {
     expect(await other.send('enter', passphraseOf(email))).toEqual({ ok: true, value: { to: '/sign-in/code' } });
     expect(await sessionIn(other.asked.headers)).toBeUndefined();
     expect(codesOf(await other.send('code', { code: '000000' }))).toEqual(['sign-in.code']);
+    // Whoever looks later sees that somebody had the passphrase.
+    expect((await auditView(undefined, 'sign-in')).lines[0]?.about).toMatch(/^The passphrase was right/);
     // The code that finished the setting up was used already.
     expect(codesOf(await other.send('code', { code: codeOf(begun.letters) }))).toEqual(['sign-in.code']);
     await other.send('enter', passphraseOf(email));

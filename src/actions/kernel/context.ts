@@ -62,9 +62,8 @@ const found = async (tx: Queryable, asking: Asking | undefined): Promise<Actor> 
 const acting = async (tx: Queryable, asking: Asking | undefined): Promise<ActingPerson | undefined> => {
   if (asking === undefined) return process.env.NEXT_RUNTIME === undefined ? actingPerson(tx, undefined) : undefined;
   if (asking.person !== undefined) return actingPerson(tx, asking.person);
-  if (!asking.here) return undefined;
   const owner = await actingPerson(tx, undefined);
-  if (owner === undefined || !(await isDemo(tx, owner.practice))) return undefined;
+  if (owner === undefined || !(await choosesWho(tx, asking, owner.practice))) return undefined;
   const chosen = asking.chosen === undefined ? undefined : await actingPerson(tx, asking.chosen);
   return chosen?.practice === owner.practice ? chosen : owner;
 };

@@ -3,9 +3,9 @@ import { type PersonId, personId } from '@/core/base/ids';
 import { betterAuth } from 'better-auth/minimal';
 import { twoFactor } from 'better-auth/plugins/two-factor';
 import { FEWEST_CHARACTERS, MOST_CHARACTERS } from '@/core/access/passphrase-length';
-import { addressFrom } from '@/core/access/address';
 import { readSecret } from '@/store/secret';
 import { signInAdapter } from '@/store/sign-in-adapter';
+import { address } from './address';
 import { database, databaseNumber, newId } from './context';
 
 /** A working day and its evening; nobody stays signed in over night. */
@@ -108,11 +108,7 @@ const shared = globalThis as { bathronSignIn?: { readonly of: number; readonly i
 /** Held for the database that it was made for: tests bring their own. */
 export const signIn = (): SignIn => {
   if (shared.bathronSignIn?.of !== databaseNumber()) {
-    const address = addressFrom(process.env);
-    shared.bathronSignIn = {
-      of: databaseNumber(),
-      is: made(secret(), typeof address !== 'string' && address.secure),
-    };
+    shared.bathronSignIn = { of: databaseNumber(), is: made(secret(), address().secure) };
   }
   return shared.bathronSignIn.is;
 };
@@ -123,14 +119,18 @@ export const secret = (): string => readSecret(process.env.BATHRON_DATA ?? '.dat
  * The code that guards the first start: whoever can read what the server printed, or its secret, may begin the practice. It is made from
  * the secret, so that all processes print the same.
  */
-export const firstCode = (): string => {
-  return inLetters(createHmac('sha256', secret()).update('first start').digest().subarray(0, 12), 4);
-};
+export const firstCode = (): string =>
+  inLetters(createHmac('sha256', secret()).update('first start').digest().subarray(0, 12), 4);
+
+/** A session that stands. */
+export interface Session {
+  readonly person: PersonId;
+  readonly session: string;
+  readonly login: string;
+}
 
 /** Whose session a request carries, if it carries one that stands. */
-export const sessionIn = async (
-  headers: Headers,
-): Promise<{ readonly person: PersonId; readonly session: string; readonly login: string } | undefined> => {
+export const sessionIn = async (headers: Headers): Promise<Session | undefined> => {
   // Whoever brings no cookie costs no look into the database.
   if (!headers.get('cookie')?.includes('bathron.')) return undefined;
   const found = await signIn().api.getSession({ headers });

@@ -1,12 +1,9 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { PersonId } from '@/core/base/ids';
-import { type LinkKind, insertLink } from '@/store/logins';
+import { LINKS, type LinkKind } from '@/core/access/links';
+import { insertLink } from '@/store/logins';
 import type { Queryable } from '@/store/database';
 import type { Mail } from '@/store/simulated-mail';
-
-/** How long a link holds. Whoever is invited may be away for a week; who has forgotten a passphrase sits and waits. */
-const MINUTES: Readonly<Record<LinkKind, number>> = { invitation: 7 * 24 * 60, recovery: 30 };
-const HOLDS: Readonly<Record<LinkKind, string>> = { invitation: 'seven days', recovery: 'thirty minutes' };
 
 /** What is kept of a secret that was handed out. */
 export const hashed = (secret: string): string => createHash('sha256').update(secret).digest('base64url');
@@ -21,7 +18,7 @@ export const makeWayIn = async (
   at: string,
 ): Promise<string> => {
   const token = randomBytes(32).toString('base64url');
-  const until = new Date(Date.parse(at) + MINUTES[kind] * 60_000).toISOString();
+  const until = new Date(Date.parse(at) + LINKS[kind].minutes * 60_000).toISOString();
   await insertLink(tx, practice, person, { kind, hash: hashed(token), by, at, until });
   return `/way-in/${token}`;
 };
@@ -45,8 +42,15 @@ ${
 
 ${link}
 
-The link works once, and for ${HOLDS[kind]}.${
+The link works once, and for ${LINKS[kind].holds}.${
     kind === 'recovery' ? ' If it was not you, leave it: your passphrase stays as it is.' : ''
   }
 `,
+});
+
+/** The e-mail that tells somebody that their passphrase is another one now. */
+export const changedMail = ({ email, name }: { readonly email: string; readonly name: string }): Mail => ({
+  to: email,
+  subject: 'Bathron: your passphrase was changed',
+  body: `${name},\n\nyour passphrase was just changed, and your other sessions were ended. If it was not you, tell an owner of the practice at once.\n`,
 });

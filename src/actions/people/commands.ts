@@ -2,7 +2,6 @@
 
 import { z } from 'zod';
 import {
-  type Person,
   type PersonFields,
   givenIn,
   insertPerson,
@@ -15,12 +14,13 @@ import {
 import { REVIEWS } from '@/core/access/review';
 import { GIVEN_ROLES, ROLES, ROLE_FACTS } from '@/core/access/roles';
 import { personId } from '@/core/base/ids';
-import { fail, ok, problem, quoted } from '@/core/base/result';
+import { fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
 import { endSessions, isTaken, moveLogin, waysIn } from '@/store/logins';
 import { findBooks, lockPractice, setReview } from '@/store/books';
 import { action, booksAction } from '../kernel/action';
 import { id, int4, text } from '../kernel/inputs';
+import { sameName, twice } from './names';
 
 const fields = {
   name: text(120).trim().min(1, 'A person needs a name.'),
@@ -29,18 +29,6 @@ const fields = {
   charts: z.boolean(),
   active: z.boolean(),
 };
-
-const sameName = (name: string, others: readonly Person[]): Person | undefined =>
-  others.find((other) => other.name.toLowerCase() === name.toLowerCase());
-
-const twice = (name: string) =>
-  fail(
-    problem(
-      'person.twice',
-      `${quoted(name)} is in the practice already. Names tell people apart in every history.`,
-      'name',
-    ),
-  );
 
 const said = ({ role, charts, active }: PersonFields): string =>
   active ? `${ROLE_FACTS[role].label.toLowerCase()}${charts || role === 'owner' ? '' : ', no charts'}` : 'left';

@@ -4,12 +4,12 @@ import { fail, ok, problem } from '@/core/base/result';
 import { MOST_CHARACTERS } from '@/core/access/passphrase-length';
 import { audit } from '@/store/audit';
 import { type LoginOf, endSession, loginAt, sweepLogins } from '@/store/logins';
-import { firstPractice } from '@/store/people';
 import { openStep, openView } from '../kernel/action';
 import { text } from '../kernel/inputs';
-import { sessionIn, signIn } from '../kernel/sign-in';
+import { type Session, sessionIn, signIn } from '../kernel/sign-in';
 import { type Answered, type Asked, type Next, plainly } from './asked';
 import { counted, firstUse, tooOften, wasRight } from './attempts';
+import { CODE, noted } from './noted';
 
 /** An address that nobody has: the library takes as long over it as over any other. */
 const NOBODY = 'nobody@bathron.invalid';
@@ -34,34 +34,28 @@ const wrongCode = fail(
   ),
 );
 
-const over = fail(
+const tooLate = fail(
   problem(
     'sign-in.over',
     'This sign-in has taken too long, or had too many tries. Begin again with your address and passphrase.',
   ),
 );
 
-const note = openStep(
-  'noteSignIn',
-  z.object({ who: z.custom<LoginOf | undefined>(), about: z.string() }),
-  async ({ tx, now }, { who, about }) => {
-    // Where nobody has that address, it is written down all the same, and takes as long.
-    await audit(tx, who?.practice ?? (await firstPractice(tx)), who?.person ?? null, 'sign-in', about, now);
-    return ok({});
-  },
-);
-
 const entered = openStep(
   'signIn',
-  z.object({ who: z.custom<LoginOf>(), before: z.string().optional(), about: z.string() }),
-  async ({ tx, now }, { who, before, about }) => {
-    // A session that the browser had before is over, whoever's it was.
-    if (before !== undefined) await endSession(tx, who.person, before);
+  z.object({ who: z.custom<LoginOf>(), about: z.string() }),
+  async ({ tx, now }, { who, about }) => {
     await sweepLogins(tx, now);
     await audit(tx, who.practice, who.person, 'sign-in', about, now);
     return ok({ to: '/' } satisfies Next);
   },
 );
+
+/** A session that a browser had before is over, whoever's it was. */
+const over = openStep('endSessionBefore', z.custom<Session>(), async ({ tx }, { person, session }) => {
+  await endSession(tx, person, session);
+  return ok({});
+});
 
 const loginOf = (email: string): Promise<LoginOf | undefined> => openView(({ tx }) => loginAt(tx, email));
 
@@ -98,17 +92,17 @@ export const enter = async (input: unknown, asked: Asked): Promise<Answered<Next
     });
     if (who === undefined) return plainly(wrong);
     await wasRight(own);
+    if (before !== undefined) await over(before);
     const cookies = cookiesOf(headers);
-    if ('twoFactorRedirect' in response) return { result: ok({ to: '/sign-in/code' }), cookies };
-    return { result: await entered({ who, before: before?.session, about: 'Signed in' }), cookies };
+    if (!('twoFactorRedirect' in response)) return { result: await entered({ who, about: 'Signed in' }), cookies };
+    await noted({ who, about: 'The passphrase was right; the second step is asked for' });
+    return { result: ok({ to: '/sign-in/code' }), cookies };
   } catch (error) {
     refusedCode(error);
-    await note({ who, about: 'Address and passphrase did not belong together' });
+    await noted({ who, about: 'Address and passphrase did not belong together' });
     return plainly(wrong);
   }
 };
-
-const CODE = z.object({ code: text(40).transform((code) => code.replaceAll(/[\s-]+/g, '')) });
 
 /** The second step of a sign-in: the code that a device shows, or one of those kept for when it is lost. */
 export const enterCode = async (input: unknown, asked: Asked): Promise<Answered<Next>> => {
@@ -125,9 +119,10 @@ export const enterCode = async (input: unknown, asked: Asked): Promise<Answered<
       : await api.verifyTOTP({ body: { code }, headers: asked.headers, returnHeaders: true });
     const who = await loginOf(response.user.email);
     const session = await sessionIn(new Headers({ cookie: cookiePairs(cookiesOf(headers)) }));
-    if (who === undefined || session === undefined) return plainly(over);
+    if (who === undefined || session === undefined) return plainly(tooLate);
     if (!kept && !(await firstUse(session.login, code))) {
-      await entered({ who, before: session.session, about: 'A code was used a second time' });
+      await over(session);
+      await noted({ who, about: 'A code was used a second time' });
       return plainly(wrongCode);
     }
     const about = kept ? 'Signed in with a recovery code' : 'Signed in with a second step';
@@ -135,7 +130,7 @@ export const enterCode = async (input: unknown, asked: Asked): Promise<Answered<
   } catch (error) {
     const refused = refusedCode(error);
     if (refused === 'ACCOUNT_TEMPORARILY_LOCKED') return plainly(tooOften);
-    return plainly(/^INVALID_(?:BACKUP_)?CODE$/.test(refused) ? wrongCode : over);
+    return plainly(/^INVALID_(?:BACKUP_)?CODE$/.test(refused) ? wrongCode : tooLate);
   }
 };
 

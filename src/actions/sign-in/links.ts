@@ -2,20 +2,20 @@ import { timingSafeEqual } from 'node:crypto';
 import { hashPassword } from 'better-auth/crypto';
 import { z } from 'zod';
 import { passphraseProblems } from '@/core/access/passphrase';
-import { type Result, fail, ok, problem } from '@/core/base/result';
+import { fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
-import { lockPractice, namePractice, practiceName } from '@/store/books';
-import { type Link, anyLogin, isTaken, linkOf, loginAt, putPassphrase, useLink } from '@/store/logins';
-import { actingPerson, personsOf, updatePerson } from '@/store/people';
-import type { Mail } from '@/store/simulated-mail';
+import { namePractice, practiceName } from '@/store/books';
+import { type Link, isTaken, linkOf, loginAt, putPassphrase, useLink } from '@/store/logins';
 import { openStep, openView } from '../kernel/action';
-import { text } from '../kernel/inputs';
+import { underWay } from '../kernel/context';
+import { issueProblem, text } from '../kernel/inputs';
 import { mailWay, sendMail } from '../kernel/mail';
 import { firstCode } from '../kernel/sign-in';
-import { hashed, makeWayIn, wayInMail } from '../kernel/ways-in';
+import { changedMail, hashed, makeWayIn, wayInMail } from '../kernel/ways-in';
 import { type Answered, type Asked, type Next, plainly } from './asked';
 import { counted } from './attempts';
 import { enter } from './enter';
+import { email, nameFirstOwner, ownName } from './first-owner';
 
 const passphrase = z.string().max(1000);
 
@@ -47,8 +47,8 @@ const sendLink = openStep('sendLink', z.object({ email: z.string() }), async ({ 
 
 /** Sends a link for another passphrase to an address, if it is somebody's. The answer is the same, and as quick, if it is not. */
 export const forgotten = async (input: unknown, asked: Asked): Promise<Answered<object>> => {
-  const parsed = z.object({ email: z.email('This is no e-mail address.').max(200) }).safeParse(input);
-  if (!parsed.success) return plainly(fail(problem('input.email', 'This is no e-mail address.', 'email')));
+  const parsed = z.object({ email }).safeParse(input);
+  if (!parsed.success) return plainly(fail(...parsed.error.issues.map(issueProblem)));
   if (mailWay() === 'none')
     return plainly(
       fail(
@@ -58,14 +58,15 @@ export const forgotten = async (input: unknown, asked: Asked): Promise<Answered<
         ),
       ),
     );
-  const email = parsed.data.email.toLowerCase();
-  const allowed = await counted({ key: `forgot ${email}`, most: 5 }, { key: `forgot from ${asked.client}`, most: 30 });
+  const { email: to } = parsed.data;
+  const allowed = await counted({ key: `forgot ${to}`, most: 5 }, { key: `forgot from ${asked.client}`, most: 30 });
   if (!allowed.ok) return plainly(allowed);
   // Nobody waits for it: how long it takes would say whether the address is known.
-  void sendLink({ email }).then(async (made) => {
+  void underWay(async () => {
+    const made = await sendLink({ email: to });
     if (!made.ok || made.value === undefined) return;
     const { practice, practiceName: practiceOf, name, path } = made.value;
-    await sendMail(practice, wayInMail('recovery', { email, name }, practiceOf, asked.origin + path));
+    await sendMail(practice, wayInMail('recovery', { email: to, name }, practiceOf, asked.origin + path));
   });
   return plainly(ok({}));
 };
@@ -90,12 +91,6 @@ const use = openStep(
   },
 );
 
-const changedMail = (email: string, name: string): Mail => ({
-  to: email,
-  subject: 'Bathron: your passphrase was changed',
-  body: `${name},\n\nyour passphrase was just changed, and all your sessions were ended. If it was not you, tell an owner of the practice at once.\n`,
-});
-
 /** Chooses a passphrase with a link, and signs in with it. */
 export const chooseByLink = async (input: unknown, asked: Asked): Promise<Answered<Next>> => {
   const parsed = z.object({ token: text(100), passphrase }).safeParse(input);
@@ -109,44 +104,26 @@ export const chooseByLink = async (input: unknown, asked: Asked): Promise<Answer
   if (problems.length > 0) return plainly(fail(...problems));
   const used = await use({ hash: hashed(token), password: await hashPassword(chosen) });
   if (!used.ok) return plainly(used);
-  if (link.kind === 'recovery') await sendMail(link.practice, changedMail(link.email, link.name));
+  // The letter may take its time; whoever chose the passphrase does not wait for it.
+  if (link.kind === 'recovery') void sendMail(link.practice, changedMail(link));
   return enter({ email: link.email, passphrase: chosen }, asked);
 };
 
 const same = (given: string, expected: string): boolean => {
-  const [one, other] = [given, expected].map((code) =>
-    Buffer.from(hashed(code.toUpperCase().replaceAll(/[^A-Z\d]/g, ''))),
-  );
-  return one !== undefined && other !== undefined && timingSafeEqual(one, other);
+  const kept = (code: string): Buffer => Buffer.from(hashed(code.toUpperCase().replaceAll(/[^A-Z\d]/g, '')));
+  return timingSafeEqual(kept(given), kept(expected));
 };
-
-const firstDone = fail(
-  problem('first.done', 'The practice has been begun already. Sign in; or ask its owner to invite you.'),
-);
 
 const begun = openStep(
   'beginPractice',
   z.object({ practice: z.string(), name: z.string(), email: z.string(), password: z.string() }),
-  async ({ tx, now, newId }, { practice, name, email, password }) => {
-    const owner = await actingPerson(tx, undefined);
-    if (owner === undefined) return firstDone;
-    await lockPractice(tx, owner.practice);
-    if (await anyLogin(tx)) return firstDone;
-    const all = await personsOf(tx, owner.practice);
-    const was = all.find(({ id }) => id === owner.id);
-    if (was === undefined) return firstDone;
-    if (all.some((one) => one.id !== was.id && one.name.toLowerCase() === name.toLowerCase()))
-      return fail(
-        problem(
-          'person.twice',
-          `“${name}” is in the practice already, as somebody else. Write yours otherwise.`,
-          'name',
-        ),
-      );
-    await namePractice(tx, owner.practice, practice, was.id, name);
-    await updatePerson(tx, owner.practice, was, { ...was, name, email });
-    await putPassphrase(tx, { practice: owner.practice, person: was.id, name, email }, password, newId, now);
-    await audit(tx, owner.practice, was.id, 'sign-in', 'Began the practice as its first owner', now);
+  async ({ tx, now, newId }, { practice, password, ...named }) => {
+    const first = await nameFirstOwner(tx, named);
+    if (!first.ok) return first;
+    const { owner, practice: own } = first.value;
+    await namePractice(tx, own, practice, owner.id, owner.name);
+    await putPassphrase(tx, { practice: own, person: owner.id, ...named }, password, newId, now);
+    await audit(tx, own, owner.id, 'sign-in', 'Began the practice as its first owner', now);
     return ok({});
   },
 );
@@ -154,16 +131,15 @@ const begun = openStep(
 const first = z.object({
   code: text(40),
   practice: text(120).trim().min(1, 'The practice needs a name.'),
-  name: text(120).trim().min(1, 'Say what you are called.'),
-  email: z.email('This is no e-mail address.').max(200).toLowerCase(),
+  name: ownName,
+  email,
   passphrase,
 });
 
 /** Names an empty practice and its first owner, for whoever can read what the server printed as it started. */
 export const begin = async (input: unknown, asked: Asked): Promise<Answered<Next>> => {
   const parsed = first.safeParse(input);
-  if (!parsed.success)
-    return plainly(fail(...parsed.error.issues.map(({ message, path }) => problem('input', message, String(path[0])))));
+  if (!parsed.success) return plainly(fail(...parsed.error.issues.map(issueProblem)));
   const { code, passphrase: chosen, ...names } = parsed.data;
   const allowed = await counted({ key: 'first start', most: 60 }, { key: `first from ${asked.client}`, most: 20 });
   if (!allowed.ok) return plainly(allowed);
@@ -179,6 +155,6 @@ export const begin = async (input: unknown, asked: Asked): Promise<Answered<Next
     );
   const problems = passphraseProblems(chosen, knownOf({ ...names, practiceName: names.practice }));
   if (problems.length > 0) return plainly(fail(...problems));
-  const done: Result<object> = await begun({ ...names, password: await hashPassword(chosen) });
+  const done = await begun({ ...names, password: await hashPassword(chosen) });
   return done.ok ? enter({ email: names.email, passphrase: chosen }, asked) : plainly(done);
 };

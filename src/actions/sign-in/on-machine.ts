@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import { fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
-import { lockPractice } from '@/store/books';
-import { anyLogin, dropSecondStep } from '@/store/logins';
-import { actingPerson, ownerAt, personsOf, updatePerson } from '@/store/people';
+import { dropSecondStep } from '@/store/logins';
+import { ownerAt } from '@/store/people';
 import { openStep } from '../kernel/action';
-import { text } from '../kernel/inputs';
 import { makeWayIn } from '../kernel/ways-in';
+import { email, nameFirstOwner, ownName } from './first-owner';
 
 /**
  * The way in for whoever has the machine itself, and with it the data: the first owner of a server that answers others, and an owner who
@@ -15,34 +14,26 @@ import { makeWayIn } from '../kernel/ways-in';
 
 export const firstOnMachine = openStep(
   'firstOnMachine',
-  z.object({
-    name: text(120).trim().min(1, 'Say what the first owner is called.'),
-    email: z.email('This is no e-mail address.').max(200).toLowerCase(),
-  }),
-  async ({ tx, now }, { name, email }) => {
-    const owner = await actingPerson(tx, undefined);
-    if (owner === undefined || (await anyLogin(tx)))
-      return fail(
-        problem('first.done', 'People sign in here already. An owner invites others; recover helps an owner.'),
-      );
-    await lockPractice(tx, owner.practice);
-    const was = (await personsOf(tx, owner.practice)).find(({ id }) => id === owner.id);
-    if (was !== undefined) await updatePerson(tx, owner.practice, was, { ...was, name, email });
-    await audit(tx, owner.practice, owner.id, 'sign-in', 'Invited as the first owner, on the machine itself', now);
-    return ok({ path: await makeWayIn(tx, owner.practice, owner.id, 'invitation', null, now) });
+  z.object({ name: ownName, email }),
+  async ({ tx, now }, named) => {
+    const first = await nameFirstOwner(tx, named);
+    if (!first.ok) return first;
+    const { practice, owner } = first.value;
+    await audit(tx, practice, owner.id, 'sign-in', 'Invited as the first owner, on the machine itself', now);
+    return ok({ path: await makeWayIn(tx, practice, owner.id, 'invitation', null, now) });
   },
 );
 
 export const recoverOnMachine = openStep(
   'recoverOnMachine',
-  z.object({ email: z.email('This is no e-mail address.').max(200).toLowerCase() }),
-  async ({ tx, now }, { email }) => {
-    const owner = await ownerAt(tx, email);
+  z.object({ email }),
+  async ({ tx, now }, { email: address }) => {
+    const owner = await ownerAt(tx, address);
     if (owner === undefined)
       return fail(
         problem(
           'recover.unknown',
-          `No owner has the address ${email}. Whoever is none is helped by an owner, on the page People and rights.`,
+          `No owner has the address ${address}. Whoever is none is helped by an owner, on the page People and rights.`,
         ),
       );
     await dropSecondStep(tx, owner.id);

@@ -6,15 +6,17 @@ import { fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
 import { practiceName } from '@/store/books';
 import { endSession } from '@/store/logins';
-import { actingPerson, personsOf } from '@/store/people';
+import { actingPerson } from '@/store/people';
 import { openStep, openView } from '../kernel/action';
 import { text } from '../kernel/inputs';
 import { sendMail } from '../kernel/mail';
-import { sessionIn, signIn } from '../kernel/sign-in';
+import { type Session, sessionIn, signIn } from '../kernel/sign-in';
+import { changedMail } from '../kernel/ways-in';
 import { type Answered, type Asked, plainly } from './asked';
 import { counted, firstUse } from './attempts';
 import { cookiesOf, refusedCode } from './enter';
 import { knownOf } from './links';
+import { CODE, noted } from './noted';
 
 /** What somebody sees to for themselves: their passphrase, their second step, their sessions. Each is asked for anew with the passphrase. */
 
@@ -28,23 +30,11 @@ const wrongCode = fail(
   ),
 );
 
-const note = openStep(
-  'noteOwn',
-  z.object({ practice: z.number(), person: z.custom<PersonId>(), about: z.string() }),
-  async ({ tx, now }, { practice, person, about }) => {
-    await audit(tx, practice, person, 'sign-in', about, now);
-    return ok({});
-  },
-);
-
-interface Own {
-  readonly person: PersonId;
+interface Own extends Session {
   readonly practice: number;
   readonly practiceName: string;
   readonly name: string;
   readonly email: string;
-  readonly session: string;
-  readonly login: string;
 }
 
 const own = async ({ headers }: Asked): Promise<Own | undefined> => {
@@ -53,8 +43,7 @@ const own = async ({ headers }: Asked): Promise<Own | undefined> => {
   return openView(async ({ tx }) => {
     const who = await actingPerson(tx, found.person);
     if (who === undefined) return undefined;
-    const email = (await personsOf(tx, who.practice)).find(({ id }) => id === who.id)?.email ?? '';
-    const { practice, name } = who;
+    const { practice, name, email } = who;
     return { ...found, practice, name, email, practiceName: await practiceName(tx, practice) };
   });
 };
@@ -96,12 +85,8 @@ export const changePassphrase = withPassphrase({ passphrase: z.string().max(1000
     headers: asked.headers,
     returnHeaders: true,
   });
-  await note({ ...who, about: 'Changed the passphrase' });
-  await sendMail(who.practice, {
-    to: who.email,
-    subject: 'Bathron: your passphrase was changed',
-    body: `${who.name},\n\nyour passphrase was just changed. If it was not you, tell an owner of the practice at once.\n`,
-  });
+  await noted({ who, about: 'Changed the passphrase' });
+  void sendMail(who.practice, changedMail(who));
   return { result: ok({}), cookies: cookiesOf(headers) };
 });
 
@@ -109,7 +94,7 @@ export const changePassphrase = withPassphrase({ passphrase: z.string().max(1000
 export const beginSecondStep = withPassphrase({}, async (who, input, asked) => {
   const begun = await signIn().api.enableTwoFactor({ body: { password: input.current }, headers: asked.headers });
   if (begun.method !== 'totp') return plainly(signedOut);
-  await note({ ...who, about: 'Began to set up a second step' });
+  await noted({ who, about: 'Began to set up a second step' });
   const uri = begun.totpURI;
   return plainly(
     ok({
@@ -124,7 +109,7 @@ export const beginSecondStep = withPassphrase({}, async (who, input, asked) => {
 export const finishSecondStep = async (input: unknown, asked: Asked): Promise<Answered<object>> => {
   const who = await own(asked);
   if (who === undefined) return plainly(signedOut);
-  const parsed = z.object({ code: text(40).transform((code) => code.replaceAll(/[\s-]+/g, '')) }).safeParse(input);
+  const parsed = CODE.safeParse(input);
   if (!parsed.success) return plainly(wrongCode);
   const allowed = await counted({ key: `own code ${who.login}`, most: 20 });
   if (!allowed.ok) return plainly(allowed);
@@ -135,7 +120,7 @@ export const finishSecondStep = async (input: unknown, asked: Asked): Promise<An
       headers: asked.headers,
       returnHeaders: true,
     });
-    await note({ ...who, about: 'Set up a second step' });
+    await noted({ who, about: 'Set up a second step' });
     return { result: ok({}), cookies: cookiesOf(headers) };
   } catch (error) {
     refusedCode(error);
@@ -150,7 +135,7 @@ export const dropOwnSecondStep = withPassphrase({}, async (who, input, asked) =>
     headers: asked.headers,
     returnHeaders: true,
   });
-  await note({ ...who, about: 'Took the second step away' });
+  await noted({ who, about: 'Took the second step away' });
   return { result: ok({}), cookies: cookiesOf(headers) };
 });
 
@@ -160,7 +145,7 @@ export const newRecoveryCodes = withPassphrase({}, async (who, input, asked) => 
     body: { password: input.current },
     headers: asked.headers,
   });
-  await note({ ...who, about: 'Made other recovery codes' });
+  await noted({ who, about: 'Made other recovery codes' });
   return plainly(ok({ recovery: backupCodes }));
 });
 

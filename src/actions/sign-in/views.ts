@@ -1,8 +1,9 @@
 import { anyLogin, sessionsOf, waysIn } from '@/store/logins';
-import { actingPerson, firstPractice, personsOf } from '@/store/people';
+import { actingPerson, firstPractice } from '@/store/people';
 import { practiceName } from '@/store/books';
 import { mailOf } from '@/store/simulated-mail';
 import { openView } from '../kernel/action';
+import { address } from '../kernel/address';
 import { type Asking, asking, choosesWho } from '../kernel/context';
 import { mailWay } from '../kernel/mail';
 import { findLink } from './links';
@@ -15,8 +16,8 @@ export const signInView = async () => {
     chooses: await choosesWho(tx, asks, await firstPractice(tx)),
   }));
   return {
-    /** Nobody can sign in yet: the practice has to be begun. */
-    first: !any && !chooses,
+    /** Nobody can sign in yet: the practice has to be begun. Where others reach the server, that is done on the machine itself. */
+    first: !any && !chooses && !address().open,
     /** At the demo's data one chooses whom to be. */
     chooses,
     signedIn: asks?.person !== undefined,
@@ -27,6 +28,7 @@ export const signInView = async () => {
 /** What the page of the first start begins with: names that stand already, where books were kept before there were people. */
 export const firstView = async () => {
   const asks = await asking();
+  if (address().open) return undefined;
   return openView(async ({ tx }) => {
     if (await choosesWho(tx, asks, await firstPractice(tx))) return undefined;
     const owner = await actingPerson(tx, undefined);
@@ -56,7 +58,7 @@ const ownAccount = (person: NonNullable<Asking['person']>, session: string | und
       practice: await practiceName(tx, who.practice),
       name: who.name,
       role: who.role,
-      email: (await personsOf(tx, who.practice)).find(({ id }) => id === who.id)?.email ?? '',
+      email: who.email,
       secondStep: way?.secondStep ?? false,
       demanded: who.unfinished,
       session,

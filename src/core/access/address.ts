@@ -2,11 +2,11 @@
 const LOOPBACK = ['localhost', '127.0.0.1', '::1'];
 
 /** The name in a `Host` header, in small letters, without its port and without brackets. */
-export const nameOfHost = (host: string): string =>
-  host
-    .toLowerCase()
-    .replace(/:\d{1,5}$/, '')
-    .replace(/^\[(.*)\]$/, '$1');
+export const nameOfHost = (host: string): string => {
+  const [, bracketed, bare] = /^(?:\[([^\]]*)\]|([^:]*))(?::\d{1,5})?$/.exec(host.toLowerCase()) ?? [];
+  // An address with several colons and no brackets has no port.
+  return bracketed ?? bare ?? host.toLowerCase();
+};
 
 export const isLoopback = (name: string): boolean => LOOPBACK.includes(nameOfHost(name));
 
@@ -25,7 +25,8 @@ export interface Address {
 /** Of the environment: `HOST`, `PUBLIC_URL` and `BEHIND_PROXY`. */
 type Variables = Readonly<Partial<Record<string, string>>>;
 
-const set = (value: string | undefined): string | undefined => {
+/** What a variable of the environment says; undefined where it says nothing. */
+export const setting = (value: string | undefined): string | undefined => {
   const text = value?.trim() ?? '';
   return text === '' ? undefined : text;
 };
@@ -37,8 +38,8 @@ const set = (value: string | undefined): string | undefined => {
  * @example typeof addressFrom({ HOST: '0.0.0.0' }) // 'string'
  */
 export const addressFrom = (variables: Variables): Address | string => {
-  const listens = set(variables.HOST) ?? '127.0.0.1';
-  const given = set(variables.PUBLIC_URL);
+  const listens = setting(variables.HOST) ?? '127.0.0.1';
+  const given = setting(variables.PUBLIC_URL);
   if (given === undefined)
     return isLoopback(listens)
       ? { listens, open: false, publicUrl: undefined, secure: false }
@@ -49,7 +50,7 @@ export const addressFrom = (variables: Variables): Address | string => {
   if (!['http:', 'https:'].includes(url.protocol) || url.pathname !== '/' || url.search !== '' || url.hash !== '')
     return `PUBLIC_URL is ${given}. It has to be https:// and a name, without anything after it.`;
   const secure = url.protocol === 'https:';
-  if (!secure && set(variables.BEHIND_PROXY)?.toLowerCase() !== 'yes')
+  if (!secure && setting(variables.BEHIND_PROXY)?.toLowerCase() !== 'yes')
     return `PUBLIC_URL is ${given}, over which passphrases could be read by others. Set it to an https:// address; or, where a proxy in front of Bathron sees to that in its own way, set BEHIND_PROXY=yes.`;
   return { listens, open: true, publicUrl: url.origin, secure };
 };

@@ -55,6 +55,9 @@ describe('where a server is reached', () => {
     expect(isFromHere('127.0.0.1:3000', '127.0.0.1')).toBe(true);
     expect(isFromHere('[::1]:3000', '::ffff:127.0.0.1')).toBe(true);
     expect(isFromHere('localhost', null)).toBe(true);
+    expect(isFromHere('localhost:3000', '::1')).toBe(true);
+    expect(isLoopback('::1') && isLoopback('[::1]') && isLoopback('LOCALHOST:80')).toBe(true);
+    expect(isLoopback('::2') || isLoopback('2001:db8::1') || isLoopback('')).toBe(false);
     expect(isFromHere('localhost', '203.0.113.9, 127.0.0.1')).toBe(false);
     expect(isFromHere('127.0.0.1', '127.0.0.1, 203.0.113.9')).toBe(false);
     expect(isFromHere('books.example', '127.0.0.1')).toBe(false);

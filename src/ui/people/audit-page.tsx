@@ -2,7 +2,7 @@ import type { auditView } from '@/actions/people/views';
 import { AUDIT_KINDS, auditLabel } from '@/core/access/audit';
 import { Go } from '../parts/go';
 import { moment } from '../parts/names';
-import { PracticePage } from './practice-page';
+import { PeoplePlaces, PracticePage } from './practice-page';
 
 type View = Awaited<ReturnType<typeof auditView>>;
 
@@ -16,7 +16,7 @@ export const AuditPage = ({ practice, kind, lines, more, later }: View) => {
     return asked === '' ? '/audit' : `/audit?${asked}`;
   };
   return (
-    <PracticePage practice={practice} title="Audit" audit>
+    <PracticePage practice={practice} title="Audit" beside={<PeoplePlaces here="Audit" audit />}>
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 pb-2 text-sm">
         <nav aria-label="Kinds" className="flex flex-wrap gap-4">
           {[{ id: null, label: 'All' }, ...AUDIT_KINDS].map(({ id, label }) => (

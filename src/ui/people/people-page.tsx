@@ -12,7 +12,7 @@ import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 import { PersonPart } from './person-part';
 import { ChartsField, RoleField } from './role-field';
-import { PracticePage } from './practice-page';
+import { PeoplePlaces, PracticePage } from './practice-page';
 import { useRefresh } from '../parts/use-refresh';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
@@ -34,7 +34,11 @@ export const PeoplePage = ({
   const [chosen, setChosen] = useState<number | undefined>();
   const person = people.find(({ id }) => id === chosen);
   return (
-    <PracticePage practice={practice} title="People and rights" audit={maySeeAudit}>
+    <PracticePage
+      practice={practice}
+      title="People and rights"
+      beside={<PeoplePlaces here="People and rights" audit={maySeeAudit} />}
+    >
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div>
           <div className="overflow-x-auto">

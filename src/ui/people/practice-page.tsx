@@ -11,13 +11,15 @@ const PLACES = [
 export const PracticePage = ({
   practice,
   title,
-  audit,
+  beside,
+  actions,
   children,
 }: {
   readonly practice: string;
   readonly title: string;
-  /** Whether the audit may be looked at. */
-  readonly audit: boolean;
+  /** Beside the title: where else one may go, or whose page it is. */
+  readonly beside: ReactNode;
+  readonly actions?: ReactNode;
   readonly children: ReactNode;
 }) => (
   <div className="mx-auto max-w-6xl px-4 pb-10">
@@ -31,22 +33,28 @@ export const PracticePage = ({
         </p>
         <h1 className="title text-2xl leading-tight">{title}</h1>
       </div>
-      <nav aria-label="Of the practice" className="flex gap-5 text-sm">
-        {PLACES.filter(([href]) => audit || href !== '/audit').map(([href, label]) => (
-          <Go
-            key={href}
-            href={href}
-            aria-current={label === title ? 'page' : undefined}
-            className={label === title ? 'font-semibold' : 'text-ink-2 hover:text-ink'}
-          >
-            {label}
-          </Go>
-        ))}
-      </nav>
-      <div className="ml-auto">
+      {beside}
+      <div className="ml-auto flex items-center gap-3">
+        {actions}
         <ThemeSwitch />
       </div>
     </header>
     <main className="pt-4">{children}</main>
   </div>
+);
+
+/** The way between the pages about people; the audit for those who may look at it. */
+export const PeoplePlaces = ({ here, audit }: { readonly here: string; readonly audit: boolean }) => (
+  <nav aria-label="Of the practice" className="flex gap-5 text-sm">
+    {PLACES.filter(([href]) => audit || href !== '/audit').map(([href, label]) => (
+      <Go
+        key={href}
+        href={href}
+        aria-current={label === here ? 'page' : undefined}
+        className={label === here ? 'font-semibold' : 'text-ink-2 hover:text-ink'}
+      >
+        {label}
+      </Go>
+    ))}
+  </nav>
 );

@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { accountView } from '@/actions/sign-in/views';
 import { ROLE_FACTS } from '@/core/access/roles';
-import { Go } from '../parts/go';
 import { moment } from '../parts/names';
 import { Problems } from '../parts/problems';
-import { ThemeSwitch } from '../frame/theme-switch';
+import { PracticePage } from '../people/practice-page';
 import { SecondStepPart } from './second-step-part';
 import { SecretField } from './secret-field';
+import { StepForm } from './step-form';
 import { goTo, useStep } from './use-step';
 import { useRefresh } from '../parts/use-refresh';
 
@@ -19,28 +19,21 @@ type View = NonNullable<Awaited<ReturnType<typeof accountView>>>;
 export const AccountPage = ({ practice, name, role, email, secondStep, demanded, session, sessions }: View) => {
   const out = useStep('leave', ({ to }) => goTo(to));
   return (
-    <div className="mx-auto max-w-4xl px-4 pb-10">
-      <title>{`You · ${practice} · Bathron`}</title>
-      <header className="flex flex-wrap items-end gap-x-5 gap-y-2 border-b border-ink pt-4 pb-2.5">
-        <div>
-          <p className="text-sm">
-            <Go href="/" className="text-ink-2 hover:underline">
-              {practice}
-            </Go>
-          </p>
-          <h1 className="title text-2xl leading-tight">{name}</h1>
-        </div>
+    <PracticePage
+      practice={practice}
+      title={name}
+      beside={
         <p className="text-sm text-ink-2">
           {ROLE_FACTS[role].label} · {email}
         </p>
-        <div className="ml-auto flex items-center gap-3">
-          <button type="button" className="btn btn-sm" disabled={out.busy} onClick={() => out.run({})}>
-            Sign out
-          </button>
-          <ThemeSwitch />
-        </div>
-      </header>
-      <main className="grid items-start gap-8 pt-4 md:grid-cols-2">
+      }
+      actions={
+        <button type="button" className="btn btn-sm" disabled={out.busy} onClick={() => out.run({})}>
+          Sign out
+        </button>
+      }
+    >
+      <div className="grid max-w-4xl items-start gap-8 md:grid-cols-2">
         <div className="space-y-6">
           {demanded && (
             <p role="note" className="border-l-4 border-ochre bg-paper-2 px-3 py-2 text-sm">
@@ -52,8 +45,8 @@ export const AccountPage = ({ practice, name, role, email, secondStep, demanded,
           <Sessions session={session} sessions={sessions} />
         </div>
         <PassphrasePart about={[name, email, practice]} />
-      </main>
-    </div>
+      </div>
+    </PracticePage>
   );
 };
 
@@ -61,31 +54,22 @@ const PassphrasePart = ({ about }: { readonly about: readonly string[] }) => {
   const [current, setCurrent] = useState('');
   const [passphrase, setPassphrase] = useState('');
   const refresh = useRefresh();
-  const { run, busy, problems } = useStep('passphrase', () => {
+  const step = useStep('passphrase', () => {
     toast('Passphrase changed; your other sessions have ended');
     setCurrent('');
     setPassphrase('');
     refresh();
   });
   return (
-    <form
-      aria-labelledby="passphrase"
-      className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        run({ current, passphrase });
-      }}
-    >
-      <h2 id="passphrase" className="title text-lg">
+    <section>
+      <h2 id="passphrase" className="title mb-2 text-lg">
         Another passphrase
       </h2>
-      <SecretField label="Passphrase until now" value={current} onValue={setCurrent} />
-      <SecretField label="New passphrase" fresh about={about} value={passphrase} onValue={setPassphrase} />
-      <Problems problems={problems} />
-      <button className="btn btn-sm" disabled={busy}>
-        Change it
-      </button>
-    </form>
+      <StepForm step={step} given={{ current, passphrase }} button="Change it" plain label="passphrase">
+        <SecretField label="Passphrase until now" value={current} onValue={setCurrent} />
+        <SecretField label="New passphrase" fresh about={about} value={passphrase} onValue={setPassphrase} />
+      </StepForm>
+    </section>
   );
 };
 

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import type { firstView, wayInView } from '@/actions/sign-in/views';
 import { ROLE_FACTS } from '@/core/access/roles';
 import type { Problem } from '@/core/base/result';
-import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { PlainPage } from './plain-page';
 import { SecretField } from './secret-field';
+import { StepForm } from './step-form';
 import { goTo, useStep } from './use-step';
 
 const at = (problems: readonly Problem[], field: string): string | undefined =>
@@ -23,7 +23,7 @@ export const ChooseForm = ({
   role,
 }: { readonly token: string } & NonNullable<Awaited<ReturnType<typeof wayInView>>>) => {
   const [passphrase, setPassphrase] = useState('');
-  const { run, busy, problems } = useStep('choose', ({ to }) => goTo(to));
+  const step = useStep('choose', ({ to }) => goTo(to));
   return (
     <PlainPage
       title={kind === 'invitation' ? `Welcome to ${practice}` : 'Another passphrase'}
@@ -33,15 +33,7 @@ export const ChooseForm = ({
           : `${name}, you sign in as ${email} from now on with what you choose here. All your sessions end.`
       }
     >
-      <form
-        className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          run({ token, passphrase });
-        }}
-      >
-        {/* So that what keeps passphrases knows whose this is. */}
-        <input type="hidden" autoComplete="username" value={email} readOnly />
+      <StepForm step={step} given={{ token, passphrase }} button="Take it and sign in">
         <SecretField
           label="Passphrase"
           fresh
@@ -49,11 +41,7 @@ export const ChooseForm = ({
           value={passphrase}
           onValue={setPassphrase}
         />
-        <Problems problems={problems} />
-        <button className="btn btn-primary btn-sm" disabled={busy}>
-          Take it and sign in
-        </button>
-      </form>
+      </StepForm>
     </PlainPage>
   );
 };
@@ -61,39 +49,33 @@ export const ChooseForm = ({
 /** The first start: the practice and its first owner are named, by whoever can read what the server printed. */
 export const FirstForm = ({ practice, name }: NonNullable<Awaited<ReturnType<typeof firstView>>>) => {
   const [fields, setFields] = useState({ code: '', practice, name, email: '', passphrase: '' });
-  const { run, busy, problems } = useStep('begin', ({ to }) => goTo(to));
+  const step = useStep('begin', ({ to }) => goTo(to));
   const set = (part: Partial<typeof fields>): void => setFields((was) => ({ ...was, ...part }));
-  const fieldless = problems.filter(({ path }) => !Object.hasOwn(fields, String(path?.[0])));
+  const fieldless = step.problems.filter(({ path }) => !Object.hasOwn(fields, String(path?.[0])));
   return (
     <PlainPage
       title="The first start"
       about="Nobody can sign in here yet. Name the practice and its first owner; that is you. You invite the others afterwards."
     >
-      <form
-        className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          run(fields);
-        }}
-      >
+      <StepForm step={step} given={fields} button="Begin the practice" problems={fieldless}>
         <TextField
           first
           label="Code"
           hint="Bathron printed it when it started, so that nobody else begins your practice"
-          problem={at(problems, 'code')}
+          problem={at(step.problems, 'code')}
           value={fields.code}
           onValue={(code) => set({ code })}
         />
         <TextField
           label="Practice"
-          problem={at(problems, 'practice')}
+          problem={at(step.problems, 'practice')}
           value={fields.practice}
           onValue={(value) => set({ practice: value })}
         />
         <TextField
           label="Your name"
           autoComplete="name"
-          problem={at(problems, 'name')}
+          problem={at(step.problems, 'name')}
           value={fields.name}
           onValue={(value) => set({ name: value })}
         />
@@ -101,7 +83,7 @@ export const FirstForm = ({ practice, name }: NonNullable<Awaited<ReturnType<typ
           label="E-mail"
           type="email"
           autoComplete="username"
-          problem={at(problems, 'email')}
+          problem={at(step.problems, 'email')}
           value={fields.email}
           onValue={(email) => set({ email })}
         />
@@ -109,15 +91,11 @@ export const FirstForm = ({ practice, name }: NonNullable<Awaited<ReturnType<typ
           label="Passphrase"
           fresh
           about={[fields.name, fields.email, fields.practice]}
-          problem={at(problems, 'passphrase')}
+          problem={at(step.problems, 'passphrase')}
           value={fields.passphrase}
           onValue={(passphrase) => set({ passphrase })}
         />
-        <Problems problems={fieldless} />
-        <button className="btn btn-primary btn-sm" disabled={busy}>
-          Begin the practice
-        </button>
-      </form>
+      </StepForm>
     </PlainPage>
   );
 };

@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { SecretField } from './secret-field';
+import { StepForm } from './step-form';
 import { useStep } from './use-step';
 import { useRefresh } from '../parts/use-refresh';
 
@@ -47,27 +47,22 @@ export const SecondStepPart = ({ on }: { readonly on: boolean }) => {
       </p>
       {recovery.length > 0 && <Recovery codes={recovery} />}
       {begun === undefined ? (
-        <form
-          className="space-y-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (on) codes.run({ current });
-            else begin.run({ current });
-          }}
-        >
-          <SecretField label="Your passphrase" value={current} onValue={setCurrent} />
-          <Problems problems={[...begin.problems, ...drop.problems, ...codes.problems]} />
-          <p className="flex flex-wrap gap-2">
-            <button className={`btn btn-sm ${on ? '' : 'btn-primary'}`} disabled={begin.busy || codes.busy}>
-              {on ? 'Make other recovery codes' : 'Set it up'}
-            </button>
-            {on && (
+        <StepForm
+          step={{ ...(on ? codes : begin), problems: [...begin.problems, ...drop.problems, ...codes.problems] }}
+          given={{ current }}
+          button={on ? 'Make other recovery codes' : 'Set it up'}
+          plain={on}
+          label="second-step"
+          beside={
+            on && (
               <button type="button" className="btn btn-sm" disabled={drop.busy} onClick={() => drop.run({ current })}>
                 Take it away
               </button>
-            )}
-          </p>
-        </form>
+            )
+          }
+        >
+          <SecretField label="Your passphrase" value={current} onValue={setCurrent} />
+        </StepForm>
       ) : (
         <SetUp begun={begun} onDone={finish} />
       )}
@@ -77,24 +72,14 @@ export const SecondStepPart = ({ on }: { readonly on: boolean }) => {
 
 const SetUp = ({ begun: { picture, letters }, onDone }: { readonly begun: Begun; readonly onDone: () => void }) => {
   const [code, setCode] = useState('');
-  const { run, busy, problems } = useStep('second-step-code', onDone);
+  const step = useStep('second-step-code', onDone);
   return (
-    <form
-      className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        run({ code });
-      }}
-    >
+    <StepForm step={step} given={{ code }} button="It shows this">
       <p className="text-sm">Let the program for codes on your device take this picture, or type the letters:</p>
       <img src={`data:image/svg+xml,${encodeURIComponent(picture)}`} alt="For the program on your device" width={180} />
       <p className="font-mono text-sm break-all">{letters}</p>
       <TextField label="Code that it shows" autoComplete="one-time-code" value={code} onValue={setCode} />
-      <Problems problems={problems} />
-      <button className="btn btn-primary btn-sm" disabled={busy}>
-        It shows this
-      </button>
-    </form>
+    </StepForm>
   );
 };
 

@@ -1,41 +1,34 @@
 'use client';
 
 import { useState } from 'react';
+import { LINKS } from '@/core/access/links';
 import { Go } from '../parts/go';
-import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { PlainPage } from './plain-page';
 import { SecretField } from './secret-field';
+import { StepForm } from './step-form';
 import { goTo, useStep } from './use-step';
 
 /** One signs in with address and passphrase, then perhaps with a code. */
 export const SignInForm = ({ wanted }: { readonly wanted: string }) => {
   const [email, setEmail] = useState('');
   const [passphrase, setPassphrase] = useState('');
-  const { run, busy, problems } = useStep('enter', ({ to }) =>
-    goTo(to === '/' ? wanted : `${to}?to=${encodeURIComponent(wanted)}`),
-  );
+  const step = useStep('enter', ({ to }) => goTo(to === '/' ? wanted : `${to}?to=${encodeURIComponent(wanted)}`));
   return (
     <PlainPage title="Sign in">
-      <form
-        className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          run({ email, passphrase });
-        }}
-      >
-        <TextField first label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
-        <SecretField label="Passphrase" value={passphrase} onValue={setPassphrase} />
-        <Problems problems={problems} />
-        <p className="flex items-center gap-4">
-          <button className="btn btn-primary btn-sm" disabled={busy}>
-            Sign in
-          </button>
+      <StepForm
+        step={step}
+        given={{ email, passphrase }}
+        button="Sign in"
+        beside={
           <Go href="/forgotten" className="link text-sm">
             Forgotten the passphrase
           </Go>
-        </p>
-      </form>
+        }
+      >
+        <TextField first label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
+        <SecretField label="Passphrase" value={passphrase} onValue={setPassphrase} />
+      </StepForm>
     </PlainPage>
   );
 };
@@ -43,15 +36,18 @@ export const SignInForm = ({ wanted }: { readonly wanted: string }) => {
 /** The second step: the code that a device shows, or one of those kept for when it is lost. */
 export const CodeForm = ({ wanted }: { readonly wanted: string }) => {
   const [code, setCode] = useState('');
-  const { run, busy, problems } = useStep('code', () => goTo(wanted));
+  const step = useStep('code', () => goTo(wanted));
   return (
     <PlainPage title="The second step" about="Type the six digits that your device shows for Bathron now.">
-      <form
-        className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          run({ code });
-        }}
+      <StepForm
+        step={step}
+        given={{ code }}
+        button="Go on"
+        beside={
+          <Go href="/sign-in" className="link text-sm">
+            Begin again
+          </Go>
+        }
       >
         <TextField
           first
@@ -61,16 +57,7 @@ export const CodeForm = ({ wanted }: { readonly wanted: string }) => {
           value={code}
           onValue={setCode}
         />
-        <Problems problems={problems} />
-        <p className="flex items-center gap-4">
-          <button className="btn btn-primary btn-sm" disabled={busy}>
-            Go on
-          </button>
-          <Go href="/sign-in" className="link text-sm">
-            Begin again
-          </Go>
-        </p>
-      </form>
+      </StepForm>
     </PlainPage>
   );
 };
@@ -79,11 +66,11 @@ export const CodeForm = ({ wanted }: { readonly wanted: string }) => {
 export const ForgottenForm = ({ mailbox }: { readonly mailbox: boolean }) => {
   const [email, setEmail] = useState('');
   const [sent, setSent] = useState(false);
-  const { run, busy, problems } = useStep('forgotten', () => setSent(true));
+  const step = useStep('forgotten', () => setSent(true));
   return (
     <PlainPage
       title="Another passphrase"
-      about="A link comes by e-mail. It works once, for thirty minutes, and ends all your sessions."
+      about={`A link comes by e-mail. It works once, for ${LINKS.recovery.holds}, and ends all your sessions.`}
     >
       {sent ? (
         <div role="status" className="space-y-3">
@@ -99,19 +86,9 @@ export const ForgottenForm = ({ mailbox }: { readonly mailbox: boolean }) => {
           )}
         </div>
       ) : (
-        <form
-          className="space-y-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            run({ email });
-          }}
-        >
+        <StepForm step={step} given={{ email }} button="Send the link">
           <TextField first label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} />
-          <Problems problems={problems} />
-          <button className="btn btn-primary btn-sm" disabled={busy}>
-            Send the link
-          </button>
-        </form>
+        </StepForm>
       )}
       <p className="mt-4">
         <Go href="/sign-in" className="link text-sm">

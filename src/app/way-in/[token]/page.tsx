@@ -1,4 +1,5 @@
 import { wayInView } from '@/actions/sign-in/views';
+import { LINKS } from '@/core/access/links';
 import { ChooseForm } from '@/ui/sign-in/choose-form';
 import { PlainPage } from '@/ui/sign-in/plain-page';
 import { Go } from '@/ui/parts/go';
@@ -11,7 +12,10 @@ export default async function WayIn({ params }: { readonly params: Promise<{ tok
   if (view !== undefined) return <ChooseForm token={token} {...view} />;
   return (
     <PlainPage title="This link does not hold">
-      <p>Each works once, and only for a time: an invitation for seven days, another passphrase for thirty minutes.</p>
+      <p>
+        Each works once, and only for a time: an invitation for {LINKS.invitation.holds}, another passphrase for{' '}
+        {LINKS.recovery.holds}.
+      </p>
       <p className="mt-3">
         <Go href="/forgotten" className="link">
           Ask for another
