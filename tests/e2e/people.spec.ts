@@ -29,6 +29,10 @@ test('a preparer without charts enters figures, and is told who may change the c
   await page.keyboard.press('Delete');
   await expect(page.getByRole('textbox', { name: /1010/ })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Add accounts' })).toHaveCount(0);
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await expect(margin.getByLabel('Name', { exact: true })).toBeDisabled();
+  // Papers are another right.
+  await expect(margin.getByRole('button', { name: 'Attach a file' })).toBeEnabled();
   await expect(page.getByRole('row', { name: /^1010/ })).toBeVisible();
   await typeFigures(page, { '1010': '500' });
   await expect(page.getByText('All saved')).toBeVisible();

@@ -132,6 +132,7 @@ test('a forgotten passphrase is chosen anew by e-mail, and sessions elsewhere en
   await expect(there.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 
   await there.getByRole('link', { name: 'Forgotten the passphrase' }).click();
+  await expect(there.getByRole('heading', { name: 'Another passphrase' })).toBeVisible();
   await there.getByLabel('E-mail').fill('ines@wrack.example');
   await there.getByRole('button', { name: 'Send the link' }).click();
   await there.getByRole('link', { name: 'simulated mailbox' }).click();

@@ -29,7 +29,7 @@ import type { ChartStore } from './chart-store';
 import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
-  readonly frame: Pick<FrameView, 'id' | 'currency' | 'parts'>;
+  readonly frame: Pick<FrameView, 'id' | 'currency' | 'parts' | 'may'>;
   readonly currencies: readonly string[];
   readonly account: Account;
   readonly store: ChartStore;
@@ -60,13 +60,15 @@ export const AccountMargin = ({ frame, currencies, account, store, index, settin
     autoComplete: 'off',
   });
   const parent = account.parent === null ? undefined : index.byId.get(account.parent);
+  const open = frame.may.includes('chart.change');
   const chart = [...index.byId.values()];
   const facts = classFacts(account.classification);
   const question = account.heading ? undefined : codeQuestions(settings.scheme, account, index)[0];
   return (
     <>
       <h2 className="title mb-2 text-lg leading-tight">{called(account)}</h2>
-      <div className="mb-4 flex flex-col gap-1.5">
+      {/* Papers may be attached by others than who may change the chart. */}
+      <fieldset disabled={!open} className="looked-at mb-4 flex flex-col gap-1.5">
         <Field label="Name" problem={at('name')}>
           {(ids) => <input {...ids} {...text('name')} key={`n${account.name}`} data-margin-name />}
         </Field>
@@ -197,13 +199,13 @@ export const AccountMargin = ({ frame, currencies, account, store, index, settin
           </button>
         </div>
         {at('active') !== undefined && <p className="text-sm text-brick">{at('active')}</p>}
-      </div>
+      </fieldset>
       {account.origin !== '' && (
         <MarginPart title="Why it is here">
           <p>{account.origin}</p>
         </MarginPart>
       )}
-      {!account.heading && <Merge frame={frame} account={account} chart={chart} />}
+      {open && !account.heading && <Merge frame={frame} account={account} chart={chart} />}
       <AccountAside frame={frame} account={account} version={version} papers={papers} />
     </>
   );

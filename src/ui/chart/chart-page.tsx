@@ -130,18 +130,17 @@ export const ChartPage = ({
         ) : current === undefined ? (
           <p className="note">Choose an account to see and change it.</p>
         ) : (
-          <fieldset key={current.id} disabled={!open} className="looked-at contents">
-            <AccountMargin
-              frame={frame}
-              currencies={currencies}
-              account={current}
-              store={store}
-              index={index}
-              settings={settings}
-              taxCodes={taxCodes}
-              papers={papers}
-            />
-          </fieldset>
+          <AccountMargin
+            key={current.id}
+            frame={frame}
+            currencies={currencies}
+            account={current}
+            store={store}
+            index={index}
+            settings={settings}
+            taxCodes={taxCodes}
+            papers={papers}
+          />
         )
       }
     >
