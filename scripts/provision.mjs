@@ -1,7 +1,7 @@
 // What a fresh machine lacks: packages, the build, a browser for the tests. Plain Node.js, since nothing is installed yet.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { createServer } from 'node:net';
 import { dirname, join, relative } from 'node:path';
@@ -68,30 +68,36 @@ export const ensurePackages = () => {
  */
 export const ensureWorker = () => {
   const sources = hashOf(['src/core', 'src/workers/reading', 'package-lock.json']);
-  const bundle = marker('reading-worker.cjs');
-  if (existsSync(bundle) && isMarked('worker', sources)) return;
-  mkdirSync(dirname(bundle), { recursive: true });
-  const half = `${bundle}.${process.pid}`;
+  const entry = marker('reading-worker.mjs');
+  if (existsSync(entry) && isMarked('worker', sources)) return;
+  const half = marker(`reading-worker.${process.pid}`);
+  // What reads PDFs and messages is a part of its own, taken only when it is needed: most threads never parse it.
   const options = [
     '--bundle',
+    '--splitting',
     '--platform=node',
-    '--format=cjs',
+    '--format=esm',
     '--target=node20',
     '--alias:@=./src',
     '--log-level=error',
+    '--minify-whitespace',
+    '--external:@resvg/resvg-js',
+    '--out-extension:.js=.mjs',
+    '--chunk-names=reading-part-[hash]',
+    '--entry-names=reading-worker',
+    "--banner:js=import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url);",
+    `--outdir=${half}`,
   ];
-  if (
-    run(bin('esbuild'), [
-      'src/workers/reading/worker.ts',
-      ...options,
-      '--external:@resvg/resvg-js',
-      `--outfile=${half}`,
-    ]) !== 0
-  )
+  if (run(bin('esbuild'), ['src/workers/reading/worker.ts', ...options]) !== 0)
     stop('The part that reads files could not be built; the reason stands above.');
   const fonts = createRequire(import.meta.url)('pdfmake/build/vfs_fonts.js');
   writeFileSync(marker('logo-font.ttf'), Buffer.from(fonts['Roboto-Regular.ttf'], 'base64'));
-  renameSync(half, bundle);
+  const before = readdirSync(dirname(entry)).filter((name) => name.startsWith('reading-part-'));
+  const parts = readdirSync(half).filter((name) => name.startsWith('reading-part-'));
+  for (const name of parts) renameSync(join(half, name), join(dirname(entry), name));
+  renameSync(join(half, 'reading-worker.mjs'), entry);
+  for (const name of before.filter((one) => !parts.includes(one))) rmSync(join(dirname(entry), name), { force: true });
+  rmSync(half, { recursive: true });
   mark('worker', sources);
 };
 

@@ -5,6 +5,7 @@ import { type Classification, normalSide, typeOf } from '../ledger/classes';
 import { type Minor, type Side, sideOf } from '../money/minor';
 import { type Meant, areRelated, contentWords, meantBy, relatedConcepts } from '../words/concepts/recogniser';
 import { folded } from '../base/folded';
+import { once } from '../base/once';
 
 /** An account that an old one may be, with how much speaks for it (0 to 1) and what. */
 export interface Candidate {
@@ -110,30 +111,41 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
   const posting = chart.filter((account) => !account.heading).sort((a, b) => a.id - b.id);
   const byCode = new Map(posting.flatMap((one) => (one.code === '' ? [] : [[one.code.toLowerCase(), one] as const])));
   const byName = new Map<string, Account[]>();
-  const byWord = new Map<string, Account[]>();
-  const byConcept = new Map<string, Account[]>();
-  const meanings = new Map<AccountId, ReadonlySet<string>>();
-  const abouts = new Map<AccountId, readonly Meant[]>();
   const plain = new Map<AccountId, string>();
   for (const account of posting) {
     const name = folded(account.name);
     plain.set(account.id, name);
     addTo(byName, name, account);
-    const words = contentWords(account.name);
-    meanings.set(account.id, words);
-    for (const word of words) addTo(byWord, word, account);
-    addTo(byWord, `^${name.slice(0, 4)}`, account);
-    const about = aboutOf(account);
-    abouts.set(account.id, about);
-    for (const { concept } of about) addTo(byConcept, concept.id, account);
   }
-  const weight = (word: string): number => Math.log(1 + posting.length / (byWord.get(word)?.length ?? 0.5));
+  const aboutHeld = new Map<AccountId, readonly Meant[]>();
+  const aboutEach = (account: Account): readonly Meant[] => {
+    const known = aboutHeld.get(account.id);
+    if (known !== undefined) return known;
+    const made = aboutOf(account);
+    aboutHeld.set(account.id, made);
+    return made;
+  };
+  /** By words and by what they mean: only where a code and a name together do not settle it. */
+  const looked = once(() => {
+    const byWord = new Map<string, Account[]>();
+    const byConcept = new Map<string, Account[]>();
+    const meanings = new Map<AccountId, ReadonlySet<string>>();
+    for (const account of posting) {
+      const words = contentWords(account.name);
+      meanings.set(account.id, words);
+      for (const word of words) addTo(byWord, word, account);
+      addTo(byWord, `^${(plain.get(account.id) ?? '').slice(0, 4)}`, account);
+      for (const { concept } of aboutEach(account)) addTo(byConcept, concept.id, account);
+    }
+    return { byWord, byConcept, meanings };
+  });
+  const weight = (word: string): number => Math.log(1 + posting.length / (looked().byWord.get(word)?.length ?? 0.5));
   const remembered = new Map(memory.map((one) => [memoryKey(one), one]));
 
   /** How far an account is about what a name means: the best concept of both, as each has it. */
   const alike = (meant: readonly Meant[], account: Account): { readonly score: number; readonly by: string } => {
     let best = { score: 0, by: '' };
-    for (const own of abouts.get(account.id) ?? [])
+    for (const own of aboutEach(account))
       for (const { concept, score, by } of meant) {
         const same =
           concept === own.concept
@@ -159,7 +171,7 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
     const code = row.code.trim().toLowerCase();
     const sameCode = code !== '' && account.code.toLowerCase() === code;
     const own = plain.get(account.id) ?? '';
-    const theirs = meanings.get(account.id) ?? new Set<string>();
+    const theirs = looked().meanings.get(account.id) ?? new Set<string>();
     const common = overlap(words, theirs, weight);
     const spelled = name === '' ? 0 : similarity(name, own);
     const { score, by } = alike(meant, account);
@@ -196,7 +208,7 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
       confidence *= 0.6;
       reasons.push('another kind of account');
     }
-    const [about] = abouts.get(account.id) ?? [];
+    const [about] = aboutEach(account);
     if (
       first !== undefined &&
       about !== undefined &&
@@ -252,7 +264,7 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
       coded !== undefined &&
       (side === undefined || side === normalSide(coded)) &&
       (alike(meantBy(name, side), coded).score >= ABOUT ||
-        overlap(contentWords(name), meanings.get(coded.id) ?? new Set(), weight) >= SHARED);
+        overlap(contentWords(name), looked().meanings.get(coded.id) ?? new Set(), weight) >= SHARED);
     return certain(row, coded, byName.get(folded(name)) ?? [], like);
   };
 
@@ -278,6 +290,7 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
     const plainName = folded(name);
     const coded = key === '' ? undefined : byCode.get(key);
     const meant = meantBy(name, row.amount === undefined ? undefined : sideOf(row.amount));
+    const { byWord, byConcept } = looked();
     const pool = new Set<Account>();
     if (coded !== undefined) pool.add(coded);
     for (const account of byName.get(plainName) ?? []) pool.add(account);

@@ -28,7 +28,7 @@ export const READING: ReadingLimits = {
   megabytesForLarge: 768,
   largeFrom: 512 * 1024,
   young: 8,
-  youngForLarge: 32,
+  youngForLarge: 96,
   threads: 2,
   mostWaiting: 100,
 };
@@ -167,5 +167,5 @@ export const readingPool = (
   };
 };
 
-/** The bundle that scripts/provision.mjs makes of worker.ts; the server runs from the repository's root. */
-export const WORKER = join(/* turbopackIgnore: true */ process.cwd(), '.cache', 'reading-worker.cjs');
+/** The entry of what scripts/provision.mjs makes of worker.ts; the server runs from the repository's root. */
+export const WORKER = join(/* turbopackIgnore: true */ process.cwd(), '.cache', 'reading-worker.mjs');

@@ -2,6 +2,7 @@ import { addTo } from '../../base/lists';
 import { distance } from 'fastest-levenshtein';
 import type { Side } from '../../money/minor';
 import { folded } from '../../base/folded';
+import { once } from '../../base/once';
 import { ASSETS } from './assets';
 import type { Concept } from './concept';
 import { EAST } from './east';
@@ -37,8 +38,9 @@ export const contentWords = (name: string): ReadonlySet<string> => new Set(words
 
 const MOST_NAME = 200;
 
-export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESULTS].map(
-  ([id, line, side, role, terms]) => ({
+/** The concepts with the words of their terms; made when the first name is looked at. */
+export const concepts = once((): readonly Concept[] =>
+  [...ASSETS, ...LIABILITIES, ...RESULTS].map(([id, line, side, role, terms]) => ({
     id,
     line,
     side,
@@ -47,7 +49,7 @@ export const CONCEPTS: readonly Concept[] = [...ASSETS, ...LIABILITIES, ...RESUL
       .split(/[,;]/)
       .map((term) => [...new Set(words(term))])
       .filter((term) => term.length > 0),
-  }),
+  })),
 );
 
 /** Concepts that may as well stand on the other side. */
@@ -58,9 +60,9 @@ const EITHER: ReadonlySet<string> = new Set(
 );
 
 /** Words that only what loses its value has: an account that has one is not what the asset cost. */
-const LOSES_VALUE: ReadonlySet<string> = (() => {
+const losesValue = once((): ReadonlySet<string> => {
   const wordsOf = (test: (id: string) => boolean): ReadonlySet<string> =>
-    new Set(CONCEPTS.flatMap(({ id, terms }) => (test(id) ? terms.flat() : [])));
+    new Set(concepts().flatMap(({ id, terms }) => (test(id) ? terms.flat() : [])));
   const losing = wordsOf(
     (id) => id.endsWith('-depreciation') || id === 'depreciation-charge' || id === 'amortisation-charge',
   );
@@ -68,7 +70,7 @@ const LOSES_VALUE: ReadonlySet<string> = (() => {
   // What assets are called has the same beginnings in other cases and numbers.
   const beginnings = new Set([...others].map((word) => word.slice(0, 4)));
   return new Set([...losing].filter((word) => word.length > 3 && !beginnings.has(word.slice(0, 4))));
-})();
+});
 
 interface Posting {
   readonly concept: number;
@@ -76,10 +78,10 @@ interface Posting {
 }
 
 /** Every word of the terms, with where it stands and how rare it is. */
-const index = (() => {
+const index = once(() => {
   const postings = new Map<string, Posting[]>();
   const seenIn = new Map<string, Set<number>>();
-  CONCEPTS.forEach(({ terms }, concept) => {
+  concepts().forEach(({ terms }, concept) => {
     terms.forEach((term, at) => {
       for (const word of new Set(term)) {
         addTo(postings, word, { concept, term: at });
@@ -95,14 +97,14 @@ const index = (() => {
     byStart.set(start, [...(byStart.get(start) ?? []), word]);
   }
   return { postings, seenIn, byStart };
-})();
+});
 
 const UNKNOWN_WEIGHT = 1.2;
 
 /** How much a word tells: the rarer among the concepts, the more. */
 const weightOf = (word: string): number => {
-  const seen = index.seenIn.get(word)?.size;
-  const weight = seen === undefined ? UNKNOWN_WEIGHT : Math.log(1 + CONCEPTS.length / seen);
+  const seen = index().seenIn.get(word)?.size;
+  const weight = seen === undefined ? UNKNOWN_WEIGHT : Math.log(1 + concepts().length / seen);
   return word.length === 1 ? weight * 0.5 : /^\d+$/.test(word) ? 0.3 : weight;
 };
 
@@ -146,16 +148,16 @@ const knownLike = (word: string): readonly (readonly [word: string, quality: num
   const before = held.get(word);
   if (before !== undefined) return before;
   const found: (readonly [string, number])[] = [];
-  for (const known of index.byStart.get(word.slice(0, 1)) ?? []) {
+  for (const known of index().byStart.get(word.slice(0, 1)) ?? []) {
     const quality = likeness(word, known);
     // A long word that is known stands for itself and its plural only; a short one may be an abbreviation too.
-    if (quality > (word.length >= 5 && index.postings.has(word) ? 0.9 : 0)) found.push([known, quality]);
+    if (quality > (word.length >= 5 && index().postings.has(word) ? 0.9 : 0)) found.push([known, quality]);
   }
   // Languages that write words together end them with what is meant.
   if (word.length >= 8 && !found.some(([, quality]) => quality >= 0.9))
     for (let from = 3; from <= word.length - 4; from += 1) {
       const end = word.slice(from);
-      if (index.postings.has(end)) {
+      if (index().postings.has(end)) {
         found.push([end, 0.75]);
         break;
       }
@@ -195,7 +197,7 @@ export const meantBy = (name: string, side?: Side): readonly Meant[] => {
   >();
   own.forEach((word, at) => {
     for (const [known, quality] of knownLike(word))
-      for (const { concept, term } of index.postings.get(known) ?? []) {
+      for (const { concept, term } of index().postings.get(known) ?? []) {
         const key = `${String(concept)}/${String(term)}`;
         const hit = hits.get(key) ?? {
           concept,
@@ -209,11 +211,11 @@ export const meantBy = (name: string, side?: Side): readonly Meant[] => {
       }
   });
   const loses = own.some((word) =>
-    knownLike(word).some(([known, quality]) => quality >= 0.7 && LOSES_VALUE.has(known)),
+    knownLike(word).some(([known, quality]) => quality >= 0.7 && losesValue().has(known)),
   );
   const best = new Map<number, { score: number; by: string }>();
   for (const { concept, term, words: found, used } of hits.values()) {
-    const wanted = CONCEPTS[concept]?.terms[term] ?? [];
+    const wanted = concepts()[concept]?.terms[term] ?? [];
     const all = wanted.reduce((sum, word) => sum + weightOf(word), 0);
     let matched = 0;
     for (const [word, quality] of found) matched += weightOf(word) * quality;
@@ -226,7 +228,7 @@ export const meantBy = (name: string, side?: Side): readonly Meant[] => {
   }
   return [...best]
     .flatMap(([at, { score, by }]): Meant[] => {
-      const concept = CONCEPTS[at];
+      const concept = concepts()[at];
       if (concept === undefined) return [];
       const against = side !== undefined && side !== concept.side && !EITHER.has(concept.id);
       const cost = loses && concept.id.endsWith('-cost');
