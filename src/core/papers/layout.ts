@@ -123,15 +123,18 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
       'name',
     );
   }
+  // Where nothing stands on one side, its title still says what the other one is.
+  const isEmptySide = ({ at, filled }: Column): boolean => filled === 0 && title(at).debit !== title(at).credit;
   const numbers = columns.filter(
     (column) =>
-      free(column) &&
-      !column.sides &&
-      // A title says what the column is for, however much of it does not read.
-      column.numbers >= (isAmountTitle(title(column.at)) ? 0.3 : 0.7) &&
-      column.percents < 0.3 &&
-      column.dates < 0.3 &&
-      !column.sequence,
+      isEmptySide(column) ||
+      (free(column) &&
+        !column.sides &&
+        // A title says what the column is for, however much of it does not read.
+        column.numbers >= (isAmountTitle(title(column.at)) ? 0.3 : 0.7) &&
+        column.percents < 0.3 &&
+        column.dates < 0.3 &&
+        !column.sequence),
   );
   return { header, sample, columns, titles, roles, numbers, sides };
 };

@@ -334,6 +334,25 @@ describe('reading what was written', () => {
     );
   });
 
+  it('takes the side that a title says where nothing stands on the other one', () => {
+    for (const [line, sign] of [
+      [';', -1n],
+      ['', 1n],
+    ] as const) {
+      const amounts = ['0.01', '0.01', '0.01', '0.01', '21.01', '0.01', '0.01', '0.01'];
+      const tables = open(
+        bytes(
+          `Code;Account name;Debit;Credit\n${amounts.map((amount, at) => `${String(1000 + at)};Ledger ${'abcdefgh'.charAt(at)};${line}${amount}${line === '' ? ';' : ''}`).join('\n')}`,
+        ),
+      );
+      const accounts = rowsOf(tables, recognise(tables, { digits: 2 }).reading).filter(
+        ({ kind }) => kind === 'account',
+      );
+      expect(accounts.map(({ amount }) => amount)).toEqual(
+        [1n, 1n, 1n, 1n, 2101n, 1n, 1n, 1n].map((one) => one * sign),
+      );
+    }
+  });
   it('tells totals by being sums even without a word', () => {
     const tables = open(
       bytes('Code,Name,Balance\n1,Ink,10.00\n2,Paper,5.50\n,Stationery,15.50\n3,Loan,-15.50\n,,0.00'),
