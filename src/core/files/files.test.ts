@@ -106,7 +106,7 @@ describe('a paper tells of', () => {
     expect(shifted[1]).toMatchObject({ kind: 'unreadable' });
     expect(shifted[1]?.note).toContain('5 cells where the header has 4');
   });
-  it.each(['$5', '5 USD', '(-5)', '-5-', '.', '1E+308', '0.005', '99999999999999999999', '--5', '+-5', '5..5', '٥'])(
+  it.each(['$5', '5 USD', '(-5)', '-5-', '.', '1E+308', '0.005', '99999999999999999999', '--5', '+-5', '5..5'])(
     'an amount that does not read, at its row: %s',
     (amount) => {
       const read = rows(`Code,Name,Debit,Credit\n1000,Bank,${amount},\n1010,Till,5.00,\n3000,Capital,,5.00\n`);
@@ -115,11 +115,14 @@ describe('a paper tells of', () => {
       expect(read[2]).toMatchObject({ kind: 'account', amount: 500n });
     },
   );
-  it.each(['€5', '5 EUR', '5.00 €', 'EUR 5', '(5)', '5-', '- 5', '(€5)', '€ -5'])('but reads %s', (amount) => {
-    const read = rows(`Code,Name,Balance\n1000,Bank,${amount}\n3000,Capital,7.00\n3010,More,8.00\n`);
-    expect(read[1]?.kind).toBe('account');
-    expect([500n, -500n]).toContain(read[1]?.amount);
-  });
+  it.each(['€5', '5 EUR', '5.00 €', 'EUR 5', '(5)', '5-', '- 5', '(€5)', '€ -5', '٥', '５．００'])(
+    'but reads %s',
+    (amount) => {
+      const read = rows(`Code,Name,Balance\n1000,Bank,${amount}\n3000,Capital,7.00\n3010,More,8.00\n`);
+      expect(read[1]?.kind).toBe('account');
+      expect([500n, -500n]).toContain(read[1]?.amount);
+    },
+  );
   it('a name that is none, and keeps accounts whose names hold a word of totals or a formula', () => {
     const read = rows(
       `Name,Debit,Credit\nSum insured,500.00,\n=SUM(A1:A9),2.00,\nTotal Energies supplies,1.00,\n${'x'.repeat(400)},3.00,\nCapital,,503.00\nTotal,503.00,503.00\n`,

@@ -1,3 +1,5 @@
+import { hasOtherDigits, plainDigits } from '../base/plain-digits';
+
 /**
  * How a number is written, named by its own sample. Group separators stand every three digits, but for
  * '12,34,567.00' (three, then twos).
@@ -34,9 +36,12 @@ const MARKS: Readonly<Record<NumberStyle, Marks>> = {
 
 export const marksOf = (style: NumberStyle): Marks => MARKS[style];
 
-/** Every kind of space that software puts between thousands becomes a plain one, a typographic apostrophe a straight one. */
+/**
+ * Every kind of space that software puts between thousands becomes a plain one, a typographic apostrophe a straight one, and the
+ * digits of any script those that numbers are read by.
+ */
 export const plainSeparators = (text: string): string =>
-  text
+  (hasOtherDigits(text) ? plainDigits(text) : text)
     .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
     .replace(/[\u2018\u2019\u02bc]/g, "'")
     .replace(/[\u2212\u2013]/g, '-');

@@ -104,7 +104,16 @@ const halves = (rows: readonly Row[], sides: boolean): readonly Row[] | undefine
   const close = (): void => {
     if (!begun && sides && only !== undefined && block.some(([, right]) => right.some(isFigure))) {
       begun = true;
-      out.push(Array.from({ length: width + 1 }, (_, at) => (at === only ? 'Debit' : at === width ? 'Credit' : '')));
+      // Titles stay above; those of the columns at the left are the columns' titles.
+      const first = block.findIndex(([left, right]) => [...left, ...right].some(isFigure));
+      const [titles = []] = (first > 0 ? block[first - 1] : undefined) ?? [];
+      out.push(...block.slice(0, first).map(([left, right]) => [...left, ...right]));
+      out.push(
+        Array.from({ length: width + 1 }, (_, at): Cell =>
+          at === only ? 'Debit' : at === width ? 'Credit' : filledIn(titles) > 1 ? (titles[at] ?? '') : '',
+        ),
+      );
+      block = block.slice(first);
     }
     for (const credit of [false, true])
       for (const [left, right] of block) {

@@ -1,5 +1,6 @@
 import { readDate } from '../base/dates';
 import { folded } from '../base/folded';
+import { plainDigits } from '../base/plain-digits';
 import { monthOf } from '../words/months';
 import { type DayOrder, dayOrderOf, readFileDate } from './dates';
 
@@ -64,7 +65,7 @@ const worded = (text: string): readonly string[] => {
 /** The days that a text names, ISO, in its order; `proposed` is for those that say no order themselves. */
 export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly string[] => {
   if (text.length > MOST_TEXT) return [];
-  const plain = inCommonYears(text.replace(PERIOD_NUMBER, ' ').replace(/\s+/g, ' '));
+  const plain = inCommonYears(plainDigits(text).replace(PERIOD_NUMBER, ' ').replace(/\s+/g, ' '));
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
   const order = dayOrderOf(numeric, proposed);
   return [
@@ -85,8 +86,9 @@ const lastDay = (year: string, month: number): readonly string[] => {
 const SIGNED_MONTH = /((?:19|20)\d\d)\s?[年년]\s?(\d{1,2})\s?[月월](?!\s?\d)/g;
 
 /** The last days of the months that a text names with their year and without a day, ISO: "December 2025", "12/2025". */
-export const monthsIn = (text: string): readonly string[] => {
-  if (text.length > MOST_TEXT) return [];
+export const monthsIn = (written: string): readonly string[] => {
+  if (written.length > MOST_TEXT) return [];
+  const text = plainDigits(written);
   const tokens = folded(text)
     .split(' ')
     .filter((token) => !SMALL.test(token));

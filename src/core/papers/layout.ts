@@ -6,7 +6,7 @@ import { type Title, isAmountTitle, titleOf } from './titles';
 
 const CODE_FIRST = /^[A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*/i;
 const BETWEEN = /^[-–—:·|\s]+/u;
-const DATE = /^\d{1,4}[./-]\d{1,2}[./-]\d{2,4}$/;
+const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,2}[./-]\d{1,2})$/;
 
 /** A longer cell holds no code and name. */
 const MOST_CELL_READ = 400;
@@ -50,6 +50,17 @@ export const codeNameSplitter = (cells: readonly string[]): ((text: string) => S
     new Set(codes).size > codes.length * 0.8
     ? splitFromEnd
     : splitCodeName;
+};
+
+/** Whether many of the codes go on, after a mark, where another one ends. */
+const isOfLevels = (codes: readonly string[]): boolean => {
+  const known = new Set(codes);
+  const below = codes.filter((code) => {
+    for (let at = code.length - 1; at > 0; at -= 1)
+      if (/[./-]/.test(code[at] ?? '') && known.has(code.slice(0, at))) return true;
+    return false;
+  });
+  return below.length >= 3 && below.length * 2 > codes.filter((code) => code !== '').length;
 };
 
 /** Where a table has what, but for the amounts. */
@@ -101,8 +112,11 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
       (!column.sequence || title(column.at).code) &&
       column.dates < 0.3,
   );
+  // Codes of which many go on where another ends ("1.1" and "1.1.02") tell the levels of the chart; a number beside them tells nothing.
+  const levels = coded.find(({ at, distinct }) => distinct > 0.95 && isOfLevels(sample.map((row) => textOf(row[at]))));
   const titledCode = coded.find((column) => title(column.at).code && !title(column.at).noMoney);
   const code =
+    levels ??
     titledCode ??
     coded.find((column) => firstWords !== undefined && column.at < firstWords.at && column.distinct > 0.2) ??
     (firstWords === undefined ? coded[0] : undefined);

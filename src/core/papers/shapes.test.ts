@@ -1,6 +1,8 @@
 import iconv from 'iconv-lite';
 import { describe, expect, it } from 'vitest';
 import { readPaper } from '../files/read';
+import { readAnyPaper } from '../files/read-any';
+import { paperSheet } from './sheet';
 import { sheetAccounts } from './testing/sheet-accounts';
 
 /** Papers as old systems make them, each with what is taken from it: code, name, amount with debit positive. */
@@ -125,5 +127,84 @@ describe('a paper', () => {
       ['2100', 'Trade creditors', -41_874n],
       ['4000', 'Guided walks', -123_801n],
     ]);
+  });
+
+  it('is in the digits of another script', async () => {
+    for (const [nought, point, comma] of [
+      [0x0660, '٫', '٬'],
+      [0x06f0, '٫', '٬'],
+      [0xff10, '．', '，'],
+    ] as const) {
+      const own = (text: string): string =>
+        text
+          .replace(/\d/g, (digit) => String.fromCharCode(nought + Number(digit)))
+          .replace(/\./g, point)
+          .replace(/,/g, comma);
+      const text = `Code;Name;Debit;Credit\n${own('101')};الصندوق ${own('2')};${own('1,070.50')};\n${own('201')};المورد;;${own('1,070.50')}`;
+      const read = await readAnyPaper(new TextEncoder().encode(text), 'list.csv');
+      if (!read.ok) throw new Error(read.problems[0]?.message);
+      expect(sheetAccounts(read.value)).toEqual([
+        ['101', `الصندوق ${own('2')}`, 107_050n],
+        ['201', 'المورد', -107_050n],
+      ]);
+    }
+  });
+
+  it('has codes that tell its levels beside a number of each line, and a figure at every level', () => {
+    const lines = [
+      ['17', '1', 'Assets', '130.00 D'],
+      ['21', '1.1', 'Current', '130.00 D'],
+      ['22', '1.1.01', 'Till', '30.00 D'],
+      ['25', '1.1.02', 'Bank', '100.00 D'],
+      ['40', '2', 'Liabilities', '130.00 C'],
+      ['44', '2.1', 'Current', '50.00 C'],
+      ['45', '2.1.01', 'Suppliers', '50.00 C'],
+      ['60', '2.2', 'Capital', '80.00 C'],
+      ['61', '2.2.01', 'Share capital', '80.00 C'],
+    ];
+    expect(accounts(`Code;Classification;Account;Balance\n${lines.map((line) => line.join(';')).join('\n')}`)).toEqual([
+      ['1.1.01', 'Till', 3000n],
+      ['1.1.02', 'Bank', 10_000n],
+      ['2.1.01', 'Suppliers', -5000n],
+      ['2.2.01', 'Share capital', -8000n],
+    ]);
+  });
+
+  it('has codes that look like days but for their length', () => {
+    const lines = ['1-01-001,Till,"30.000",', '1-01-002,Bank,"100.000",', '3-01-001,Capital,,"130.000"'];
+    expect(accounts(`No,Title,Debit,Credit\n${lines.join('\n')}`).map(([code]) => code)).toEqual([
+      '1-01-001',
+      '1-01-002',
+      '3-01-001',
+    ]);
+  });
+
+  it('has last year behind a column of this year that names no day', () => {
+    const rows = ['Till', 'Bank', 'Debtors', 'Stock', 'Wages', 'Rent', 'Sales', 'Capital'].map((name, at) => {
+      const [pier, quay] = [(at + 2) * 10 * (at < 6 ? 1 : -1), (at + 1) * 5 * (at < 6 ? 1 : -1)];
+      return { name, pier, quay: at < 7 ? quay : -375 - 90 + 180 };
+    });
+    const bracketed = (amount: number): string => (amount < 0 ? `(${String(-amount)}.00)` : `${String(amount)}.00`);
+    const lines = rows.map(
+      ({ name, pier, quay }, at) =>
+        `${String(at + 10)},${name},${[pier, quay, pier + quay, pier + quay - 1].map(bracketed).join(',')}`,
+    );
+    expect(
+      accounts(`Balances by shop at 30 June 2026\nA/c,Account,Pier,Quay,All shops,30 June 2025\n${lines.join('\n')}`),
+    ).toEqual(rows.map(({ name, pier, quay }, at) => [String(at + 10), name, BigInt((pier + quay) * 100)]));
+  });
+
+  it('has two accounts a line right under its title, which still says its day', () => {
+    const text =
+      'Balance per 31.12.2025;;;;;\nNo;Assets;CHF;No;Liabilities;CHF\n1000;Till;30.00;2000;Suppliers;50.00\n1020;Bank;100.00;2800;Capital;80.00\n;Total;130.00;;Total;130.00';
+    expect(accounts(text)).toEqual([
+      ['1000', 'Till', 3000n],
+      ['1020', 'Bank', 10_000n],
+      ['2000', 'Suppliers', -5000n],
+      ['2800', 'Capital', -8000n],
+    ]);
+    const read = readPaper(new TextEncoder().encode(text), 'list.csv');
+    const sheet = paperSheet(read.ok ? read.value : [], { kind: 'proposed' }, { digits: 2 }, 'list.csv');
+    expect([sheet.stated, sheet.recognition.doubts.map(({ code }) => code)]).toEqual(['2025-12-31', []]);
   });
 });

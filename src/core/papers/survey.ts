@@ -12,7 +12,8 @@ import { sidesAmong } from './sides';
 export type Look = 'empty' | 'nil' | 'amount' | 'plain' | 'percent' | 'date' | 'text';
 
 const MOST_AMOUNT = 60;
-const DATE = /^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}\.?$/;
+/** A year has two digits or four: 1-01-001 is a code. */
+const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,2}[./-]\d{1,2})\.?$/;
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
 const isAround = (text: string): boolean => {
   const letters = text.replace(/[\s()+\-.\p{Sc}]/gu, '');

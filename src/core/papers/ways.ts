@@ -29,7 +29,8 @@ const dayPoints = (titles: readonly Title[], title: Title, wanted: string | unde
     .flatMap(({ day }) => day ?? [])
     .sort()
     .at(-1);
-  return title.day === latest ? 2 : -5;
+  // The latest that a table has is still another day's where the paper, or the books, are of a later one.
+  return title.day === latest && !(wanted !== undefined && title.day.length === 10 && title.day < wanted) ? 2 : -5;
 };
 
 const currencyPoints = (title: Title, currency: string | undefined): number => {
