@@ -106,11 +106,13 @@ const halves = (rows: readonly Row[], sides: boolean): readonly Row[] | undefine
       begun = true;
       // Titles stay above; those of the columns at the left are the columns' titles.
       const first = block.findIndex(([left, right]) => [...left, ...right].some(isFigure));
-      const [titles = []] = (first > 0 ? block[first - 1] : undefined) ?? [];
-      out.push(...block.slice(0, first).map(([left, right]) => [...left, ...right]));
+      const [last = []] = (first > 0 ? block[first - 1] : undefined) ?? [];
+      const titles = filledIn(last) > 1 ? last : [];
+      for (const [left, right] of block.slice(0, first))
+        out.push([...left.map((cell, at) => (left === titles && at !== only ? '' : cell)), ...right]);
       out.push(
         Array.from({ length: width + 1 }, (_, at): Cell =>
-          at === only ? 'Debit' : at === width ? 'Credit' : filledIn(titles) > 1 ? (titles[at] ?? '') : '',
+          at === only ? 'Debit' : at === width ? 'Credit' : (titles[at] ?? ''),
         ),
       );
       block = block.slice(first);

@@ -194,6 +194,14 @@ describe('a paper', () => {
     ).toEqual(rows.map(({ name, pier, quay }, at) => [String(at + 10), name, BigInt((pier + quay) * 100)]));
   });
 
+  it('has a day in its title that a comma of its own parts', () => {
+    expect(accounts('Balance Sheet\nAs of June 30, 2026\n\nTill,30.00\nBank,100.00\nCapital,-130.00')).toEqual([
+      ['', 'Till', 3000n],
+      ['', 'Bank', 10_000n],
+      ['', 'Capital', -13_000n],
+    ]);
+  });
+
   it('has two accounts a line right under its title, which still says its day', () => {
     const text =
       'Balance per 31.12.2025;;;;;\nNo;Assets;CHF;No;Liabilities;CHF\n1000;Till;30.00;2000;Suppliers;50.00\n1020;Bank;100.00;2800;Capital;80.00\n;Total;130.00;;Total;130.00';

@@ -1,6 +1,7 @@
 import { type Row, indentOf, textOf } from '../base/table';
 import { oneLine } from '../files/clean';
 import { folded } from '../base/folded';
+import { datesIn } from './dates-in';
 import { CARRIED, PAGE } from '../words/paper-words';
 import { headerScore } from './header';
 import { codeNameSplitter } from './layout';
@@ -45,6 +46,12 @@ const isWords = (text: string): boolean => /\p{L}{3}/u.test(text) && /\s/.test(t
 
 const RULE = /^[-=_*\s.+|–—]{3,}$/;
 
+const YEAR = /^(?:19|20)\d\d$/;
+
+/** "As of June 30, 2026", whose comma parted it: its only figure is the year of the day that it names. */
+const isDay = (texts: readonly string[]): boolean =>
+  texts.slice(1).every((text) => YEAR.test(text) || !/\d/.test(text)) && datesIn(texts.join(' ')).length > 0;
+
 /** Rows that tell on which side of the names their codes stand. */
 const LOOKED_AT = 400;
 
@@ -85,7 +92,8 @@ export const skeletonOf = (
     else kind[at] = ROW.body;
     // Without a header, the list begins with the first row of figures.
     if (reading.header < 0 && !begun && kind[at] === ROW.body && reading.asAccount[String(at)] === undefined) {
-      begun = row.some((cell, column) => column > 0 && ['amount', 'plain', 'nil'].includes(lookOf(cell)));
+      begun =
+        row.some((cell, column) => column > 0 && ['amount', 'plain', 'nil'].includes(lookOf(cell))) && !isDay(texts);
       if (!begun) kind[at] = ROW.title;
       // So do the rows above it that have codes like its own: accounts that are nil.
       else
