@@ -1,6 +1,6 @@
 import type { BooksId } from '@/core/base/ids';
 import type { AccountId } from '@/core/chart/account';
-import type { BankDetails } from '@/core/chart/bank';
+import { type BankDetails, NO_BANK_DETAILS } from '@/core/chart/bank';
 import type { Kept } from '@/core/base/kept';
 import { amountFrom } from '@/core/money/wire';
 import { type Change, WHOLE } from '@/core/base/change';
@@ -10,7 +10,7 @@ export const bankDetailsOf = async (tx: Queryable, booksId: BooksId): Promise<Re
   new Map(
     (
       await tx.query<BankDetails & { account: AccountId }>(
-        `select account_id as account, number, iban, bic, alert_below as "alertBelow", reconciled, statement_day as "statementDay"
+        `select account_id as account, number, routing, iban, bic, alert_below as "alertBelow", reconciled, statement_day as "statementDay"
          from bank_detail where books_id = $1`,
         [booksId],
       )
@@ -23,6 +23,7 @@ export const keptBank = (details: BankDetails | undefined): Kept =>
     ? null
     : {
         number: details.number,
+        routing: details.routing,
         iban: details.iban,
         bic: details.bic,
         alertBelow: details.alertBelow === null ? null : String(details.alertBelow),
@@ -33,7 +34,8 @@ export const keptBank = (details: BankDetails | undefined): Kept =>
 export const bankFrom = (kept: Kept): BankDetails | undefined => {
   if (kept === null) return undefined;
   const details = kept as unknown as Omit<BankDetails, 'alertBelow'> & { readonly alertBelow: Kept };
-  return { ...details, alertBelow: amountFrom(details.alertBelow) };
+  // What was kept before banks had numbers has none.
+  return { ...NO_BANK_DETAILS, ...details, alertBelow: amountFrom(details.alertBelow) };
 };
 
 /** Puts the details of some accounts in the place of what stands; undefined takes them away. Gives what changed, for the record. */
@@ -50,10 +52,10 @@ export const putBankDetails = async (
     [...details].flatMap(([id, one]) => (one === undefined ? [id] : [])),
   ]);
   await tx.query(
-    `insert into bank_detail (books_id, account_id, number, iban, bic, alert_below, reconciled, statement_day)
-     select $1, t.* from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::int8[], $7::bool[], $8::int[]) as t
+    `insert into bank_detail (books_id, account_id, number, iban, bic, alert_below, reconciled, statement_day, routing)
+     select $1, t.* from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::int8[], $7::bool[], $8::int[], $9::text[]) as t
      on conflict (account_id) do update set number = excluded.number, iban = excluded.iban, bic = excluded.bic,
-       alert_below = excluded.alert_below, reconciled = excluded.reconciled, statement_day = excluded.statement_day`,
+       alert_below = excluded.alert_below, reconciled = excluded.reconciled, statement_day = excluded.statement_day, routing = excluded.routing`,
     [
       booksId,
       list.map(([id]) => id),
@@ -63,6 +65,7 @@ export const putBankDetails = async (
       list.map(([, one]) => one.alertBelow),
       list.map(([, one]) => one.reconciled),
       list.map(([, one]) => one.statementDay),
+      list.map(([, one]) => one.routing),
     ],
   );
   return [...details].map(([id, one]) => ({

@@ -2,7 +2,8 @@
 
 import { z } from 'zod';
 import { type AccountFields, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
-import { bankProblems, plainIban } from '@/core/chart/bank';
+import { NO_BANK_DETAILS, bankProblems, plainIban } from '@/core/chart/bank';
+import { plainRouting, routingOf } from '@/core/chart/routing';
 import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
@@ -85,8 +86,13 @@ export const saveBank = booksAction('saveBank', 'chart.change', { account, bank 
   const { tx, books, actor, now } = context;
   const found = (await standingChart({ tx, books })).find(({ id }) => id === input.account);
   if (found === undefined) return unknownAccount;
-  const details = { ...input.bank, iban: plainIban(input.bank.iban), bic: input.bank.bic.toUpperCase() };
-  const wrong = bankProblems(details);
+  const details = {
+    ...input.bank,
+    iban: plainIban(input.bank.iban),
+    bic: input.bank.bic.toUpperCase(),
+    routing: plainRouting(input.bank.routing),
+  };
+  const wrong = bankProblems(details, routingOf(books.country, found.currency));
   if (wrong.length > 0) return fail(...wrong);
   const twin =
     details.iban === ''
@@ -126,14 +132,14 @@ export const addMoneyAccounts = booksAction(
     const added = input.accounts.map((one, at) => {
       const id = accountId(-1 - at);
       const details = {
+        ...NO_BANK_DETAILS,
         number: one.number.trim(),
         iban: plainIban(one.iban),
-        bic: '',
-        alertBelow: null,
         reconciled: one.kind !== 'cash',
-        statementDay: null,
       };
-      problems.push(...bankProblems(details).map((wrong) => under(wrong, id)));
+      problems.push(
+        ...bankProblems(details, routingOf(context.books.country, one.currency)).map((wrong) => under(wrong, id)),
+      );
       const heading = one.parent === null ? undefined : chart.byId.get(one.parent);
       const edit: ChartEdit = { kind: 'add', id, account: moneyAccount(one, heading) };
       return { edit, id, details };

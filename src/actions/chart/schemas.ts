@@ -131,6 +131,7 @@ export const mapping = z.object({
 
 export const bank = z.object({
   number: z.string().trim().max(100),
+  routing: z.string().trim().max(40).default(''),
   iban: z.string().trim().max(60),
   bic: z.string().trim().max(20),
   alertBelow: z

@@ -84,6 +84,7 @@ export const moneyView = (id: number) =>
   page('books.see', id, async ({ tx, books }, state) => {
     const details = await bankDetailsOf(tx, books.id);
     return {
+      country: books.country,
       currencies: state.currencies,
       scheme: books.chart.scheme,
       accounts: state.accounts,

@@ -1,8 +1,11 @@
 import { type Problem, problem, quoted } from '../base/result';
+import { type Routing, routingProblem } from './routing';
 
 /** What is known about a bank, cash or card account beside its name. `alertBelow` is in minor units of the account's currency. */
 export interface BankDetails {
   readonly number: string;
+  /** The number of the bank or branch, without marks; see `routingOf`. */
+  readonly routing: string;
   readonly iban: string;
   readonly bic: string;
   readonly alertBelow: bigint | null;
@@ -13,6 +16,7 @@ export interface BankDetails {
 
 export const NO_BANK_DETAILS: BankDetails = {
   number: '',
+  routing: '',
   iban: '',
   bic: '',
   alertBelow: null,
@@ -93,10 +97,12 @@ export const bicProblem = (typed: string): Problem | undefined => {
       );
 };
 
-export const bankProblems = (details: BankDetails): readonly Problem[] =>
+/** What is wrong with what is known about an account; `routing` is how its bank is numbered. */
+export const bankProblems = (details: BankDetails, routing: Routing): readonly Problem[] =>
   [
     ibanProblem(details.iban),
     bicProblem(details.bic),
+    routingProblem(details.routing, routing),
     details.number.length > 40
       ? problem('bank.number', 'An account number has at most 40 characters.', 'number')
       : undefined,

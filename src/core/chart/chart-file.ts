@@ -6,6 +6,7 @@ import { type OutRow, fromText } from '../files/write';
 import { type Problem, problem, quoted } from '../base/result';
 import type { Account } from './account';
 import { type BankDetails, bankProblems, plainIban } from './bank';
+import { ANY_ROUTING, plainRouting } from './routing';
 import { ACCOUNT_ROLES, type AccountRole, CLASSIFICATIONS, normalSide, roleFacts, typeOf } from '../ledger/classes';
 import type { Incoming, IncomingFields } from './incoming';
 import { inTreeOrder } from './tree';
@@ -27,6 +28,7 @@ export const CHART_COLUMNS = [
   { id: 'note', label: 'Note' },
   { id: 'origin', label: 'Why it is here' },
   { id: 'number', label: 'Account number' },
+  { id: 'routing', label: 'Bank code' },
   { id: 'iban', label: 'IBAN' },
   { id: 'bic', label: 'BIC' },
   { id: 'alert', label: 'Alert below' },
@@ -65,6 +67,8 @@ const WORDS: Readonly<Record<Exclude<ChartColumn, 'ignore'>, string>> = {
   note: 'note|notes|remark|remarks|comment|comments|notiz|bemerkung|poznamka|remarque|nota',
   origin: 'why it is here|origin|source',
   number: 'bank account number|bank account no|bankkonto',
+  routing:
+    'bank code|sort code|routing number|routing|bankleitzahl|blz|bsb|bsb number|branch code|clearing number|ifsc',
   iban: 'iban',
   bic: 'bic|swift|swift code|bic swift',
   alert: 'alert below|minimum balance',
@@ -231,10 +235,10 @@ const bankOf = (
   currency: string,
   problems: Problem[],
 ): BankDetails | undefined => {
-  const [number = '', iban = '', bic = '', alert = '', reconciled = '', day = ''] = (
-    ['number', 'iban', 'bic', 'alert', 'reconciled', 'day'] as const
+  const [number = '', routing = '', iban = '', bic = '', alert = '', reconciled = '', day = ''] = (
+    ['number', 'routing', 'iban', 'bic', 'alert', 'reconciled', 'day'] as const
   ).map(cell);
-  if ([number, iban, bic, alert, reconciled, day].every((text) => text === '')) return undefined;
+  if ([number, routing, iban, bic, alert, reconciled, day].every((text) => text === '')) return undefined;
   const digits = isCurrency(currency) ? minorDigits(currency) : 2;
   const found = alert === '' ? undefined : readPaperAmount(alert, '1234.56', currency);
   const below = found === undefined ? undefined : unitsOf(found, digits);
@@ -244,13 +248,14 @@ const bankOf = (
     );
   const details: BankDetails = {
     number,
+    routing: plainRouting(routing),
     iban: plainIban(iban),
     bic: bic.toUpperCase(),
     alertBelow: below?.amount ?? null,
     reconciled: !NO.test(folded(reconciled)),
     statementDay: day === '' ? null : Number(day),
   };
-  problems.push(...bankProblems(details).map((one) => problem(one.code, one.message, 'bank')));
+  problems.push(...bankProblems(details, ANY_ROUTING).map((one) => problem(one.code, one.message, 'bank')));
   return details;
 };
 
@@ -295,6 +300,7 @@ export const chartRows = (
         account.note,
         account.origin,
         bank?.number ?? '',
+        bank?.routing ?? '',
         bank?.iban ?? '',
         bank?.bic ?? '',
         bank?.alertBelow == null ? '' : plainDecimal(bank.alertBelow, minorDigits(account.currency ?? base)),

@@ -28,12 +28,13 @@ const after = (code: string, step: number): string | undefined => {
 /**
  * Proposes free codes for new accounts, one after the other, each time another one: after the highest one under the heading
  * in tens, else in ones, inside the range that the scheme has for it; where the range is full there, the first free one in
- * it. Empty when there is none to propose.
+ * it. Empty when there is none to propose. An account of a `role` gets the first free code behind the last of that role under
+ * the heading, before the next account that has another: a bank stands beside the banks.
  */
 export const codeSource = (
   chart: readonly Account[],
   scheme: CodeScheme | null = null,
-): ((parent: Account | undefined, classification?: Classification) => string) => {
+): ((parent: Account | undefined, classification?: Classification, role?: Account['role']) => string) => {
   const index = chartIndex(chart);
   const taken = new Set(chart.map((account) => account.code.toLowerCase()));
   const highest = new Map<AccountId | null, string>();
@@ -49,13 +50,38 @@ export const codeSource = (
       .sort(byCode)
       .at(-1)?.code;
   };
-  return (parent, classification = parent?.classification) => {
+  /** The last code of each role under each heading, as far as codes were given here. */
+  const lastOf = new Map<string, string>();
+  const besideRole = (
+    parent: AccountId | null,
+    role: Account['role'],
+    fits: (code: string) => boolean,
+  ): string | undefined => {
+    const key = `${String(parent)}/${role ?? ''}`;
+    const siblings = chart.filter((account) => account.parent === parent && !account.heading).sort(byCode);
+    const last =
+      lastOf.get(key) ?? siblings.filter((one) => one.role === role && tail(one.code) !== undefined).at(-1)?.code;
+    if (last === undefined) return undefined;
+    const next = siblings.find((one) => one.code > last && one.code.length === last.length && one.role !== role)?.code;
+    for (const step of [10, 1, 2, 3, 4, 5, 6, 7, 8, 9]) {
+      const code = after(last, step);
+      if (code === undefined || !fits(code) || taken.has(code.toLowerCase()) || (next !== undefined && code > next))
+        continue;
+      taken.add(code.toLowerCase());
+      lastOf.set(key, code);
+      return code;
+    }
+    return undefined;
+  };
+  return (parent, classification = parent?.classification, role = null) => {
     const range =
       scheme === null || classification === undefined
         ? undefined
         : rangeFor(scheme, { classification, parent: parent?.id ?? null }, index);
     const fits = (code: string): boolean =>
       (range === undefined || within(range, code)) && (scheme === null || fitsShape(scheme, code));
+    const beside = role === null ? undefined : besideRole(parent?.id ?? null, role, fits);
+    if (beside !== undefined) return beside;
     const start =
       topUnder(parent?.id ?? null, fits) ??
       (parent !== undefined && tail(parent.code) !== undefined ? parent.code : range?.from);

@@ -254,12 +254,42 @@ describe('codes', () => {
         const propose = codeSource(chart);
         const headings = chart.filter((one) => one.heading);
         const given = picks
-          .map((pick) => propose(headings[pick % (headings.length + 1)]))
+          .map((pick) => {
+            const heading = headings[pick % (headings.length + 1)];
+            return propose(heading, heading?.classification, ([null, 'bank', 'cash'] as const)[pick % 3]);
+          })
           .filter((code) => code !== '');
         expect(new Set(given).size).toBe(given.length);
         for (const code of given) expect(chart.some((one) => one.code === code)).toBe(false);
       }),
     );
+  });
+
+  it('of a role stand beside those that have it, before the next that has another', () => {
+    const account = (id: number, code: string, more: Partial<Account> = {}): Account => ({
+      ...PLAIN_ACCOUNT,
+      id: accountId(id),
+      code,
+      name: code,
+      classification: 'current-asset',
+      parent: accountId(1),
+      ...more,
+    });
+    const heading = account(1, '1000', { heading: true, parent: null });
+    const propose = codeSource([
+      heading,
+      ...['1010', '1020', '1030'].map((code, at) => account(2 + at, code, { role: 'bank' })),
+      account(5, '1050', { role: 'cash' }),
+      account(6, '1100', { role: 'receivables-control' }),
+    ]);
+    const next = (role: Account['role']): string => propose(heading, heading.classification, role);
+    expect([next('bank'), next('bank'), next('bank'), next('cash'), next(null)]).toEqual([
+      '1040',
+      '1041',
+      '1042',
+      '1060',
+      '1110',
+    ]);
   });
 
   it('run out with a sentence, not with a collision', () => {

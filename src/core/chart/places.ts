@@ -71,13 +71,19 @@ export interface RoleRow {
   readonly accounts: readonly Account[];
   /** Needed by what the company does, and no active account has it. */
   readonly missing: boolean;
+  /** Missing, and nothing can be posted without it. */
+  readonly blocks: boolean;
 }
+
+/** Where results go: what the proof demands of every chart. */
+const DEMANDED: ReadonlySet<AccountRole> = new Set(['retained-earnings', 'current-year-result']);
 
 /** What each role points to. `needed` are the roles that the company cannot do without. */
 export const asRoles = (chart: readonly Account[], needed: readonly AccountRole[]): readonly RoleRow[] => {
   const { byRole, byId } = chartIndex(chart);
   return ACCOUNT_ROLES.map(({ id, label, single }) => {
     const accounts = (byRole.get(id) ?? []).flatMap((one) => byId.get(one) ?? []).sort(byCode);
-    return { role: id, label, single, accounts, missing: needed.includes(id) && !accounts.some((one) => one.active) };
+    const missing = needed.includes(id) && !accounts.some((one) => one.active);
+    return { role: id, label, single, accounts, missing, blocks: missing && DEMANDED.has(id) };
   });
 };

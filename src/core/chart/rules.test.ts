@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minor } from '../money/minor';
 import { type Account, PLAIN_ACCOUNT, accountId, chartIndex } from './account';
+import { ANY_ROUTING, plainRouting, printRouting, routingOf, routingProblem } from './routing';
 import { NO_BANK_DETAILS, bankProblems, bicProblem, ibanProblem, plainIban, printIban } from './bank';
 import { CLASSIFICATIONS, normalSide, typeOf } from '../ledger/classes';
 import { proposeCode } from './codes';
@@ -148,8 +149,55 @@ describe('bank details', () => {
     ]);
     expect(bicProblem('SKER')?.code).toBe('bank.bic');
     expect(
-      bankProblems({ ...NO_BANK_DETAILS, statementDay: 32, number: '1'.repeat(41) }).map(({ code }) => code),
+      bankProblems({ ...NO_BANK_DETAILS, statementDay: 32, number: '1'.repeat(41) }, ANY_ROUTING).map(
+        ({ code }) => code,
+      ),
     ).toEqual(['bank.number', 'bank.statement-day']);
+  });
+});
+
+describe('numbers of banks', () => {
+  const wrongOf = (typed: string, country: string, currency: string | null = null): string | undefined =>
+    routingProblem(typed, routingOf(country, currency))?.message;
+  it('are those of the country of the account’s currency, else of the books', () => {
+    expect(routingOf('IE', 'GBP').label).toBe('Sort code');
+    expect(routingOf('US', null).label).toBe('Routing number');
+    expect(routingOf('DE', 'USD').label).toBe('Routing number');
+    expect(routingOf('CZ', null)).toBe(ANY_ROUTING);
+    expect(routingOf('IE', 'EUR')).toBe(ANY_ROUTING);
+  });
+  it('are questioned by shape and check digit, whatever marks they are printed with', () => {
+    expect([wrongOf('', 'GB'), wrongOf('20-15.55', 'GB'), wrongOf('021000021', 'US')]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    expect(wrongOf('20-15-5', 'GB')).toContain('6 digits');
+    expect(wrongOf('021000012', 'US')).toContain('mistyped');
+    expect(wrongOf('HARB0123456', 'IN')).toBeUndefined();
+    expect(wrongOf('HARB1123456', 'IN')).toContain('a nought');
+    expect(wrongOf('1234567', 'CA')).toContain('8 or 9 digits');
+    expect(printRouting(plainRouting('20 15 55'), routingOf('GB', null))).toBe('20-15-55');
+  });
+  it('of the United States find any one digit that is wrong', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 99_999_999 }),
+        fc.nat(8),
+        fc.integer({ min: 1, max: 9 }),
+        (first, at, by) => {
+          const eight = String(first).padStart(8, '0');
+          const right = Array.from({ length: 10 }, (_, last) => `${eight}${String(last)}`).find(
+            (one) => wrongOf(one, 'US') === undefined,
+          );
+          if (right === undefined) throw new Error(eight);
+          const other = Array.from(right)
+            .map((digit, place) => (place === at ? String((Number(digit) + by) % 10) : digit))
+            .join('');
+          expect(wrongOf(other, 'US')).toBeDefined();
+        },
+      ),
+    );
   });
 });
 

@@ -64,7 +64,7 @@ export const stageStates = (facts: StageFacts): readonly StageState[] => {
       facts.accounts === 0
         ? { state: 'to do', note: 'no accounts', fill: 0 }
         : chartOpen > 0
-          ? { state: 'in progress', note: `${plural(chartOpen, 'role')} missing`, fill: 60 }
+          ? { state: 'in progress', note: `${plural(chartOpen, 'role')} to give`, fill: 60 }
           : { state: 'laid', note: 'done', fill: 100 },
     openings:
       facts.accounts === 0

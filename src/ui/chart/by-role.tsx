@@ -17,10 +17,19 @@ import { useRefresh } from '../parts/use-refresh';
 type View = NonNullable<Awaited<ReturnType<typeof chartRolesView>>>;
 type Role = View['roles'][number];
 
+const saysMissing = (missing: number, blocking: number): string =>
+  missing === 0
+    ? 'every role that these books need has its account'
+    : `${plural(missing, 'role')} that these books need ${missing === 1 ? 'has' : 'have'} no account${
+        blocking === 0 ? '' : `; posting waits for ${missing === 1 ? 'it' : `${String(blocking)} of them`}`
+      }`;
+
 /** What each special role points to, what is missing, and the account that gets it. */
 export const ByRole = ({ frame, roles, free }: View) => {
   const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  /** The role that is looked for an account for, where none is missing. */
+  const [asked, setAsked] = useState<Role['role'] | undefined>();
   const missing = roles.filter((role) => role.missing);
   const ordered = [
     ...missing,
@@ -35,6 +44,7 @@ export const ByRole = ({ frame, roles, free }: View) => {
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`${role.label} given`);
+    setAsked(undefined);
     refresh();
   };
   return (
@@ -42,11 +52,7 @@ export const ByRole = ({ frame, roles, free }: View) => {
       frame={frame}
       place="/roles"
       title="The chart by role"
-      about={
-        missing.length === 0
-          ? 'every role that these books need has its account'
-          : `${plural(missing.length, 'role')} that these books need ${missing.length === 1 ? 'has' : 'have'} no account`
-      }
+      about={saysMissing(missing.length, missing.filter((role) => role.blocks).length)}
     >
       <div className="max-w-5xl px-4 py-3">
         <p className="note mb-2">
@@ -83,8 +89,8 @@ export const ByRole = ({ frame, roles, free }: View) => {
                     </span>
                   ))}
                   {role.missing && (
-                    <span className="text-ochre">
-                      missing.{' '}
+                    <span className={role.blocks ? 'text-brick' : 'text-ochre'}>
+                      missing{role.blocks ? ', and nothing is posted without it' : ''}.{' '}
                       <Go href={`/books/${String(frame.id)}/chart/tidy`} className="underline">
                         Or have one made
                       </Go>
@@ -97,12 +103,22 @@ export const ByRole = ({ frame, roles, free }: View) => {
                 <td className="align-top max-md:hidden">
                   {role.single && role.accounts.length > 0 ? (
                     <span className="note">one at most</span>
+                  ) : !role.missing && asked !== role.role ? (
+                    <button
+                      type="button"
+                      className="btn btn-xs"
+                      aria-label={`Give ${role.label} to an account`}
+                      onClick={() => setAsked(role.role)}
+                    >
+                      {role.accounts.length > 0 ? 'One more' : 'Give it'}
+                    </button>
                   ) : (
                     <Picker
                       aria-label={`Account for ${role.label}`}
                       choices={choicesFor(role, free)}
                       chosen=""
                       onChoose={(key) => void give(role, key)}
+                      autoFocus={asked === role.role}
                       className="input input-xs w-full"
                     />
                   )}

@@ -2,19 +2,35 @@ import type { ReactNode } from 'react';
 import { Frame, type FrameProps } from '../frame/frame';
 import { Go } from '../parts/go';
 
-const VIEWS = [
-  { at: '', label: 'Sheet' },
-  { at: '/statements', label: 'As statements' },
-  { at: '/roles', label: 'By role' },
-  { at: '/money', label: 'Bank, cash, card' },
-  { at: '/tax', label: 'Tax codes' },
-  { at: '/codes', label: 'Codes' },
-  { at: '/tidy', label: 'Tidying' },
-  { at: '/begin', label: 'From answers' },
-  { at: '/copy', label: 'Copy' },
-  { at: '/import', label: 'Import' },
+/** Three looks at the same chart; what belongs to it and has a page of its own; and the ways to bring accounts in. */
+const GROUPS = [
+  {
+    label: 'Look at it',
+    views: [
+      { at: '', label: 'Sheet' },
+      { at: '/statements', label: 'As statements' },
+      { at: '/roles', label: 'By role' },
+    ],
+  },
+  {
+    label: 'Keep it',
+    views: [
+      { at: '/money', label: 'Bank, cash, card' },
+      { at: '/tax', label: 'Tax codes' },
+      { at: '/codes', label: 'Codes' },
+      { at: '/tidy', label: 'Tidying' },
+    ],
+  },
+  {
+    label: 'Bring accounts',
+    views: [
+      { at: '/begin', label: 'From answers' },
+      { at: '/copy', label: 'Copy' },
+      { at: '/import', label: 'Import' },
+    ],
+  },
 ] as const;
-export type ChartPlace = (typeof VIEWS)[number]['at'];
+export type ChartPlace = (typeof GROUPS)[number]['views'][number]['at'];
 
 /** The frame of everything about the chart, with the way from one view of it to the next. */
 export const ChartFrame = ({
@@ -25,17 +41,27 @@ export const ChartFrame = ({
   <Frame {...frame} stage="chart">
     <nav
       aria-label="Views of the chart"
-      className="no-print flex shrink-0 gap-x-4 overflow-x-auto border-b border-hairline px-4 text-sm"
+      className="no-print flex shrink-0 gap-x-7 overflow-x-auto border-b border-hairline px-4 text-sm"
     >
-      {VIEWS.filter(({ at }) => at !== '/tax' || frame.frame.parts.includes('sales-tax')).map(({ at, label }) => (
-        <Go
-          key={at}
-          href={`/books/${String(frame.frame.id)}/chart${at}`}
-          aria-current={at === place ? 'page' : undefined}
-          className={`shrink-0 py-1.5 outline-offset-[-2px] ${at === place ? 'border-b-2 border-madder font-semibold' : 'text-ink-2 hover:underline'}`}
-        >
-          {label}
-        </Go>
+      {GROUPS.map(({ label: group, views }) => (
+        <ul key={group} aria-label={group} className="flex shrink-0 items-stretch gap-x-4 last:ml-auto">
+          <li aria-hidden className="py-1.5 text-xs leading-5 text-ink-2 max-xl:hidden">
+            {group}
+          </li>
+          {views
+            .filter(({ at }) => at !== '/tax' || frame.frame.parts.includes('sales-tax'))
+            .map(({ at, label }) => (
+              <li key={at} className="flex">
+                <Go
+                  href={`/books/${String(frame.frame.id)}/chart${at}`}
+                  aria-current={at === place ? 'page' : undefined}
+                  className={`shrink-0 py-1.5 outline-offset-[-2px] ${at === place ? 'border-b-2 border-madder font-semibold' : 'hover:underline'}`}
+                >
+                  {label}
+                </Go>
+              </li>
+            ))}
+        </ul>
       ))}
     </nav>
     {children}

@@ -6,6 +6,7 @@ import { addMoneyAccounts, saveBank } from '@/actions/chart/commands';
 import type { FrameView } from '@/actions/frame/views';
 import { type Account, accountId, called } from '@/core/chart/account';
 import { type BankDetails, bicProblem, ibanProblem, plainIban, printIban } from '@/core/chart/bank';
+import { printRouting, routingOf, routingProblem } from '@/core/chart/routing';
 import { typeOf } from '@/core/ledger/classes';
 import { codeSource } from '@/core/chart/codes';
 import type { CodeScheme } from '@/core/chart/scheme';
@@ -32,10 +33,11 @@ interface Props {
   readonly scheme: CodeScheme | null;
   readonly accounts: readonly Account[];
   readonly money: readonly Money[];
+  readonly country: string;
 }
 
 /** Bank, cash and card accounts with what the bank calls them; several are added in one go. */
-export const MoneyPage = ({ frame, currencies, scheme, accounts, money }: Props) => (
+export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money }: Props) => (
   <ChartFrame
     frame={frame}
     place="/money"
@@ -45,7 +47,7 @@ export const MoneyPage = ({ frame, currencies, scheme, accounts, money }: Props)
     <div className="px-4 py-3">
       {money.length > 0 && (
         <div className="overflow-x-auto" tabIndex={0}>
-          <table className="ledger tight w-full min-w-[58rem]">
+          <table className="ledger tight w-full min-w-[64rem]">
             <thead>
               <tr>
                 {[
@@ -54,9 +56,10 @@ export const MoneyPage = ({ frame, currencies, scheme, accounts, money }: Props)
                   'Cur.',
                   'IBAN',
                   'Account number',
+                  'Bank code',
                   'BIC',
                   'Alert below',
-                  'Reconciled',
+                  'Reconcile',
                   'Statement day',
                 ].map((label) => (
                   <th key={label} scope="col" className="text-left">
@@ -70,7 +73,7 @@ export const MoneyPage = ({ frame, currencies, scheme, accounts, money }: Props)
             </thead>
             <tbody>
               {money.map((one) => (
-                <MoneyRow key={one.account.id} frame={frame} {...one} />
+                <MoneyRow key={one.account.id} frame={frame} country={country} {...one} />
               ))}
             </tbody>
           </table>
@@ -81,10 +84,17 @@ export const MoneyPage = ({ frame, currencies, scheme, accounts, money }: Props)
   </ChartFrame>
 );
 
-const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame: FrameView }) => {
+const MoneyRow = ({
+  frame,
+  country,
+  account,
+  amount,
+  details,
+}: Money & { readonly frame: FrameView; readonly country: string }) => {
   const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const digits = minorDigits(account.currency ?? frame.currency);
+  const routing = routingOf(country, account.currency);
   const save = async (change: Partial<BankDetails>): Promise<void> => {
     const done = await send(saveBank({ books: frame.id, account: account.id, bank: { ...details, ...change } }));
     setProblems(done.ok ? [] : done.problems);
@@ -93,7 +103,7 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
     refresh();
   };
   const text = (
-    field: 'iban' | 'number' | 'bic',
+    field: 'iban' | 'number' | 'routing' | 'bic',
     shows: string,
     label: string,
     width: string,
@@ -132,6 +142,9 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
         <td>{account.currency ?? frame.currency}</td>
         {text('iban', printIban(details.iban), 'IBAN', 'w-56', ibanProblem)}
         {text('number', details.number, 'Account number', 'w-28')}
+        {text('routing', printRouting(details.routing, routing), routing.label, 'w-28', (typed) =>
+          routingProblem(typed, routing),
+        )}
         {text('bic', details.bic, 'BIC', 'w-28', bicProblem)}
         <td className="align-top">
           <input
@@ -156,7 +169,7 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
         <td>
           <input
             type="checkbox"
-            aria-label={`${called(account)} is reconciled with statements`}
+            aria-label={`Reconcile ${called(account)} with its statements`}
             className="checkbox checkbox-xs"
             checked={details.reconciled}
             onChange={(event) => void save({ reconciled: event.target.checked })}
@@ -188,7 +201,7 @@ const MoneyRow = ({ frame, account, amount, details }: Money & { readonly frame:
       </tr>
       {problems.length > 0 && (
         <tr>
-          <td colSpan={10}>
+          <td colSpan={11}>
             <p role="alert" className="text-sm text-brick">
               {problems.map((one) => one.message).join(' ')}
             </p>
@@ -208,7 +221,7 @@ interface NewRow {
 const BLANK: NewRow = { kind: 'bank', name: '', currency: '', number: '' };
 
 /** New accounts, one per row; a row with a name counts. */
-const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money'>) => {
+const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money' | 'country'>) => {
   const refresh = useRefresh();
   const [rows, setRows] = useState<readonly NewRow[]>([BLANK, BLANK]);
   const [parents, setParents] = useState<Readonly<Record<'asset' | 'liability', string>>>(() => {
@@ -232,7 +245,11 @@ const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money'>)
           const parent = accounts.find(({ id }) => String(id) === under);
           const looksLikeIban = /^[A-Za-z]{2}\d{2}/.test(number.trim());
           return {
-            code: propose(parent, parent?.classification ?? (kind === 'card' ? 'current-liability' : 'current-asset')),
+            code: propose(
+              parent,
+              parent?.classification ?? (kind === 'card' ? 'current-liability' : 'current-asset'),
+              kind,
+            ),
             name,
             kind,
             parent: under === '' ? null : accountId(Number(under)),

@@ -14,21 +14,22 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
 
+const WHOLE = 'whole';
+
 /** New codes for a branch, shown as old → new before they are taken. */
 export const Renumber = ({ frame, accounts }: { readonly frame: FrameView; readonly accounts: readonly Account[] }) => {
   const refresh = useRefresh();
   const headings = inTreeOrder(accounts).filter(({ account }) => account.heading);
-  const [branch, setBranch] = useState(String(headings[0]?.account.id ?? ''));
-  const [start, setStart] = useState(headings[0]?.account.code ?? '1000');
+  const [branch, setBranch] = useState<string | undefined>();
+  const [start, setStart] = useState('');
   const [step, setStep] = useState('10');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [back, setBack] = useState<readonly ChartEdit[] | undefined>();
-  const laid = renumber(accounts, branch === '' ? null : accountId(Number(branch)), start, Number(step));
-  const moving = laid.ok ? laid.value.filter(({ from, to }) => from !== to) : [];
+  const branchId = branch === undefined || branch === WHOLE ? null : accountId(Number(branch));
+  const laid = branch === undefined ? undefined : renumber(accounts, branchId, start, Number(step));
+  const moving = laid?.ok === true ? laid.value.filter(({ from, to }) => from !== to) : [];
   const take = async (): Promise<void> => {
-    const done = await send(
-      renumberBranch({ books: frame.id, branch: branch === '' ? null : Number(branch), start, step: Number(step) }),
-    );
+    const done = await send(renumberBranch({ books: frame.id, branch: branchId, start, step: Number(step) }));
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
     toast(`${plural(done.value.changed, 'account')} renumbered`);
@@ -49,21 +50,25 @@ export const Renumber = ({ frame, accounts }: { readonly frame: FrameView; reado
       <h2 id="renumber" className="title mb-1 text-lg">
         Renumber
       </h2>
-      <Problems problems={laid.ok ? problems : laid.problems} />
+      <Problems problems={laid?.ok === false ? laid.problems : problems} />
       <div className="grid grid-cols-[minmax(0,1fr)_7rem_5rem] gap-2">
         <Field label="Branch">
           {(ids) => (
             <select
               {...ids}
-              value={branch}
+              value={branch ?? ''}
               onChange={(event) => {
                 setBranch(event.target.value);
                 const heading = headings.find(({ account }) => String(account.id) === event.target.value)?.account;
+                if (start === '') setStart('1000');
                 if (heading !== undefined && heading.code !== '') setStart(heading.code);
               }}
               className="select select-sm w-full"
             >
-              <option value="">the whole chart</option>
+              <option value="" disabled>
+                choose what to renumber
+              </option>
+              <option value={WHOLE}>the whole chart</option>
               {headings.map(({ account }) => (
                 <option key={account.id} value={account.id}>
                   {called(account)}
@@ -95,7 +100,7 @@ export const Renumber = ({ frame, accounts }: { readonly frame: FrameView; reado
           )}
         </Field>
       </div>
-      {laid.ok && (
+      {laid?.ok === true && (
         <>
           <p role="status" className="my-1">
             {moving.length === 0 ? 'No code would change.' : `${plural(moving.length, 'code')} would change:`}

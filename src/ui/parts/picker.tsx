@@ -27,6 +27,8 @@ interface Props {
   readonly 'aria-describedby'?: string;
   readonly 'aria-invalid'?: boolean;
   readonly 'data-decide'?: boolean;
+  /** For a picker that somebody asked for. */
+  readonly autoFocus?: boolean;
 }
 
 const MOST_SHOWN = 40;

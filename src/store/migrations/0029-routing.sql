@@ -1,0 +1,2 @@
+-- The number of a bank or branch beside an account number, as countries without IBAN have it: digits and capitals, without marks.
+alter table bank_detail add column routing text not null default '' check (routing ~ '^[A-Z0-9]{0,20}$');
