@@ -351,7 +351,13 @@ const seaweed = async (): Promise<void> => {
       bank: { ...bank, iban: 'IE04SKER70031400000017', alertBelow: 1_000_000n },
     }),
   );
-  done(await saveBank({ books, account: ids.get('1020') ?? 0, bank: { ...bank, iban: 'IE74SKER70031400000018', routing: '700314' } }));
+  done(
+    await saveBank({
+      books,
+      account: ids.get('1020') ?? 0,
+      bank: { ...bank, iban: 'IE74SKER70031400000018', routing: '700314' },
+    }),
+  );
   done(await saveBank({ books, account: ids.get('1030') ?? 0, bank: { ...bank, iban: '', number: '7003 14 00019' } }));
   done(
     await addStarterTaxCodes({

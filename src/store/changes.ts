@@ -1,4 +1,5 @@
 import type { BooksId, PersonId } from '@/core/base/ids';
+import type { AccountId } from '@/core/chart/account';
 import { addTo } from '@/core/base/lists';
 import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Kept, sameKept } from '@/core/base/kept';
@@ -109,6 +110,28 @@ export interface Listed extends Recorded {
   readonly counts: Readonly<Partial<Record<Subject, number>>>;
 }
 
+/** Which batches are looked for: null where all are. `from` is an instant, `until` one that is not included any more. */
+export interface Wanted {
+  readonly subjects: readonly Subject[] | null;
+  readonly person: PersonId | null;
+  readonly from: string | null;
+  readonly until: string | null;
+  /** Those that change something of an account: its own, by `ofAccounts`, or an item behind it. */
+  readonly account: AccountId | null;
+  readonly ofAccounts: readonly Subject[];
+}
+
+/** Everybody who ever changed something in a set of books, by name. */
+export const whoChanged = (
+  tx: Queryable,
+  booksId: BooksId,
+): Promise<readonly { readonly id: PersonId; readonly name: string }[]> =>
+  tx.query(
+    `select p.id, p.name from person p
+     where exists (select from batch b where b.books_id = $1 and b.by_person = p.id) order by lower(p.name), p.id`,
+    [booksId],
+  );
+
 /** The latest batches, newest first; `before` goes on from one, `only` is one of them. */
 export const latestBatches = async (
   tx: Queryable,
@@ -116,6 +139,7 @@ export const latestBatches = async (
   before: bigint | null,
   most: number,
   only: string | null = null,
+  wanted?: Wanted,
 ): Promise<readonly Listed[]> =>
   tx.query<Listed>(
     `select b.seq, ${RECORDED},
@@ -123,8 +147,26 @@ export const latestBatches = async (
          select subject, count(distinct case when subject = 'account' then subject_id::text else subject_id || ' ' || field end)::int as things
          from change c where c.books_id = $1 and c.batch = b.id group by subject) u), '{}') as counts
      from batch b join person p on p.id = b.by_person
-     where b.books_id = $1 and ($2::int8 is null or b.seq < $2) and ($4::uuid is null or b.id = $4) order by b.seq desc limit $3`,
-    [booksId, before === null ? null : String(before), most, only],
+     where b.books_id = $1 and ($2::int8 is null or b.seq < $2) and ($4::uuid is null or b.id = $4)
+       and ($5::text[] is null or exists (select from change c where c.books_id = $1 and c.batch = b.id and c.subject = any($5)))
+       and ($6::int is null or b.by_person = $6)
+       and ($7::timestamptz is null or b.at >= $7) and ($8::timestamptz is null or b.at < $8)
+       and ($9::int is null or exists (select from change c where c.books_id = $1 and c.batch = b.id
+         and (c.subject = any($10::text[]) and c.subject_id = $9
+           or c.subject = 'item' and $9 in ((c.was->>'account')::int, (c.is_now->>'account')::int))))
+     order by b.seq desc limit $3`,
+    [
+      booksId,
+      before === null ? null : String(before),
+      most,
+      only,
+      wanted?.subjects ?? null,
+      wanted?.person ?? null,
+      wanted?.from ?? null,
+      wanted?.until ?? null,
+      wanted?.account ?? null,
+      wanted?.ofAccounts ?? [],
+    ],
   );
 
 /** The last batch that a person made of some subjects and that stands, which is no taking back itself. */

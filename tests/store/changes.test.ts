@@ -509,15 +509,48 @@ describe('the record of changes', () => {
     expect(await lastChange(books, ['figure'])).toBeNull();
   });
 
+  it('is looked through by stage, person, account and day, and what does not read is not asked for', async () => {
+    const books = await newBooks();
+    const all = (await batchesOf(books)).length;
+    await type(books, '1010', 100n);
+    valueOf(await changeAccount({ books, id: await idOf(books, '3010'), change: { name: 'Owner' } }));
+    const found = async (query: Parameters<typeof changesView>[1]): Promise<readonly string[] | undefined> =>
+      (await changesView(books, query))?.batches.flatMap(({ changes }) => changes);
+    expect(await found({ stage: 'openings' })).toEqual(['1010 Current account at bank: empty → 1.00 Dr']);
+    // What renamed it, and what made it.
+    const ofOwner = (await changesView(books, { account: String(await idOf(books, '3010')) }))?.batches ?? [];
+    expect([ofOwner.length, ofOwner[0]?.changes]).toEqual([2, [expect.stringContaining('→ “Owner”')]]);
+    expect(await found({ stage: 'chart', account: await idOf(books, '1010') })).not.toContainEqual(
+      expect.stringContaining('Dr'),
+    );
+    expect(await found({ person: 2 })).toEqual([]);
+    expect((await changesView(books))?.people.map(({ name }) => name)).toHaveLength(1);
+    const today = new Date().toISOString().slice(0, 10);
+    const [before, after] = [-3, 3].map((days) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10));
+    expect(await found({ from: before, to: after, zone: 'Pacific/Auckland' })).toContainEqual(
+      '1010 Current account at bank: empty → 1.00 Dr',
+    );
+    expect([await found({ from: after }), await found({ to: before, zone: 'Europe/Dublin' })]).toEqual([[], []]);
+    expect((await changesView(books, { from: today, to: today, zone: 'UTC' }))?.batches.length).toBe(all + 2);
+    const nonsense = {
+      stage: ['chart', 'x'],
+      person: '-1',
+      account: '1e9999',
+      from: '2026-02-30',
+      zone: 'Nowhere/At all',
+    };
+    expect((await changesView(books, nonsense))?.batches.length).toBe(all + 2);
+  });
+
   it('is read page by page', async () => {
     const books = await newBooks();
     for (let at = 1; at <= 53; at += 1) await type(books, '1010', BigInt(at));
     const first = await changesView(books, undefined);
     expect(first?.batches).toHaveLength(50);
     expect(first?.batches[0]?.changes).toEqual(['1010 Current account at bank: 0.52 Dr → 0.53 Dr']);
-    const second = await changesView(books, first?.before ?? '');
+    const second = await changesView(books, { before: first?.before ?? '' });
     expect(second?.batches).toHaveLength(4);
     expect(second?.before).toBeNull();
-    expect((await changesView(books, "1' or true"))?.batches).toHaveLength(50);
+    expect((await changesView(books, { before: "1' or true" }))?.batches).toHaveLength(50);
   });
 });

@@ -1,13 +1,20 @@
-import { chartIndex } from '@/core/chart/account';
+import { z } from 'zod';
+import { dayBegins, plainDate } from '@/core/base/dates';
+import { personId } from '@/core/base/ids';
+import { accountId, chartIndex } from '@/core/chart/account';
+import { inTreeOrder } from '@/core/chart/tree';
+import { CHANGES_OF, OF_ACCOUNTS } from '@/core/proof/changes-of';
+import { STAGES } from '@/core/proof/stage-ids';
 import { comparativeColumns } from '@/core/openings/comparatives';
 import { tell } from '@/core/base/sentence';
 import type { Change, Subject } from '@/core/base/change';
 import { type Telling, sayBatch, sayChange } from '@/core/openings/say-changes';
-import { type Listed, firstChanges, lastOf, latestBatches } from '@/store/changes';
+import { type Listed, type Wanted, firstChanges, lastOf, latestBatches, whoChanged } from '@/store/changes';
 import { viewState } from '../frame/held-state';
 import type { BooksState } from '../frame/state';
 import { page } from '../frame/views';
 import { booksView } from '../kernel/action';
+import { id } from '../kernel/inputs';
 import { writingOfBooks } from '../kernel/writing';
 
 const MOST_LISTED = 50;
@@ -51,8 +58,8 @@ const toldBatch = (batch: Listed, own: readonly Change[], telling: Telling): Tol
 });
 
 /** What the actor changed last of some subjects, in one sentence, where that can be taken back; null where nothing can. */
-export const lastChange = (id: number, subjects: readonly Subject[]) =>
-  booksView('books.see', id, async ({ tx, books, actor }) => {
+export const lastChange = (booksId: number, subjects: readonly Subject[]) =>
+  booksView('books.see', booksId, async ({ tx, books, actor }) => {
     const last = await lastOf(tx, books.id, actor.person, subjects);
     const [batch] = last === undefined ? [] : await latestBatches(tx, books.id, null, 1, last);
     if (batch === undefined) return null;
@@ -67,11 +74,50 @@ export const lastChange = (id: number, subjects: readonly Subject[]) =>
     };
   });
 
+/**
+ * Which changes are asked for, as an address says it: those of a stage, a person, an account, or of some days (ISO, both included) in
+ * a zone. What does not read is not asked for.
+ */
+const asId = z.coerce.number().pipe(id).optional().catch(undefined);
+const asked = z.object({
+  before: z
+    .string()
+    .regex(/^\d{1,18}$/)
+    .optional()
+    .catch(undefined),
+  stage: z
+    .enum(STAGES.map((stage) => stage.id))
+    .optional()
+    .catch(undefined),
+  person: asId,
+  account: asId,
+  from: z.iso.date().optional().catch(undefined),
+  to: z.iso.date().optional().catch(undefined),
+  zone: z.string().max(60).optional().catch(undefined),
+});
+export type ChangesAsked = Readonly<Record<string, unknown>>;
+
+const wantedOf = ({ stage, person, account, from, to, zone = 'UTC' }: z.output<typeof asked>): Wanted => {
+  const begins = (day: string, later: number): string | null =>
+    dayBegins(plainDate(day).add({ days: later }), zone) ??
+    dayBegins(plainDate(day).add({ days: later }), 'UTC') ??
+    null;
+  return {
+    subjects: stage === undefined ? null : (CHANGES_OF[stage] ?? []),
+    person: person === undefined ? null : personId(person),
+    account: account === undefined ? null : accountId(account),
+    ofAccounts: OF_ACCOUNTS,
+    from: from === undefined ? null : begins(from, 0),
+    until: to === undefined ? null : begins(to, 1),
+  };
+};
+
 /** The record of changes, newest first; `before` goes on from an earlier page. */
-export const changesView = (id: number, before: string | undefined) =>
-  page('books.see', id, async ({ tx, books }, state) => {
-    const from = before !== undefined && /^\d{1,18}$/.test(before) ? BigInt(before) : null;
-    const found = await latestBatches(tx, books.id, from, MOST_LISTED + 1);
+export const changesView = (booksId: number, query: ChangesAsked = {}) =>
+  page('books.see', booksId, async ({ tx, books }, state) => {
+    const wish = asked.parse(query);
+    const from = wish.before === undefined ? null : BigInt(wish.before);
+    const found = await latestBatches(tx, books.id, from, MOST_LISTED + 1, null, wantedOf(wish));
     const listed = found.slice(0, MOST_LISTED);
     const changes = await firstChanges(
       tx,
@@ -83,8 +129,12 @@ export const changesView = (id: number, before: string | undefined) =>
     return {
       batches: listed.map((batch) => toldBatch(batch, changes.get(batch.id) ?? [], telling)),
       later: from !== null,
-      /** Where this page begins, as its address asked. */
-      asked: from === null ? null : String(from),
+      /** What was asked for, as far as it read. */
+      asked: wish,
+      people: await whoChanged(tx, books.id),
+      accounts: inTreeOrder(state.accounts)
+        .filter(({ account }) => !account.heading)
+        .map(({ account: { id: account, code, name } }) => ({ id: account, code, name })),
       /** Where the page of what came before begins. */
       before: found.length > MOST_LISTED ? String(listed.at(-1)?.seq ?? '') : null,
     };

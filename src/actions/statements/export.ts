@@ -23,7 +23,7 @@ import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statement
 import { type PdfSize, type Print, toPdf } from '../../print/pdf';
 import { documentXlsx } from '../../print/xlsx';
 import { calendarView } from '../calendar/views';
-import { changesView } from '../changes/views';
+import { type ChangesAsked, changesView } from '../changes/views';
 import { chartView } from '../chart/views';
 import { currenciesView } from '../currencies/views';
 import { now } from '../kernel/context';
@@ -86,9 +86,9 @@ export const LISTS = ['chart', 'calendar', 'rates', 'changes', 'contacts', 'sche
 export type ListKind = (typeof LISTS)[number];
 export const isListKind = (text: string): text is ListKind => (LISTS as readonly string[]).includes(text);
 
-/** Which part of a list: the page of changes that `before` begins, the schedule of an account, a list of analysis codes. */
+/** Which part of a list: the changes that are asked for, the schedule of an account, a list of analysis codes. */
 export interface ListAsked {
-  readonly before?: string | undefined;
+  readonly changes?: ChangesAsked | undefined;
   readonly account?: number | undefined;
   readonly list?: number | undefined;
 }
@@ -96,7 +96,7 @@ export interface ListAsked {
 const listDocument = async (
   id: number,
   kind: ListKind,
-  { before, account, list = 1 }: ListAsked,
+  { changes = {}, account, list = 1 }: ListAsked,
 ): Promise<{ readonly openingDate: string; readonly document: Document } | undefined> => {
   switch (kind) {
     case 'chart': {
@@ -117,7 +117,7 @@ const listDocument = async (
       return { openingDate, document: ratesReport(view.used, openingDate, currency) };
     }
     case 'changes': {
-      const view = await changesView(id, before);
+      const view = await changesView(id, changes);
       if (view === undefined) return undefined;
       return { openingDate: view.frame.openingDate, document: historyReport(view.batches, !view.later) };
     }

@@ -79,6 +79,19 @@ export const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday',
 export const weekdayName = (weekday: number): string => WEEKDAYS[weekday - 1] ?? '';
 
 /**
+ * The instant at which a day begins somewhere, ISO in UTC; undefined where no such zone (IANA) is known.
+ *
+ * @example dayBegins(plainDate('2026-07-31'), 'Europe/Dublin') // '2026-07-30T23:00:00Z'
+ */
+export const dayBegins = (date: PlainDate, zone: string): string | undefined => {
+  try {
+    return date.toZonedDateTime(zone).toInstant().toString();
+  } catch {
+    return undefined;
+  }
+};
+
+/**
  * A year of four digits; one of two is of this century up to 79.
  *
  * @example [fullYear('26'), fullYear('80'), fullYear('1999')] // ['2026', '1980', '1999']

@@ -12,7 +12,8 @@ import { stageHref } from '../frame/stage-href';
 import { Stones } from '../frame/plinth';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
-import { day, moment } from '../parts/names';
+import { day } from '../parts/names';
+import { When } from '../parts/when';
 
 const ROW = 76;
 
@@ -189,7 +190,11 @@ const Client = ({
         </p>
       )}
       {one.net !== 0n && <p className="truncate text-madder">Level off by {sided(one.net, one)}</p>}
-      {one.asOf !== null && <p className="note truncate">as of {moment(one.asOf)}</p>}
+      {one.asOf !== null && (
+        <p className="note truncate">
+          as of <When at={one.asOf} />
+        </p>
+      )}
     </div>
     <p className="note max-md:hidden">
       <span className="block">cutover {day(one.cutover)}</span>

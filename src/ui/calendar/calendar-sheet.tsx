@@ -9,7 +9,7 @@ import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
 import { FileButton } from '../parts/file-button';
-import { day, moment } from '../parts/names';
+import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { CutoverForm } from './cutover-form';
 import { DraftBar } from './draft-bar';
@@ -105,10 +105,10 @@ export const CalendarSheet = (view: CalendarView) => {
           <MarginPart title="What happened">
             <Happenings
               events={[
-                ...view.history.map((one) => ({ what: one.what, when: `${one.by}, ${moment(one.at)}`, at: one.at })),
+                ...view.history.map((one) => ({ what: one.what, by: one.by, at: one.at })),
                 ...view.periodHistory.map((one) => ({
                   what: `${names.get(one.subjectId) ?? 'a former period'} ${one.what}`,
-                  when: `${one.by}, ${moment(one.at)}`,
+                  by: one.by,
                   at: one.at,
                 })),
               ].sort((a, b) => (a.at < b.at ? 1 : -1))}

@@ -6,21 +6,22 @@ import type { ToldBatch, changesView } from '@/actions/changes/views';
 import { undo } from '@/actions/changes/commands';
 import { type Problem, plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
+import { ChangesFilter, changesAddress, isFiltered } from './changes-filter';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { SaveAs } from '../parts/save-as';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 type View = NonNullable<Awaited<ReturnType<typeof changesView>>>;
 
 /** The record of changes: what was changed when and by whom, and each taken back as one. */
-export const ChangesPage = ({ frame, batches, later, asked, before }: View) => {
+export const ChangesPage = ({ frame, batches, later, asked, people, accounts, before }: View) => {
   const refresh = useRefresh();
   const [busy, setBusy] = useState<string>();
   const [refused, setRefused] = useState<{ readonly batch: string; readonly problems: readonly Problem[] }>();
-  const here = `/books/${String(frame.id)}/changes`;
   const takeBack = async (batch: string, leaveNewer: boolean): Promise<void> => {
     setBusy(batch);
     const done = await send(undo({ books: frame.id, batch, leaveNewer }));
@@ -37,20 +38,18 @@ export const ChangesPage = ({ frame, batches, later, asked, before }: View) => {
       frame={frame}
       stage={undefined}
       title="Changes"
-      actions={
-        batches.length > 0 && (
-          <SaveAs
-            label="Save as"
-            href={`/books/${String(frame.id)}/lists/changes${asked === null ? '' : `?before=${asked}`}`}
-          />
-        )
-      }
+      actions={batches.length > 0 && <SaveAs label="Save as" href={changesAddress(frame.id, asked, 'lists/changes')} />}
       about={later ? 'earlier ones' : 'newest first; each can be taken back as one'}
     >
-      <div className="max-w-4xl px-4 pb-6">
+      <ChangesFilter frame={frame} asked={asked} people={people} accounts={accounts} />
+      <div className="max-w-5xl px-4 pb-6">
         {batches.length === 0 && (
           <p className="note">
-            Nothing was changed yet. Whatever changes in these books stands here from then on, with the way back.
+            {later
+              ? 'Nothing older.'
+              : isFiltered(asked)
+                ? 'Nothing of this was changed.'
+                : 'Nothing was changed yet. Whatever changes in these books stands here from then on, with the way back.'}
           </p>
         )}
         <ol>
@@ -66,12 +65,12 @@ export const ChangesPage = ({ frame, batches, later, asked, before }: View) => {
         </ol>
         <p className="no-print mt-3 flex gap-4">
           {later && (
-            <Go className="link" href={here}>
+            <Go className="link" href={changesAddress(frame.id, { ...asked, before: undefined })}>
               The newest
             </Go>
           )}
           {before !== null && (
-            <Go className="link" href={`${here}?before=${before}`}>
+            <Go className="link" href={changesAddress(frame.id, { ...asked, before })}>
               What came before
             </Go>
           )}
@@ -96,7 +95,7 @@ const Entry = ({
   const one = batch.changes.length === 1 && !batch.more ? only : undefined;
   const told = (
     <span className="block text-xs text-ink-2">
-      {batch.by}, {moment(batch.at)}
+      {batch.by}, <When at={batch.at} />
       {batch.state === 'taken back' && ' · taken back'}
       {batch.state === 'stands' && batch.stays !== null && ` · ${batch.stays}`}
     </span>

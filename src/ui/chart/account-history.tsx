@@ -6,7 +6,6 @@ import type { Minor } from '@/core/money/minor';
 import { fromWire } from '@/core/money/wire';
 import { Happenings } from '../frame/frame';
 import { type Money, sided } from '../parts/figures';
-import { moment } from '../parts/names';
 
 type Story = NonNullable<Awaited<ReturnType<typeof accountStory>>>;
 
@@ -58,13 +57,13 @@ export const AccountHistory = ({ story, money }: Props) => {
                 ? `${change.inCurrency} of ${say(change.to)}`
                 : `${say(change.from)} → ${say(change.to)}${change.inCurrency === null ? '' : ` (${change.inCurrency})`}`
             }, ${change.why ?? (change.paper === null ? change.source : `from ${change.paper}`)}`,
-            when: `${change.by}, ${moment(change.at)}`,
+            by: change.by,
             at: change.at,
           };
         });
   const events = story.events.map((event) => ({
     what: event.what,
-    when: `${event.by}, ${moment(event.at)}`,
+    by: event.by,
     at: event.at,
   }));
   return <Happenings events={[...figures, ...events].sort((a, b) => (a.at < b.at ? 1 : -1))} />;

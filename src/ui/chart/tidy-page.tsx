@@ -8,11 +8,12 @@ import type { FrameView } from '@/actions/frame/views';
 import { ADVICE } from '@/core/chart/advice/advise';
 import { type Problem, plural } from '@/core/base/result';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 type Shown = AdviceView & {
   readonly dismissal: { readonly reason: string; readonly by: string; readonly at: string } | null;
@@ -181,7 +182,7 @@ export const TidyPage = ({
                   <span className="min-w-0 flex-1">
                     {one.says}
                     <span className="note block">
-                      {one.dismissal?.reason}, {one.dismissal?.by}, {moment(one.dismissal?.at ?? '')}
+                      {one.dismissal?.reason}, {one.dismissal?.by}, <When at={one.dismissal?.at ?? ''} />
                     </span>
                   </span>
                   <button

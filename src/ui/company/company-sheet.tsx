@@ -7,7 +7,7 @@ import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { Plinth } from '../frame/plinth';
 import { ThemeSwitch } from '../frame/theme-switch';
 import { Go } from '../parts/go';
-import { countryName, countryNames, moment } from '../parts/names';
+import { countryName, countryNames } from '../parts/names';
 import { DefaultsSection } from './defaults-section';
 import { FactsProvider, FactsStatus } from './facts';
 import { HeadingPreview } from './heading-preview';
@@ -73,7 +73,7 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
             <HeadingPreview logo={logo} />
           </MarginPart>
           <MarginPart title="What happened">
-            <Happenings events={history.map((one) => ({ what: one.what, when: `${one.by}, ${moment(one.at)}` }))} />
+            <Happenings events={history.map((one) => ({ what: one.what, by: one.by, at: one.at }))} />
           </MarginPart>
         </>
       }

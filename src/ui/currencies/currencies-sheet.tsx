@@ -6,7 +6,7 @@ import { switchOn } from '@/actions/currencies/commands';
 import { roleFacts } from '@/core/ledger/classes';
 import { missingExchangeRoles } from '@/core/chart/exchange';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
-import { type Named, day, moment } from '../parts/names';
+import { type Named, day } from '../parts/names';
 import { send } from '../parts/send';
 import { SaveAs } from '../parts/save-as';
 import { ExchangeAccounts, MoneyRules } from './money-rules';
@@ -60,9 +60,7 @@ export const CurrenciesSheet = (view: View) => {
             <ExchangeAccounts books={frame.id} accounts={accounts} />
           </MarginPart>
           <MarginPart title="What happened">
-            <Happenings
-              events={view.history.map((one) => ({ what: one.what, when: `${one.by}, ${moment(one.at)}` }))}
-            />
+            <Happenings events={view.history.map((one) => ({ what: one.what, by: one.by, at: one.at }))} />
           </MarginPart>
         </>
       }

@@ -11,12 +11,13 @@ import type { Problem, Result } from '@/core/base/result';
 import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { size } from '../papers/size';
 import { ShownPaperPart } from './shown-paper';
 import { useRefresh } from '../parts/use-refresh';
+import { useMoment } from '../parts/when';
 
 const hrefOf = (books: number, { place }: PaperUse): string => {
   const at = `/books/${String(books)}`;
@@ -41,6 +42,7 @@ export const DocumentPage = ({
 }: FoundDocument & { readonly frame: FrameView; readonly readable: boolean }) => {
   const router = useRouter();
   const refresh = useRefresh();
+  const moment = useMoment();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const act = async (doing: Promise<Result<unknown>>): Promise<boolean> => {
     const done = await send(doing);

@@ -6,12 +6,13 @@ import { papersToAttach } from '@/actions/evidence/shown';
 import type { EvidenceOf } from '@/core/schedules/evidence';
 import { MarginPart } from '../frame/frame';
 import { useMay } from '../frame/may-context';
-import { moment } from '../parts/names';
+
 import { FileButton } from '../parts/file-button';
 import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { useShowPaper } from './paper-beside';
 import type { AttachedPapers } from './use-evidence';
+import { useMoment } from '../parts/when';
 
 /** The papers attached to one thing: each is shown beside the page; more are brought, or chosen from those in the books. */
 export const EvidencePart = ({
@@ -40,6 +41,7 @@ export const EvidenceList = ({
   readonly papers: AttachedPapers;
 }) => {
   const show = useShowPaper();
+  const moment = useMoment();
   const may = useMay('papers.change');
   const [choices, setChoices] = useState<readonly { readonly id: number; readonly name: string }[] | undefined>();
   const own = papers.to(to.of, to.id);

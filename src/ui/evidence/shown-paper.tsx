@@ -8,10 +8,11 @@ import { shownPaper } from '@/actions/evidence/shown';
 import type { ShownPaper } from '@/actions/evidence/views';
 import type { Problem } from '@/core/base/result';
 import type { ShownEmail } from '@/core/files/email';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { size } from '../papers/size';
+import { useMoment } from '../parts/when';
 
 // What draws pages is fetched when there is a page to draw.
 const PdfPages = dynamic(() => import('./pdf-pages').then((found) => found.PdfPages), { ssr: false });
@@ -120,6 +121,7 @@ const Message = ({
   readonly email: ShownEmail;
 }) => {
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const moment = useMoment();
   const keep = async (place: number, name: string): Promise<void> => {
     const done = await send(keepAttachment({ books, paper, at: place }));
     setProblems(done.ok ? [] : done.problems);

@@ -5,9 +5,10 @@ import { beInBooks, sawWhatChanged } from '@/actions/frame/presence';
 import type { FrameView } from '@/actions/frame/views';
 import { STAGES, type StageId } from '@/core/proof/stage-ids';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { noted, send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 type Answer = Awaited<ReturnType<typeof beInBooks>>;
 
@@ -68,7 +69,7 @@ export const SinceLast = ({ books, since }: { readonly books: number; readonly s
       className="no-print mx-4 mb-2 flex flex-wrap items-baseline gap-x-4 border-l-4 border-rule bg-paper-2 px-3 py-1 text-sm"
     >
       <span>
-        Since you were here, {moment(since.since)}:{' '}
+        Since you were here, <When at={since.since} />:{' '}
         {since.changes === 1 ? 'one change' : `${String(since.changes)} changes`} by {since.by.join(' and ')}.
       </span>
       <Go href={`/books/${String(books)}/changes`} className="link">

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import type { StageId } from '@/core/proof/stage-ids';
 import { day } from '../parts/names';
+import { When } from '../parts/when';
 import { PaperBeside, PaperProvider } from '../evidence/paper-beside';
 import { DropAnywhere } from '../papers/drop-anywhere';
 import { AtWork, SinceLast } from './at-work';
@@ -183,7 +184,7 @@ export const MarginPart = ({ title, children }: { readonly title: string; readon
 export const Happenings = ({
   events,
 }: {
-  readonly events: readonly { readonly what: string; readonly when: string }[];
+  readonly events: readonly { readonly what: string; readonly by: string; readonly at: string }[];
 }) =>
   events.length === 0 ? (
     <p className="note">Nothing yet.</p>
@@ -192,7 +193,9 @@ export const Happenings = ({
       {events.map((event, at) => (
         <li key={at}>
           {event.what}
-          <span className="block text-xs text-ink-2">{event.when}</span>
+          <span className="block text-xs text-ink-2">
+            {event.by}, <When at={event.at} />
+          </span>
         </li>
       ))}
     </ol>

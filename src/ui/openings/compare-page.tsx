@@ -8,8 +8,9 @@ import { totalsOf } from '@/core/ledger/level';
 import { Frame, MarginPart } from '../frame/frame';
 import { figure } from '../parts/figures';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { SaveAs } from '../parts/save-as';
+import { When } from '../parts/when';
 
 type View = NonNullable<Awaited<ReturnType<typeof compareView>>>;
 
@@ -65,7 +66,7 @@ export const ComparePage = ({ frame, versions, from, to, rows }: View) => {
               <li key={one.id}>
                 Version {one.version}, {one.state}
                 <span className="note block">
-                  {one.reason ?? 'the first'} · {moment(one.at)}
+                  {one.reason ?? 'the first'} · <When at={one.at} />
                 </span>
               </li>
             ))}

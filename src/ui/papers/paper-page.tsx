@@ -16,7 +16,7 @@ import type { Likeness } from '@/core/papers/alike';
 import { type Problem, type Result, plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
 import { counted, figure, sided } from '../parts/figures';
-import { day, moment } from '../parts/names';
+import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { DecideRow } from './decide-row';
@@ -26,6 +26,7 @@ import { size } from './size';
 import { TakeComparatives } from './take-comparatives';
 import { useRows } from './use-rows';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 const KEYS = [
   ['↑ ↓', 'go from row to row'],
@@ -98,7 +99,7 @@ export const PaperPage = ({
       keys={KEYS}
       about={
         <>
-          {size(paper.bytes)}, brought by {paper.by}, {moment(paper.at)} ·{' '}
+          {size(paper.bytes)}, brought by {paper.by}, <When at={paper.at} /> ·{' '}
           <a className="link" href={`/books/${String(frame.id)}/papers/${String(paper.id)}/file`}>
             as it was brought
           </a>{' '}

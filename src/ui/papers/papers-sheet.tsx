@@ -2,9 +2,10 @@ import { Go } from '../parts/go';
 import type { papersView } from '@/actions/openings/views';
 import { plural } from '@/core/base/result';
 import { Frame } from '../frame/frame';
-import { moment } from '../parts/names';
+
 import { DropPaper } from './drop-paper';
 import { size } from './size';
+import { When } from '../parts/when';
 
 type View = NonNullable<Awaited<ReturnType<typeof papersView>>>;
 
@@ -54,7 +55,7 @@ export const PapersSheet = ({ frame, papers }: View) => (
                   </Go>
                 </td>
                 <td className="note">
-                  {paper.by}, {moment(paper.at)}
+                  {paper.by}, <When at={paper.at} />
                 </td>
                 <td className="figure">{size(paper.bytes)}</td>
                 <td>{stateOf(paper)}</td>

@@ -21,17 +21,32 @@ export const currencyNames = (use: 'base' | 'foreign'): Named =>
     currencies.of(code) ?? code,
   ]);
 
-/** `2026-07-31` as `31 Jul 2026`, or in the books' own style. */
 /** How sentences are written beside fields that write dates so; numbers in them stay plain. */
 export const writingWith = (dates: DateStyle): Writing => ({
   ...PLAIN_WRITING,
   date: (iso) => writeStyled(iso, dates),
 });
 
+/** `2026-07-31` as `31 Jul 2026`, or in the books' own style. */
 export const day = (iso: string, style: DateStyle = PLAIN_DATES): string => writeStyled(iso, style);
 
-/** An ISO instant in UTC, so that server and browser write the same. */
-export const moment = (instant: string): string => {
-  const [, year = '', month = '', date = '', clock = ''] = /^(\d{4})-(\d\d)-(\d\d)T(\d\d:\d\d)/.exec(instant) ?? [];
-  return `${String(Number(date))} ${monthName(Number(month))} ${year}, ${clock} UTC`;
+/** An ISO instant with its zone, in UTC where none is said, which server and browser write the same. */
+export const moment = (instant: string, zone = 'UTC'): string => {
+  if (Number.isNaN(Date.parse(instant))) return '';
+  const parts = new Map(
+    new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+      timeZoneName: 'short',
+    })
+      .formatToParts(new Date(instant))
+      .map(({ type, value }) => [type, value]),
+  );
+  const of = (part: Intl.DateTimeFormatPartTypes): string => parts.get(part) ?? '';
+  return `${of('day')} ${monthName(Number(of('month')))} ${of('year')}, ${of('hour')}:${of('minute')} ${of('timeZoneName')}`;
 };

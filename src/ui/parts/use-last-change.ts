@@ -3,9 +3,9 @@ import type { lastChange } from '@/actions/changes/views';
 import { undo } from '@/actions/changes/commands';
 import type { Subject } from '@/core/base/change';
 import { plural } from '@/core/base/result';
-import { moment } from './names';
 import { send } from './send';
 import { useRefresh } from './use-refresh';
+import { useMoment } from './when';
 
 type Last = Awaited<ReturnType<typeof lastChange>>;
 
@@ -15,6 +15,7 @@ type Last = Awaited<ReturnType<typeof lastChange>>;
  */
 export const useLastChange = (books: number, subjects: readonly Subject[]): (() => void) => {
   const refresh = useRefresh();
+  const moment = useMoment();
   const takeBack = async (batch: string): Promise<void> => {
     const done = await send(undo({ books, batch }));
     if (!done.ok) {

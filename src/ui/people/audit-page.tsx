@@ -1,8 +1,9 @@
 import type { auditView } from '@/actions/people/views';
 import { AUDIT_KINDS, auditLabel } from '@/core/access/audit';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { PeoplePlaces, PracticePage } from './practice-page';
+import { When } from '../parts/when';
 
 type View = Awaited<ReturnType<typeof auditView>>;
 
@@ -51,7 +52,9 @@ export const AuditPage = ({ practice, kind, lines, more, later }: View) => {
             <tbody>
               {lines.map((line) => (
                 <tr key={line.id}>
-                  <td className="whitespace-nowrap text-ink-2">{moment(line.at)}</td>
+                  <td className="whitespace-nowrap text-ink-2">
+                    <When at={line.at} />
+                  </td>
                   <td className="whitespace-nowrap">{line.by ?? 'nobody known'}</td>
                   <td className="whitespace-nowrap">{auditLabel(line.kind)}</td>
                   <td>{line.books}</td>

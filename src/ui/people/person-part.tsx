@@ -5,7 +5,7 @@ import type { peopleView } from '@/actions/people/views';
 import { GIVEN_ROLES, type GivenRole, ROLE_FACTS } from '@/core/access/roles';
 import type { Problem } from '@/core/base/result';
 import { Field } from '../parts/field';
-import { moment } from '../parts/names';
+
 import { Picker } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
@@ -13,6 +13,7 @@ import { send } from '../parts/send';
 import { ChartsField, RoleField } from './role-field';
 import { WayInPart } from './way-in-part';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 type Person = View['people'][number];
@@ -117,7 +118,7 @@ const InBooks = ({
             </button>
           </span>
           <span className="note">
-            {one.reason} · {one.by}, {moment(one.at)}
+            {one.reason} · {one.by}, <When at={one.at} />
           </span>
         </p>
       ))}

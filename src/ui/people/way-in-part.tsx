@@ -4,10 +4,11 @@ import { endSessionsOf, sendWayIn, takeSecondStep } from '@/actions/people/help'
 import type { peopleView } from '@/actions/people/views';
 import type { Problem, Result } from '@/core/base/result';
 import { Go } from '../parts/go';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 type View = Awaited<ReturnType<typeof peopleView>>;
 
@@ -39,7 +40,11 @@ export const WayInPart = ({
         {way.login
           ? `Signs in with a passphrase${way.secondStep ? ' and a second step' : ''}; ${way.sessions === 0 ? 'nowhere now' : `in ${String(way.sessions)} ${way.sessions === 1 ? 'place' : 'places'} now`}.`
           : 'Cannot sign in yet.'}
-        {way.link !== null && <span className="note block">A link is under way, until {moment(way.link)}.</span>}
+        {way.link !== null && (
+          <span className="note block">
+            A link is under way, until <When at={way.link} />.
+          </span>
+        )}
       </p>
       <p className="flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm" onClick={() => run(sendWayIn({ person: person.id }), setMade)}>

@@ -5,11 +5,12 @@ import { useState } from 'react';
 import { lookAt } from '@/actions/schedules/ties';
 import type { Problem } from '@/core/base/result';
 import { type Looked, type Tie, stillLooked } from '@/core/schedules/tie-out';
-import { moment } from '../parts/names';
+
 import { useMay } from '../frame/may-context';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
+import { useMoment } from '../parts/when';
 
 /** Who looked at a figure and at what stands behind it, and whether both are still so; and the way to say that one has. */
 export const LookedAt = ({
@@ -27,6 +28,7 @@ export const LookedAt = ({
   readonly brief?: boolean;
 }) => {
   const refresh = useRefresh();
+  const moment = useMoment();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const may = useMay('schedules.look');
   const still = looked !== null && stillLooked(tie, looked);

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { accountView } from '@/actions/sign-in/views';
 import { ROLE_FACTS } from '@/core/access/roles';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { PracticePage } from '../people/practice-page';
 import { SecondStepPart } from './second-step-part';
@@ -12,6 +12,7 @@ import { SecretField } from './secret-field';
 import { StepForm } from './step-form';
 import { goTo, useStep } from './use-step';
 import { useRefresh } from '../parts/use-refresh';
+import { When } from '../parts/when';
 
 type View = NonNullable<Awaited<ReturnType<typeof accountView>>>;
 
@@ -96,8 +97,8 @@ const Sessions = ({ session, sessions }: Pick<View, 'session' | 'sessions'>) => 
               {browserOf(browser)}
               {id === session && <span className="note ml-2">this one</span>}
               <span className="note block">
-                since {moment(since)}
-                {address === '' ? '' : `, from ${address}`}; until {moment(until)}
+                since <When at={since} />
+                {address === '' ? '' : `, from ${address}`}; until <When at={until} />
               </span>
             </span>
             {id !== session && (

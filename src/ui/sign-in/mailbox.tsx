@@ -1,6 +1,7 @@
 import type { mailboxView } from '@/actions/sign-in/views';
-import { moment } from '../parts/names';
+
 import { PlainPage } from './plain-page';
+import { When } from '../parts/when';
 
 /** The words of a message; an address of ours in it can be followed. */
 const Body = ({ text }: { readonly text: string }) =>
@@ -26,7 +27,7 @@ export const Mailbox = ({ mail }: { readonly mail: NonNullable<Awaited<ReturnTyp
         <li key={id} className="border-l-4 border-rule pl-3">
           <p className="font-medium">{subject}</p>
           <p className="note">
-            to {to} · {moment(at)}
+            to {to} · <When at={at} />
           </p>
           <p className="mt-1 text-sm whitespace-pre-wrap">
             <Body text={body} />

@@ -7,11 +7,12 @@ import { signOpenings } from '@/actions/openings/review';
 import { demandOfBooks } from '@/actions/people/commands';
 import { type Review, type ReviewState, signProblems } from '@/core/access/review';
 import type { Problem } from '@/core/base/result';
-import { moment } from '../parts/names';
+
 import { Problems } from '../parts/problems';
 import { TextField } from '../parts/text-field';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
+import { useMoment } from '../parts/when';
 
 /** The second pair of eyes: who signed these balances as they stand, what lifted a signature, and the way to sign. */
 export const ReviewPart = ({
@@ -44,6 +45,7 @@ export const ReviewPart = ({
     refresh();
     return done.ok;
   };
+  const moment = useMoment();
   const hinders = signProblems(review, me);
   return (
     <section aria-labelledby="review" className="mt-5 max-w-xl border-t border-rule pt-3">

@@ -7,12 +7,13 @@ import { plural } from '@/core/base/result';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { minorDigits } from '@/core/money/currency';
 import { figure, sided } from '../parts/figures';
-import { day, moment } from '../parts/names';
+import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { reviewProblems } from '@/core/access/review';
 import { whoMay } from '@/core/access/roles';
 import { CorrectionForm, DiscardCorrection, PostButton } from './posting';
 import { ReviewPart } from './review-part';
+import { When } from '../parts/when';
 
 type View = NonNullable<Awaited<ReturnType<typeof signOffView>>>;
 
@@ -64,7 +65,7 @@ export const SignOffPage = ({
                 <li key={version.id}>
                   Version {version.version}, {version.state}{' '}
                   <span className="note">
-                    {version.reason ?? ''} {moment(version.at)}
+                    {version.reason ?? ''} <When at={version.at} />
                   </span>
                 </li>
               ))}
@@ -78,7 +79,7 @@ export const SignOffPage = ({
             )}
           </MarginPart>
           <MarginPart title="What happened">
-            <Happenings events={history.map((one) => ({ what: one.what, when: `${one.by}, ${moment(one.at)}` }))} />
+            <Happenings events={history.map((one) => ({ what: one.what, by: one.by, at: one.at }))} />
           </MarginPart>
         </>
       }
@@ -183,7 +184,7 @@ export const SignOffPage = ({
                     <td>{journal.description}</td>
                     <td className="figure">{journal.count}</td>
                     <td className="note">
-                      {journal.by}, {moment(journal.at)}
+                      {journal.by}, <When at={journal.at} />
                     </td>
                   </tr>
                 ))}

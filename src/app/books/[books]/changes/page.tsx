@@ -8,9 +8,8 @@ export default async function Page({
   searchParams,
 }: {
   readonly params: Promise<{ books: string }>;
-  readonly searchParams: Promise<{ before?: string | string[] }>;
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
-  const { before } = await searchParams;
-  const view = await changesView(idFrom((await params).books), typeof before === 'string' ? before : undefined);
+  const view = await changesView(idFrom((await params).books), await searchParams);
   return view === undefined ? notFound() : <ChangesPage {...view} />;
 }

@@ -16,7 +16,7 @@ export const GET = guarded(
     return exported(
       idFrom(books),
       await exportList(idFrom(books), kind, format, {
-        before: asked.get('before') ?? undefined,
+        changes: Object.fromEntries(asked),
         account: account === null ? undefined : idFrom(account),
         list: list === null ? undefined : Number(list),
       }),
