@@ -35,7 +35,11 @@ import { type Account, PLAIN_ACCOUNT } from '@/core/chart/account';
 import { readPaper } from '@/core/files/read';
 import { recogniseChart } from '@/core/chart/chart-file';
 import { change } from '@/core/chart/edit';
+import { compose } from '@/core/chart/composition/compose';
+import { leaving } from '@/core/chart/composition/leaving';
 import { COMPOSED_SCHEME } from '@/core/chart/scheme';
+import { changesView } from '@/actions/changes/views';
+import { undo } from '@/actions/changes/commands';
 import { codesOf, newBooks, refused, valueOf, withDatabase } from './support';
 
 const database = withDatabase();
@@ -258,6 +262,34 @@ describe('beginning a chart', () => {
     // Taken back, what it brought is pointed at.
     valueOf(await takeAnswers({ books, answers }));
     expect((await tidyView(books))?.advice.filter(({ kind }) => kind === 'misfit-answers')).toHaveLength(4);
+  });
+  it('from answers that change: what goes and what comes is one step, with one way back', async () => {
+    const books = await newBooks({ starter: 'empty' });
+    const view = await beginView(books);
+    if (view === undefined) throw new Error('a view');
+    const answers = { ...view.answers, trades: ['farming-fishing' as const], currencies: [], stock: true };
+    valueOf(await takeAnswers({ books, answers }));
+    const before = await chartOf(books);
+    const other = { ...answers, stock: false, loans: !answers.loans };
+    const stock = await named(books, '1240');
+    await type(books, stock.id, 500n);
+    const uses = (await beginView(books))?.rules.uses ?? new Map<never, never>();
+    const leaves = leaving(await chartOf(books), compose(answers), compose(other), uses);
+    expect(leaves.stay.map(({ account, why }) => [account.id, why.includes('opening balance')])).toEqual([
+      [stock.id, true],
+    ]);
+    expect(leaves.go.length).toBeGreaterThan(0);
+    // One that is used by now is not deleted, and nothing else is done.
+    const tooMuch = await takeAnswers({ books, answers: other, going: [...leaves.go.map(({ id }) => id), stock.id] });
+    expect(tooMuch.ok ? [] : tooMuch.problems.map(({ code }) => code)).toEqual(['answers.staying']);
+    expect(await chartOf(books)).toEqual(before);
+    const done = valueOf(await takeAnswers({ books, answers: other, going: leaves.go.map(({ id }) => id) }));
+    const after = await chartOf(books);
+    expect(after.length).toBe(before.length + done.counts.new - leaves.go.length);
+    const [last] = (await changesView(books))?.batches ?? [];
+    valueOf(await undo({ books, batch: last?.id ?? '' }));
+    const codes = (chart: readonly { readonly code: string }[]) => chart.map(({ code }) => code).sort();
+    expect(codes(await chartOf(books))).toEqual(codes(before));
   });
   it('from typed lines', async () => {
     const books = await newBooks();

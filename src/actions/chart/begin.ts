@@ -27,8 +27,15 @@ import { id, int4, text } from '../kernel/inputs';
 export const takeAnswers = booksAction(
   'takeAnswers',
   'chart.change',
-  { answers, choices: choices.default(new Map() as ReadonlyMap<number, RowChoice>), clash: clash.default('keep') },
-  (context, input) => beginFrom(context, input.answers, input.choices, { update: false, clash: input.clash }),
+  {
+    answers,
+    choices: choices.default(new Map() as ReadonlyMap<number, RowChoice>),
+    clash: clash.default('keep'),
+    /** Accounts that earlier answers brought and that go. */
+    going: z.array(id).max(5000).default([]),
+  },
+  (context, input) =>
+    beginFrom(context, input.answers, input.choices, { update: false, clash: input.clash }, input.going),
 );
 
 /** Accounts out of typed or pasted lines; `under` is the code or name of the heading for lines that name none. */
@@ -114,6 +121,7 @@ export const takeCopy = booksAction(
     from: sourceRef,
     branches: z.array(int4).max(50_000).nullable(),
     inactive: z.boolean(),
+    ownNames: z.boolean().default(true),
     notes: z.boolean(),
     taxCodes: z.boolean(),
     pattern: z.boolean(),

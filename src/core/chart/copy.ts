@@ -1,4 +1,5 @@
 import { type Account, type AccountId, chartIndex } from './account';
+import type { AccountRole } from '../ledger/classes';
 import type { BankDetails } from './bank';
 import type { ComposedAccount } from './composition/compose';
 import type { Incoming } from './incoming';
@@ -10,8 +11,35 @@ export interface CopyWish {
   readonly branches: readonly number[] | null;
   readonly inactive: boolean;
   readonly notes: boolean;
+  /** Banks, cards and loans as the other client calls them; else by what they are. */
+  readonly ownNames: boolean;
   readonly taxCodes: boolean;
 }
+
+/** What is called after a bank or a lender of one's own. */
+const PLAIN_NAMES: Readonly<Partial<Record<AccountRole, string>>> = {
+  bank: 'Bank account',
+  card: 'Credit card',
+  loan: 'Loan',
+};
+
+/** Whether an account of a chart is called after whom it is kept with. */
+export const hasOwnName = ({ heading, role }: Pick<Account, 'heading' | 'role'>): boolean =>
+  !heading && role !== null && PLAIN_NAMES[role] !== undefined;
+
+/** Names for the accounts that are called after somebody: what each is, with its currency, and a number where others are called so. */
+const plainNames = (accounts: readonly Account[]): ReadonlyMap<AccountId, string> => {
+  const taken = new Set(accounts.filter((account) => !hasOwnName(account)).map(({ name }) => name.toLowerCase()));
+  return new Map(
+    accounts.filter(hasOwnName).map(({ id, role, currency }): [AccountId, string] => {
+      const plain = `${(role === null ? undefined : PLAIN_NAMES[role]) ?? ''}${currency === null ? '' : ` ${currency}`}`;
+      let name = plain;
+      for (let number = 2; taken.has(name.toLowerCase()); number += 1) name = `${plain} ${String(number)}`;
+      taken.add(name.toLowerCase());
+      return [id, name];
+    }),
+  );
+};
 
 /** Accounts of another chart as incoming ones, headings before what stands under them; where only branches are wanted, the headings above them come too. */
 export const copied = (
@@ -40,25 +68,26 @@ export const copied = (
       )
         wanted.add(above);
   }
-  return rows
-    .filter(({ account }) => wanted.has(account.id) && (wish.inactive || account.active))
-    .map(({ account }, at): Incoming => {
-      const parent = account.parent === null ? undefined : byId.get(account.parent);
-      const { id, parent: _, taxCode, note, ...fields } = account;
-      const bank = banks.get(id);
-      return {
-        row: at + 1,
-        says: {
-          ...fields,
-          parent: parent === undefined ? '' : parent.code === '' ? parent.name : parent.code,
-          ...(wish.notes ? { note } : {}),
-          ...(wish.taxCodes ? { taxCode } : {}),
-          ...(bank === undefined ? {} : { bank }),
-          origin: account.origin === '' ? `copied from ${from}` : account.origin,
-        },
-        problems: [],
-      };
-    });
+  const taken = rows.filter(({ account }) => wanted.has(account.id) && (wish.inactive || account.active));
+  const names = wish.ownNames ? undefined : plainNames(taken.map(({ account }) => account));
+  return taken.map(({ account }, at): Incoming => {
+    const parent = account.parent === null ? undefined : byId.get(account.parent);
+    const { id, parent: _, taxCode, note, ...fields } = account;
+    const bank = banks.get(id);
+    return {
+      row: at + 1,
+      says: {
+        ...fields,
+        name: names?.get(id) ?? fields.name,
+        parent: parent === undefined ? '' : parent.code === '' ? parent.name : parent.code,
+        ...(wish.notes ? { note } : {}),
+        ...(wish.taxCodes ? { taxCode } : {}),
+        ...(bank === undefined ? {} : { bank }),
+        origin: account.origin === '' ? `copied from ${from}` : account.origin,
+      },
+      problems: [],
+    };
+  });
 };
 
 const isUnder = (account: Account, roots: ReadonlySet<number>, byId: ReadonlyMap<AccountId, Account>): boolean => {

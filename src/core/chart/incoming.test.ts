@@ -363,15 +363,36 @@ describe('typed lines', () => {
 });
 
 describe('copying', () => {
+  it('leaves out after whom banks, cards and loans are called, and keeps all other names', () => {
+    fc.assert(
+      fc.property(anyChart(30), (chart) => {
+        const wish = { branches: null, inactive: true, notes: true, taxCodes: true };
+        const own = copied(chart, { ...wish, ownNames: true }, 'x');
+        const plain = copied(chart, { ...wish, ownNames: false }, 'x');
+        const named = plain.filter((_, at) => {
+          const { role, heading } = own[at]?.says ?? {};
+          return heading === false && ['bank', 'card', 'loan'].includes(role ?? '');
+        });
+        for (const [at, { says }] of plain.entries())
+          if (!named.some((one) => one.says === says)) expect(says).toEqual(own[at]?.says);
+        for (const { says } of named) expect(says.name).toMatch(/^(Bank account|Credit card|Loan)( [A-Z]{3})?( \d+)?$/);
+        expect(new Set(named.map(({ says }) => says.name)).size).toBe(named.length);
+      }),
+    );
+  });
   it('of a whole chart into an empty one makes the same chart; of a branch, that branch and the headings above it', () => {
     fc.assert(
       fc.property(anyChart(30), fc.nat(), (chart, pick) => {
-        const whole = copied(chart, { branches: null, inactive: true, notes: true, taxCodes: true }, 'x');
+        const whole = copied(
+          chart,
+          { branches: null, inactive: true, notes: true, ownNames: true, taxCodes: true },
+          'x',
+        );
         expect(shape(taken([], whole), ['origin'])).toEqual(shape(chart, ['origin']));
         const root = chart[pick % chart.length];
         if (root === undefined) return;
         const branch = new Set(
-          copied(chart, { branches: [root.id], inactive: true, notes: true, taxCodes: true }, 'x').map(
+          copied(chart, { branches: [root.id], inactive: true, notes: true, ownNames: true, taxCodes: true }, 'x').map(
             ({ says }) => says.code,
           ),
         );

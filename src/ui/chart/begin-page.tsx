@@ -17,6 +17,7 @@ import {
   type Vocabulary,
 } from '@/core/chart/composition/answers';
 import { type ComposedAccount, compose } from '@/core/chart/composition/compose';
+import { type Leaving, leaving } from '@/core/chart/composition/leaving';
 import { fromComposed } from '@/core/chart/copy';
 import { type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import { LEGAL_FORMS, type LegalForm } from '@/core/company/legal-form';
@@ -52,6 +53,8 @@ export const BeginPage = ({
     { readonly came: readonly ComposedAccount[]; readonly went: readonly ComposedAccount[] } | undefined
   >();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  /** Accounts that no answer calls for any more and that somebody keeps all the same. */
+  const [kept, setKept] = useState<ReadonlySet<number>>(new Set());
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const chart = useMemo(() => compose(answers), [answers]);
   const choices = useMemo(
@@ -65,6 +68,11 @@ export const BeginPage = ({
     () => planIncoming(accounts, fromComposed(chart), choices, rules),
     [accounts, chart, choices, rules],
   );
+  const leaves = useMemo(
+    () => leaving(accounts, answered ? compose(initial) : [], chart, rules.uses),
+    [accounts, answered, initial, chart, rules],
+  );
+  const going = leaves.go.filter(({ id }) => !kept.has(id));
   const status = useMemo(() => new Map(plan.rows.map((row) => [row.row, row])), [plan]);
   const change = (next: Partial<Answers>): void => {
     const now = { ...answers, ...next };
@@ -81,11 +89,14 @@ export const BeginPage = ({
         books: frame.id,
         answers: { ...answers, trades: [...answers.trades], currencies: [...answers.currencies] },
         choices: Object.fromEntries([...choices].map(([row]) => [String(row), { skip: true }])),
+        going: going.map(({ id }) => id),
       }),
     );
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
-    toast(`${plural(done.value.counts.new, 'account')} added to the chart`);
+    toast(
+      `${plural(done.value.counts.new, 'account')} added to the chart${going.length === 0 ? '' : `, ${String(going.length)} deleted`}`,
+    );
     router.push(`/books/${String(frame.id)}/chart`);
   };
   const posting = chart.filter(({ heading }) => !heading).length;
@@ -95,19 +106,22 @@ export const BeginPage = ({
       frame={frame}
       place="/begin"
       title="A chart from answers"
-      about={`${plural(posting, 'account')} under ${plural(chart.length - posting, 'heading')}; ${sayPlan(plan)}`}
+      about={`${plural(posting, 'account')} under ${plural(chart.length - posting, 'heading')}; ${sayPlan(plan)}${going.length === 0 ? '' : `, ${String(going.length)} to go`}`}
       actions={
         <button
           type="button"
           className="btn btn-primary btn-sm"
-          disabled={plan.edits.length === 0 && answered}
+          disabled={plan.edits.length + going.length === 0 && answered}
           onClick={() => void take()}
         >
           {accounts.length === 0
             ? `Make these ${String(plan.counts.new)} rows`
-            : plan.counts.new === 0
+            : plan.counts.new + going.length === 0
               ? 'Keep the answers'
-              : `Add ${String(plan.counts.new)} rows`}
+              : [
+                  ...(plan.counts.new > 0 ? [`Add ${plural(plan.counts.new, 'row')}`] : []),
+                  ...(going.length > 0 ? [`${plan.counts.new > 0 ? 'delete' : 'Delete'} ${String(going.length)}`] : []),
+                ].join(', ')}
         </button>
       }
     >
@@ -237,6 +251,7 @@ export const BeginPage = ({
                     ...(last.went.length > 0 ? [`Go: ${last.went.map(called).join(', ')}`] : []),
                   ].join('. ') + '.'}
           </p>
+          {leaves.go.length + leaves.stay.length > 0 && <Leaves leaves={leaves} kept={kept} onKept={setKept} />}
           <table className="ledger tight w-full">
             <thead>
               <tr>
@@ -313,3 +328,44 @@ export const BeginPage = ({
     </ChartFrame>
   );
 };
+
+/** What earlier answers brought and these do not call for: what goes, unless it is kept, and what stays, with why. */
+const Leaves = ({
+  leaves: { go, stay },
+  kept,
+  onKept,
+}: {
+  readonly leaves: Leaving;
+  readonly kept: ReadonlySet<number>;
+  readonly onKept: (kept: ReadonlySet<number>) => void;
+}) => (
+  <section aria-label="What no answer calls for any more" className="mb-3 border-l-4 border-ochre px-3 py-1 text-sm">
+    <h2 className="font-semibold">No answer calls for these any more</h2>
+    <ul className="mt-1 columns-1 gap-6 lg:columns-2">
+      {go.map((account) => (
+        <li key={account.id}>
+          <label className="flex min-h-6 items-center gap-2">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-xs"
+              checked={!kept.has(account.id)}
+              aria-label={`Delete ${called(account)}`}
+              onChange={() => {
+                const next = new Set(kept);
+                if (!next.delete(account.id)) next.add(account.id);
+                onKept(next);
+              }}
+            />
+            <span className={kept.has(account.id) ? '' : 'line-through'}>{called(account)}</span>
+            {account.heading && <span className="note">heading</span>}
+          </label>
+        </li>
+      ))}
+      {stay.map(({ account, why }) => (
+        <li key={account.id}>
+          {called(account)} <span className="note">stays: {why}</span>
+        </li>
+      ))}
+    </ul>
+  </section>
+);

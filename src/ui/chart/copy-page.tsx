@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { removeTemplate, saveTemplate, takeCopy } from '@/actions/chart/begin';
 import type { FrameView } from '@/actions/frame/views';
 import { type Account, called } from '@/core/chart/account';
-import { copied } from '@/core/chart/copy';
+import { copied, hasOwnName } from '@/core/chart/copy';
 import { type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import type { ChartSource } from '@/core/chart/template';
 import { inTreeOrder } from '@/core/chart/tree';
@@ -20,6 +20,7 @@ import { useRefresh } from '../parts/use-refresh';
 
 const ALSO = [
   { id: 'inactive', label: 'inactive accounts' },
+  { id: 'ownNames', label: 'names of banks, cards and lenders' },
   { id: 'notes', label: 'notes' },
   { id: 'taxCodes', label: 'tax codes' },
   { id: 'pattern', label: 'the calendar pattern' },
@@ -30,6 +31,8 @@ type Also = Readonly<Record<(typeof ALSO)[number]['id'], boolean>>;
 
 const NOTHING: Also = {
   inactive: false,
+  // Whoever keeps the other client's money is nobody's here.
+  ownNames: false,
   notes: true,
   taxCodes: true,
   pattern: false,
@@ -94,17 +97,19 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
       ? ''
       : id === 'inactive'
         ? String(source.accounts.filter(({ active }) => !active).length)
-        : id === 'notes'
-          ? String(source.accounts.filter(({ note }) => note !== '').length)
-          : id === 'taxCodes'
-            ? String(source.taxCodes.length)
-            : id === 'currencies'
-              ? source.currencies.join(', ') || 'none'
-              : id === 'pattern'
-                ? source.plan === null || source.plan.pattern.kind === 'list'
-                  ? 'none that fits another year'
-                  : source.plan.pattern.kind
-                : '';
+        : id === 'ownNames'
+          ? String(source.accounts.filter(hasOwnName).length)
+          : id === 'notes'
+            ? String(source.accounts.filter(({ note }) => note !== '').length)
+            : id === 'taxCodes'
+              ? String(source.taxCodes.length)
+              : id === 'currencies'
+                ? source.currencies.join(', ') || 'none'
+                : id === 'pattern'
+                  ? source.plan === null || source.plan.pattern.kind === 'list'
+                    ? 'none that fits another year'
+                    : source.plan.pattern.kind
+                  : '';
   return (
     <ChartFrame
       frame={frame}
