@@ -51,6 +51,8 @@ export interface PlanView {
   readonly leftOut: number;
   readonly merged: number;
   readonly replaced: number;
+  /** The first of the figures that are replaced: what stands, and what is put in its place. */
+  readonly replacing: ReadPaper['plan']['replaced'];
   readonly setAside: number;
   readonly unreadable: number;
   /** The number of the last row. */
@@ -129,6 +131,9 @@ const rowAt = (paper: ReadPaper, row: number): RowView | null => {
   return found === undefined ? null : viewOf(paper, found);
 };
 
+/** Of more figures than these nobody looks at each. */
+const MOST_REPLACING = 200;
+
 const planView = ({ plan, sheet: { recognition } }: ReadPaper): PlanView => {
   const counts = new Map<PaperRow['kind'], number>();
   for (const { kind } of recognition.rows) counts.set(kind, (counts.get(kind) ?? 0) + 1);
@@ -139,6 +144,7 @@ const planView = ({ plan, sheet: { recognition } }: ReadPaper): PlanView => {
     leftOut: plan.leftOut.length,
     merged: plan.merged,
     replaced: plan.replaced.length,
+    replacing: plan.replaced.slice(0, MOST_REPLACING),
     setAside: (counts.get('heading') ?? 0) + (counts.get('total') ?? 0),
     unreadable: counts.get('unreadable') ?? 0,
     last: recognition.rows.length,

@@ -22,6 +22,7 @@ import { send } from '../parts/send';
 import { DecideRow } from './decide-row';
 import { HowRead } from './how-read';
 import { PaperRows } from './paper-rows';
+import { Replaced } from './replaced';
 import { size } from './size';
 import { TakeComparatives } from './take-comparatives';
 import { useRows } from './use-rows';
@@ -226,6 +227,7 @@ export const PaperPage = ({
           {plan.setAside > 0 && <Fact label="set aside" value={counted(plan.setAside, frame)} />}
           {plan.unreadable > 0 && <Fact label="unreadable" value={counted(plan.unreadable, frame)} mark />}
         </dl>
+        {plan.replaced > 0 && <Replaced frame={frame} plan={plan} accounts={accounts} />}
         {plan.undecided > 0 && (
           <p className="flex flex-wrap items-center gap-2 text-sm">
             <span>
