@@ -265,6 +265,7 @@ const seaweed = async (): Promise<void> => {
     inCharge: 'Ines Halloran',
     colour: 'moss',
     remark: 'two banks abroad',
+    paymentNote: 'Please give the number of our invoice as the reference.',
     taxRegistered: 'yes',
     taxFrom: '2019-03-01',
     taxFirstEnd: '2019-04-30',
@@ -348,14 +349,14 @@ const seaweed = async (): Promise<void> => {
     await saveBank({
       books,
       account: ids.get('1010') ?? 0,
-      bank: { ...bank, iban: 'IE04SKER70031400000017', alertBelow: 1_000_000n },
+      bank: { ...bank, iban: 'IE04SKER70031400000017', alertBelow: 1_000_000n, onDocuments: true },
     }),
   );
   done(
     await saveBank({
       books,
       account: ids.get('1020') ?? 0,
-      bank: { ...bank, iban: 'IE74SKER70031400000018', routing: '700314' },
+      bank: { ...bank, iban: 'IE74SKER70031400000018', routing: '700314', onDocuments: true },
     }),
   );
   done(await saveBank({ books, account: ids.get('1030') ?? 0, bank: { ...bank, iban: '', number: '7003 14 00019' } }));

@@ -10,7 +10,7 @@ export const bankDetailsOf = async (tx: Queryable, booksId: BooksId): Promise<Re
   new Map(
     (
       await tx.query<BankDetails & { account: AccountId }>(
-        `select account_id as account, number, routing, iban, bic, alert_below as "alertBelow", reconciled, statement_day as "statementDay"
+        `select account_id as account, number, routing, iban, bic, alert_below as "alertBelow", reconciled, on_documents as "onDocuments", statement_day as "statementDay"
          from bank_detail where books_id = $1`,
         [booksId],
       )
@@ -28,6 +28,7 @@ export const keptBank = (details: BankDetails | undefined): Kept =>
         bic: details.bic,
         alertBelow: details.alertBelow === null ? null : String(details.alertBelow),
         reconciled: details.reconciled,
+        onDocuments: details.onDocuments,
         statementDay: details.statementDay,
       };
 
@@ -52,10 +53,11 @@ export const putBankDetails = async (
     [...details].flatMap(([id, one]) => (one === undefined ? [id] : [])),
   ]);
   await tx.query(
-    `insert into bank_detail (books_id, account_id, number, iban, bic, alert_below, reconciled, statement_day, routing)
-     select $1, t.* from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::int8[], $7::bool[], $8::int[], $9::text[]) as t
+    `insert into bank_detail (books_id, account_id, number, iban, bic, alert_below, reconciled, statement_day, routing, on_documents)
+     select $1, t.* from unnest($2::int[], $3::text[], $4::text[], $5::text[], $6::int8[], $7::bool[], $8::int[], $9::text[], $10::bool[]) as t
      on conflict (account_id) do update set number = excluded.number, iban = excluded.iban, bic = excluded.bic,
-       alert_below = excluded.alert_below, reconciled = excluded.reconciled, statement_day = excluded.statement_day, routing = excluded.routing`,
+       alert_below = excluded.alert_below, reconciled = excluded.reconciled, statement_day = excluded.statement_day, routing = excluded.routing,
+       on_documents = excluded.on_documents`,
     [
       booksId,
       list.map(([id]) => id),
@@ -66,6 +68,7 @@ export const putBankDetails = async (
       list.map(([, one]) => one.reconciled),
       list.map(([, one]) => one.statementDay),
       list.map(([, one]) => one.routing),
+      list.map(([, one]) => one.onDocuments),
     ],
   );
   return [...details].map(([id, one]) => ({

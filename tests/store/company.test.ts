@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { createBooks, removeBooks } from '@/actions/books/commands';
-import { addAccount } from '@/actions/chart/commands';
+import { addAccount, saveBank } from '@/actions/chart/commands';
+import { moneyView } from '@/actions/chart/views';
+import { NO_BANK_DETAILS } from '@/core/chart/bank';
 import { archiveBooks, changeFact, removeLogo, setLogo } from '@/actions/company/commands';
 import { logoFile } from '@/actions/company/files';
 import { boardView } from '@/actions/books/views';
@@ -36,6 +38,40 @@ describe('the facts of a company', () => {
       'Saltmarsh',
       'Saltmarsh Pottery Ltd',
     ]);
+  });
+
+  it('say what documents need: their names, whether prices have tax in them, and where one pays', async () => {
+    const books = await newBooks();
+    valueOf(await put(books, 'documentNames', { 'sales-credit': ' Credit memo ', receipt: '' }));
+    valueOf(await put(books, 'salesPrices', 'after'));
+    valueOf(await put(books, 'paymentNote', 'Give our number.\r\nThank you.'));
+    expect(await factsOf(books)).toMatchObject({
+      documentNames: { 'sales-credit': 'Credit memo' },
+      salesPrices: 'after',
+      purchasePrices: 'before',
+      paymentNote: 'Give our number.\nThank you.',
+    });
+    expect((await companyView(books))?.history.slice(0, 3).map(({ what }) => what)).toEqual([
+      'How one pays: empty → Give our number., Thank you.',
+      'Prices to customers: before sales tax → with sales tax in them',
+      'Names of documents: empty → Sales credit note as Credit memo',
+    ]);
+    for (const wrong of [{ quote: 'Offer' }, { receipt: 'x'.repeat(41) }, { receipt: 'two\nlines' }])
+      expect(codesOf(await put(books, 'documentNames', wrong))).toHaveLength(1);
+    const bank = (await moneyView(books))?.money.find(({ account }) => account.role === 'bank');
+    const details = { ...NO_BANK_DETAILS, number: '12345678', routing: '20-15-55', onDocuments: true };
+    const account = bank?.account.id ?? 0;
+    expect(codesOf(await saveBank({ books, account, bank: { ...details, routing: '20-15' } }))).toEqual([
+      'bank.routing',
+    ]);
+    valueOf(await saveBank({ books, account, bank: details }));
+    expect((await companyView(books))?.banks).toEqual([
+      { currency: 'EUR', name: bank?.account.name, says: 'Sort code 20-15-55, account 12345678' },
+    ]);
+    valueOf(
+      await saveBank({ books, account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }),
+    );
+    expect((await companyView(books))?.banks[0]?.says).toBe('IBAN IE29 AIBK 9311 5212 3456 78, BIC AIBKIE2D');
   });
 
   it('are never overwritten silently: the later of two people is shown both values', async () => {

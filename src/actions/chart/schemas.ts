@@ -140,6 +140,7 @@ export const bank = z.object({
     .max(10n ** 17n)
     .nullable(),
   reconciled: z.boolean(),
+  onDocuments: z.boolean().default(false),
   statementDay: z.int().nullable(),
 });
 

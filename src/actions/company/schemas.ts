@@ -12,7 +12,7 @@ import {
 import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
 import { PART_IDS } from '@/core/company/parts';
 import { TAX_BASES, TAX_INTERVALS } from '@/core/company/tax';
-import { DOCUMENT_KINDS, MOST_TERM_DAYS } from '@/core/company/terms';
+import { DOCUMENT_KINDS, type DocumentNames, MOST_TERM_DAYS, PRICES_SHOWN } from '@/core/company/terms';
 import { cleaned } from '@/core/files/clean';
 import { isCountry } from '@/core/company/country';
 import { NUMBER_STYLES } from '@/core/money/number-style';
@@ -97,6 +97,8 @@ const numbering = z
       });
   });
 
+const pricesShown = z.enum(PRICES_SHOWN.map((one) => one.id));
+
 export const companyName = line('The name', 120).min(1, 'The company needs a name.');
 export const legalForm = z.enum(LEGAL_FORM_IDS, 'Choose a legal form.');
 export const country = z.string().refine(isCountry, 'Choose a country from the list.');
@@ -144,6 +146,13 @@ export const FACT_SCHEMAS = {
   supplierTerms: terms,
   settlement: z.enum(SETTLEMENTS.map((one) => one.id)),
   numbering,
+  documentNames: z
+    .partialRecord(z.enum(DOCUMENT_KINDS.map((one) => one.id)), line('The name of a document', 40))
+    // A kind that is called nothing has its usual name.
+    .transform((names) => Object.fromEntries(Object.entries(names).filter(([, name]) => name !== '')) as DocumentNames),
+  salesPrices: pricesShown,
+  purchasePrices: pricesShown,
+  paymentNote: lines('What is said of paying', 300),
   priceLevels: z
     .array(line('The name of a price level', 40).min(1))
     .max(12, 'Twelve price levels are the most.')

@@ -1,5 +1,9 @@
+import { payInto } from '@/core/chart/bank';
+import { routingOf } from '@/core/chart/routing';
+import { inTreeOrder } from '@/core/chart/tree';
 import { companyChecklist, letterhead } from '@/core/company/facts';
 import { nextStage } from '@/core/proof/stages';
+import { bankDetailsOf } from '@/store/bank-details';
 import { type Books, logoSetAt, peopleOf } from '@/store/books';
 import type { Queryable } from '@/store/database';
 import { hasPosted } from '@/store/journals';
@@ -10,6 +14,7 @@ import { historyOf } from '../frame/history';
 export const companyView = (id: number) =>
   page('books.see', id, async ({ tx, books, actor }, state) => {
     const logo = await logoSetAt(tx, books.id);
+    const details = await bankDetailsOf(tx, books.id);
     return {
       facts: books.facts,
       // Whoever only looks need not know who else there is.
@@ -19,6 +24,19 @@ export const companyView = (id: number) =>
       posted: await hasPosted(tx, books.id),
       years: state.years.map((year) => ({ name: year.name, start: year.start.toString(), end: year.end.toString() })),
       next: nextStage(state.stages) ?? null,
+      /** The accounts that documents name to pay into. */
+      banks: inTreeOrder(state.accounts).flatMap(({ account }) => {
+        const own = details.get(account.id);
+        return own?.onDocuments === true && account.active
+          ? [
+              {
+                currency: account.currency ?? books.currency,
+                name: account.name,
+                says: payInto(own, routingOf(books.country, account.currency)),
+              },
+            ]
+          : [];
+      }),
       history: await historyOf({ tx, books }, 'books'),
     };
   });

@@ -34,6 +34,7 @@ export const CHART_COLUMNS = [
   { id: 'alert', label: 'Alert below' },
   { id: 'reconciled', label: 'Reconciled' },
   { id: 'day', label: 'Statement day' },
+  { id: 'documents', label: 'On documents' },
   { id: 'ignore', label: 'not read' },
 ] as const;
 export type ChartColumn = (typeof CHART_COLUMNS)[number]['id'];
@@ -74,6 +75,7 @@ const WORDS: Readonly<Record<Exclude<ChartColumn, 'ignore'>, string>> = {
   alert: 'alert below|minimum balance',
   reconciled: 'reconciled|reconcile',
   day: 'statement day',
+  documents: 'on documents',
 };
 const HEADER: ReadonlyMap<string, ChartColumn> = new Map(
   Object.entries(WORDS).flatMap(([column, words]) =>
@@ -235,8 +237,8 @@ const bankOf = (
   currency: string,
   problems: Problem[],
 ): BankDetails | undefined => {
-  const [number = '', routing = '', iban = '', bic = '', alert = '', reconciled = '', day = ''] = (
-    ['number', 'routing', 'iban', 'bic', 'alert', 'reconciled', 'day'] as const
+  const [number = '', routing = '', iban = '', bic = '', alert = '', reconciled = '', day = '', documents = ''] = (
+    ['number', 'routing', 'iban', 'bic', 'alert', 'reconciled', 'day', 'documents'] as const
   ).map(cell);
   if ([number, routing, iban, bic, alert, reconciled, day].every((text) => text === '')) return undefined;
   const digits = isCurrency(currency) ? minorDigits(currency) : 2;
@@ -253,6 +255,7 @@ const bankOf = (
     bic: bic.toUpperCase(),
     alertBelow: below?.amount ?? null,
     reconciled: !NO.test(folded(reconciled)),
+    onDocuments: documents !== '' && !NO.test(folded(documents)),
     statementDay: day === '' ? null : Number(day),
   };
   problems.push(...bankProblems(details, ANY_ROUTING).map((one) => problem(one.code, one.message, 'bank')));
@@ -306,6 +309,7 @@ export const chartRows = (
         bank?.alertBelow == null ? '' : plainDecimal(bank.alertBelow, minorDigits(account.currency ?? base)),
         bank === undefined ? '' : bank.reconciled ? 'yes' : 'no',
         bank?.statementDay == null ? '' : String(bank.statementDay),
+        bank?.onDocuments === true ? 'yes' : '',
       ];
     }),
   ];

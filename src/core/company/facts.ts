@@ -4,7 +4,16 @@ import type { NumberStyle } from '../money/number-style';
 import type { LegalForm } from './legal-form';
 import { type Part, partLabel } from './parts';
 import { TAX_INTERVALS, type TaxBasis, type TaxInterval, returnPeriods } from './tax';
-import { DOCUMENT_KINDS, type Numbering, type PaymentTerms, describeTerms, documentNumber } from './terms';
+import {
+  DOCUMENT_KINDS,
+  type DocumentNames,
+  type Numbering,
+  PRICES_SHOWN,
+  type PaymentTerms,
+  type PricesShown,
+  describeTerms,
+  documentNumber,
+} from './terms';
 
 export const PURPOSES = [
   { id: 'live', label: 'the company’s live books' },
@@ -78,6 +87,12 @@ export interface CompanyFacts {
   readonly supplierTerms: PaymentTerms;
   readonly settlement: (typeof SETTLEMENTS)[number]['id'];
   readonly numbering: readonly Numbering[];
+  readonly documentNames: DocumentNames;
+  readonly salesPrices: PricesShown;
+  readonly purchasePrices: PricesShown;
+  /** A few lines at the foot of what customers get: how to pay, beside the accounts that documents name. */
+  readonly paymentNote: string;
+  /** The first is the usual one. */
   readonly priceLevels: readonly string[];
   /** The names of the lists of analysis codes, at most three. */
   readonly analysisLists: readonly string[];
@@ -116,6 +131,10 @@ export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 
   supplierTerms: { kind: 'days', days: 30 },
   settlement: 'items',
   numbering: DOCUMENT_KINDS.map(({ id, prefix }) => ({ kind: id, prefix, next: 1, width: 5 })),
+  documentNames: {},
+  salesPrices: 'before',
+  purchasePrices: 'before',
+  paymentNote: '',
   priceLevels: [],
   analysisLists: ['Cost centre', 'Project'],
   spans: 'days',
@@ -123,6 +142,8 @@ export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 
   preprinted: false,
   dates: PLAIN_DATES,
 };
+
+const sayPrices = (shown: PricesShown): string => PRICES_SHOWN.find(({ id }) => id === shown)?.label ?? '';
 
 /** How facts that are more than a text are said. */
 const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
@@ -132,6 +153,10 @@ const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
   customerTerms: describeTerms,
   supplierTerms: describeTerms,
   numbering: (kinds) => kinds.map(documentNumber).join(', '),
+  documentNames: (names) =>
+    DOCUMENT_KINDS.flatMap(({ id, label }) => (names[id] === undefined ? [] : [`${label} as ${names[id]}`])).join(', '),
+  salesPrices: sayPrices,
+  purchasePrices: sayPrices,
   priceLevels: (names) => names.join(', '),
   analysisLists: (names) => names.join(', '),
   spans: (rule) => SPAN_RULES.find(({ id }) => id === rule)?.label ?? '',
@@ -169,6 +194,10 @@ export const FACT_LABELS: Readonly<Record<FactName, string>> = {
   supplierTerms: 'Suppliers’ payment terms',
   settlement: 'Receipts and payments',
   numbering: 'Document numbers',
+  documentNames: 'Names of documents',
+  salesPrices: 'Prices to customers',
+  purchasePrices: 'Prices from suppliers',
+  paymentNote: 'How one pays',
   priceLevels: 'Price levels',
   analysisLists: 'Lists of analysis codes',
   spans: 'What lies across the year end',

@@ -50,6 +50,20 @@ export const DOCUMENT_KINDS = [
 
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number]['id'];
 
+/** What a company calls the kinds of its documents, where that is not their usual name. */
+export type DocumentNames = Readonly<Partial<Record<DocumentKind, string>>>;
+
+/** What a kind of document is called. */
+export const documentName = (kind: DocumentKind, names: DocumentNames): string =>
+  names[kind] ?? DOCUMENT_KINDS.find(({ id }) => id === kind)?.label ?? '';
+
+/** Whether prices stand on documents before sales tax is added, or with it in them. */
+export const PRICES_SHOWN = [
+  { id: 'before', label: 'before sales tax' },
+  { id: 'after', label: 'with sales tax in them' },
+] as const;
+export type PricesShown = (typeof PRICES_SHOWN)[number]['id'];
+
 /** How documents of a kind are numbered from now on. */
 export interface Numbering {
   readonly kind: DocumentKind;

@@ -59,6 +59,7 @@ export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money 
                   'Bank code',
                   'BIC',
                   'Alert below',
+                  'On documents',
                   'Reconcile',
                   'Statement day',
                 ].map((label) => (
@@ -169,6 +170,15 @@ const MoneyRow = ({
         <td>
           <input
             type="checkbox"
+            aria-label={`Documents name ${called(account)} to pay into`}
+            className="checkbox checkbox-xs"
+            checked={details.onDocuments}
+            onChange={(event) => void save({ onDocuments: event.target.checked })}
+          />
+        </td>
+        <td>
+          <input
+            type="checkbox"
             aria-label={`Reconcile ${called(account)} with its statements`}
             className="checkbox checkbox-xs"
             checked={details.reconciled}
@@ -201,7 +211,7 @@ const MoneyRow = ({
       </tr>
       {problems.length > 0 && (
         <tr>
-          <td colSpan={11}>
+          <td colSpan={12}>
             <p role="alert" className="text-sm text-brick">
               {problems.map((one) => one.message).join(' ')}
             </p>

@@ -9,6 +9,7 @@ import { ThemeSwitch } from '../frame/theme-switch';
 import { Go } from '../parts/go';
 import { countryName, countryNames } from '../parts/names';
 import { DefaultsSection } from './defaults-section';
+import { DocumentPreview } from './document-preview';
 import { FactsProvider, FactsStatus } from './facts';
 import { HeadingPreview } from './heading-preview';
 import { PartsSection } from './parts-section';
@@ -32,7 +33,7 @@ const KEYS = [
 ] as const;
 
 /** Who the company is, what its books use, and how far they stand. */
-export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, years, next, history }: View) => (
+export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, years, next, banks, history }: View) => (
   <FactsProvider books={frame.id} facts={facts}>
     <Frame
       frame={frame}
@@ -102,7 +103,10 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
           <PracticeSection people={people} archived={frame.archived} posted={posted} />
           {facts.parts.includes('sales-tax') && <TaxSection years={years} cutover={frame.cutover} />}
           <PartsSection />
-          <DefaultsSection example={frame.cutover} />
+          <DefaultsSection example={frame.cutover} banks={banks} />
+          {facts.parts.includes('trade') && (
+            <DocumentPreview example={frame.cutover} digits={frame.digits} logo={logo} banks={banks} />
+          )}
         </div>
       </div>
     </Frame>

@@ -7,6 +7,7 @@ import { PAPER_SIZES, SETTLEMENTS, SPAN_RULES } from '@/core/company/facts';
 import {
   DOCUMENT_KINDS,
   type Numbering,
+  PRICES_SHOWN,
   type PaymentTerms,
   describeTerms,
   documentNumber,
@@ -16,12 +17,20 @@ import { formatMinor } from '@/core/money/format';
 import { NUMBER_STYLES } from '@/core/money/number-style';
 import { Field } from '../parts/field';
 import { day } from '../parts/names';
-import { Pair, Section, SelectFact } from './fact-fields';
+import { Go } from '../parts/go';
+import type { PaidInto } from './document-preview';
+import { Pair, Section, SelectFact, TextFact } from './fact-fields';
 import { useFacts } from './facts';
 
 /** What later entries take, each changeable at any time. */
-export const DefaultsSection = ({ example }: { readonly example: string }) => {
-  const { facts } = useFacts();
+export const DefaultsSection = ({
+  example,
+  banks,
+}: {
+  readonly example: string;
+  readonly banks: readonly PaidInto[];
+}) => {
+  const { facts, books } = useFacts();
   const trade = facts.parts.includes('trade');
   return (
     <Section
@@ -43,13 +52,37 @@ export const DefaultsSection = ({ example }: { readonly example: string }) => {
             </SelectFact>
           </Pair>
           <NumberingTable />
+          <Pair>
+            {facts.parts.includes('sales-tax') && (
+              <>
+                <PricesFact field="salesPrices" label="Prices to customers" />
+                <PricesFact field="purchasePrices" label="Prices from suppliers" />
+              </>
+            )}
+          </Pair>
+          <div className="mt-3">
+            <TextFact
+              field="paymentNote"
+              label="How one pays"
+              rows={2}
+              hint={
+                <>
+                  At the foot of what customers get, beside{' '}
+                  {banks.length === 0 ? 'no bank account yet' : banks.map(({ name }) => name).join(', ')}.{' '}
+                  <Go className="link" href={`/books/${String(books)}/chart/money`}>
+                    Choose the accounts
+                  </Go>
+                </>
+              }
+            />
+          </div>
         </>
       )}
       {facts.parts.includes('stock') && (
         <Names
           field="priceLevels"
           label="Names of price levels"
-          hint="one or several, separated by commas: the columns of the price list"
+          hint="one or several, separated by commas: the columns of the price list; the first is the usual one"
         />
       )}
       {facts.parts.includes('dimensions') && (
@@ -231,6 +264,7 @@ const NumberingTable = () => {
         <thead>
           <tr>
             <th scope="col">Document</th>
+            <th scope="col">Called</th>
             <th scope="col">Prefix</th>
             <th scope="col" className="figure">
               Next number
@@ -247,6 +281,22 @@ const NumberingTable = () => {
             return one === undefined ? null : (
               <tr key={id}>
                 <td>{label}</td>
+                <td>
+                  <input
+                    key={facts.documentNames[id] ?? ''}
+                    aria-label={`${label}: called`}
+                    defaultValue={facts.documentNames[id] ?? ''}
+                    placeholder={label}
+                    autoComplete="off"
+                    className="input input-xs h-7 w-44"
+                    onBlur={(event) => {
+                      const name = event.target.value.trim();
+                      if (name !== (facts.documentNames[id] ?? ''))
+                        void change('documentNames', { ...facts.documentNames, [id]: name });
+                    }}
+                    onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+                  />
+                </td>
                 <td>
                   <input
                     key={one.prefix}
@@ -290,6 +340,16 @@ const NumberingTable = () => {
     </div>
   );
 };
+
+const PricesFact = ({ field, label }: { readonly field: 'salesPrices' | 'purchasePrices'; readonly label: string }) => (
+  <SelectFact field={field} label={label}>
+    {PRICES_SHOWN.map(({ id, label: says }) => (
+      <option key={id} value={id}>
+        {says}
+      </option>
+    ))}
+  </SelectFact>
+);
 
 /** Names, separated by commas. */
 const Names = ({
