@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { client, expect, fillYear, stage, test } from './support';
+import { client, expect, fillYear, stage, test, typeFigures } from './support';
 
 const made = async (
   page: Page,
@@ -403,4 +403,102 @@ test('the chart is taken out as CSV, XLSX and SAF-T, and printed', async ({ page
   await page.getByText('Export', { exact: true }).click();
   await page.getByRole('link', { name: 'A page to print' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'Petty cash' })).toBeVisible();
+});
+
+test('answers that change take what they brought with them, but for what is in use; undone as one', async ({
+  page,
+}) => {
+  await made(page, 'Whinchat Carriers Ltd');
+  await view(page, 'From answers');
+  const answers = page.getByRole('form', { name: 'Answers' });
+  for (const label of ['Has vehicles', 'Has loans']) await answers.getByLabel(label, { exact: true }).check();
+  await page.getByRole('button', { name: /^Make these \d+ rows$/ }).click();
+  await expect(page.getByRole('heading', { name: 'Chart of accounts' })).toBeVisible();
+  await stage(page, 'Opening balances').click();
+  await typeFigures(page, { '2510': '900' });
+  await view(page, 'From answers');
+  await answers.getByLabel('Has vehicles', { exact: true }).uncheck();
+  await answers.getByLabel('Has loans', { exact: true }).uncheck();
+  const leaving = page.getByRole('region', { name: 'What no answer calls for any more' });
+  await expect(leaving.getByText('stays: 2510 Bank loan cannot be deleted: it has an opening balance')).toBeVisible();
+  await leaving.getByLabel('Delete 6400 Vehicle running costs').uncheck();
+  const go = page.getByRole('button', { name: /^Delete \d+$/ });
+  await expect(go).toBeEnabled();
+  await go.click();
+  await expect(page.getByRole('heading', { name: 'Chart of accounts' })).toBeVisible();
+  const search = page.getByLabel('Find in the chart');
+  await search.fill('vehicles');
+  await expect(row(page, /Vehicles, cost/)).toHaveCount(0);
+  await search.fill('6400');
+  await expect(row(page, /^6400 Vehicle running costs/)).toBeVisible();
+  await page.getByRole('link', { name: 'changes' }).click();
+  await page
+    .getByRole('button', { name: /^Take back/ })
+    .first()
+    .click();
+  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('Taken back');
+  await stage(page, 'Chart').click();
+  await search.fill('vehicles');
+  await expect(row(page, /Vehicles, cost/)).toBeVisible();
+});
+
+test('a role is given where it is asked for; what posting waits for is said', async ({ page }) => {
+  await made(page, 'Merganser Moulds Ltd');
+  await page.goto(`${new URL(page.url()).pathname}/chart`);
+  await page
+    .getByLabel('Accounts, one per line')
+    .fill('1010\tTill\tCurrent asset\n3010\tCapital\tEquity\n3200\tOld results\tEquity');
+  await page.getByRole('button', { name: /^Add 3/ }).click();
+  await expect(row(page, /3200 Old results/)).toBeVisible();
+  await view(page, 'By role');
+  await expect(page.getByText(/posting waits for 2 of them/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Account for Retained earnings' }).fill('3200');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/posting waits for 1 of them/)).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Account for Cash' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Give Cash to an account' }).click();
+  const cash = page.getByRole('combobox', { name: 'Account for Cash' });
+  await expect(cash).toBeFocused();
+  await cash.fill('1010');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row').filter({ hasText: 'Cash' }).first()).toContainText('1010 Till');
+});
+
+test('another client’s chart comes without its banks’ names, and a bank here is numbered as in its country', async ({
+  page,
+}) => {
+  await made(page, 'Pintail Baskets Ltd', { foreign: true });
+  await view(page, 'Copy');
+  await page.getByLabel('Copy from').selectOption({ label: 'Marram Kelp Farms Ltd' });
+  const preview = page.getByRole('table', { name: 'Rows of the preview' });
+  await expect(preview).toContainText('Bank account GBP');
+  await expect(preview).not.toContainText('Skerry');
+  await page.getByLabel(/^names of banks, cards and lenders/).check();
+  await expect(preview).toContainText('Skerry Bank GBP account');
+  await page.getByLabel(/^names of banks, cards and lenders/).uncheck();
+  await page.getByRole('button', { name: /^Copy \d+ accounts$/ }).click();
+  await expect(page.getByRole('heading', { name: 'Chart of accounts' })).toBeVisible();
+  await view(page, 'Bank, cash, card');
+  const code = page.getByLabel('Sort code of 1020 Bank account GBP');
+  await code.fill('70-03-1');
+  await code.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'one has 6 digits' })).toBeVisible();
+  await code.fill('70 03 14');
+  await code.press('Enter');
+  await expect(code).toHaveValue('70-03-14');
+  await page.getByLabel('Account number of 1020 Bank account GBP').fill('12345678');
+  await page.getByLabel('Account number of 1020 Bank account GBP').press('Enter');
+  await expect(page.getByText('Saved').first()).toBeVisible();
+  await page.getByLabel('Documents name 1020 Bank account GBP to pay into').check();
+  await stage(page, 'Company').click();
+  await expect(page.getByTestId('document-preview')).toContainText(
+    'GBP: Bank account GBP, Sort code 70-03-14, account 12345678',
+  );
+  await page.getByLabel('Sales invoice: called').fill('Bill');
+  await page.getByLabel('Sales invoice: called').press('Enter');
+  await expect(page.getByTestId('document-preview')).toContainText('Bill SI-00001');
+  await page.getByLabel('How one pays').fill('Within the month, please.');
+  await expect(page.getByTestId('document-preview')).toContainText('Within the month, please.');
+  await page.getByLabel('How one pays').press('Tab');
+  await expect(page.getByText('all saved')).toBeVisible();
 });

@@ -5,7 +5,7 @@ import { Go } from '../parts/go';
 /** Three looks at the same chart; what belongs to it and has a page of its own; and the ways to bring accounts in. */
 const GROUPS = [
   {
-    label: 'Look at it',
+    label: 'Views',
     views: [
       { at: '', label: 'Sheet' },
       { at: '/statements', label: 'As statements' },
@@ -13,7 +13,7 @@ const GROUPS = [
     ],
   },
   {
-    label: 'Keep it',
+    label: 'Upkeep',
     views: [
       { at: '/money', label: 'Bank, cash, card' },
       { at: '/tax', label: 'Tax codes' },

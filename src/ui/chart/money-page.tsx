@@ -47,7 +47,7 @@ export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money 
     <div className="px-4 py-3">
       {money.length > 0 && (
         <div className="overflow-x-auto" tabIndex={0}>
-          <table className="ledger tight w-full min-w-[64rem]">
+          <table className="ledger tight w-full min-w-[68rem]">
             <thead>
               <tr>
                 {[
@@ -90,16 +90,31 @@ const MoneyRow = ({
   country,
   account,
   amount,
-  details,
+  details: known,
 }: Money & { readonly frame: FrameView; readonly country: string }) => {
   const refresh = useRefresh();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const digits = minorDigits(account.currency ?? frame.currency);
   const routing = routingOf(country, account.currency);
+  // What was saved here and has not come back with the page yet: the next save is made from it, not from what stood before.
+  const [ahead, setAhead] = useState<Partial<BankDetails>>({});
+  const [seen, setSeen] = useState(known);
+  const [busy, setBusy] = useState(0);
+  if (seen !== known) {
+    setSeen(known);
+    if (busy === 0) setAhead({});
+  }
+  const details = { ...known, ...ahead };
   const save = async (change: Partial<BankDetails>): Promise<void> => {
+    setAhead((was) => ({ ...was, ...change }));
+    setBusy((count) => count + 1);
     const done = await send(saveBank({ books: frame.id, account: account.id, bank: { ...details, ...change } }));
+    setBusy((count) => count - 1);
     setProblems(done.ok ? [] : done.problems);
-    if (!done.ok) return;
+    if (!done.ok) {
+      setAhead({});
+      return;
+    }
     toast('Saved');
     refresh();
   };
@@ -135,18 +150,18 @@ const MoneyRow = ({
   return (
     <>
       <tr>
-        <th scope="row" className="text-left align-top font-medium">
+        <th scope="row" className="text-left align-top font-medium whitespace-nowrap">
           {called(account)}
           {!account.active && <span className="note"> inactive</span>}
         </th>
         <td>{account.role}</td>
         <td>{account.currency ?? frame.currency}</td>
-        {text('iban', printIban(details.iban), 'IBAN', 'w-56', ibanProblem)}
-        {text('number', details.number, 'Account number', 'w-28')}
-        {text('routing', printRouting(details.routing, routing), routing.label, 'w-28', (typed) =>
+        {text('iban', printIban(details.iban), 'IBAN', 'w-52', ibanProblem)}
+        {text('number', details.number, 'Account number', 'w-24')}
+        {text('routing', printRouting(details.routing, routing), routing.label, 'w-24', (typed) =>
           routingProblem(typed, routing),
         )}
-        {text('bic', details.bic, 'BIC', 'w-28', bicProblem)}
+        {text('bic', details.bic, 'BIC', 'w-24', bicProblem)}
         <td className="align-top">
           <input
             key={alert}
@@ -164,7 +179,7 @@ const MoneyRow = ({
               else if (read.value.kind === 'amount') void save({ alertBelow: read.value.amount });
             }}
             onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            className="input input-xs w-24 text-right"
+            className="input input-xs w-20 text-right"
           />
         </td>
         <td>
@@ -192,7 +207,7 @@ const MoneyRow = ({
             onChange={(event) =>
               void save({ statementDay: event.target.value === '' ? null : Number(event.target.value) })
             }
-            className="select select-xs w-24"
+            className="select select-xs w-20"
           >
             <option value="">varies</option>
             {Array.from({ length: 31 }, (_, at) => (
@@ -326,7 +341,7 @@ const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money' |
                     aria-label={`Currency, row ${String(at + 1)}`}
                     value={row.currency}
                     onChange={(event) => put(at, { currency: event.target.value })}
-                    className="select select-xs w-24"
+                    className="select select-xs w-20"
                   >
                     <option value="">{frame.currency}</option>
                     {currencies.map((code) => (

@@ -15,12 +15,12 @@ export const ROW = 30;
 
 const WIDTHS: Readonly<Record<SheetColumn, string>> = {
   code: '5rem',
-  name: 'minmax(9rem,1fr)',
+  name: 'minmax(9rem,clamp(21rem,30%,40rem))',
   foreign: '8.5rem',
   debit: '7.5rem',
   credit: '7.5rem',
   before: '7.5rem',
-  where: 'minmax(7rem,12rem)',
+  where: 'minmax(7rem,1fr)',
 };
 /** On a phone only the account and its two amounts have room. */
 const NARROW: ReadonlySet<SheetColumn> = new Set(['code', 'name', 'debit', 'credit']);

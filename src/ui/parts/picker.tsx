@@ -90,8 +90,9 @@ export const Picker = ({
   return (
     <div className="relative min-w-0">
       <input
-        {...rest}
         {...box.getInputProps({
+          // Told to it, its own reference to a label that is not there does not take the name's place.
+          ...rest,
           placeholder,
           spellCheck: false,
           className,
