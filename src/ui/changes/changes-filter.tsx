@@ -1,6 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useId } from 'react';
 import type { changesView } from '@/actions/changes/views';
 import { STAGES } from '@/core/proof/stage-ids';
 import { DateInput } from '../parts/date-input';
@@ -31,6 +32,7 @@ export const ChangesFilter = ({
 }: Pick<View, 'frame' | 'asked' | 'people' | 'accounts'>) => {
   const router = useRouter();
   const zone = useZone();
+  const account = useId();
   const ask = (change: Partial<Asked>): void => {
     const next = { ...asked, ...change, before: undefined };
     const dated = next.from !== undefined || next.to !== undefined;
@@ -73,16 +75,18 @@ export const ChangesFilter = ({
           ))}
         </select>
       </label>
-      <label className="w-56">
-        <span className="block text-xs text-ink-2">Account</span>
+      <div className="w-56">
+        <label htmlFor={account} className="block text-xs text-ink-2">
+          Account
+        </label>
         <Picker
-          aria-label="Account"
+          id={account}
           placeholder="every account"
           choices={accounts.map(({ id, code, name }) => ({ key: String(id), code, name }))}
           chosen={asked.account === undefined ? '' : String(asked.account)}
           onChoose={(key) => ask({ account: Number(key) })}
         />
-      </label>
+      </div>
       {(['from', 'to'] as const).map((end) => (
         <label key={end}>
           <span className="block text-xs text-ink-2">{end === 'from' ? 'From' : 'To'}</span>
@@ -96,7 +100,7 @@ export const ChangesFilter = ({
         </label>
       ))}
       {isFiltered(asked) && (
-        <Go className="link pb-1" href={changesAddress(frame.id, {} as Asked)}>
+        <Go className="link pb-1" href={changesAddress(frame.id, {})}>
           All changes
         </Go>
       )}

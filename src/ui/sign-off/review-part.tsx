@@ -29,6 +29,7 @@ export const ReviewPart = ({
   readonly own: Review;
   readonly me: number;
 }) => {
+  const moment = useMoment();
   const refresh = useRefresh();
   const [note, setNote] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -45,7 +46,6 @@ export const ReviewPart = ({
     refresh();
     return done.ok;
   };
-  const moment = useMoment();
   const hinders = signProblems(review, me);
   return (
     <section aria-labelledby="review" className="mt-5 max-w-xl border-t border-rule pt-3">

@@ -8,7 +8,11 @@ const draw: Draw = ({ svg, width }) => {
   const drawn = new Resvg(svg, {
     fitTo: { mode: 'width', value: width },
     // The one font that lies beside this file; nothing of the machine is looked at.
-    font: { loadSystemFonts: false, fontFiles: [join(import.meta.dirname, 'logo-font.ttf')], defaultFontFamily: 'Roboto' },
+    font: {
+      loadSystemFonts: false,
+      fontFiles: [join(import.meta.dirname, 'logo-font.ttf')],
+      defaultFontFamily: 'Roboto',
+    },
     logLevel: 'off',
   });
   return drawn.getBBox() === undefined ? undefined : new Uint8Array(drawn.render().asPng());
