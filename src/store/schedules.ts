@@ -5,7 +5,7 @@ import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import { keptAmount } from '@/core/money/wire';
 import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
-import { DATED_LATER } from '@/core/schedules/kinds';
+import { DATED_LATER, THING_ITEMS } from '@/core/schedules/kinds';
 import type { Closing, Looked, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
 import { numbersOf } from './fresh-ids';
@@ -232,7 +232,12 @@ export interface Behind {
   readonly alerts: ReadonlyMap<AccountId, Minor>;
   /** Items that are there twice: the same document of the same contact, or the same row of the same paper. */
   readonly twice: ReadonlyMap<AccountId, number>;
+  /** The items of schedules of things, by account, for what is worked out about them; null where there are more than are asked about. */
+  readonly things: ReadonlyMap<AccountId, readonly Item[]> | null;
 }
+
+/** Of more things than these only their own page works out what they should be. */
+const MOST_ASKED = 500;
 
 export const NOTHING_BEHIND: Behind = {
   supported: new Map(),
@@ -242,9 +247,10 @@ export const NOTHING_BEHIND: Behind = {
   looked: new Map(),
   alerts: new Map(),
   twice: new Map(),
+  things: new Map(),
 };
 
-/** The sums of the items, the statements and the explanations of many books, from three queries. */
+/** The sums of the items, the statements and the explanations of many books, from a few queries, and the things of those that have not many. */
 export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<ReadonlyMap<number, Behind>> => {
   // The versions that count now, looked up once: with their ids the plans of what follows are plain ones.
   const sets = (
@@ -253,11 +259,12 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
       [ids],
     )
   ).map(({ id }) => id);
-  const sums = await tx.query<Supported & { books: number; account: AccountId; later: number }>(
+  const sums = await tx.query<Supported & { books: number; account: AccountId; later: number; things: number }>(
     `select x.books_id as books, x.account_id as account, x.currency, count(*)::int as items, sum(x.open)::int8 as open,
             coalesce(sum(x.open) filter (where x.base is not null), 0)::int8 as given,
             coalesce(sum(x.base), 0)::int8 as "givenBase",
-            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind <> all($3::text[])))::int as later
+            (count(*) filter (where x.doc_date >= b.cutover_date and x.kind <> all($3::text[])))::int as later,
+            (count(*) filter (where x.kind = any($4::text[])))::int as things
      from (
        select books_id, account_id, currency, open + case when beside_account_id is null then coalesce(beside, 0) else 0 end as open, base, doc_date, kind
          from schedule_item where books_id = any($1::int[]) and set_id = any($2::int[])
@@ -265,8 +272,19 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
          from schedule_item where books_id = any($1::int[]) and set_id = any($2::int[]) and beside_account_id is not null and beside <> 0) x
      join books b on b.id = x.books_id
      group by x.books_id, x.account_id, x.currency order by x.account_id, x.currency`,
-    [ids, sets, DATED_LATER],
+    [ids, sets, DATED_LATER, THING_ITEMS],
   );
+  const thingsIn = new Map<number, number>();
+  for (const { books, things } of sums) thingsIn.set(books, (thingsIn.get(books) ?? 0) + things);
+  const asking = [...thingsIn].flatMap(([books, things]) => (things > 0 && things <= MOST_ASKED ? [books] : []));
+  const things =
+    asking.length === 0
+      ? []
+      : await tx.query<Item & { books: number }>(
+          `select books_id as books, ${ITEM} from schedule_item
+           where books_id = any($1::int[]) and set_id = any($2::int[]) and kind = any($3::text[]) order by id`,
+          [asking, sets, THING_ITEMS],
+        );
   const closings = await tx.query<Closing & { books: number; account: AccountId }>(
     `select x.books_id as books, x.account_id as account, x.closing as date, x.amount, x.counted from statement_closing x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])`,
     [ids, sets],
@@ -301,6 +319,7 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     readonly looked: Map<AccountId, Looked>;
     readonly alerts: Map<AccountId, Minor>;
     readonly twice: Map<AccountId, number>;
+    readonly things: Map<AccountId, Item[]> | null;
   }
   const found = new Map<number, Gathered>();
   const of = (books: number): Gathered => {
@@ -314,11 +333,12 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
       looked: new Map(),
       alerts: new Map(),
       twice: new Map(),
+      things: (thingsIn.get(books) ?? 0) > MOST_ASKED ? null : new Map(),
     };
     found.set(books, made);
     return made;
   };
-  for (const { books, account, later, ...sum } of sums) {
+  for (const { books, account, later, things: _, ...sum } of sums) {
     addTo(of(books).supported, account, sum);
     if (later > 0) of(books).later.set(account, later + (of(books).later.get(account) ?? 0));
   }
@@ -327,6 +347,7 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
   for (const { books, account, ...who } of looked) of(books).looked.set(account, who);
   for (const { books, account, below } of alerts) of(books).alerts.set(account, below);
   for (const { books, account, items } of twice) of(books).twice.set(account, items);
+  for (const { books, ...item } of things) addTo(of(books).things ?? new Map<AccountId, Item[]>(), item.account, item);
   return found;
 };
 

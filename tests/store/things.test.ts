@@ -152,6 +152,32 @@ describe('a register of assets', () => {
 });
 
 describe('items of things', () => {
+  it('that are not as they work out are asked about on Proof; too many are not, and it says so', async () => {
+    const books = await newBooks();
+    await type(books, { '1510': 70_000n, '1519': -30_000n, '3010': -40_000n });
+    const off = await accountOf(books, '1519');
+    const asked = async () => checkOf(books, 'schedules.things-as-worked-out');
+    valueOf(await save(books, '1510', [asset(60_000n, 0n, off, { note: 'Press', detail: { method: 'none' } })]));
+    expect((await asked())?.findings).toEqual([]);
+    const sold = { note: 'Skiff', number: 'A-7', detail: { method: 'none', disposed: '2025-03-01' } };
+    valueOf(await save(books, '1510', [asset(10_000n, 0n, off, sold)]));
+    const found = await asked();
+    expect([found?.severity, found?.findings.map(({ what }) => what)]).toEqual([
+      'advice',
+      [expect.stringMatching(/^1510 .*: 1 item to look at, A-7\.$/)],
+    ]);
+    valueOf(
+      await save(
+        books,
+        '1510',
+        Array.from({ length: 500 }, (_, at) =>
+          asset(100n, 0n, off, { note: `Crate ${String(at)}`, detail: { method: 'none' } }),
+        ),
+      ),
+    );
+    expect(await asked()).toMatchObject({ findings: [], aside: { says: 'not asked' } });
+  });
+
   it('are refused with what cannot be kept or an account that has no schedule', async () => {
     const books = await newBooks();
     const off = await accountOf(books, '1519');

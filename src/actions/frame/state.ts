@@ -90,6 +90,7 @@ export const statesOf = async (
       ties,
       itemsLater: behind.later,
       itemsTwice: behind.twice,
+      things: behind.things,
       alerts: behind.alerts,
     });
     const year = periodOf(own, books.cutover);

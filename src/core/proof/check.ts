@@ -9,6 +9,7 @@ import { formatMinor } from '../money/format';
 import { type Minor, abs } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
 import type { RateBook } from '../money/rate-book';
+import type { Asked } from '../schedules/item';
 import type { Tie } from '../schedules/tie-out';
 import type { StageId } from './stage-ids';
 
@@ -39,6 +40,8 @@ export interface ProofState {
   readonly itemsLater: ReadonlyMap<AccountId, number>;
   /** Items that are there twice, by account. */
   readonly itemsTwice: ReadonlyMap<AccountId, number>;
+  /** The items of schedules of things, by account; null where there are too many to ask about each. */
+  readonly things: ReadonlyMap<AccountId, readonly Asked[]> | null;
   /** Below which balance of an account, in its currency, somebody wants to be told. */
   readonly alerts: ReadonlyMap<AccountId, Minor>;
 }

@@ -96,6 +96,7 @@ const stateOf = (
     ties: new Map(),
     itemsLater: new Map(),
     itemsTwice: new Map(),
+    things: new Map(),
     alerts: new Map(),
     accounts: chart,
     openings: new Map(

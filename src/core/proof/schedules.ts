@@ -6,9 +6,10 @@ import { normalSide } from '../ledger/classes';
 import { minorDigits } from '../money/currency';
 import { formatMinor } from '../money/format';
 import { type Minor, NIL, abs } from '../money/minor';
-import { type ScheduleKind, needsSchedule, scheduleOf } from '../schedules/kinds';
+import { type ScheduleKind, isThings, needsSchedule, scheduleOf } from '../schedules/kinds';
+import { thingDoubts } from '../schedules/things/doubts';
 import { type Tie, lacksSupport } from '../schedules/tie-out';
-import { type Check, type Finding, type ProofState, money } from './check';
+import { type Check, type Finding, type ProofState, asideWhere, money } from './check';
 
 interface Tied {
   readonly account: Account;
@@ -113,6 +114,39 @@ export const SCHEDULE_CHECKS = {
                 place: { stage: 'schedules', account: account.id },
               },
             ];
+      }),
+  },
+  'schedules.things-as-worked-out': {
+    severity: 'advice',
+    title: 'Assets, stock, loans and what lies across the year end are as they work out',
+    why: 'Where Bathron comes to something else than the old system by lives, plans and days, one of them is wrong.',
+    aside: (state) =>
+      asideWhere(
+        state.things === null,
+        'not asked',
+        'There are too many to ask about here; each list asks on its own page.',
+      ),
+    find: (state) =>
+      state.accounts.flatMap((account) => {
+        const [schedule, items] = [scheduleOf(account), state.things?.get(account.id)];
+        if (schedule === undefined || !isThings(schedule) || items === undefined) return [];
+        const doubts = thingDoubts(items, {
+          schedule,
+          account,
+          style: state.style,
+          dates: state.facts.dates,
+          openingDate: openingDate(state.cutover),
+          spans: state.facts.spans,
+        });
+        const first = items.find(({ id }) => doubts.has(id));
+        if (first === undefined) return [];
+        const name = [first.number, first.reference, first.note].find((text) => text !== '') ?? 'one without a name';
+        return [
+          {
+            what: `${called(account)}: ${plural(doubts.size, 'item')} to look at, ${doubts.size === 1 ? name : `first ${name}`}.`,
+            place: { stage: 'schedules', account: account.id },
+          },
+        ];
       }),
   },
   'schedules.balances-in-hand': {

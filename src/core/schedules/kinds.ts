@@ -166,6 +166,9 @@ export const kindBySign = (
   return { kind: against ? other : own, magnitude: abs(amount) };
 };
 
+/** What items of schedules of things are. */
+export const THING_ITEMS: readonly ItemKind[] = THINGS.map(({ id }) => id);
+
 /**
  * Kinds of items whose day may lie after the opening date: what only the statement or only the books have, articles by the day of their
  * count, amounts over time by their beginning, returns by the end of their period. Any other of after it belongs to the new books.
