@@ -64,6 +64,7 @@ test.describe('far away', () => {
     await expect(page).toHaveURL(/stage=chart/);
     await expect(entries.filter({ hasText: '→ 100.00 Dr' })).toHaveCount(0);
     await page.getByRole('link', { name: 'All changes' }).click();
+    await expect(page).not.toHaveURL(/stage=/);
     await page.getByRole('combobox', { name: 'Account' }).fill('1010');
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/account=\d+/);

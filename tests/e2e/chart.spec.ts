@@ -456,7 +456,7 @@ test('a role is given where it is asked for; what posting waits for is said', as
   await page.keyboard.press('Enter');
   await expect(page.getByText(/posting waits for 1 of them/)).toBeVisible();
   await expect(page.getByRole('combobox', { name: 'Account for Cash' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Give Cash to an account' }).click();
+  await page.getByRole('button', { name: 'Give it: Cash' }).click();
   const cash = page.getByRole('combobox', { name: 'Account for Cash' });
   await expect(cash).toBeFocused();
   await cash.fill('1010');

@@ -107,7 +107,7 @@ export const ByRole = ({ frame, roles, free }: View) => {
                     <button
                       type="button"
                       className="btn btn-xs"
-                      aria-label={`Give ${role.label} to an account`}
+                      aria-label={`${role.accounts.length > 0 ? 'One more' : 'Give it'}: ${role.label}`}
                       onClick={() => setAsked(role.role)}
                     >
                       {role.accounts.length > 0 ? 'One more' : 'Give it'}
