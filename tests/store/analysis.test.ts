@@ -70,6 +70,10 @@ describe('an income account', () => {
     expect((await tieOf(books, '4010'))?.tie).toMatchObject({ state: 'apart', difference: -40_000n });
     valueOf(await divide(books, '4010', [part(-40_000n, shore)]));
     expect((await tieOf(books, '4010'))?.tie.state).toBe('tied');
+    // What is called nothing is told by what it comes to.
+    expect((await changesView(books))?.batches[0]?.changes).toEqual([
+      expect.stringMatching(/^Item of 400\.00 Cr on 4010 .* added$/),
+    ]);
     expect((await schedulesView(books))?.accounts.map(({ account }) => account.code)).toContain('4010');
     const by = await analysisView(books, 2);
     expect(by?.found?.document.sections.map(({ title }) => title)).toEqual(['REEF Reef farm', 'SHORE']);

@@ -39,6 +39,14 @@ const textIn = (kept: Kept, name: string): string => {
   const found = kept !== null && typeof kept === 'object' && name in kept ? (kept as Record<string, Kept>)[name] : null;
   return typeof found === 'string' ? found : '';
 };
+/** An item that is called nothing: what it comes to, and on which account. */
+const unnamedItem = (kept: Kept, { chart, style, currency }: Telling): string => {
+  const item = kept !== null && typeof kept === 'object' ? (kept as Record<string, Kept>) : {};
+  const account = typeof item['account'] === 'number' ? chart.get(accountId(item['account'])) : undefined;
+  const amount = said(amountFrom(item['open'] ?? null), { style, currency: textIn(kept, 'currency') || currency });
+  return `of ${amount}${account === undefined ? '' : ` on ${called(account)}`}`;
+};
+
 const codeOf = (kept: Kept): string => textIn(kept, 'code');
 const rateOf = (kept: Kept): Sentence =>
   kept === null
@@ -116,7 +124,7 @@ export const sayChange = (change: Change, telling: Telling): string | Sentence |
     case 'item': {
       const item = to ?? from;
       const name = textIn(item, 'number') || textIn(item, 'reference') || textIn(item, 'note');
-      return `Item${name === '' ? '' : ` ${name}`} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
+      return `Item ${name === '' ? unnamedItem(item, telling) : name} ${from === null ? 'added' : to === null ? 'deleted' : 'changed'}`;
     }
     case 'statement':
       return to === null
