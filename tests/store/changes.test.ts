@@ -537,6 +537,7 @@ describe('the record of changes', () => {
       person: '-1',
       account: '1e9999',
       from: '2026-02-30',
+      to: '9999-12-31',
       zone: 'Nowhere/At all',
     };
     expect((await changesView(books, nonsense))?.batches.length).toBe(all + 2);

@@ -71,6 +71,16 @@ describe('the facts of a company', () => {
     valueOf(
       await saveBank({ books, account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }),
     );
+    // What stands is not questioned again when the books get another country; what is typed is.
+    valueOf(await put(books, 'country', 'DE'));
+    valueOf(await saveBank({ books, account, bank: { ...details, alertBelow: 100n } }));
+    expect(codesOf(await saveBank({ books, account, bank: { ...details, routing: '201556' } }))).toEqual([
+      'bank.routing',
+    ]);
+    valueOf(await put(books, 'country', 'IE'));
+    valueOf(
+      await saveBank({ books, account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }),
+    );
     expect((await companyView(books))?.banks[0]?.says).toBe('IBAN IE29 AIBK 9311 5212 3456 78, BIC AIBKIE2D');
   });
 

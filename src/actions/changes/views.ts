@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { dayBegins, plainDate } from '@/core/base/dates';
+import { dayBegins, plainDate, readDate } from '@/core/base/dates';
 import { personId } from '@/core/base/ids';
 import { accountId, chartIndex } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
@@ -74,11 +74,17 @@ export const lastChange = (booksId: number, subjects: readonly Subject[]) =>
     };
   });
 
+const asId = z.coerce.number().pipe(id).optional().catch(undefined);
+const asDay = z
+  .string()
+  .refine((text) => readDate(text).ok)
+  .optional()
+  .catch(undefined);
+
 /**
  * Which changes are asked for, as an address says it: those of a stage, a person, an account, or of some days (ISO, both included) in
  * a zone. What does not read is not asked for.
  */
-const asId = z.coerce.number().pipe(id).optional().catch(undefined);
 const asked = z.object({
   before: z
     .string()
@@ -91,17 +97,17 @@ const asked = z.object({
     .catch(undefined),
   person: asId,
   account: asId,
-  from: z.iso.date().optional().catch(undefined),
-  to: z.iso.date().optional().catch(undefined),
+  from: asDay,
+  to: asDay,
   zone: z.string().max(60).optional().catch(undefined),
 });
 export type ChangesAsked = Readonly<Record<string, unknown>>;
 
 const wantedOf = ({ stage, person, account, from, to, zone = 'UTC' }: z.output<typeof asked>): Wanted => {
-  const begins = (day: string, later: number): string | null =>
-    dayBegins(plainDate(day).add({ days: later }), zone) ??
-    dayBegins(plainDate(day).add({ days: later }), 'UTC') ??
-    null;
+  const begins = (day: string, later: number): string | null => {
+    const date = plainDate(day).add({ days: later });
+    return dayBegins(date, zone) ?? dayBegins(date, 'UTC') ?? null;
+  };
   return {
     subjects: stage === undefined ? null : (CHANGES_OF[stage] ?? []),
     person: person === undefined ? null : personId(person),

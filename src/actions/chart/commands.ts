@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { type AccountFields, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
 import { NO_BANK_DETAILS, bankProblems, plainIban } from '@/core/chart/bank';
-import { plainRouting, routingOf } from '@/core/chart/routing';
+import { ANY_ROUTING, plainRouting, routingOf } from '@/core/chart/routing';
 import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
@@ -92,12 +92,13 @@ export const saveBank = booksAction('saveBank', 'chart.change', { account, bank 
     bic: input.bank.bic.toUpperCase(),
     routing: plainRouting(input.bank.routing),
   };
-  const wrong = bankProblems(details, routingOf(books.country, found.currency));
+  const stand = await bankDetailsOf(tx, books.id);
+  // One that stands, from a file or from before the books had another country, holds nothing else up.
+  const kept = stand.get(found.id)?.routing === details.routing;
+  const wrong = bankProblems(details, kept ? ANY_ROUTING : routingOf(books.country, found.currency));
   if (wrong.length > 0) return fail(...wrong);
   const twin =
-    details.iban === ''
-      ? undefined
-      : [...(await bankDetailsOf(tx, books.id))].find(([id, other]) => id !== found.id && other.iban === details.iban);
+    details.iban === '' ? undefined : [...stand].find(([id, other]) => id !== found.id && other.iban === details.iban);
   const holder = twin === undefined ? undefined : (await standingChart({ tx, books })).find(({ id }) => id === twin[0]);
   if (holder !== undefined)
     return fail(problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, 'iban'));

@@ -1,6 +1,4 @@
-import { payInto } from '@/core/chart/bank';
-import { routingOf } from '@/core/chart/routing';
-import { inTreeOrder } from '@/core/chart/tree';
+import { paidInto } from '@/core/chart/pay-into';
 import { companyChecklist, letterhead } from '@/core/company/facts';
 import { nextStage } from '@/core/proof/stages';
 import { bankDetailsOf } from '@/store/bank-details';
@@ -14,7 +12,6 @@ import { historyOf } from '../frame/history';
 export const companyView = (id: number) =>
   page('books.see', id, async ({ tx, books, actor }, state) => {
     const logo = await logoSetAt(tx, books.id);
-    const details = await bankDetailsOf(tx, books.id);
     return {
       facts: books.facts,
       // Whoever only looks need not know who else there is.
@@ -25,18 +22,7 @@ export const companyView = (id: number) =>
       years: state.years.map((year) => ({ name: year.name, start: year.start.toString(), end: year.end.toString() })),
       next: nextStage(state.stages) ?? null,
       /** The accounts that documents name to pay into. */
-      banks: inTreeOrder(state.accounts).flatMap(({ account }) => {
-        const own = details.get(account.id);
-        return own?.onDocuments === true && account.active
-          ? [
-              {
-                currency: account.currency ?? books.currency,
-                name: account.name,
-                says: payInto(own, routingOf(books.country, account.currency)),
-              },
-            ]
-          : [];
-      }),
+      banks: paidInto(state.accounts, await bankDetailsOf(tx, books.id), books),
       history: await historyOf({ tx, books }, 'books'),
     };
   });

@@ -29,7 +29,7 @@ export const plainDigits = (text: string): string =>
     return nought === undefined ? (MARKS[character] ?? character) : String(code - nought);
   });
 
-/** Whether `plainDigits` would change anything; most texts are asked only this. */
+/** Whether a text has digits of another script; most are asked only this. */
 export const hasOtherDigits = (text: string): boolean => {
   for (let at = 0; at < text.length; at += 1) {
     const code = text.charCodeAt(at);

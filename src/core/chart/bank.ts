@@ -1,5 +1,5 @@
 import { type Problem, problem, quoted } from '../base/result';
-import { type Routing, printRouting, routingProblem } from './routing';
+import { type Routing, routingProblem } from './routing';
 
 /** What is known about a bank, cash or card account beside its name. `alertBelow` is in minor units of the account's currency. */
 export interface BankDetails {
@@ -99,14 +99,6 @@ export const bicProblem = (typed: string): Problem | undefined => {
         'bic',
       );
 };
-
-/** How an account is named to whoever pays into it: by IBAN and BIC, else by bank code and number; empty where neither is known. */
-export const payInto = ({ iban, bic, number, routing }: BankDetails, kind: Routing): string =>
-  iban !== ''
-    ? `IBAN ${printIban(iban)}${bic === '' ? '' : `, BIC ${bic}`}`
-    : number === ''
-      ? ''
-      : `${routing === '' ? '' : `${kind.label} ${printRouting(routing, kind)}, `}account ${number}`;
 
 /** What is wrong with what is known about an account; `routing` is how its bank is numbered. */
 export const bankProblems = (details: BankDetails, routing: Routing): readonly Problem[] =>

@@ -1,12 +1,11 @@
 import { isCurrency } from '../money/currency';
 import { type Row, textOf } from '../base/table';
 import { type ColumnRole, type FoundHeader, headerTexts } from './header';
-import { type Column, sampleOf, survey } from './survey';
+import { type Column, DATE, sampleOf, survey } from './survey';
 import { type Title, isAmountTitle, titleOf } from './titles';
 
 const CODE_FIRST = /^[A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*/i;
 const BETWEEN = /^[-–—:·|\s]+/u;
-const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,2}[./-]\d{1,2})$/;
 
 /** A longer cell holds no code and name. */
 const MOST_CELL_READ = 400;

@@ -13,7 +13,7 @@ export type Look = 'empty' | 'nil' | 'amount' | 'plain' | 'percent' | 'date' | '
 
 const MOST_AMOUNT = 60;
 /** A year has two digits or four: 1-01-001 is a code. */
-const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,2}[./-]\d{1,2})\.?$/;
+export const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,2}[./-]\d{1,2})\.?$/;
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
 const isAround = (text: string): boolean => {
   const letters = text.replace(/[\s()+\-.\p{Sc}]/gu, '');

@@ -341,7 +341,7 @@ const Leaves = ({
 }) => (
   <section aria-label="What no answer calls for any more" className="mb-3 border-l-4 border-ochre px-3 py-1 text-sm">
     <h2 className="font-semibold">No answer calls for these any more</h2>
-    <ul className="mt-1 columns-1 gap-6 lg:columns-2">
+    <ul className="mt-1 grid gap-x-6 lg:grid-cols-2">
       {go.map((account) => (
         <li key={account.id}>
           <label className="flex min-h-6 items-center gap-2">

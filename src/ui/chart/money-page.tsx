@@ -157,7 +157,7 @@ const MoneyRow = ({
         <td>{account.role}</td>
         <td>{account.currency ?? frame.currency}</td>
         {text('iban', printIban(details.iban), 'IBAN', 'w-52', ibanProblem)}
-        {text('number', details.number, 'Account number', 'w-24')}
+        {text('number', details.number, 'Account number', 'w-28')}
         {text('routing', printRouting(details.routing, routing), routing.label, 'w-24', (typed) =>
           routingProblem(typed, routing),
         )}

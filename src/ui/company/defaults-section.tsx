@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { type DateStyle, writeStyled } from '@/core/base/date-style';
 import { plainDate } from '@/core/base/dates';
+import type { PaidInto } from '@/core/chart/pay-into';
 import { PAPER_SIZES, SETTLEMENTS, SPAN_RULES } from '@/core/company/facts';
 import {
   DOCUMENT_KINDS,
@@ -18,7 +19,6 @@ import { NUMBER_STYLES } from '@/core/money/number-style';
 import { Field } from '../parts/field';
 import { day } from '../parts/names';
 import { Go } from '../parts/go';
-import type { PaidInto } from './document-preview';
 import { Pair, Section, SelectFact, TextFact } from './fact-fields';
 import { useFacts } from './facts';
 

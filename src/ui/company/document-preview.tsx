@@ -1,6 +1,7 @@
 'use client';
 
 import { plainDate } from '@/core/base/dates';
+import type { PaidInto } from '@/core/chart/pay-into';
 import { letterhead } from '@/core/company/facts';
 import { describeTerms, documentName, documentNumber, dueDate } from '@/core/company/terms';
 import { formatMinor } from '@/core/money/format';
@@ -8,13 +9,6 @@ import { minor } from '@/core/money/minor';
 import { day } from '../parts/names';
 import { Letterhead } from '../statements/letterhead';
 import { useFacts, useShownFacts } from './facts';
-
-/** An account that documents name to pay into. */
-export interface PaidInto {
-  readonly currency: string;
-  readonly name: string;
-  readonly says: string;
-}
 
 /** The head and the foot of the next sales invoice, as the facts make them; what is being typed is in it. */
 export const DocumentPreview = ({

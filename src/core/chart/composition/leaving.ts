@@ -4,7 +4,7 @@ import type { ComposedAccount } from './compose';
 
 /** What earlier answers brought and later ones do not call for any more. */
 export interface Leaving {
-  /** May go: nothing uses them, and nobody made them something else. What stands under a heading comes before it. */
+  /** May go: nothing uses them, and nobody made them something else. In the order in which they were composed. */
   readonly go: readonly Account[];
   /** Stay, each with why. */
   readonly stay: readonly { readonly account: Account; readonly why: string }[];
@@ -48,5 +48,5 @@ export const leaving = (
       }
     }
   }
-  return { go, stay };
+  return { go: go.reverse(), stay: stay.reverse() };
 };
