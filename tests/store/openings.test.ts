@@ -125,6 +125,11 @@ describe('rows of a paper', () => {
     expect(valueOf(again)).toEqual(valueOf(first));
     expect(codesOf(await takeOver({ books, paper, key: randomUUID() }))).toEqual(['paper.taken-already']);
     const { batch } = valueOf(first);
+    // What the second one puts in the place of the first is told before it is done.
+    expect((await paperView(books, other))?.paper?.plan).toMatchObject({
+      replaced: 1,
+      replacing: [{ account: (await rowOf(books, '3010'))?.id, from: -30_000n, to: -7000n }],
+    });
     const second = valueOf(await takeOver({ books, paper: other, key: randomUUID() }));
     expect(codesOf(await undoTakeOver({ books, paper, batch: second.batch }))).toEqual(['paper.not-this-batch']);
     expect(codesOf(await undoTakeOver({ books, paper, batch: randomUUID() }))).toEqual(['paper.not-this-batch']);
