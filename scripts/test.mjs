@@ -1,6 +1,7 @@
 // npm test: everything that must hold, on a fresh machine too. Ends with one line, "N passed, N failed", from the runners' own reports.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { bin, ensureBuild, ensureChromium, ensurePackages, ensurePostgres, freePort, root, run } from './provision.mjs';
 
 ensurePackages();
@@ -10,10 +11,15 @@ mkdirSync(join(root, '.cache'), { recursive: true });
 
 let passed = 0;
 let failed = 0;
+/** What failed, told once more at the end: of a long log, the end is what one is shown. */
+const told = [];
 const count = (name, ok) => {
   console.log(`${ok ? 'passed' : 'FAILED'}: ${name}`);
   if (ok) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    told.push(name);
+  }
 };
 const step = (name, command, args, options) => count(name, run(bin(command), args, options) === 0);
 /** A runner's own report; a report that is missing or counts nothing is a failure, whatever the exit code said. */
@@ -24,6 +30,7 @@ const report = (name, file, command, args, read, options) => {
     const found = read(JSON.parse(readFileSync(file, 'utf8')));
     passed += found.passed;
     failed += found.failed;
+    told.push(...found.told);
     if (found.passed + found.failed === 0 || (code !== 0 && found.failed === 0))
       count(`${name} (exit code ${code})`, false);
     console.log(`${name}: ${found.passed} passed, ${found.failed} failed`);
@@ -39,6 +46,8 @@ step('lint', 'eslint', ['.', '--max-warnings', '0']);
 step('imports', 'depcruise', ['src', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
 step('dead code', 'knip', []);
 
+const firstLines = (text = '') => stripVTControlCharacters(text).split('\n').slice(0, 6).join('\n    ');
+
 const units = join(root, '.cache', 'unit-report.json');
 report(
   'unit and store tests',
@@ -50,8 +59,24 @@ report(
     failed:
       found.numFailedTests +
       found.testResults.filter((one) => one.status === 'failed' && one.assertionResults.length === 0).length,
+    told: found.testResults
+      .filter(({ status }) => status === 'failed')
+      .flatMap(({ name, message, assertionResults }) => [
+        `${relative(root, name)} ${message}`.trim(),
+        ...assertionResults
+          .filter(({ status }) => status === 'failed')
+          .map(({ fullName, failureMessages }) => `  ${fullName}\n    ${firstLines(failureMessages[0])}`),
+      ]),
   }),
 );
+
+/** The tests of a suite, and of those in it, that failed at every try. */
+const unexpected = ({ file, specs = [], suites = [] }) => [
+  ...specs
+    .filter(({ ok }) => !ok)
+    .map(({ title, tests }) => `${file}: ${title}\n    ${firstLines(tests[0]?.results.at(-1)?.error?.message)}`),
+  ...suites.flatMap(unexpected),
+];
 
 const data = join(root, '.cache', 'e2e-data');
 rmSync(data, { recursive: true, force: true });
@@ -60,10 +85,15 @@ report(
   join(root, '.cache', 'e2e-report.json'),
   'playwright',
   ['test'],
-  ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+  ({ stats, suites }) => ({
+    passed: stats.expected + stats.flaky,
+    failed: stats.unexpected,
+    told: suites.flatMap(unexpected),
+  }),
   // Two files of tests at a time, each with a server and data of its own.
   { env: { CHROMIUM: chromium, E2E_PORTS: [await freePort(), await freePort()].join(), E2E_DATA: data } },
 );
 
+if (told.length > 0) console.log(['', 'what failed:', ...told].join('\n'));
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
