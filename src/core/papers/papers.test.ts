@@ -462,7 +462,7 @@ describe('hostile and broken files get a code and a sentence', () => {
     expect(refusal(whole)).toBeUndefined();
     expect(refusal(whole.map((byte, index) => (index === at ? 0x39 : byte)))).toBe('paper.broken');
   });
-  it('are a result or a sentence, whatever was done to them: 10,000 mutated papers', () => {
+  it('are a result or a sentence, whatever was done to them: three thousand mutated papers, others each time', () => {
     const light = PAPERS.filter((name) => !name.endsWith('.xlsx')).map(demo);
     const heavy = PAPERS.filter((name) => name.endsWith('.xlsx')).map(demo);
     const mutate = (seed: Uint8Array, edits: readonly (readonly [number, number])[], cut: number): Uint8Array => {
@@ -490,10 +490,9 @@ describe('hostile and broken files get a code and a sentence', () => {
         { numRuns, endOnFailure: true },
       );
     };
-    check(light, 9500);
-    check(heavy, 500);
-    // Ten thousand of them take minutes where the machine has much else to do.
-  }, 600_000);
+    check(light, 2850);
+    check(heavy, 150);
+  });
 });
 
 describe('writing CSV', () => {
