@@ -167,6 +167,15 @@ describe('asking without the screen', () => {
       ok: true,
       value: { kind: 'loans', items: [{ date: '2026-08-31', instalment: '105.00', outstanding: '900.00' }, {}] },
     });
+    // Its header says what it is, unasked; so does that of what is paid ahead, though a supplier stands in it.
+    expect(await askList(plan)).toMatchObject({ ok: true, value: { kind: 'loans' } });
+    const ahead = file(
+      'Supplier,Text,From,To,Amount,Used,Remaining\nHosts,Web,2026-01-01,2026-12-31,120.00,70.00,50.00\n',
+    );
+    expect(await askList(ahead)).toMatchObject({
+      ok: true,
+      value: { kind: 'prepayments', items: [{ remaining: '50.00' }] },
+    });
     expect(await askList({ ...plan, kind: 'stock' })).toMatchObject({ ok: false, problems: [{ code: 'list.none' }] });
   });
   it('reads a list of contacts where there are no open items', async () => {

@@ -6,6 +6,7 @@ import { plainDecimal } from '@/core/money/format';
 import { readContacts } from '@/core/schedules/list-contacts';
 import { readItems } from '@/core/schedules/list-items';
 import type { ListKind } from '@/core/schedules/list-kinds';
+import { isRather } from '@/core/schedules/read-list';
 import { type Listed, readRegister, summedOf } from '@/core/schedules/registers/read-register';
 import { REGISTER_KINDS, type RegisterKind } from '@/core/schedules/registers/register-words';
 
@@ -118,9 +119,10 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
           ...(date === undefined ? {} : { date }),
           ...(digits === undefined ? {} : { digits }),
         });
-  if (items === undefined || items.items.length === 0) {
-    const things = kind === undefined ? register(read.value, undefined, name, digits) : undefined;
-    if (things !== undefined) return ok(things);
+  const things = kind === undefined ? register(read.value, undefined, name, digits) : undefined;
+  const none = items === undefined || items.items.length === 0;
+  if (things !== undefined && (none || isRather(read.value, things.kind))) return ok(things);
+  if (none) {
     const contacts = readContacts(read.value, name);
     if (contacts !== undefined)
       return ok({

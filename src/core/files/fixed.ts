@@ -3,6 +3,9 @@
  * figures: a place that none of them fills parts two columns.
  */
 
+import { folded } from '../base/folded';
+import { TOTAL } from '../words/paper-words';
+
 /** Lines that are looked at for the columns. */
 const LOOKED_AT = 3000;
 /** A longer line is no line of a printed list. */
@@ -52,6 +55,10 @@ export const looksFixed = (text: string): boolean => {
   return figures.length >= 3 && gaps.length >= figures.length * 0.6;
 };
 
+/** A sum is labelled across the columns that it has nothing in: only its figures tell of columns. */
+const withoutLabel = (line: string): string =>
+  TOTAL.in(folded(line)) === undefined ? line : line.replace(/^.*\p{L}\S*/u, (label) => ' '.repeat(label.length));
+
 /** The columns of a printed list. */
 export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] => {
   const figures = lines
@@ -59,7 +66,7 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     .filter((line) => line.length <= MOST_LINE && FIGURE.test(line) && !RULE.test(line));
   const width = figures.reduce((widest, line) => Math.max(widest, line.length), 0);
   const filled = new Uint32Array(width);
-  for (const line of figures)
+  for (const line of figures.map(withoutLabel))
     for (let at = 0; at < line.length; at += 1)
       if (line[at] !== ' ' && line[at] !== '\u00a0') filled[at] = (filled[at] ?? 0) + 1;
   // A line or two may hang over: a title with a figure in it, a name that is too long.

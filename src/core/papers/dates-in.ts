@@ -71,7 +71,8 @@ export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly stri
   return [
     ...numeric.flatMap((one) => readFileDate(one, order) ?? []),
     ...[...plain.matchAll(SIGNED)].flatMap(([, year = '', month = '', day = '']) => iso(year, Number(month), day)),
-    ...worded(plain),
+    // What is a day by its figures belongs to no word beside it.
+    ...worded(plain.replace(NUMERIC, ' ')),
   ];
 };
 

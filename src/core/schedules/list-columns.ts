@@ -216,10 +216,12 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
       }
     }
   }
+  // Where nothing numbers or dates a document, each row is somebody's balance, so that nobody recurs.
+  const balances = !taken.has('number') && !taken.has('date') && !taken.has('contactCode');
   if (!taken.has('contactName') && !taken.has('reference'))
     give(
       'contactName',
-      free(({ spaced, distinct }) => spaced >= 0.8 && distinct <= 0.9),
+      free(({ spaced, distinct, fractions }) => spaced >= 0.8 && fractions < 0.2 && (distinct <= 0.9 || balances)),
     );
   if (!taken.has('number'))
     give(

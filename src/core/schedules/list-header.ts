@@ -14,7 +14,7 @@ export type Naming = (text: string) => number;
 /** So many rows below a header are of the list, where no word in it is known. */
 const ROWS_BELOW = 2;
 /** A header stands within so many rows from the top. */
-const MOST_HEADER = 120;
+export const MOST_HEADER = 120;
 
 /** A row with days or figures of its own is no header, nor a part of one. */
 const hasFigures = (row: Row | undefined): boolean =>

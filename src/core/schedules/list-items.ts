@@ -218,7 +218,7 @@ const totalDoubts = (
 /** What is left out, or is taken for something that it may not be. */
 const rowDoubts = (
   list: ListTable,
-  { unread, nothing, unsure }: SortedRows,
+  { unread, nothing, unsure, unlike, grand }: SortedRows,
   guessed: readonly PrintedRow[],
 ): readonly Problem[] => {
   const [odd] = guessed;
@@ -261,6 +261,10 @@ const rowDoubts = (
             nothing[0],
           ),
         ]),
+    // Where the whole is printed, it is asked as a whole.
+    ...(grand === undefined ? unlike : []).map(({ row }) =>
+      problem('list.sum', `The sum in row ${row} is not what stands above it.`, row),
+    ),
     ...unsure.map((row) =>
       problem('list.row', `Row ${row} has no day and no number, so it is taken for a sum, but sums up nothing.`, row),
     ),
@@ -294,7 +298,7 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   const last = sorted.totals.at(-1);
   const signs = signsOf(list, rows, kinds, last, whose.kind);
   const items = itemsOf(list, sorted, kinds, signs, currency, whose.kind);
-  const printed = totalsOf(list, last, signs);
+  const printed = totalsOf(list, sorted.grand, signs);
   return {
     kind: whose.kind,
     asAt: asAt ?? null,
@@ -312,7 +316,7 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
             ),
           ]),
       ...rowDoubts(list, sorted, guessed),
-      ...totalDoubts(items, printed, last),
+      ...totalDoubts(items, printed, sorted.grand),
       ...itemDoubts(items, asked.date ?? asAt),
     ],
   };

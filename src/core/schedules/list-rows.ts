@@ -1,5 +1,6 @@
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
+import { isCurrency } from '../money/currency';
 import { type Minor, NIL, add, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { totalWords } from '../papers/total-words';
@@ -7,7 +8,7 @@ import { lexicon } from '../words/lexicon';
 import { CARRIED } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
 import { type ListTable, amountIn, dayIn } from './list-table';
-import { BALANCE_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
+import { BALANCE_WORDS, COLUMN_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
 
 /** Columns of amounts, but for those of ages. */
 type AmountRole = 'original' | 'open' | 'base' | 'debit' | 'credit';
@@ -37,12 +38,16 @@ export interface Contact {
 export interface SortedRows {
   readonly items: readonly { readonly printed: PrintedRow; readonly contact: Contact }[];
   readonly totals: readonly PrintedRow[];
+  /** What the whole list comes to, as it prints it; undefined where it prints the sums of its parts alone. */
+  readonly grand: PrintedRow | undefined;
   /** Rows of documents with an amount that does not read. */
   readonly unread: readonly number[];
   /** Rows of documents of which nothing is open. */
   readonly nothing: readonly number[];
   /** Rows that look like sums, and are of nothing that stands above them. */
   readonly unsure: readonly number[];
+  /** Rows that are called sums, and are of nothing that stands above them. */
+  readonly unlike: readonly PrintedRow[];
 }
 
 const isMoney = (role: Role | undefined): boolean => role !== undefined && MONEY.has(role);
@@ -213,6 +218,7 @@ const kindOfRow = (
   row: Row,
   printed: PrintedRow,
   since: Minor,
+  whole: Minor,
 ): 'item' | 'total' | 'carried' | 'bare' => {
   const own = printed.texts;
   const has = (role: Role): boolean => (own[role] ?? '') !== '';
@@ -226,6 +232,8 @@ const kindOfRow = (
     return 'item';
   const carried = isCarried(row) && !(has('contactCode') && has('contactName'));
   if (carried) return 'carried';
+  // A balance behind all that is listed is what it comes to, and nobody's.
+  if (printed.open === whole && whole !== 0n && !isGrouped(list) && !named && !hasNumber) return 'total';
   if (labels.some((text) => BALANCE_WORDS.is(folded(text)))) return 'item';
   if (labels.some(isTotal) || (printed.open === since && since !== 0n && !hasNumber)) return 'total';
   // Without a day and a number of its own, and with one word at most, it is what others come to.
@@ -235,15 +243,29 @@ const kindOfRow = (
 
 const isGrouped = ({ roles }: ListTable): boolean => !roles.includes('contactName') && !roles.includes('contactCode');
 
-/** Goes through the rows: contacts above their items, items, sums, what is printed on every page. */
-export const sortRows = (list: ListTable, digits: number): SortedRows => {
+/** A currency that stands above the rows that are in it: "USD", "Currency: USD". */
+const currencyAlone = (texts: readonly string[]): string | undefined => {
+  const words = texts
+    .join(' ')
+    .split(/[\s:：()]+/)
+    .filter((word) => word !== '');
+  const codes = words.filter(isCurrency);
+  const rest = words.filter((word) => !isCurrency(word)).join(' ');
+  return codes.length === 1 && (rest === '' || COLUMN_WORDS.currency.is(folded(rest))) ? codes[0] : undefined;
+};
+
+/** Goes through the rows; those of `named` are documents whatever their words say. */
+const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): SortedRows => {
   const items: { printed: PrintedRow; contact: Contact }[] = [];
   const totals: PrintedRow[] = [];
   const [unread, nothing, unsure]: [number[], number[], number[]] = [[], [], []];
+  const unlike: PrintedRow[] = [];
   const grouped = isGrouped(list);
   const isRepeated = repeats(list);
   let heading = grouped ? contactAbove(list) : undefined;
   let last: Contact = { code: null, name: null };
+  let [grand, currency]: [PrintedRow | undefined, string | undefined] = [undefined, undefined];
+  const parted = !list.roles.includes('currency') && list.inCurrency.size === 0;
   // What the items come to since the last sum or contact, and altogether, as printed.
   let [since, whole] = [NIL, NIL];
   const from = list.header + 1;
@@ -264,20 +286,33 @@ export const sortRows = (list: ListTable, digits: number): SortedRows => {
       const labels = texts.filter(hasLetters);
       // Of several currencies only the amounts in base add up, so that a sum has no open amount.
       const summed = printed.amounts.base ?? printed.amounts.original;
-      if (summed !== undefined && !isCarried(row) && labels.length <= 1) totals.push(printed);
+      if (summed !== undefined && !isCarried(row) && labels.length <= 1) {
+        totals.push(printed);
+        grand = printed;
+      }
       const money = list.roles.some((role, column) => isMoney(role) && /\d/.test(texts[column] ?? ''));
       if (money || isCarried(row) || labels.every(isTotal)) return;
+      const section = parted ? currencyAlone(texts) : undefined;
+      if (section !== undefined) {
+        [currency, since] = [section, NIL];
+        return;
+      }
       heading = contactIn(texts) ?? heading;
       since = NIL;
       return;
     }
-    const kind = kindOfRow(list, row, printed, since);
+    const kind = named.has(printed.row) ? 'item' : kindOfRow(list, row, printed, since, whole);
     if (kind === 'item' && open === 0n && printed.date !== undefined) {
       nothing.push(printed.row);
       return;
     }
     if (kind !== 'item') {
-      if (kind !== 'carried') totals.push(printed);
+      if (kind !== 'carried') {
+        totals.push(printed);
+        // The sum of the last part says nothing of those before it.
+        grand = open === since && open !== whole ? undefined : printed;
+      }
+      if (kind === 'total' && open !== since && open !== whole && open !== 0n) unlike.push(printed);
       if (kind === 'bare' && open !== since && open !== whole) unsure.push(printed.row);
       since = NIL;
       return;
@@ -285,7 +320,21 @@ export const sortRows = (list: ListTable, digits: number): SortedRows => {
     last = grouped ? (heading ?? last) : contactOf(printed, heading, last);
     since = add(since, open);
     whole = add(whole, open);
-    items.push({ printed, contact: last });
+    const said = currency === undefined ? printed : { ...printed, texts: { ...printed.texts, currency } };
+    items.push({ printed: said, contact: last });
   });
-  return { items, totals, unread, nothing, unsure };
+  return { items, totals, grand, unread, nothing, unsure, unlike };
+};
+
+/**
+ * Goes through the rows: contacts above their items, items, sums, what is printed on every page. Somebody may be called "Total": where
+ * rows that are called so sum up nothing, and the list's own total is only reached with them, they are of contacts.
+ */
+export const sortRows = (list: ListTable, digits: number): SortedRows => {
+  const first = sorted(list, digits, new Set());
+  const last = first.grand;
+  const named = first.unlike.filter((row) => row !== last && (row.texts.contactName ?? '') !== '');
+  if (named.length === 0 || last?.open === undefined) return first;
+  const listed = sum([...first.items.map(({ printed }) => printed), ...named].map(({ open }) => open ?? NIL));
+  return listed === last.open ? sorted(list, digits, new Set(named.map(({ row }) => row))) : first;
 };

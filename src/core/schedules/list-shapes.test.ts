@@ -421,6 +421,90 @@ const LISTS: readonly {
       '4||Harbour Inn|credit-note|CRN 5||2026-06-19|||-24.00|-24.00|',
     ],
   },
+  {
+    what: 'a balance by age for each customer, nobody naming their column, one of them called Total',
+    file: 'list.csv',
+    of: 'customers 2026-03-31',
+    text: [
+      'Skein & Shuttle',
+      'A/R ageing at 31 March 2026',
+      ',Current,1 - 30,31 - 60,> 60,Total',
+      'Alder Mills,120.00,0.00,0.00,30.50,150.50',
+      'Total Care Laundry,0.00,75.25,0.00,0.00,75.25',
+      'Yarrow Inns,0.00,0.00,-12.00,0.00,-12.00',
+      'Total,120.00,75.25,-12.00,30.50,213.75',
+    ].join('\n'),
+    items: [
+      '4||Alder Mills|balance|||||||150.50|',
+      '5||Total Care Laundry|balance|||||||75.25|',
+      '6||Yarrow Inns|balance|||||||-12.00|',
+    ],
+  },
+  {
+    what: 'what debits and credits come to, on two lines below them',
+    file: 'list.csv',
+    of: 'customers 2026-03-31',
+    text: [
+      'Sales ledger, outstanding, 31/03/2026',
+      'A/C,Name,No,Type,Date,Debit,Credit',
+      'ASH1,Ash Joinery,4001,SI,14/01/2026,250.00,',
+      'ASH1,Ash Joinery,4007,SC,20/02/2026,,40.00',
+      'ELM2,Elm & Son,4010,SI,03/03/2026,99.95,',
+      ',,,,Totals,349.95,40.00',
+      ',,,,Balance,309.95,',
+    ].join('\n'),
+    items: [
+      '3|ASH1|Ash Joinery|invoice|4001||2026-01-14||||250.00|',
+      '4|ASH1|Ash Joinery|credit-note|4007||2026-02-20||||-40.00|',
+      '5|ELM2|Elm & Son|invoice|4010||2026-03-03||||99.95|',
+    ],
+  },
+  {
+    what: 'each currency under its own name, with sums of the parts alone',
+    file: 'list.csv',
+    of: 'suppliers 2025-12-31 EUR',
+    text: [
+      'Open supplier invoices 31 December 2025',
+      'Currency: EUR',
+      'Supplier,Invoice,Date,Due date,Outstanding',
+      'Fennel Foods,E-1,02/11/2025,02/12/2025,100.00',
+      'Sorrel & Co,E-2,14/11/2025,14/12/2025,20.50',
+      'Total,,,,120.50',
+      'Currency: USD,,,,',
+      'Maple Crates,U-9,20/11/2025,20/12/2025,75.00',
+      'Total,,,,75.00',
+    ].join('\n'),
+    items: [
+      '4||Fennel Foods|invoice|E-1||2025-11-02|2025-12-02|EUR||-100.00|',
+      '5||Sorrel & Co|invoice|E-2||2025-11-14|2025-12-14|EUR||-20.50|',
+      '8||Maple Crates|invoice|U-9||2025-11-20|2025-12-20|USD||-75.00|',
+    ],
+  },
+  {
+    what: 'contacts above their invoices, printed, with sums whose labels go across the columns',
+    file: 'list.txt',
+    of: 'customers 2026-04-30',
+    text: [
+      'HEATHER NETS              Outstanding customer invoices    30 April 2026',
+      '',
+      'Invoice   Date        Due               Original          Open',
+      'C-12 Harbour Stores',
+      'S800      10.03.2026  09.04.2026          716.25        477.50',
+      'S802      04.04.2026  04.05.2026        5,575.60      3,717.07',
+      'Total Harbour Stores                                  4,194.57',
+      'C-40 Quay Fish Co.',
+      'S803      03.04.2026  03.05.2026        7,323.00      4,882.00',
+      'S805      15.02.2026  17.03.2026        4,334.03      4,334.03',
+      'Total Quay Fish Co.                                   9,216.03',
+      'Grand total                                          13,410.60',
+    ].join('\n'),
+    items: [
+      '5|C-12|Harbour Stores|invoice|S800||2026-03-10|2026-04-09||716.25|477.50|',
+      '6|C-12|Harbour Stores|invoice|S802||2026-04-04|2026-05-04||5575.60|3717.07|',
+      '9|C-40|Quay Fish Co.|invoice|S803||2026-04-03|2026-05-03||7323.00|4882.00|',
+      '10|C-40|Quay Fish Co.|invoice|S805||2026-02-15|2026-03-17||4334.03|4334.03|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {
@@ -450,5 +534,22 @@ describe('lists of open items', () => {
           .join('|'),
       ),
     ).toEqual(items);
+  });
+
+  it('ask about the sum of a part where they print none of the whole, and about nothing that adds up', async () => {
+    const doubts = async (sum: string): Promise<readonly string[]> => {
+      const lines = [
+        'Customer,Invoice,Date,Open',
+        'Ash,1,14/01/2026,10.00',
+        'Ash,2,20/01/2026,5.00',
+        `Total Ash,,,${sum}`,
+      ];
+      const text = [...lines, 'Elm,3,14/01/2026,7.00', 'Total Elm,,,7.00'].join('\n');
+      const tables = await readAnyPaper(new TextEncoder().encode(text), 'customers.csv');
+      const read = tables.ok ? readItems(tables.value, { name: 'customers.csv' }) : undefined;
+      return (read?.doubts ?? []).map(({ code, path }) => `${code} ${String(path?.[0] ?? '')}`);
+    };
+    expect(await doubts('15.00')).toEqual([]);
+    expect(await doubts('15.10')).toEqual(['list.sum 4']);
   });
 });

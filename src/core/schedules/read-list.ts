@@ -1,10 +1,13 @@
 import { type Result, fail, ok, problem } from '../base/result';
-import type { Table } from '../base/table';
+import { type Table, textOf } from '../base/table';
 import { type ContactsRead, readContacts } from './list-contacts';
 import { type ItemsRead, type ListAsked, readItems } from './list-items';
+import { best as bestOfItems } from './list-columns';
+import { MOST_HEADER, type Naming } from './list-header';
 import { readCamt } from './camt';
 import { type StatementsRead } from './statement';
 import { readStatementTable } from './statement-table';
+import { bestOf } from './registers/register-columns';
 import { type RegisterRead, readRegister } from './registers/read-register';
 import type { RegisterKind } from './registers/register-words';
 import { type ScheduleKind, type ThingKind, isThings } from './kinds';
@@ -74,6 +77,20 @@ export const readList = (
     ),
   );
 };
+
+/** How many columns of a list the best of the first rows names; each only where it is hardly anything else. */
+const namedBy = (tables: readonly Table[], naming: Naming): number =>
+  Math.max(
+    0,
+    ...tables.flatMap(({ rows }) =>
+      rows.slice(0, MOST_HEADER).map((row) => row.filter((cell) => naming(textOf(cell)) >= NAMED).length),
+    ),
+  );
+const NAMED = 2.5;
+
+/** Whether the header of a list names more of what a kind of things has than of what open items have. */
+export const isRather = (tables: readonly Table[], kind: RegisterKind): boolean =>
+  namedBy(tables, bestOf(kind)) > namedBy(tables, bestOfItems);
 
 /** The statements of a bank's XML file. */
 export const readStatements = (bytes: Uint8Array, name: string): Result<ListRead> => {

@@ -1,6 +1,9 @@
 import { folded } from '../base/folded';
 
-/** Months as they stand in dates, folded beginnings of January to December per language; declined forms begin alike. */
+/**
+ * Months as they stand in dates, January to December per language, folded. What ends in a star is a stem and takes any ending; other
+ * forms of a short name stand beside it.
+ */
 const MONTHS: readonly string[] = [
   'january february march april may june july august september october november december',
   'janner februar marz april mai juni juli august september oktober november dezember',
@@ -14,44 +17,65 @@ const MONTHS: readonly string[] = [
   'januar februar mars april mai juni juli august september oktober november desember',
   'tammikuu helmikuu maaliskuu huhtikuu toukokuu kesakuu heinakuu elokuu syyskuu lokakuu marraskuu joulukuu',
   'januar februar mars april mai juni juli agust september oktober november desember',
-  'stycz lut mar kwie maj czerw lipc|lipi sierp wrze pazdzier listopad grud',
+  'stycz* luty|lute* marz*|marca|marcu kwie* maj|maja czerw* lipc*|lipi* sierp* wrze* pazdzier* listopad* grud*',
   'leden unor brezen duben kveten cerven cervenec srpen zari rijen listopad prosinec',
   'ledna unora brezna dubna kvetna cervna cervence srpna zari rijna listopadu prosince',
-  'januar februar marec april maj jun jul august september oktober november december',
+  'januar februar marec|marca april maj|maja jun|juna jul|jula august september oktober november december',
   'januar februar marcius aprilis majus junius julius augusztus szeptember oktober november december',
   'ianuarie februarie martie aprilie mai iunie iulie august septembrie octombrie noiembrie decembrie',
   'януари февруари март април май юни юли август септември октомври ноември декември',
-  'sijec veljac ozuj travan svib lipn|lipa srp kolovoz ruj listopad studen prosin',
-  'januar februar marec april maj junij julij avgust september oktober november december',
-  'јануар фебруар март април мај јун јул август септембар октобар новембар децембар',
-  'ιανουαρ φεβρουαρ μαρτ απριλ μαι ιουν ιουλ αυγουστ σεπτεμβρ οκτωβρ νοεμβρ δεκεμβρ',
+  'sijec* veljac* ozuj* travan* svib* lipnj*|lipanj srpanj|srpnja kolovoz* rujan|rujna listopad studen* prosin*',
+  'januar februar marec|marca april maj|maja junij julij avgust september oktober november december',
+  'јануар фебруар март|марта април мај|маја јун|јуна јул|јула август септембар октобар новембар децембар',
+  'ιανουαρ* φεβρουαρ* μαρτ* απριλ* μαιο*|μαι ιουν* ιουλ* αυγουστ* σεπτεμβρ* οκτωβρ* νοεμβρ* δεκεμβρ*',
   'ocak subat mart nisan mayis haziran temmuz agustos eylul ekim kasim aralik',
-  'январ феврал март апрел май июн июл август сентябр октябр ноябр декабр',
-  'січ лют берез квіт трав червн|червень липн|липень серп верес жовт листопад груд',
-  'saus vasar kov baland geguz birzel liep rugpjut rugsej spal lapkri gruod',
-  'janvar februar mart april maij junij julij august septembr oktobr novembr decembr',
+  'январ* феврал* март|марта апрел* май|мая июн* июл* август сентябр* октябр* ноябр* декабр*',
+  'січ* лют* берез* квіт* трав* червн*|червень липн*|липень серп* верес* жовт* листопад груд*',
+  'saus* vasar* kovas|kovo baland* geguz* birzel* liep* rugpjut* rugsej* spal* lapkri* gruod*',
+  'janvar* februar* mart|marta april* maijs|maija|maij junij* julij* august* septembr* oktobr* novembr* decembr*',
   'jaanuar veebruar marts aprill mai juuni juuli august september oktoober november detsember',
 ];
 
-/** Languages (the first of the list) that shorten months to their first three letters. */
+/** Languages (the first of the list) that shorten months to their first three or four letters. */
 const SHORTENED = 9;
+/** A shorter name takes no ending by itself: "mayor" is no month. */
+const LEAST_TO_END = 5;
+/** Letters of an ending of a whole name ("augustus", "januaru"), and of a stem. */
+const [ENDING, ENDING_OF_STEM] = [3, 5] as const;
+
+interface Beginning {
+  readonly start: string;
+  readonly month: number;
+  /** So many letters may stand behind it. */
+  readonly more: number;
+}
 
 /** Beginnings of months, the longest first, so that "cervence" is July before "cerven" is June. */
-const BEGINNINGS: readonly (readonly [start: string, month: number])[] = MONTHS.flatMap((list, language) =>
+const BEGINNINGS: readonly Beginning[] = MONTHS.flatMap((list, language) =>
   list.split(' ').flatMap((names, at) =>
-    names
-      .split('|')
-      .map(folded)
-      .flatMap((name) => (language < SHORTENED ? [name, name.slice(0, 3), name.slice(0, 4)] : [name]))
-      .map((start) => [start, at + 1] as const),
+    names.split('|').flatMap((name): readonly Beginning[] => {
+      const start = folded(name);
+      const month = at + 1;
+      const stem = name.endsWith('*');
+      // The first languages decline none.
+      const more = stem ? ENDING_OF_STEM : language >= SHORTENED && start.length >= LEAST_TO_END ? ENDING : 0;
+      const short = language < SHORTENED ? [start.slice(0, 3), start.slice(0, 4)] : [];
+      return [{ start, month, more }, ...short.map((one) => ({ start: one, month, more: 0 }))];
+    }),
   ),
-).sort(([a], [b]) => b.length - a.length);
+).sort((one, other) => other.start.length - one.start.length);
 
-/** The month that a folded word names (1 to 12), by its longest known beginning; undefined where two months begin so. */
+/**
+ * The month that a folded word names (1 to 12), by its longest known beginning; undefined where two months begin so, and for words
+ * that only begin like a month.
+ *
+ * @example [monthOf('sept'), monthOf('pazdziernika'), monthOf('outstanding')] // [9, 10, undefined]
+ */
 export const monthOf = (word: string): number | undefined => {
   if (word.length < 3 || !/\p{L}/u.test(word)) return undefined;
-  const found = BEGINNINGS.find(([start]) => word.startsWith(start));
+  const found = BEGINNINGS.find(({ start, more }) => word.startsWith(start) && word.length - start.length <= more);
   if (found === undefined) return undefined;
-  const same = new Set(BEGINNINGS.filter(([start]) => start === found[0]).map(([, month]) => month));
-  return same.size === 1 ? found[1] : undefined;
+  return BEGINNINGS.some(({ start, month }) => start === found.start && month !== found.month)
+    ? undefined
+    : found.month;
 };
