@@ -4,6 +4,7 @@
  */
 
 import { folded } from '../base/folded';
+import { monthOf } from '../words/months';
 import { TOTAL } from '../words/paper-words';
 
 /** Lines that are looked at for the columns. */
@@ -84,6 +85,11 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
       .filter((cell) => cell !== '' && !/^[-–—]+$/.test(cell));
     return cells.filter((cell) => /\d/.test(cell) && !/\p{L}{3}/u.test(cell)).length > cells.length * 0.8;
   };
+  /** "31 Mar": the day in front of a month is no code. */
+  const months = ({ from, to }: Span): boolean => {
+    const words = figures.map((line) => folded(line.slice(from, to))).filter((word) => word !== '');
+    return words.length > 0 && words.filter((word) => monthOf(word) !== undefined).length > words.length * 0.8;
+  };
   const joined: Span[] = [];
   for (const range of ranges) {
     const last = joined.at(-1);
@@ -92,8 +98,8 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     if (
       last !== undefined &&
       near &&
-      (numeric(last) === numeric(range) || !numeric(last)) &&
-      !isFirstCode(joined.length, last, numeric)
+      (months(range) ||
+        ((numeric(last) === numeric(range) || !numeric(last)) && !isFirstCode(joined.length, last, numeric)))
     )
       joined[joined.length - 1] = { from: last.from, to: range.to };
     else joined.push(range);

@@ -12,6 +12,7 @@ import { totalWords } from '../papers/total-words';
 import { CREDIT, DEBIT } from '../words/paper-words';
 import { lexicon } from '../words/lexicon';
 import type { Lexicon } from '../words/lexicon';
+import { withYears } from './years-of-days';
 import { type ListTable, amountIn, dayIn, listTable } from './list-table';
 import {
   type AccountStatement,
@@ -62,7 +63,8 @@ type Column = 'side' | 'date' | 'valueDate' | 'text' | 'amount' | 'in' | 'out' |
 type Columns = ReadonlyMap<Column, readonly number[]>;
 
 const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
-const NUMBER = /(?:\*|x|\d)[\d*x\s-]{4,25}\d/i;
+/** Two blanks part it from what stands beside it. */
+const NUMBER = /(?:\*|x|\d)(?:[\d*x-]|\s(?!\s)){4,25}\d/i;
 
 const NONE: ReadonlySet<string> = new Set();
 
@@ -170,7 +172,7 @@ interface BankTable {
 /** The bank's table in a table; undefined where it has no days with amounts. */
 const bankTable = (tables: readonly Table[], sheet: number): BankTable | undefined => {
   const table = tables[sheet];
-  const list = table === undefined ? undefined : listTable(table);
+  const list = table === undefined ? undefined : listTable(withYears(table));
   if (list === undefined) return undefined;
   const columns = columnsOf(list);
   const at = (column: Column): number => columns.get(column)?.[0] ?? -1;
@@ -186,17 +188,18 @@ const bankTable = (tables: readonly Table[], sheet: number): BankTable | undefin
   return { list, at, texts: columns.get('text') ?? [], currency: currency ?? '' };
 };
 
-/** An amount beside the words of a balance in a row outside of the entries, and the day beside it. */
-const balanceIn = (list: ListTable, row: Row, words: Lexicon, digits: number): StatementBalance | undefined => {
+/** An amount beside the words of a balance in a row outside of the entries, and the day beside it; below nil where it is paid out. */
+const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: number): StatementBalance | undefined => {
   const texts = row.map(textOf);
   if (!texts.some((text) => text.length < 120 && words.in(folded(text)) !== undefined)) return undefined;
-  const amounts = row.flatMap((cell) => {
+  const amounts = row.flatMap((cell, column) => {
     const text = textOf(cell);
     if (dayIn(list, text) !== undefined) return [];
     const behind = text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?$/) + 1).trim();
     const read = amountIn(list, cell) ?? amountIn(list, behind);
     const units = read === undefined ? undefined : unitsOf(read, digits, typeof cell === 'object');
-    return units === undefined ? [] : [minor(units.amount)];
+    if (units === undefined) return [];
+    return [column === at('out') ? negate(minor(units.amount)) : minor(units.amount)];
   });
   const amount = amounts.at(-1);
   const day = texts.flatMap((text) => dayIn(list, text) ?? datesIn(text)).at(-1);
@@ -216,18 +219,24 @@ interface TableEntry extends StatementEntry {
   readonly currency: string;
 }
 
-/** What a row of a bank's table is: an entry, one that does not read, or none. */
+/** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
 const entryIn = (
   { list, at, texts: words, currency: common }: BankTable,
   row: Row,
+  before: string | undefined,
 ): TableEntry | 'unread' | undefined => {
   const text = (column: Column): string => textOf(row[at(column)]);
-  const date = dayIn(list, text(at('date') < 0 ? 'valueDate' : 'date'));
+  const day = text(at('date') < 0 ? 'valueDate' : 'date');
   const cells = (['amount', 'in', 'out'] as const).map((column) => row[at(column)]);
   if (cells.every((cell) => !/\d/.test(textOf(cell)))) return undefined;
   // What is only announced is in no balance.
   if (row.some((cell) => textOf(cell).length < 40 && PENDING.is(folded(textOf(cell))))) return undefined;
-  if (date === undefined) return row.some((cell) => totalWords(textOf(cell), NONE) > 0) ? undefined : 'unread';
+  const says = (is: (folded: string) => boolean): boolean =>
+    row.some((cell) => textOf(cell).length < 120 && is(folded(textOf(cell))));
+  const goesOn = day === '' && !says((one) => BALANCE.in(one) !== undefined) && words.some((where) => textOf(row[where]) !== ''); // prettier-ignore
+  const date = dayIn(list, day) ?? (goesOn ? before : undefined);
+  if (row.some((cell) => totalWords(textOf(cell), NONE) > 0) && dayIn(list, day) === undefined) return undefined;
+  if (date === undefined) return 'unread';
   const currency = isCurrency(text('currency')) ? text('currency') : common;
   const digits = currency === '' ? 2 : minorDigits(currency);
   const [whole, paidIn, paidOut] = cells.map((cell) => amountIn(list, cell));
@@ -283,24 +292,27 @@ const oldestFirst = (entries: readonly TableEntry[]): readonly TableEntry[] => {
 interface Told {
   readonly account: string;
   readonly period: readonly string[];
-  readonly opening: StatementBalance | undefined;
-  readonly closing: StatementBalance | undefined;
+  /** By what stands in the column of accounts. */
+  readonly openings: ReadonlyMap<string, StatementBalance>;
+  readonly closings: ReadonlyMap<string, StatementBalance>;
 }
 
-/** One account's entries as a statement; balances that the table says in its own lines are those of its only account. */
+/** One account's entries as a statement; balances that the table says in lines without an account are those of its only one. */
 const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean): AccountStatement => {
   const own = oldestFirst(entries);
   const [oldest, newest] = [own[0], own.at(-1)];
   const [from, to] = told.period;
-  const said = (balance: StatementBalance | undefined, day: string | null | undefined): StatementBalance | null =>
-    alone && balance !== undefined ? { ...balance, date: balance.date ?? day ?? null } : null;
+  const said = (balances: Told['openings'], day: string | null | undefined): StatementBalance | null => {
+    const balance = balances.get(account) ?? (alone ? balances.get('') : undefined);
+    return balance === undefined ? null : { ...balance, date: balance.date ?? day ?? null };
+  };
   const beside = (entry: TableEntry | undefined, before: boolean): StatementBalance | null =>
     entry === undefined || entry.balance === null
       ? null
       : { date: entry.date, amount: before ? subtract(entry.balance, entry.amount) : entry.balance };
-  const opening = said(told.opening, from ?? oldest?.date) ?? beside(oldest, true);
-  const closing = said(told.closing, to ?? newest?.date) ?? beside(newest, false);
   const account = oldest?.account ?? '';
+  const opening = said(told.openings, from ?? oldest?.date) ?? beside(oldest, true);
+  const closing = said(told.closings, to ?? newest?.date) ?? beside(newest, false);
   const iban = IBAN.exec(account)?.[0];
   const currency = oldest?.currency ?? '';
   return {
@@ -333,20 +345,28 @@ const readTable = (
   const digits = currency === '' ? 2 : minorDigits(currency);
   const entries: TableEntry[] = [];
   const unread: number[] = [];
-  let [opening, closing]: (StatementBalance | undefined)[] = [];
+  const [openings, closings] = [new Map<string, StatementBalance>(), new Map<string, StatementBalance>()];
   list.rows.forEach((row, at) => {
     if (at === list.header) return;
-    const [before, after] = [balanceIn(list, row, OPENING, digits), balanceIn(list, row, CLOSING, digits)];
-    if (before !== undefined) opening ??= before;
-    else if (after !== undefined) closing ??= after;
-    if (before !== undefined || after !== undefined || at < list.header) return;
-    const entry = entryIn(bank, row);
-    if (entry === 'unread') unread.push(at + 1);
-    else if (entry !== undefined) entries.push(entry);
+    // A line of its own may have its words in the column of accounts.
+    const beside = textOf(row[bank.at('account')]);
+    const account = at > list.header && /\d/.test(beside) && BALANCE.in(folded(beside)) === undefined ? beside : '';
+    const says = (balances: Map<string, StatementBalance>, words: Lexicon): boolean => {
+      const balance = balanceIn(bank, row, words, digits);
+      // The first that is said holds: a later one is of another page.
+      if (balance !== undefined && !balances.has(account)) balances.set(account, balance);
+      return balance !== undefined;
+    };
+    const before = says(openings, OPENING);
+    if ((!before && says(closings, CLOSING)) || before || at < list.header) return;
+    const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
+    // "Balance at 31 March", above the entries or below them.
+    if (entry !== undefined && entry !== 'unread') entries.push(entry);
+    else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
   // "01/06/2026 to 30/06/2026": the period of the statement.
   const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
-  return { entries, told: { account: accountIn(list.titles), period, opening, closing }, unread };
+  return { entries, told: { account: accountIn(list.titles), period, openings, closings }, unread };
 };
 
 /**

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
+import { readAnyPaper } from '../files/read-any';
 import { plainDecimal } from '../money/format';
 import { minor } from '../money/minor';
 import { readCamt } from './camt';
@@ -223,6 +224,73 @@ describe('a bank’s table', () => {
       ['111-1', 2],
       ['222-2', 1],
     ]);
+  });
+  it('of two accounts has the balances of each, also where lines of their own say them', () => {
+    const read = table(
+      'Account,Date,Description,Debit,Credit\n1-1,2026-03-01,Opening balance,,100.00\n1-1,2026-03-05,Sale,,50.00\n2-2,2026-03-01,Opening balance,3.00,\n2-2,2026-03-09,Fee,4.00,\n2-2,2026-03-31,Closing balance,7.00,\n',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        statements: [
+          { account: '1-1', opening: { date: '2026-03-01', amount: 10_000n }, closing: null },
+          { account: '2-2', opening: { amount: -300n }, closing: { date: '2026-03-31', amount: -700n } },
+        ],
+      },
+    });
+  });
+  it('says its last balance with its day in words, and goes on with a day that it prints once', () => {
+    const read = table(
+      'Relevé du 01/12/2025 au 31/12/2025;;;\nDate;Libellé;Débit;Crédit\n;SOLDE PRECEDENT AU 30/11/2025;;410,00\n03/12/2025;PRLV;12,40;\n;FRAIS;2,60;\n;TOTAL DES MOUVEMENTS;15,00;\n;SOLDE AU 31/12/2025;;395,00\n',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [
+          {
+            opening: { date: '2025-11-30', amount: 41_000n },
+            closing: { date: '2025-12-31', amount: 39_500n },
+            entries: [{ amount: -1240n }, { date: '2025-12-03', amount: -260n, text: 'FRAIS' }],
+          },
+        ],
+      },
+    });
+  });
+  it('leaves the year of its days to its title, across the turn of the year too, printed or not', async () => {
+    const printed = [
+      'NORWICK BANK                STATEMENT OF ACCOUNT          Sheet 12',
+      'Account 44-20-11 70019922        6 Dec 2025 to 5 Jan 2026',
+      '',
+      'Date     Details                   Paid out     Paid in     Balance',
+      ' 6 Dec   Balance brought forward                           1,204.55',
+      ' 9 Dec   Chq 000441                   80.25',
+      ' 9 Dec   BACS Abbey Cycles                       640.00    1,764.30',
+      ' 3 Jan   Interest                                  0.12    1,764.42',
+    ].join('\n');
+    const tables = await readAnyPaper(bytes(printed), 'statement.txt');
+    expect(tables.ok && readStatementTable(tables.value, 'statement.txt')).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [
+          {
+            account: '44-20-11 70019922',
+            opening: { date: '2025-12-06', amount: 120_455n },
+            closing: { date: '2026-01-03', amount: 176_442n },
+            entries: [
+              { date: '2025-12-09', amount: -8025n },
+              { date: '2025-12-09' },
+              { date: '2026-01-03', amount: 12n },
+            ],
+          },
+        ],
+      },
+    });
+    expect(table('Statement to 5 January 2026,,\nDate,Text,Amount\n12/31,A,1.00\n01/02,B,2.00\n')).toMatchObject({
+      ok: true,
+      value: { statements: [{ entries: [{ date: '2025-12-31' }, { date: '2026-01-02' }] }] },
+    });
   });
   it('has each account in the decimals of its own currency, and says which rows it leaves out', () => {
     const read = table(
