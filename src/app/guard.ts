@@ -17,7 +17,7 @@ const isOurs = (host: string): boolean =>
 
 /** Addresses that answer with a file or data and never with a page. */
 export const NO_PAGE =
-  /^\/(?:health\/?$|simulated\/rates\/?$|sign-in\/do\/[a-z-]+\/?$|who\/choose\/?$|audit\/file\/?$|books\/\d+\/(?:logo|here|accounts(?:\/\d+)?|changes\/last|papers\/(?:bring|\d+\/(?:file|matching|show))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take)|openings\/(?:audit-file|figures|compare\/export)|schedules\/(?:contacts\/(?:rows|list)|analysis\/rows|\d+\/(?:items|list))|statements\/[a-z-]+\/export|lists\/[a-z-]+)\/?$)/;
+  /^\/(?:health\/?$|simulated\/rates\/?$|sign-in\/do\/[a-z-]+\/?$|who\/choose\/?$|audit\/file\/?$|books\/\d+\/(?:logo|here|accounts(?:\/\d+)?|changes\/last|papers\/(?:bring|\d+\/(?:file|matching|show))|calendar\/file|currencies\/rates|chart\/(?:export|import\/take|tidy\/count)|openings\/(?:audit-file|figures|compare\/export)|schedules\/(?:contacts\/(?:rows|list)|analysis\/rows|\d+\/(?:items|list))|statements\/[a-z-]+\/export|lists\/[a-z-]+)\/?$)/;
 
 const development = process.env.NODE_ENV === 'development';
 

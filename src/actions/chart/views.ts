@@ -142,6 +142,13 @@ export const tidyView = (id: number) =>
     return { advice, answered: context.books.chart.answers !== null };
   });
 
+/** How many things Tidying has to say that nobody has put aside. */
+export const tidyCount = (id: number) =>
+  booksView('books.see', id, async (context) => {
+    const dismissed = new Set((await dismissalsOf(context.tx, context.books.id)).map(({ key }) => key));
+    return { count: tidy(await tidyStateOf(context)).filter(({ key }) => !dismissed.has(key)).length };
+  });
+
 /** For beginning or extending a chart: what stands, and what the preview of anything brought has to know. */
 export const beginView = (id: number) =>
   page('books.see', id, async (context, state) => ({

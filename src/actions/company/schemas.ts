@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { readLimits } from '@/core/schedules/ageing';
 import { readDate } from '@/core/base/dates';
 import {
   COLOURS,
@@ -145,6 +146,12 @@ export const FACT_SCHEMAS = {
   customerTerms: terms,
   supplierTerms: terms,
   settlement: z.enum(SETTLEMENTS.map((one) => one.id)),
+  ageLimits: z.array(z.number()).transform((days, context): readonly number[] => {
+    const read = readLimits(days.join(' '));
+    if (read.ok) return read.value;
+    context.addIssue({ code: 'custom', message: read.problems[0]?.message ?? '' });
+    return z.NEVER;
+  }),
   numbering,
   documentNames: z
     .partialRecord(z.enum(DOCUMENT_KINDS.map((one) => one.id)), line('The name of a document', 40))

@@ -29,6 +29,8 @@ export interface FrameView {
   readonly remark: string;
   readonly archived: boolean;
   readonly parts: readonly Part[];
+  /** Days overdue that part the ages of open items. */
+  readonly ageLimits: readonly number[];
   readonly cutover: string;
   readonly openingDate: string;
   readonly atYearStart: boolean;
@@ -58,6 +60,7 @@ export const frameOf = (state: BooksState, actor: Actor, since: SinceThen | unde
     remark: facts.remark,
     archived,
     parts: facts.parts,
+    ageLimits: facts.ageLimits,
     cutover: cutover.toString(),
     openingDate: openingDate(cutover).toString(),
     atYearStart: state.atYearStart,

@@ -9,6 +9,7 @@ export const DEFAULT_FACTS = [
   'customerTerms',
   'supplierTerms',
   'settlement',
+  'ageLimits',
   'numbering',
   'documentNames',
   'salesPrices',

@@ -5,6 +5,7 @@ import type { LegalForm } from './legal-form';
 import { type Part, partLabel } from './parts';
 import { TAX_INTERVALS, type TaxBasis, type TaxInterval, returnPeriods } from './tax';
 import {
+  AGE_LIMITS,
   DOCUMENT_KINDS,
   type DocumentNames,
   type Numbering,
@@ -86,6 +87,8 @@ export interface CompanyFacts {
   readonly customerTerms: PaymentTerms;
   readonly supplierTerms: PaymentTerms;
   readonly settlement: (typeof SETTLEMENTS)[number]['id'];
+  /** Days overdue up to which open items belong to an age, rising. */
+  readonly ageLimits: readonly number[];
   readonly numbering: readonly Numbering[];
   readonly documentNames: DocumentNames;
   readonly salesPrices: PricesShown;
@@ -130,6 +133,7 @@ export const PLAIN_FACTS: Omit<CompanyFacts, 'name' | 'legalForm' | 'country' | 
   customerTerms: { kind: 'days', days: 30 },
   supplierTerms: { kind: 'days', days: 30 },
   settlement: 'items',
+  ageLimits: AGE_LIMITS,
   numbering: DOCUMENT_KINDS.map(({ id, prefix }) => ({ kind: id, prefix, next: 1, width: 5 })),
   documentNames: {},
   salesPrices: 'before',
@@ -153,6 +157,7 @@ const SAY: { readonly [F in FactName]?: (value: CompanyFacts[F]) => string } = {
   customerTerms: describeTerms,
   supplierTerms: describeTerms,
   numbering: (kinds) => kinds.map(documentNumber).join(', '),
+  ageLimits: (days) => days.join(', '),
   documentNames: (names) =>
     DOCUMENT_KINDS.flatMap(({ id, label }) => (names[id] === undefined ? [] : [`${label} as ${names[id]}`])).join(', '),
   salesPrices: sayPrices,
@@ -193,6 +198,7 @@ export const FACT_LABELS: Readonly<Record<FactName, string>> = {
   customerTerms: 'Customers’ payment terms',
   supplierTerms: 'Suppliers’ payment terms',
   settlement: 'Receipts and payments',
+  ageLimits: 'Ages of open items',
   numbering: 'Document numbers',
   documentNames: 'Names of documents',
   salesPrices: 'Prices to customers',

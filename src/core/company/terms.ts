@@ -76,3 +76,6 @@ export interface Numbering {
 /** The number that the next document gets: "SI-00042". */
 export const documentNumber = ({ prefix, next, width }: Omit<Numbering, 'kind'>): string =>
   `${prefix}${String(next).padStart(width, '0')}`;
+
+/** Days overdue up to which items belong to an age, where nobody says otherwise; beyond the last they belong to one more. */
+export const AGE_LIMITS: readonly number[] = [30, 60, 90];

@@ -1,10 +1,8 @@
 import { plainDate } from '../base/dates';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Minor, NIL, add } from '../money/minor';
+import { AGE_LIMITS } from '../company/terms';
 import type { ItemFields } from './item';
-
-/** Days overdue up to which items belong to an age; beyond the last they belong to one more. */
-export const AGE_LIMITS: readonly number[] = [30, 60, 90];
 
 /** Ages that can be told apart. */
 const MOST_LIMITS = 8;

@@ -69,9 +69,6 @@ export const ByRole = ({ frame, roles, free }: View) => {
               <th scope="col" className="text-left">
                 Points to
               </th>
-              <th scope="col" className="w-64 text-left max-md:hidden">
-                Give it to
-              </th>
             </tr>
           </thead>
           <tbody>
@@ -81,47 +78,52 @@ export const ByRole = ({ frame, roles, free }: View) => {
                   {role.label}
                 </th>
                 <td className="align-top">
-                  {role.accounts.map((account) => (
-                    <span key={account.id} className={`block ${account.active ? '' : 'italic text-ink-2'}`}>
-                      {called(account)}
-                      {account.currency === null ? '' : ` (${account.currency})`}
-                      {account.active ? '' : ', inactive'}
-                    </span>
-                  ))}
-                  {role.missing && (
-                    <span className={role.blocks ? 'text-brick' : 'text-ochre'}>
-                      missing{role.blocks ? ', and nothing is posted without it' : ''}.{' '}
-                      <Go href={`/books/${String(frame.id)}/chart/tidy`} className="underline">
-                        Or have one made
-                      </Go>
-                    </span>
-                  )}
-                  {!role.missing && role.accounts.length === 0 && (
-                    <span className="note">none, and none is needed</span>
-                  )}
-                </td>
-                <td className="align-top max-md:hidden">
-                  {role.single && role.accounts.length > 0 ? (
-                    <span className="note">one at most</span>
-                  ) : !role.missing && asked !== role.role ? (
-                    <button
-                      type="button"
-                      className="btn btn-xs"
-                      aria-label={`${role.accounts.length > 0 ? 'One more' : 'Give it'}: ${role.label}`}
-                      onClick={() => setAsked(role.role)}
-                    >
-                      {role.accounts.length > 0 ? 'One more' : 'Give it'}
-                    </button>
-                  ) : (
-                    <Picker
-                      aria-label={`Account for ${role.label}`}
-                      choices={choicesFor(role, free)}
-                      chosen=""
-                      onChoose={(key) => void give(role, key)}
-                      autoFocus={asked === role.role}
-                      className="input input-xs w-full"
-                    />
-                  )}
+                  {/* On a phone what gives a role stands below what has it. */}
+                  <div className="gap-4 md:flex md:justify-between">
+                    <div>
+                      {role.accounts.map((account) => (
+                        <span key={account.id} className={`block ${account.active ? '' : 'italic text-ink-2'}`}>
+                          {called(account)}
+                          {account.currency === null ? '' : ` (${account.currency})`}
+                          {account.active ? '' : ', inactive'}
+                        </span>
+                      ))}
+                      {role.missing && (
+                        <span className={role.blocks ? 'text-brick' : 'text-ochre'}>
+                          missing{role.blocks ? ', and nothing is posted without it' : ''}.{' '}
+                          <Go href={`/books/${String(frame.id)}/chart/tidy`} className="underline">
+                            Or have one made
+                          </Go>
+                        </span>
+                      )}
+                      {!role.missing && role.accounts.length === 0 && (
+                        <span className="note">none, and none is needed</span>
+                      )}
+                    </div>
+                    <div className="shrink-0 max-md:mt-1 md:w-64">
+                      {role.single && role.accounts.length > 0 ? (
+                        <span className="note">one at most</span>
+                      ) : !role.missing && asked !== role.role ? (
+                        <button
+                          type="button"
+                          className="btn btn-xs"
+                          aria-label={`${role.accounts.length > 0 ? 'One more' : 'Give it'}: ${role.label}`}
+                          onClick={() => setAsked(role.role)}
+                        >
+                          {role.accounts.length > 0 ? 'One more' : 'Give it'}
+                        </button>
+                      ) : (
+                        <Picker
+                          aria-label={`Account for ${role.label}`}
+                          choices={choicesFor(role, free)}
+                          chosen=""
+                          onChoose={(key) => void give(role, key)}
+                          autoFocus={asked === role.role}
+                          className="input input-xs w-full"
+                        />
+                      )}
+                    </div>
+                  </div>
                 </td>
               </tr>
             ))}

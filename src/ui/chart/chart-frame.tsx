@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Frame, type FrameProps } from '../frame/frame';
 import { Go } from '../parts/go';
+import { TidyCount } from './tidy-count';
 
 /** Three looks at the same chart; what belongs to it and has a page of its own; and the ways to bring accounts in. */
 const GROUPS = [
@@ -58,6 +59,7 @@ export const ChartFrame = ({
                   className={`shrink-0 py-1.5 outline-offset-[-2px] ${at === place ? 'border-b-2 border-madder font-semibold' : 'hover:underline'}`}
                 >
                   {label}
+                  {at === '/tidy' && <TidyCount frame={frame.frame} />}
                 </Go>
               </li>
             ))}

@@ -98,7 +98,10 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
             ))}
           </ol>
         </nav>
-        <div className="min-w-0 max-w-2xl">
+        <div
+          className="min-w-0 max-w-2xl"
+          data-asks={checklist.find(({ kind, done }) => kind === 'required' && !done)?.section}
+        >
           <WhoSection countries={countryNames()} logo={logo} />
           <PracticeSection people={people} archived={frame.archived} posted={posted} />
           {facts.parts.includes('sales-tax') && <TaxSection years={years} cutover={frame.cutover} />}

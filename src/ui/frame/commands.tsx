@@ -22,7 +22,7 @@ const STATEMENTS = [
 
 const EVERYWHERE: readonly (readonly [string, string])[] = [
   ['Ctrl K', 'find a place or an account'],
-  ['F6', 'go to the sheet of the page'],
+  ['F6', 'go to the sheet of the page, or to what it asks first'],
   ['?', 'show these keys'],
   ['Esc', 'close, or leave a cell as it was'],
 ];

@@ -5,12 +5,16 @@ import { useState } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import { minorDigits } from '@/core/money/currency';
 import { abs, NIL, sum } from '@/core/money/minor';
-import { agesIn, ageLabels, ageingOf, AGE_LIMITS, readLimits } from '@/core/schedules/ageing';
+import { agesIn, ageLabels, ageingOf, readLimits } from '@/core/schedules/ageing';
 import type { Contact } from '@/core/schedules/contact';
 import type { ItemFields } from '@/core/schedules/item';
+import { changeFact } from '@/actions/company/commands';
+import { sameKept } from '@/core/base/kept';
 import { Field } from '../parts/field';
 import { figure, sided } from '../parts/figures';
 import { Go } from '../parts/go';
+import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
 
 const AgeChart = dynamic(() => import('./age-chart').then(({ AgeChart: chart }) => chart), {
   ssr: false,
@@ -27,14 +31,24 @@ export const Ageing = ({
   readonly items: readonly ItemFields[];
   readonly contacts: readonly Contact[];
 }) => {
-  const [limits, setLimits] = useState(AGE_LIMITS);
+  const refresh = useRefresh();
+  const [limits, setLimits] = useState(frame.ageLimits);
   const [says, setSays] = useState<string | undefined>();
+  const keeps = frame.may.includes('company.change');
   const rows = ageingOf(items, frame.openingDate, limits);
   const labels = ageLabels(limits);
   const typed = (text: string): void => {
     const read = readLimits(text);
     setSays(read.ok ? undefined : read.problems[0]?.message);
-    if (read.ok) setLimits(read.value);
+    if (!read.ok || sameKept(read.value, limits)) return;
+    setLimits(read.value);
+    if (!keeps) return;
+    void send(changeFact({ books: frame.id, field: 'ageLimits', was: frame.ageLimits, now: read.value })).then(
+      (done) => {
+        setSays(done.ok ? undefined : done.problems[0]?.message);
+        if (done.ok) refresh();
+      },
+    );
   };
   const names = new Map(contacts.map((one) => [one.id as number, one]));
   const currencies = [...new Set(rows.map(({ currency }) => currency))];
@@ -43,7 +57,11 @@ export const Ageing = ({
   return (
     <div className="px-4 py-3 lg:overflow-y-auto">
       <div className="no-print mb-3 w-56">
-        <Field label="Ages end after days" problem={says}>
+        <Field
+          label="Ages end after days"
+          problem={says}
+          hint={keeps ? 'kept for everybody who looks at these books' : undefined}
+        >
           {(ids) => (
             <input
               {...ids}

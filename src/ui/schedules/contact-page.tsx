@@ -3,7 +3,7 @@ import type { contactView } from '@/actions/schedules/views';
 import { describeTerms } from '@/core/company/terms';
 import { minorDigits } from '@/core/money/currency';
 import { formatMinor } from '@/core/money/format';
-import { ageLabels, ageOf, AGE_LIMITS } from '@/core/schedules/ageing';
+import { ageLabels, ageOf } from '@/core/schedules/ageing';
 import { CONTACT_ROLES, beyondLimit } from '@/core/schedules/contact';
 import { SETTLES } from '@/core/schedules/contact-cells';
 import { Frame, MarginPart } from '../frame/frame';
@@ -25,7 +25,7 @@ export const ContactPage = ({
   openingDate,
   evidence,
 }: Found & { readonly frame: FrameView }) => {
-  const labels = ageLabels(AGE_LIMITS);
+  const labels = ageLabels(frame.ageLimits);
   const currency = contact.currency === '' ? frame.currency : contact.currency;
   const beyond = beyondLimit(contact, items, frame.currency);
   const facts: readonly (readonly [string, string])[] = [
@@ -99,7 +99,7 @@ export const ContactPage = ({
             </thead>
             <tbody>
               {items.map((item) => {
-                const age = ageOf(item, openingDate);
+                const age = ageOf(item, openingDate, frame.ageLimits);
                 return (
                   <tr key={item.id}>
                     <td>
