@@ -19,7 +19,10 @@ const made = async (
 };
 const view = async (page: Page, name: string): Promise<void> => {
   await stage(page, 'Chart').click();
-  await page.getByRole('navigation', { name: 'Views of the chart' }).getByRole('link', { name: new RegExp(`^${name}(?: \\d+ to look at)?$`) }).click();
+  await page
+    .getByRole('navigation', { name: 'Views of the chart' })
+    .getByRole('link', { name: new RegExp(`^${name}(?: \\d+ to look at)?$`) })
+    .click();
 };
 const tree = (page: Page): Locator => page.getByRole('treegrid', { name: 'Chart of accounts' });
 const row = (page: Page, name: RegExp): Locator => tree(page).getByRole('row', { name });

@@ -44,7 +44,7 @@ export const handOf = (page: Page) => {
       await expect(page.getByRole('option').first()).toBeVisible();
       await key('Enter');
     },
-    bring: async (chooser: Locator, file: string): Promise<void> => {
+    bring: async (chooser: Locator, file: Parameters<Locator['setInputFiles']>[0]): Promise<void> => {
       count += 1;
       await chooser.setInputFiles(file);
     },

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { handOf } from './hand';
-import { expect, stage, test } from './support';
+import { expect, test } from './support';
 
 type Hand = ReturnType<typeof handOf>;
 
@@ -96,5 +96,98 @@ test.describe('by keyboard alone', () => {
     part('posted');
     tell();
     expect(hand.count()).toBeLessThanOrEqual(178);
+  });
+
+  test('a chart copied from another client', async ({ page }) => {
+    const hand = handOf(page);
+    const { part, tell } = counting(hand, 'A chart copied from another client');
+    await page.goto('/');
+    await hand.press(page.getByRole('link', { name: 'New books' }));
+    await expect(page.getByLabel('Company name')).toBeFocused();
+    await hand.type('Skua');
+    await hand.to(page.getByLabel('Or a copy of the chart of'));
+    await hand.type('Ma');
+    await hand.key('Control+Enter');
+    part('books');
+    const copy = page.getByRole('button', { name: /^Copy \d+ accounts$/ });
+    await expect(copy).toBeFocused();
+    await hand.key('Enter');
+    await expect(page.getByRole('treegrid', { name: 'Chart of accounts' })).toBeVisible();
+    part('chart');
+    tell();
+    expect(hand.count()).toBeLessThanOrEqual(25);
+    await expect(page.getByRole('row', { name: /^1010 Bank/ })).toBeVisible();
+    // On to posted, as short as it can be.
+    await hand.find('comp');
+    await expect(heading(page, 'Company')).toBeVisible();
+    await hand.key('F6');
+    await hand.type('not r');
+    await expect(page.getByText('all saved')).toBeVisible();
+    await hand.find('op');
+    await typeDown(page, hand, [
+      ['1010', '100'],
+      ['3010', '='],
+    ]);
+    await toPosted(page, hand);
+    part('company, two figures, posted');
+    tell();
+  });
+
+  test('a shop with a year of weeks, cut over inside it, and a paper in which a parent stands with its children', async ({
+    page,
+  }) => {
+    const hand = handOf(page);
+    const { part, tell } = counting(hand, 'A shop with a 4-4-5 year');
+    await page.goto('/new');
+    await expect(page.getByLabel('Company name')).toBeFocused();
+    await hand.type('Puffin Shop');
+    await hand.to(page.getByLabel('Cutover date'));
+    await hand.to(page.getByLabel('Periods', { exact: true }));
+    await hand.type('4-4-5');
+    await hand.key('Shift+Tab');
+    await hand.type('26 F');
+    await expect(page.getByText('Balances stand at close of 25 Feb 2026')).toBeVisible();
+    await hand.to(page.getByRole('radio', { name: /^General trading/ }));
+    for (let starter = 0; starter < 2; starter += 1) await hand.key('ArrowDown');
+    await expect(page.getByRole('radio', { name: /^Empty/ })).toBeChecked();
+    await hand.key('Control+Enter');
+    await expect(heading(page, 'Company')).toBeVisible();
+    part('books');
+    await hand.key('F6');
+    await hand.type('not r');
+    await expect(page.getByText('all saved')).toBeVisible();
+    part('company');
+    await hand.find('pap');
+    await expect(heading(page, 'Papers')).toBeVisible();
+    const lines = [
+      'Code,Account,Debit,Credit',
+      '1000,Banks and cash,"6,085.00",',
+      '1010,Quay Bank current account,"4,000.00",',
+      '1020,Mercer Bank deposit,"2,000.00",',
+      '1050,Till float,85.00,',
+      '1200,Stock of goods,"3,200.00",',
+      '2100,Trade payables,,"1,185.00"',
+      '3010,Share capital,,100.00',
+      '3200,Retained earnings,,"5,000.00"',
+      '4010,Sales,,"9,000.00"',
+      '5010,Cost of goods sold,"6,000.00",',
+      ',Total,"15,285.00","15,285.00"',
+    ];
+    await hand.bring(page.locator('input[type=file]').first(), {
+      name: 'puffin.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(lines.join('\n')),
+    });
+    await expect(page.getByRole('heading', { name: 'puffin.csv' })).toBeVisible();
+    await hand.press(page.getByRole('button', { name: /^Create \d+ accounts as proposed$/ }));
+    await expect(page.getByText('to decide:')).toBeHidden();
+    await hand.press(page.getByRole('button', { name: 'Take over' }));
+    await expect(heading(page, 'Opening balances')).toBeVisible();
+    await expect(page.getByTestId('difference')).toHaveText('EUR level');
+    await expect(page.getByTestId('debits')).toHaveText('15,285.00');
+    part('paper');
+    await toPosted(page, hand);
+    part('posted');
+    tell();
   });
 });

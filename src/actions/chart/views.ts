@@ -146,7 +146,9 @@ export const tidyView = (id: number) =>
 export const tidyCount = (id: number) =>
   booksView('books.see', id, async (context) => {
     const dismissed = new Set((await dismissalsOf(context.tx, context.books.id)).map(({ key }) => key));
-    return { count: tidy(await tidyStateOf(context)).filter(({ key }) => !dismissed.has(key)).length };
+    const state = await tidyStateOf(context);
+    // What a chart without accounts lacks is everything.
+    return { count: state.chart.length === 0 ? 0 : tidy(state).filter(({ key }) => !dismissed.has(key)).length };
   });
 
 /** For beginning or extending a chart: what stands, and what the preview of anything brought has to know. */

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { namesView } from '@/actions/books/names';
+import { namesView, templateNamesView } from '@/actions/books/names';
 import { shown } from '@/app/denied';
 import { NewBooks } from '@/ui/books/new-books';
 import { countryNames, currencyNames } from '@/ui/parts/names';
@@ -14,6 +14,7 @@ export default function NewBooksPage() {
       countries={countryNames()}
       currencies={currencyNames('base')}
       others={await namesView()}
+      templates={await templateNamesView()}
       today={new Date().toISOString().slice(0, 10)}
     />
   ));

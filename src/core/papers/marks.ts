@@ -132,7 +132,9 @@ export const settleBySides = (skeleton: Skeleton, marks: Marks, values: Values, 
   for (let at = 0; at < skeleton.size; at += 1) {
     if (marks.mark[at] !== MARK.open && !marks.unconfirmed.has(at)) continue;
     const raw = values.raw[at] ?? 0n;
-    const size = raw < 0n ? -raw : raw;
+    const [debit, credit] = [values.debit[at] ?? 0n, values.credit[at] ?? 0n];
+    // A total of both sides, which are equal.
+    const size = raw === 0n && debit === credit ? debit : raw < 0n ? -raw : raw;
     if (!sides.has(size) || size === 0n) continue;
     if (marks.mark[at] === MARK.open) marks.mark[at] = MARK.total;
     marks.why[at] = WHY.sides;

@@ -1,3 +1,4 @@
+import { codeStem } from '../chart/codes';
 import { MARK, type Marks, WHY } from './mark';
 import type { Reading } from './reading';
 import { type Skeleton, shapeOf } from './skeleton';
@@ -97,6 +98,45 @@ export const settleSum = (marks: Marks, signs: Amounts, asAccount: Reading['asAc
   if (only === undefined || found.length > 1) return [];
   marks.mark[only] = MARK.total;
   marks.why[only] = WHY.above;
+  return found;
+};
+
+/** A heading sums up no more rows than this, right below it. */
+const MOST_UNDER = 500;
+
+/**
+ * Accounts that stand above others and carry their sum: the rows right below such a one, whose codes begin as its own does, come to its
+ * amount, and all such together are what the accounts are out by; or one of them is, alone.
+ */
+export const settleHeads = (
+  { code }: Skeleton,
+  marks: Marks,
+  { amountAt }: Amounts,
+  asAccount: Reading['asAccount'],
+): readonly number[] => {
+  const net = netOf(marks, amountAt);
+  if (net === 0n) return [];
+  const rows: number[] = [];
+  eachAccount(marks, (row) => {
+    rows.push(row);
+  });
+  const heads = rows.filter((row, place) => {
+    const [own, stem] = [amountAt(row), codeStem(code[row] ?? '')];
+    if (own === 0n || stem === '' || asAccount[String(row)] === true) return false;
+    let sum = 0n;
+    for (const [parts, under] of rows.slice(place + 1, place + 1 + MOST_UNDER).entries()) {
+      if (!(code[under] ?? '').startsWith(stem)) return false;
+      sum += amountAt(under);
+      if (sum === own && parts > 0) return true;
+    }
+    return false;
+  });
+  const only = heads.filter((row) => amountAt(row) === net);
+  const found = heads.reduce((sum, row) => sum + amountAt(row), 0n) === net ? heads : only.length === 1 ? only : [];
+  for (const row of found) {
+    marks.mark[row] = MARK.total;
+    marks.why[row] = WHY.under;
+  }
   return found;
 };
 

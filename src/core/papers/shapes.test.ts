@@ -215,4 +215,23 @@ describe('a paper', () => {
     const sheet = paperSheet(read.ok ? read.value : [], { kind: 'proposed' }, { digits: 2 }, 'list.csv');
     expect([sheet.stated, sheet.recognition.doubts.map(({ code }) => code)]).toEqual(['2025-12-31', []]);
   });
+
+  it('has accounts that carry what stands below them, of which their codes do not tell where it ends', () => {
+    const text = (total: string): string =>
+      `Code;Name;Debit;Credit\n1000;Banks;85.00;\n1010;Quay Bank;60.00;\n1020;Mercer Bank;25.00;\n1200;Stock;40.00;\n2000;Owed;;45.00\n2010;Suppliers;;30.00\n2020;Taxes;;15.00\n2500;Loan;;80.00\n${total}`;
+    const own = [
+      ['1010', 'Quay Bank', 6000n],
+      ['1020', 'Mercer Bank', 2500n],
+      ['1200', 'Stock', 4000n],
+      ['2010', 'Suppliers', -3000n],
+      ['2020', 'Taxes', -1500n],
+      ['2500', 'Loan', -8000n],
+    ];
+    expect(accounts(text(''))).toEqual(own);
+    expect(accounts(text(';Total;125.00;125.00'))).toEqual(own);
+    const read = readPaper(new TextEncoder().encode(text(';Total;125.00;125.00')), 'list.csv');
+    const sheet = paperSheet(read.ok ? read.value : [], { kind: 'proposed' }, { digits: 2 }, 'list.csv');
+    expect(sheet.recognition.doubts.map(({ code }) => code)).toEqual(['reading.sum']);
+    expect(sheet.recognition.doubts[0]?.message).toContain('what the rows below');
+  });
 });

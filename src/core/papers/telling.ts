@@ -5,6 +5,7 @@ import { minor } from '../money/minor';
 import { ARRANGED } from './arrange';
 import { COLUMN_ROLES, type ColumnRole, headerTexts } from './header';
 import type { Circumstances, Hypothesis } from './hypotheses';
+import { WHY } from './mark';
 import { type Net, sayNets } from './nets';
 import type { PaperRow } from './paper-row';
 import type { Convention, Reading } from './reading';
@@ -194,12 +195,18 @@ const doubtsOf = (
     (said, one) =>
       `${capital(said)} ${one ? `(“${name(trial.setAside[0] ?? 0)}”) has an amount but no code, and is no sum of other rows; it is` : 'have amounts but no code, and are no sums of other rows; they are'} left out, since the accounts net to zero without ${one ? 'it' : 'them'}.`,
   );
-  many(
-    trial.sums,
-    'reading.sum',
-    () =>
-      `Row ${String((trial.sums[0] ?? 0) + 1)} (“${name(trial.sums[0] ?? 0)}”) is what the rows above it come to, and the accounts net to zero without it: it is left out as a subtotal, although it stands there like an account.`,
+  const [heads, feet] = [true, false].map((under) =>
+    trial.sums.filter((row) => (trial.marks.why[row] === WHY.under) === under),
   );
+  for (const [rows = [], where] of [
+    [heads, 'below'],
+    [feet, 'above'],
+  ] as const)
+    many(rows, 'reading.sum', (said, one) =>
+      one
+        ? `${capital(said)} (“${name(rows[0] ?? 0)}”) is what the rows ${where} it come to, and the accounts net to zero without it: it is left out as a subtotal, although it stands there like an account.`
+        : `${capital(said)} (the first is “${name(rows[0] ?? 0)}”) are what the rows ${where} them come to, and the accounts net to zero without them: they are left out as subtotals, although they stand there like accounts.`,
+    );
   many(
     trial.odd,
     'reading.form',

@@ -3,7 +3,7 @@ import { sectionSide, usualSide } from '../words/side-words';
 import { MARK, type Marks, WHY } from './mark';
 import { markRows, settleBySides } from './marks';
 import type { Convention, Reading } from './reading';
-import { eachAccount, netOf, settleForm, settleLeft, settleResults, settleSum } from './settle-net';
+import { eachAccount, netOf, settleForm, settleHeads, settleLeft, settleResults, settleSum } from './settle-net';
 import type { Hint } from './sign';
 import type { Skeleton } from './skeleton';
 import { type Turn, turnsOf } from './turns';
@@ -24,7 +24,7 @@ export interface Trial {
   readonly moving: number;
   /** Rows that are no account although nothing but the netting to zero says so. */
   readonly setAside: readonly number[];
-  /** A row that stands like an account, and yet is the sum of those above it, by which the accounts would be out with it. */
+  /** Rows that stand like accounts, and yet are sums of those above or below, by which the accounts would be out with them. */
   readonly sums: readonly number[];
   /** Rows whose codes are formed otherwise than most, by whose sum the accounts would be out with them. */
   readonly odd: readonly number[];
@@ -198,8 +198,12 @@ export const trials = (
     settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
     const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
     settleResults(skeleton, marks, signs);
-    const sums = settleSum(marks, signs, asAccount);
+    const heads = settleHeads(skeleton, marks, signs, asAccount);
+    const sums = [...heads, ...settleSum(marks, signs, asAccount)];
     const odd = settleForm(skeleton, marks, signs, asAccount);
+    // Without those the paper's own totals may be what the accounts come to.
+    if (sums.length + odd.length > 0)
+      settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
     // Beside a column of sides, an amount without one stands nowhere.
     if (way.kind === 'sided')
       eachAccount(marks, (row) => {

@@ -23,6 +23,7 @@ import { type Problem, type Result, fail, isAt, ok, plural, toldIn } from '@/cor
 import { CutoverOptions } from '../calendar/cutover-choice';
 import { PatternFields } from '../calendar/pattern-fields';
 import { YearBand } from '../calendar/year-band';
+import { SourceOptions } from '../chart/source-options';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
 import { type Named, day, writingWith } from '../parts/names';
@@ -77,11 +78,13 @@ export const NewBooks = ({
   countries,
   currencies,
   others,
+  templates,
   today,
 }: {
   readonly countries: Named;
   readonly currencies: Named;
   readonly others: readonly { readonly id: number; readonly name: string }[];
+  readonly templates: readonly { readonly id: number; readonly name: string }[];
   /** `YYYY-MM-DD`; the fiscal year that holds it is proposed. */
   readonly today: string;
 }) => {
@@ -114,6 +117,8 @@ export const NewBooks = ({
     setSaid([]);
   };
   const [said, setSaid] = useState<readonly Problem[]>([]);
+  /** Whose chart is copied, as the address of the page that shows it first: "books=3", or empty. */
+  const [copies, setCopies] = useState('');
   // What the server said stands until something is changed; what can be told here is told while typing.
   const problems = [...liveProblems(answers, year), ...said];
   const at = (field: keyof Answers): string | undefined => problems.find((one) => isAt(one, field))?.message;
@@ -123,7 +128,8 @@ export const NewBooks = ({
   const submit = handleSubmit(async (given) => {
     const made = await send(createBooks({ ...given, plan, evenIfSameName: twin }));
     if (made.ok) {
-      router.push(`/books/${String(made.value.id)}`);
+      const books = `/books/${String(made.value.id)}`;
+      router.push(copies === '' ? books : `${books}/chart/copy?${copies}`);
       return;
     }
     setSaid(made.problems);
@@ -146,6 +152,12 @@ export const NewBooks = ({
           noValidate
           onSubmit={(event) => void submit(event)}
           onChange={() => setSaid([])}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
+            // The browser would send it a second time.
+            event.preventDefault();
+            void submit();
+          }}
           className="flex flex-col gap-2.5"
         >
           <Problems problems={problems.filter((one) => one.path === undefined)} />
@@ -259,7 +271,7 @@ export const NewBooks = ({
                     type="radio"
                     value={starter.id}
                     disabled={!suits}
-                    {...register('starter')}
+                    {...register('starter', { onChange: () => setCopies('') })}
                     className="radio radio-xs translate-y-0.5"
                   />
                   <span>
@@ -270,6 +282,24 @@ export const NewBooks = ({
               );
             })}
           </fieldset>
+          {(others.length > 0 || templates.length > 0) && (
+            <Field label="Or a copy of the chart of" hint="shown before anything of it is taken">
+              {(ids) => (
+                <select
+                  {...ids}
+                  value={copies}
+                  onChange={(event) => {
+                    setCopies(event.target.value);
+                    if (event.target.value !== '') setValue('starter', 'empty');
+                  }}
+                  className="select select-sm w-full"
+                >
+                  <option value="">nobody: as chosen above</option>
+                  <SourceOptions others={others} templates={templates} />
+                </select>
+              )}
+            </Field>
+          )}
           <Field label="These books are" hint="shown in the frame, so that nobody types into the wrong ones">
             {(ids) => (
               <select {...ids} {...register('purpose')} className="select select-sm w-full">
@@ -299,12 +329,16 @@ export const NewBooks = ({
             </p>
           )}
           <h2 className="title mt-5 mb-1 text-lg">The first accounts</h2>
-          <ChartPreview
-            starter={answers.starter}
-            form={answers.legalForm}
-            first={firstOf(answers)}
-            currency={currencies.find(([code]) => code === answers.currency)?.[1] ?? answers.currency}
-          />
+          {copies === '' ? (
+            <ChartPreview
+              starter={answers.starter}
+              form={answers.legalForm}
+              first={firstOf(answers)}
+              currency={currencies.find(([code]) => code === answers.currency)?.[1] ?? answers.currency}
+            />
+          ) : (
+            <p className="note">A copy. What would come is shown as soon as these books are made.</p>
+          )}
         </section>
       </main>
     </div>

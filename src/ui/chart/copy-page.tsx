@@ -15,6 +15,7 @@ import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
+import { SourceOptions } from './source-options';
 import { IncomingPreview, sayPlan } from './incoming-preview';
 import { useRefresh } from '../parts/use-refresh';
 
@@ -122,6 +123,7 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
             type="button"
             className="btn btn-primary btn-sm"
             disabled={plan.edits.length === 0}
+            autoFocus
             onClick={() => void take()}
           >
             Copy {plan.edits.length > 0 ? plural(plan.edits.length, 'account') : ''}
@@ -141,22 +143,7 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
                 className="select select-sm w-full"
               >
                 <option value="">choose</option>
-                {templates.length > 0 && (
-                  <optgroup label="Templates of the practice">
-                    {templates.map(({ id, name, accounts: size }) => (
-                      <option key={id} value={`template=${String(id)}`}>
-                        {name} ({size})
-                      </option>
-                    ))}
-                  </optgroup>
-                )}
-                <optgroup label="Other clients">
-                  {others.map(({ id, name }) => (
-                    <option key={id} value={`books=${String(id)}`}>
-                      {name}
-                    </option>
-                  ))}
-                </optgroup>
+                <SourceOptions others={others} templates={templates} />
               </select>
             )}
           </Field>

@@ -20,6 +20,15 @@ const STATEMENTS = [
   ['journal', 'Journal'],
 ] as const;
 
+const CHART = [
+  ['roles', 'Roles'],
+  ['money', 'Bank, cash and card accounts'],
+  ['tidy', 'Tidying the chart'],
+  ['begin', 'Accounts from answers'],
+  ['copy', 'Copy a chart'],
+  ['import', 'Import a chart'],
+] as const;
+
 const EVERYWHERE: readonly (readonly [string, string])[] = [
   ['Ctrl K', 'find a place or an account'],
   ['F6', 'go to the sheet of the page, or to what it asks first'],
@@ -119,6 +128,9 @@ export const Commands = ({
             ))}
             <Item go={() => go(`/books/${String(books)}/papers`)} name="Papers" />
             <Item go={() => go(`/books/${String(books)}/changes`)} name="Changes" />
+            {CHART.map(([at, label]) => (
+              <Item key={at} go={() => go(`/books/${String(books)}/chart/${at}`)} name={label} />
+            ))}
             {STATEMENTS.map(([kind, label]) => (
               <Item key={kind} go={() => go(`/books/${String(books)}/statements/${kind}`)} name={label} />
             ))}
