@@ -15,11 +15,11 @@ export const handOf = (page: Page) => {
     count += Array.from(text).length;
     await page.keyboard.type(text);
   };
-  /** Goes on with Tab until something has the focus. */
-  const to = async (what: Locator): Promise<void> => {
+  /** Goes on with Tab, or back, until something has the focus. */
+  const to = async (what: Locator, by: 'Tab' | 'Shift+Tab' = 'Tab'): Promise<void> => {
     await expect(what).toBeVisible();
     const there = (): Promise<boolean> => what.evaluate((element) => element === document.activeElement);
-    for (let tabs = 0; tabs < MOST_TABS && !(await there()); tabs += 1) await key('Tab');
+    for (let tabs = 0; tabs < MOST_TABS && !(await there()); tabs += 1) await key(by);
     await expect(what).toBeFocused();
   };
   return {

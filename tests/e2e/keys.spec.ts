@@ -47,9 +47,67 @@ const toPosted = async (page: Page, hand: Hand): Promise<void> => {
   await hand.find('sign');
   const post = page.getByRole('button', { name: /^Post \d+ lines/ });
   await expect(post).toBeEnabled();
+  await hand.key('F6');
   await hand.press(post);
   await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
 };
+
+/** What a chart from elsewhere has no account for is made at once. */
+const makeWhatLacks = async (page: Page, hand: Hand): Promise<void> => {
+  await hand.find('tidy');
+  const lacking = page.getByRole('checkbox', { name: 'All of: Missing essentials' });
+  await expect(lacking).toBeVisible();
+  await hand.key('F6');
+  await expect(lacking).toBeFocused();
+  await hand.key('Space');
+  await hand.to(page.getByRole('button', { name: /^Do the \d+ chosen$/ }), 'Shift+Tab');
+  await hand.key('Enter');
+  await expect(page.getByRole('region', { name: 'Missing essentials' })).toBeHidden();
+};
+
+const file = (name: string, lines: readonly string[]) => ({
+  name,
+  mimeType: 'text/csv',
+  buffer: Buffer.from(lines.join('\n')),
+});
+
+/** A client's own list: sixty accounts, some of which do not say their type. */
+const GERMAN: readonly (readonly [string, string, string, number])[] = [
+  ['0420', 'Büroeinrichtung', 'Aktiv', 8200],
+  ['0520', 'Pkw', 'Aktiv', 24000],
+  ['1000', 'Kasse', 'Aktiv', 310.5],
+  ['1200', 'Bank', 'Aktiv', 41250.75],
+  ['1210', 'Tagesgeld', 'Aktiv', 15000],
+  ['1400', 'Forderungen aus Lieferungen und Leistungen', 'Aktiv', 28640.2],
+  ['1576', 'Abziehbare Vorsteuer 19 %', 'Aktiv', 3120.4],
+  ['1600', 'Verbindlichkeiten aus Lieferungen und Leistungen', 'Passiv', -17230.1],
+  ['1700', 'Sonstige Verbindlichkeiten', 'Passiv', -4100],
+  ['1776', 'Umsatzsteuer 19 %', 'Passiv', -8514.2],
+  ['0630', 'Bankdarlehen', 'Passiv', -30000],
+  ['0800', 'Gezeichnetes Kapital', 'Eigenkapital', -25000],
+  ['0860', 'Gewinnvortrag', 'Eigenkapital', -12400],
+  ['3200', 'Wareneingang 19 % Vorsteuer', 'Aufwand', 61300],
+  ['4120', 'Gehälter', 'Aufwand', 52000],
+  ['4210', 'Miete', 'Aufwand', 18000],
+  ['8400', 'Erlöse 19 % USt', 'Ertrag', -154577.55],
+];
+const germanChart = (): readonly string[] => [
+  'Konto;Bezeichnung;Kontoart',
+  ...GERMAN.map(([code, name, type]) => `${code};${name};${code === '4210' || code === '1210' ? '' : type}`),
+  ...Array.from(
+    { length: 60 - GERMAN.length },
+    (_, at) => `${String(4300 + at * 10)};Betriebskosten ${String(at + 1)};Aufwand`,
+  ),
+];
+/** The same accounts with their balances; the sales tax has two of its digits the wrong way round. */
+const germanBalances = (): readonly string[] => [
+  'Saldenliste zum 30.06.2026',
+  'Konto;Bezeichnung;Soll;Haben',
+  ...GERMAN.map(([code, name, , amount]) => {
+    const text = (code === '1776' ? 8154.2 : Math.abs(amount)).toFixed(2).replace('.', ',');
+    return amount > 0 ? `${code};${name};${text};` : `${code};${name};;${text}`;
+  }),
+];
 
 /** Whole stories by keyboard alone, from an empty screen to posted opening balances, each key counted. */
 test.describe('by keyboard alone', () => {
@@ -186,8 +244,59 @@ test.describe('by keyboard alone', () => {
     await expect(page.getByTestId('difference')).toHaveText('EUR level');
     await expect(page.getByTestId('debits')).toHaveText('15,285.00');
     part('paper');
+    await makeWhatLacks(page, hand);
+    part('what it lacked');
     await toPosted(page, hand);
     part('posted');
     tell();
+  });
+
+  test('a limited company in mid-year: its own list of accounts in German, and a trial balance with a figure transposed', async ({
+    page,
+  }) => {
+    const hand = handOf(page);
+    const { part, tell } = counting(hand, 'A limited company with its own list');
+    await page.goto('/new');
+    await expect(page.getByLabel('Company name')).toBeFocused();
+    await hand.type('Kliff GmbH');
+    await hand.to(page.getByLabel('Country', { exact: true }));
+    await hand.type('Germ');
+    await hand.to(page.getByLabel('Cutover date'));
+    await hand.type('1 Jul');
+    await hand.to(page.getByRole('radio', { name: /^General trading/ }));
+    for (let starter = 0; starter < 2; starter += 1) await hand.key('ArrowDown');
+    await hand.key('Control+Enter');
+    await expect(heading(page, 'Company')).toBeVisible();
+    await hand.key('F6');
+    await hand.type('not r');
+    await expect(page.getByText('all saved')).toBeVisible();
+    part('books and company');
+    await hand.find('imp');
+    await expect(heading(page, 'Import a list of accounts')).toBeVisible();
+    await hand.bring(page.getByLabel(/^(Choose a|Another) file$/), file('kontenplan.csv', germanChart()));
+    const take = page.getByRole('button', { name: /^Take over/ });
+    await expect(take).toBeEnabled();
+    await hand.press(take);
+    await expect(page.getByRole('treegrid', { name: 'Chart of accounts' })).toBeVisible();
+    part('chart');
+    await hand.find('pap');
+    await expect(heading(page, 'Papers')).toBeVisible();
+    await hand.bring(page.locator('input[type=file]').first(), file('saldenliste.csv', germanBalances()));
+    await expect(page.getByRole('heading', { name: 'saldenliste.csv' })).toBeVisible();
+    await hand.press(page.getByRole('button', { name: 'Take over' }));
+    await expect(page.getByTestId('difference')).toHaveText(/360,00/);
+    part('balances');
+    await hand.find('why');
+    const found = page.getByRole('listitem').filter({ hasText: 'two digits are transposed' }).first();
+    await expect(found).toContainText('8.514,20');
+    await hand.key((await found.locator('span[aria-hidden]').first().textContent()) ?? '');
+    await expect(page.getByTestId('difference')).toHaveText('EUR level');
+    part('the difference');
+    await makeWhatLacks(page, hand);
+    part('what it lacked');
+    await toPosted(page, hand);
+    part('posted');
+    tell();
+    expect(hand.count()).toBeLessThanOrEqual(180);
   });
 });

@@ -8,7 +8,7 @@ import { chartRows, readChartRows, recogniseChart } from './chart-file';
 import { copied } from './copy';
 import { applyEdits } from './edit';
 import { type Incoming, type IncomingRules, type RowChoice, planIncoming } from './incoming';
-import { roleByName } from './infer';
+import { rolesByName } from './infer';
 import { lineByType, lineByWord, typeWordsIn, withTypes } from './type-words';
 import { readLines } from './lines';
 import { writeSaft } from './saft';
@@ -58,9 +58,11 @@ describe('a chart taken out and brought back', () => {
       fc.property(anyChart(25), fc.boolean(), (chart, sheet) => {
         const rows = chartRows(chart, new Map(), 'EUR');
         const file = sheet ? toXlsx('Chart', rows) : bytes(toCsv(rows));
-        // Spaces at the ends of what is typed do not survive a spreadsheet; nor do control characters.
+        // Spaces at the ends of what is typed do not survive a spreadsheet; nor do control characters and ends of lines.
         fc.pre(
-          chart.every(({ name }) => /^[^\p{C}\uFFFD]+$/u.test(name) && name === name.trim() && !name.startsWith("'")),
+          chart.every(
+            ({ name }) => /^[^\p{C}\p{Zl}\p{Zp}\uFFFD]+$/u.test(name) && name === name.trim() && !name.startsWith("'"),
+          ),
         );
         expect(shape(taken([], rowsOf(file, sheet ? 'a.xlsx' : 'a.csv')), ['origin'])).toEqual(
           shape(chart, ['origin']),
@@ -321,8 +323,18 @@ describe('the role of an account made from a paper', () => {
     ['Riverbank land', null],
     ['Petty cash', null],
   ])('of “%s” is told by what it is about', (name, role) => {
-    expect(roleByName(name, 'current-asset')).toBe(role);
-    expect(roleByName(name, 'operating-expense')).toBeNull();
+    expect(rolesByName([{ name, classification: 'current-asset' }], [])).toEqual([role]);
+    expect(rolesByName([{ name, classification: 'operating-expense' }], [])).toEqual([null]);
+  });
+  it('that one account has goes to the only one called so, unless the chart has it', () => {
+    const equity = (name: string) => ({ name, classification: 'equity' as const });
+    const retained = ['Retained earnings', 'Gewinnvortrag', 'Share capital'].map(equity);
+    expect(rolesByName(retained.slice(1), [])).toEqual(['retained-earnings', null]);
+    expect(rolesByName(retained, [])).toEqual([null, null, null]);
+    const chart = [
+      { ...PLAIN_ACCOUNT, id: accountId(1), code: '3200', ...equity('Reserve'), role: 'retained-earnings' as const },
+    ];
+    expect(rolesByName(retained.slice(1), chart)).toEqual([null, null]);
   });
 });
 

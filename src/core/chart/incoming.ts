@@ -17,7 +17,7 @@ import { type BankDetails, NO_BANK_DETAILS } from './bank';
 import { type Classification, typeOf } from '../ledger/classes';
 import { codeSource } from './codes';
 import { type ChartEdit, change } from './edit';
-import { type Inferred, inferLine } from './infer';
+import { type Inferred, contraByName, inferLine, rolesByName } from './infer';
 import type { CodeScheme } from './scheme';
 import { type AccountUse, UNUSED, changeProblems } from './use';
 
@@ -315,8 +315,7 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
       contra:
         says.contra ??
         target?.contra ??
-        (/accum\w* (deprec|amort)|drawings|sales returns/i.test(draft.is.name) ||
-          says.role === 'accumulated-depreciation'),
+        (contraByName(draft.is.name, classification) || says.role === 'accumulated-depreciation'),
       origin: target?.origin ?? says.origin ?? `row ${incoming.row}`,
     };
     if (draft.is.currency === rules.base) draft.is = { ...draft.is, currency: null };
@@ -342,6 +341,17 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
       );
   };
   for (const draft of drafts) place(draft, 0);
+  // A source that says nothing of roles leaves those to the names.
+  const silent = drafts.filter(
+    ({ target, says, is }) => target === undefined && says.role === undefined && !is.heading,
+  );
+  const roles = rolesByName(
+    silent.map(({ is }) => is),
+    [...chart, ...drafts.map(({ is }) => is)],
+  );
+  silent.forEach((draft, at) => {
+    draft.is = { ...draft.is, role: roles[at] ?? null };
+  });
 };
 
 const lineOf = (

@@ -2,7 +2,8 @@ import { folded } from '../base/folded';
 import { standsAgainst } from '../words/side-words';
 import { meantBy } from '../words/concepts/recogniser';
 import { quoted } from '../base/result';
-import { type AccountRole, type Classification, classFacts, typeOf } from '../ledger/classes';
+import { type AccountRole, type Classification, classFacts, roleFacts, typeOf } from '../ledger/classes';
+import type { Account } from './account';
 import { type CodeScheme, lineByRange } from './scheme';
 import { type Inferred, WORD_LINE, isBroad, lineByType } from './type-words';
 
@@ -32,16 +33,27 @@ export const contraByName = (name: string, classification: Classification): bool
 };
 
 /**
- * The role that an account made from a paper gets: a bank account has one, in whatever language it is called so. Others are given
- * on the page of roles, where a person sees what else would have them.
+ * The roles of accounts that are made from a paper or a list, by what they are called in whatever language: banks have theirs, and a
+ * role that one account at most has goes to the only one that is called so, where none of the chart has it. Others are given on the
+ * page of roles, where a person sees what else would have them.
  *
- * @example roleByName('Girokonto Wattbank', 'current-asset') // 'bank'
+ * @example rolesByName([{ name: 'Girokonto Wattbank', classification: 'current-asset' }, { name: 'Gewinnvortrag', classification: 'equity' }], []) // ['bank', 'retained-earnings']
  */
-export const roleByName = (name: string, classification: Classification): AccountRole | null => {
-  const [first] = meantBy(name);
-  return typeOf(classification) === 'asset' && first?.concept.role === 'bank' && first.score >= SAYS_LINE
-    ? 'bank'
-    : null;
+export const rolesByName = (
+  made: readonly Pick<Account, 'name' | 'classification'>[],
+  chart: readonly Account[],
+): readonly (AccountRole | null)[] => {
+  const held = new Set(chart.flatMap(({ role }) => role ?? []));
+  const meant = made.map(({ name, classification }): AccountRole | null => {
+    const [first] = meantBy(name);
+    const role = first !== undefined && first.score >= SAYS_LINE ? first.concept.role : null;
+    if (role == null) return null;
+    const { types, single } = roleFacts(role);
+    return types.includes(typeOf(classification)) && (role === 'bank' || (single && !held.has(role))) ? role : null;
+  });
+  const count = new Map<AccountRole, number>();
+  for (const role of meant) if (role !== null) count.set(role, (count.get(role) ?? 0) + 1);
+  return meant.map((role) => (role === 'bank' || role === null || count.get(role) === 1 ? role : null));
 };
 
 /**

@@ -1,6 +1,6 @@
 import { type Account, type AccountFields, type AccountId, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import type { ChartEdit } from '../chart/edit';
-import { contraByName, roleByName } from '../chart/infer';
+import { contraByName, rolesByName } from '../chart/infer';
 import { MOST_ROWS } from '../files/limits';
 import { type Minor, NIL, add, onSide, sideOf } from '../money/minor';
 import type { Part } from './foreign';
@@ -29,7 +29,11 @@ export const making = ({ create }: Plan, chart: readonly Account[], origin: stri
   const under = new Map<AccountFields['classification'], AccountId>(
     headings.map(({ id, account }) => [account.classification, id]),
   );
-  const accounts = create.map(({ row, decision: { code, name, classification, parent } }) => ({
+  const roles = rolesByName(
+    create.map(({ decision }) => decision),
+    chart,
+  );
+  const accounts = create.map(({ row, decision: { code, name, classification, parent } }, at) => ({
     row,
     edit: {
       kind: 'add' as const,
@@ -41,7 +45,7 @@ export const making = ({ create }: Plan, chart: readonly Account[], origin: stri
         classification,
         parent: parent ?? under.get(classification) ?? null,
         contra: contraByName(name, classification),
-        role: roleByName(name, classification),
+        role: roles[at] ?? null,
         origin,
       },
     },

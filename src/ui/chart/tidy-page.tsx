@@ -73,7 +73,7 @@ export const TidyPage = ({
           : `${plural(open.length, 'piece')} of advice${aside.length > 0 ? `, ${String(aside.length)} set aside` : ''}`
       }
     >
-      <div className="max-w-5xl px-4 py-3">
+      <div className="max-w-5xl px-4 py-3" data-asks={open[0]?.kind}>
         <Problems problems={problems} />
         {!answered && (
           <p className="note mb-2">
@@ -130,7 +130,7 @@ export const TidyPage = ({
         {ADVICE.map(({ kind, label }) => {
           const own = open.filter((one) => one.kind === kind);
           return own.length === 0 ? null : (
-            <section key={kind} aria-label={label} className="mb-4">
+            <section key={kind} id={kind} aria-label={label} className="mb-4">
               <h2 className="mb-1 flex items-center gap-2 font-semibold">
                 <input
                   type="checkbox"

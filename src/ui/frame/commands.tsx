@@ -20,13 +20,15 @@ const STATEMENTS = [
   ['journal', 'Journal'],
 ] as const;
 
-const CHART = [
-  ['roles', 'Roles'],
-  ['money', 'Bank, cash and card accounts'],
-  ['tidy', 'Tidying the chart'],
-  ['begin', 'Accounts from answers'],
-  ['copy', 'Copy a chart'],
-  ['import', 'Import a chart'],
+/** Pages within the stages that somebody looks for by name. */
+const WITHIN = [
+  ['chart/roles', 'Roles'],
+  ['chart/money', 'Bank, cash and card accounts'],
+  ['chart/tidy', 'Tidying the chart'],
+  ['chart/begin', 'Accounts from answers'],
+  ['chart/copy', 'Copy a chart'],
+  ['chart/import', 'Import a list of accounts'],
+  ['openings/why', 'Why debits and credits differ'],
 ] as const;
 
 const EVERYWHERE: readonly (readonly [string, string])[] = [
@@ -128,8 +130,8 @@ export const Commands = ({
             ))}
             <Item go={() => go(`/books/${String(books)}/papers`)} name="Papers" />
             <Item go={() => go(`/books/${String(books)}/changes`)} name="Changes" />
-            {CHART.map(([at, label]) => (
-              <Item key={at} go={() => go(`/books/${String(books)}/chart/${at}`)} name={label} />
+            {WITHIN.map(([at, label]) => (
+              <Item key={at} go={() => go(`/books/${String(books)}/${at}`)} name={label} />
             ))}
             {STATEMENTS.map(([kind, label]) => (
               <Item key={kind} go={() => go(`/books/${String(books)}/statements/${kind}`)} name={label} />

@@ -1,10 +1,17 @@
-/** The field that a page asks for first: of the section that it names (`data-asks`), one that says nothing yet. */
-const fieldAsked = (): HTMLElement | undefined => {
+/**
+ * What a page asks for first: of the section that it names (`data-asks`), a field that says nothing yet; a button where the section has
+ * no fields.
+ */
+const asked = (): HTMLElement | undefined => {
   const section = document.querySelector<HTMLElement>('[data-asks]')?.dataset.asks ?? '';
-  const fields = [
-    ...(document.getElementById(section)?.querySelectorAll<HTMLInputElement>('input, select, textarea') ?? []),
-  ];
-  return fields.find(({ value }) => value === '' || value === 'unknown') ?? fields[0];
+  const within = document.getElementById(section);
+  const fields = [...(within?.querySelectorAll<HTMLInputElement>('input, select, textarea') ?? [])];
+  return (
+    fields.find(({ value }) => value === '' || value === 'unknown') ??
+    fields[0] ??
+    within?.querySelector<HTMLElement>('button:enabled') ??
+    undefined
+  );
 };
 
 /**
@@ -14,7 +21,7 @@ const fieldAsked = (): HTMLElement | undefined => {
 export const goToSheet = (): void => {
   const target =
     document.querySelector<HTMLElement>(':is([role="grid"], [role="treegrid"]) [tabindex="0"]') ??
-    fieldAsked() ??
+    asked() ??
     document.querySelector<HTMLElement>('#page');
   target?.focus();
   target?.scrollIntoView({ block: 'nearest' });

@@ -102,7 +102,7 @@ export const SignOffPage = ({
                 </Go>
               </p>
             ) : (
-              <div className="mt-3">
+              <div className="mt-3" id="posting" data-asks="posting">
                 {!mayPost ? (
                   <p className="border-l-4 border-rule bg-paper-2 px-3 py-2">
                     Ready. To post it, ask {whoMay('openings.post')} of the practice.
