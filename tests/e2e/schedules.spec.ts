@@ -44,6 +44,13 @@ test('open items of a small firm, typed by keyboard with their contacts, until b
   const ages = page.getByRole('region', { name: 'Open by age, in EUR' });
   await expect(ages.getByRole('row', { name: /^Harbour Café/ })).toContainText('800.00 Dr');
   await expect(ages.getByRole('row', { name: /^All/ })).toContainText('1,650.00 Dr');
+  // Where ages end is kept with the books.
+  await page.getByLabel('Ages end after days').fill('14, 45');
+  await page.getByLabel('Ages end after days').press('Enter');
+  await expect(ages.getByRole('columnheader', { name: '15–45' })).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: 'Ageing' }).click();
+  await expect(ages.getByRole('columnheader', { name: '15–45' })).toBeVisible();
 
   await openSchedule(page, 'Trade payables');
   for (const [at, row] of [

@@ -11,6 +11,8 @@ export type { Inferred } from './type-words';
 
 /** From here on what a name is about says its statement line. */
 const SAYS_LINE = 0.45;
+/** From here on it says a role that nobody else can have any more: "Old results" may be many things. */
+const SAYS_ROLE = 0.85;
 
 /** A statement line by what an account's name is about, in the languages of the trade. */
 export const lineByName = (name: string): Inferred | undefined => {
@@ -46,10 +48,11 @@ export const rolesByName = (
   const held = new Set(chart.flatMap(({ role }) => role ?? []));
   const meant = made.map(({ name, classification }): AccountRole | null => {
     const [first] = meantBy(name);
-    const role = first !== undefined && first.score >= SAYS_LINE ? first.concept.role : null;
-    if (role == null) return null;
+    const role = first?.concept.role;
+    if (first === undefined || role == null) return null;
     const { types, single } = roleFacts(role);
-    return types.includes(typeOf(classification)) && (role === 'bank' || (single && !held.has(role))) ? role : null;
+    if (first.score < (single ? SAYS_ROLE : SAYS_LINE) || !types.includes(typeOf(classification))) return null;
+    return role === 'bank' || (single && !held.has(role)) ? role : null;
   });
   const count = new Map<AccountRole, number>();
   for (const role of meant) if (role !== null) count.set(role, (count.get(role) ?? 0) + 1);
