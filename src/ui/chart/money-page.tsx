@@ -125,7 +125,7 @@ const MoneyRow = ({
     width: string,
     check?: (typed: string) => Problem | undefined,
   ) => (
-    <td className="align-top">
+    <td>
       <input
         key={shows}
         aria-label={`${label} of ${called(account)}`}
@@ -150,7 +150,7 @@ const MoneyRow = ({
   return (
     <>
       <tr>
-        <th scope="row" className="text-left align-top font-medium whitespace-nowrap">
+        <th scope="row" className="text-left font-medium whitespace-nowrap">
           {called(account)}
           {!account.active && <span className="note"> inactive</span>}
         </th>
@@ -162,7 +162,7 @@ const MoneyRow = ({
           routingProblem(typed, routing),
         )}
         {text('bic', details.bic, 'BIC', 'w-24', bicProblem)}
-        <td className="align-top">
+        <td>
           <input
             key={alert}
             aria-label={`Alert of ${called(account)} below, in ${account.currency ?? frame.currency}`}
