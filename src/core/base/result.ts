@@ -83,5 +83,12 @@ export const quoted = (text: string): string => {
   return `“${one.length > 60 ? `${one.slice(0, 57)}…` : one}”`;
 };
 
+/**
+ * A word with its article.
+ *
+ * @example [withArticle('expense'), withArticle('liability')] // ['an expense', 'a liability']
+ */
+export const withArticle = (word: string): string => `${/^[aeiou]/i.test(word) ? 'an' : 'a'} ${word}`;
+
 /** `plural(1, 'row')` is "1 row", `plural(2, 'row')` is "2 rows". */
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

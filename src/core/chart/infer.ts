@@ -13,6 +13,8 @@ export type { Inferred } from './type-words';
 const SAYS_LINE = 0.45;
 /** From here on it says a role that nobody else can have any more: "Old results" may be many things. */
 const SAYS_ROLE = 0.85;
+/** What every company's books need, and one account has. Others belong to parts that may be off. */
+const ONE_OF_EACH: ReadonlySet<AccountRole> = new Set(['retained-earnings', 'current-year-result']);
 
 /** A statement line by what an account's name is about, in the languages of the trade. */
 export const lineByName = (name: string): Inferred | undefined => {
@@ -35,9 +37,9 @@ export const contraByName = (name: string, classification: Classification): bool
 };
 
 /**
- * The roles of accounts that are made from a paper or a list, by what they are called in whatever language: banks have theirs, and a
- * role that one account at most has goes to the only one that is called so, where none of the chart has it. Others are given on the
- * page of roles, where a person sees what else would have them.
+ * The roles of accounts that are made from a paper or a list, by what they are called in whatever language: banks have theirs, and
+ * retained earnings and the year's result, without which nothing is posted, go to the only one that is called so, where none of the
+ * chart has the role. Others are given on the page of roles, where a person sees what else would have them.
  *
  * @example rolesByName([{ name: 'Girokonto Wattbank', classification: 'current-asset' }, { name: 'Gewinnvortrag', classification: 'equity' }], []) // ['bank', 'retained-earnings']
  */
@@ -50,9 +52,9 @@ export const rolesByName = (
     const [first] = meantBy(name);
     const role = first?.concept.role;
     if (first === undefined || role == null) return null;
-    const { types, single } = roleFacts(role);
-    if (first.score < (single ? SAYS_ROLE : SAYS_LINE) || !types.includes(typeOf(classification))) return null;
-    return role === 'bank' || (single && !held.has(role)) ? role : null;
+    if (!roleFacts(role).types.includes(typeOf(classification))) return null;
+    if (role === 'bank') return first.score >= SAYS_LINE ? role : null;
+    return ONE_OF_EACH.has(role) && first.score >= SAYS_ROLE && !held.has(role) ? role : null;
   });
   const count = new Map<AccountRole, number>();
   for (const role of meant) if (role !== null) count.set(role, (count.get(role) ?? 0) + 1);

@@ -1,3 +1,4 @@
+import { withArticle } from '../base/result';
 import { called } from '../chart/account';
 import { typeOf } from '../ledger/classes';
 import { companyChecklist } from '../company/facts';
@@ -72,7 +73,7 @@ export const COMPANY_CHECKS = {
         state.accounts
           .filter((account) => account.active && account.role !== null && partOfRole(account.role) === part.id)
           .map((account) => ({
-            what: `${called(account)}, a${typeOf(account.classification) === 'asset' ? 'n' : ''} ${typeOf(account.classification)} account, belongs to ${partLabel(part.id).toLowerCase()}, which is off.`,
+            what: `${called(account)}, ${withArticle(typeOf(account.classification))} account, belongs to ${partLabel(part.id).toLowerCase()}, which is off.`,
             place: { stage: 'company' },
           })),
       ),

@@ -8,7 +8,8 @@ import { lexicon } from '../words/lexicon';
 import { CARRIED } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
 import { type ListTable, amountIn, dayIn } from './list-table';
-import { BALANCE_WORDS, COLUMN_WORDS, CUSTOMERS, SUPPLIERS } from './list-words';
+import { type Contact, contactAbove, contactIn, contactOf, hasLetters } from './list-whose';
+import { BALANCE_WORDS, COLUMN_WORDS } from './list-words';
 
 /** Columns of amounts, but for those of ages. */
 type AmountRole = 'original' | 'open' | 'base' | 'debit' | 'credit';
@@ -27,11 +28,6 @@ export interface PrintedRow {
   readonly unread: boolean;
   readonly date: string | undefined;
   readonly due: string | undefined;
-}
-
-export interface Contact {
-  readonly code: string | null;
-  readonly name: string | null;
 }
 
 /** The rows of a list by what they are; the others are headers, page titles, sums carried over pages, and remarks. */
@@ -134,67 +130,6 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
 const NONE: ReadonlySet<string> = new Set();
 const isCarried = (row: Row): boolean => row.some((cell) => CARRIED.in(folded(textOf(cell))) !== undefined);
 const isTotal = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED.in(folded(text)) !== undefined;
-
-const isCode = (text: string): boolean => /^[\p{L}\d][\p{L}\d./_-]{0,14}$/u.test(text) && /\d/.test(text);
-const hasLetters = (text: string): boolean => /\p{L}/u.test(text);
-
-/** A contact without the word for what it is, where that stands before a code: "Supplier 20014 Name". */
-const withoutLabel = (text: string): string => {
-  const [label = '', code, ...name] = text.split(/\s+/);
-  const words = folded(label);
-  const labels = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
-  return labels && code !== undefined && isCode(code) && name.length > 0 ? [code, ...name].join(' ') : text;
-};
-
-/**
- * Whose the rows below are; undefined where a row names nobody.
- *
- * @example [contactIn(['Supplier: 400003 - Cairn & Sons']), contactIn(['10001', 'Ardmore']), contactIn(['Ardmore (10001)'])]
- * // [{ code: '400003', name: 'Cairn & Sons' }, { code: '10001', name: 'Ardmore' }, { code: '10001', name: 'Ardmore' }]
- */
-export const contactIn = (texts: readonly string[]): Contact | undefined => {
-  const filled = texts.filter((text) => text !== '');
-  const [first = '', second] = filled;
-  if (filled.length > 3 || first.length > 120) return undefined;
-  const bare = withoutLabel(first.replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u, '').trim());
-  if (bare === '') return second === undefined ? undefined : contactIn([second]);
-  if (filled.length === 2 && second !== undefined) {
-    if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };
-    return isCode(second) && hasLetters(bare) ? { code: second, name: bare } : undefined;
-  }
-  if (!hasLetters(bare)) return undefined;
-  const words = bare.split(/\s+/);
-  // "400003 - Name", "400003: Name", "400003 Name".
-  const code = (words[0] ?? '').replace(/[-–—:·|,]$/, '');
-  const name = words
-    .slice(1)
-    .join(' ')
-    .replace(/^[-–—:·|,]\s?/, '');
-  if (isCode(code) && hasLetters(name)) return { code, name };
-  const behind = (words.at(-1) ?? '').replace(/^[([]|[)\]]$/g, '');
-  if (/[)\]]$/.test(bare) && isCode(behind)) return { code: behind, name: words.slice(0, -1).join(' ') };
-  return { code: null, name: bare };
-};
-
-/** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
-const contactAbove = (list: ListTable): Contact | undefined => {
-  const texts = (list.rows[list.header - list.height] ?? []).map(textOf);
-  const [label = '', behind] = texts.find((text) => text !== '')?.split(/[:：]/) ?? [];
-  const words = folded(label);
-  const named = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
-  return named && behind !== undefined ? contactIn(texts) : undefined;
-};
-
-/** Whose a row is by its own cells; an empty one goes on with what stood above it. */
-const contactOf = (
-  { texts: { contactCode: code = '', contactName: name = '' } }: PrintedRow,
-  heading: Contact | undefined,
-  last: Contact,
-): Contact => {
-  if (code === '' && name === '') return heading ?? last;
-  if (code === '') return { code: last.name === name ? last.code : null, name };
-  return { code, name: name !== '' ? name : last.code === code ? last.name : (heading?.name ?? null) };
-};
 
 /** What is printed on every page, but for its number. */
 const plainTitle = (row: Row): string => folded(row.map(textOf).join(' ').replace(/\d+/g, ' '));
@@ -317,7 +252,7 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
       since = NIL;
       return;
     }
-    last = grouped ? (heading ?? last) : contactOf(printed, heading, last);
+    last = grouped ? (heading ?? last) : contactOf(printed.texts, heading, last);
     since = add(since, open);
     whole = add(whole, open);
     const said = currency === undefined ? printed : { ...printed, texts: { ...printed.texts, currency } };

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
 import { readContacts } from './list-contacts';
 import { type ItemsRead, type ListAsked, readItems } from './list-items';
-import { contactIn } from './list-rows';
+import { contactIn } from './list-whose';
 import { makeList } from './testing/list-maker';
 
 const tablesOf = (text: string) => {

@@ -7,13 +7,9 @@ import { isCurrency, minorDigits } from '../money/currency';
 import { type Minor, NIL, abs, minor, negate, subtract } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
-import { statedCurrency } from '../papers/stated-currency';
 import { totalWords } from '../papers/total-words';
-import { CREDIT, DEBIT } from '../words/paper-words';
-import { lexicon } from '../words/lexicon';
 import type { Lexicon } from '../words/lexicon';
-import { withYears } from './years-of-days';
-import { type ListTable, amountIn, dayIn, listTable } from './list-table';
+import { type ListTable, amountIn, dayIn } from './list-table';
 import {
   type AccountStatement,
   type StatementBalance,
@@ -21,172 +17,14 @@ import {
   type StatementsRead,
   balanceDoubts,
 } from './statement';
-
-/** Words of a bank's table beyond those of lists. */
-const VALUE_DATE = lexicon(
-  'value date, val date, value, valuta, wertstellung, valutadatum, wert, date de valeur, date valeur, valeur, fecha valor, f valor, data valuta, valuta, data valor, valutadatum, rentedatum, data waluty, datum valuty, valuta datum, erteknap, valoordatum, rentedato, valuteringsdag, arvopaiva, data valutei, valor tarihi',
-);
-const BOOKED = lexicon(
-  'date, booking date, posted, posting date, transaction date, book date, buchungstag, buchungsdatum, buchung, datum, date operation, date comptable, fecha, fecha operacion, data, data contabile, data operazione, data movimento, boekdatum, transactiedatum, data ksiegowania, data operacji, datum zauctovani, konyveles napja, bokforingsdag, bogfort, dato, bokfort, kirjauspaiva, data tranzactiei, ημερομηνια, tarih, islem tarihi',
-);
-const WORDS = lexicon(
-  'description, details, text, narrative, transaction, payee, particulars, memo, reference, verwendungszweck, buchungstext, empfanger, auftraggeber, beguenstigter, libelle, nature, concepto, descripcion, descrizione, causale, descricao, historico, omschrijving, mededelingen, tegenpartij, tytul, opis, opis operacji, popis, poznamka, kozlemeny, leiras, beskrivning, meddelande, tekst, beskrivelse, viesti, selite, saaja, descriere, detalii, aciklama, αιτιολογια',
-);
-const BALANCE = lexicon(
-  'balance, running balance, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
-);
-const ACCOUNT = lexicon(
-  '*konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
-  'account, account number, account no, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
-);
-const OPENING = lexicon(
-  'saldo ved periodens start, saldo ved periodens begyndelse, startsaldo, saldo primo, balance at start, balance on, opening, start of period, saldo a inicio, saldo al inicio, solde au debut, anfangsstand, saldo na poczatek, stav na pocatku',
-  'opening balance, balance brought forward, brought forward, previous balance, start balance, anfangssaldo, alter saldo, saldovortrag, anfangsbestand, kontostand am anfang, solde initial, ancien solde, solde precedent, saldo inicial, saldo anterior, saldo iniziale, beginsaldo, vorig saldo, saldo poczatkowe, pocatecni zustatek, nyito egyenleg, ingaende saldo, primosaldo, inngaende saldo, alkusaldo, sold initial, υπολοιπο εναρξης, devreden bakiye, acilis bakiyesi',
-);
-const CLOSING = lexicon(
-  'saldo ved periodens slut, saldo ved periodens slutning, slutsaldo, saldo ultimo, balance at end, closing, end of period, saldo al final, saldo al cierre, solde a la fin, endstand, saldo na koniec, stav na konci',
-  'closing balance, balance carried forward, carried forward, new balance, end balance, endsaldo, neuer saldo, schlusssaldo, endbestand, kontostand am ende, solde final, nouveau solde, saldo final, saldo finale, eindsaldo, nieuw saldo, saldo koncowe, konecny zustatek, zaro egyenleg, utgaende saldo, ultimosaldo, utgaende saldo, loppusaldo, sold final, τελικο υπολοιπο, kapanis bakiyesi',
-);
-const PENDING = lexicon(
-  'pending, vorgemerkt, en attente, pendiente, in sospeso, in behandeling, oczekujaca, odotta*, reserverad, authorised, not booked',
-);
-
-/** Sides as banks' tables write them, where not as debit and credit. */
-const IN = lexicon(
-  'bij, in, plus, c, cr, h, haben, kredit, credit, crdt, +, ct, uznanie, gutschrift, abono, entrata, inn',
-);
-const OUT = lexicon(
-  'af, uit, ut, ud, minus, d, dr, s, soll, debet, debit, dbit, dt, obciazenie, lastschrift, cargo, uscita',
-);
-
-type Column = 'side' | 'date' | 'valueDate' | 'text' | 'amount' | 'in' | 'out' | 'balance' | 'account' | 'currency';
-type Columns = ReadonlyMap<Column, readonly number[]>;
+import { type BankTable, type Column, bankTable, wentOut } from './statement-columns';
+import { ACCOUNT, BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
 
 const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
 /** Two blanks part it from what stands beside it. */
 const NUMBER = /(?:\*|x|\d)(?:[\d*x-]|\s(?!\s)){4,25}\d/i;
 
 const NONE: ReadonlySet<string> = new Set();
-
-/** Decimals in which amounts are compared before their currency is known. */
-const FINEST = 4;
-
-/** So many rows below the header say what is in a column. */
-const SAMPLE = 60;
-
-/** Whether a word beside an amount says that it went out: a bank debits what its customer pays. */
-const wentOut = (text: string): boolean =>
-  text === '-' || OUT.is(folded(text)) || (!IN.is(folded(text)) && DEBIT.is(folded(text)));
-
-/** Whether a column says of each amount whether it came in or went out. */
-const isSides = (texts: readonly string[]): boolean =>
-  texts.length > 0 &&
-  texts.every(
-    (text) => text.length <= 12 && (text === '+' || wentOut(text) || IN.is(folded(text)) || CREDIT.is(folded(text))),
-  );
-
-/** The columns of a bank's table, from those of lists and the words that only banks use. */
-const columnsOf = (list: ListTable): Columns => {
-  const found = new Map<Column, number[]>();
-  (list.rows[list.header] ?? []).forEach((cell, at) => {
-    const words = folded(textOf(cell));
-    const role = list.roles[at];
-    const cells = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => row[at]);
-    const filled = cells.filter((one) => textOf(one) !== '');
-    const mostly = (is: (one: Row[number] | undefined) => boolean): boolean =>
-      filled.length > 0 && filled.filter(is).length * 1.25 >= filled.length;
-    // Beside days, lines of balances have their words here.
-    const days = filled.filter((one) => dayIn(list, textOf(one)) !== undefined);
-    const dated = filled.length > 0 && days.length * 10 >= filled.length * 6;
-    const money = !dated && mostly((one) => amountIn(list, one) !== undefined);
-    const give = (column: Column): void => addTo(found, column, at);
-    if (dated) give(VALUE_DATE.in(words) !== undefined && !BOOKED.is(words) ? 'valueDate' : 'date');
-    else if (money && BALANCE.in(words) !== undefined) give('balance');
-    else if (role === 'debit') give('out');
-    else if (role === 'credit') give('in');
-    else if (money && (role === 'open' || role === 'original' || role === 'base') && !ACCOUNT.is(words)) give('amount');
-    else if (isSides(filled.map(textOf))) give('side');
-    else if (role === 'currency') give('currency');
-    else if (ACCOUNT.is(words) && filled.length > 0) give('account');
-    else if (
-      !money &&
-      (WORDS.in(words) !== undefined || role === 'contactName' || role === 'reference' || role === 'kind')
-    )
-      give('text');
-  });
-  const taken = new Set([...found.values()].flat());
-  const sample = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
-  const width = (list.rows[list.header] ?? []).length;
-  // A balance that no word names follows from one entry to the next.
-  if (!found.has('balance')) {
-    const units = (row: Row | undefined, at: number): bigint => {
-      const read = amountIn(list, row?.[at]);
-      return read === undefined ? 0n : (unitsOf(read, FINEST)?.amount ?? 0n);
-    };
-    const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
-    const moves = (['amount', 'in', 'out'] as const).flatMap((column) => found.get(column)?.slice(0, 1) ?? []);
-    const moved = (row: Row | undefined): bigint => moves.reduce((sum, at) => sum + size(units(row, at)), 0n);
-    const balance = Array.from({ length: width }, (_, at) => at).find((at) => {
-      const second = found.get('amount')?.includes(at) === true;
-      if ((taken.has(at) && !second) || moves.length === 0 || moves.includes(at)) return false;
-      const steps = sample.slice(1).map((row, before) => {
-        const step = size(units(row, at) - units(sample[before], at));
-        return step !== 0n && (step === moved(row) || step === moved(sample[before]));
-      });
-      return steps.length > 1 && steps.filter(Boolean).length * 10 >= steps.length * 6;
-    });
-    if (balance !== undefined) {
-      found.set(
-        'amount',
-        (found.get('amount') ?? []).filter((at) => at !== balance),
-      );
-      found.set('balance', [balance]);
-    }
-  }
-  // Where no column is called by a word for it, what has words in it says what the entries are.
-  if (!found.has('text')) {
-    (list.rows[list.header] ?? []).forEach((_, at) => {
-      const texts = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => textOf(row[at]));
-      const filled = texts.filter((text) => text !== '');
-      const worded = filled.filter((text) => /\p{L}{3}/u.test(text) && new Set(filled).size > 1);
-      if (!taken.has(at) && filled.length > 0 && worded.length * 2 >= filled.length) addTo(found, 'text', at);
-    });
-  }
-  const [first, second] = found.get('date') ?? [];
-  if (first !== undefined && second !== undefined && !found.has('valueDate')) {
-    found.set('date', [first]);
-    found.set('valueDate', [second]);
-  }
-  return found;
-};
-
-/** A bank's table with what its rows are read by. */
-interface BankTable {
-  readonly list: ListTable;
-  readonly at: (column: Column) => number;
-  readonly texts: readonly number[];
-  /** The currency that the table says, or empty. */
-  readonly currency: string;
-}
-
-/** The bank's table in a table; undefined where it has no days with amounts. */
-const bankTable = (tables: readonly Table[], sheet: number): BankTable | undefined => {
-  const table = tables[sheet];
-  const list = table === undefined ? undefined : listTable(withYears(table));
-  if (list === undefined) return undefined;
-  const columns = columnsOf(list);
-  const at = (column: Column): number => columns.get(column)?.[0] ?? -1;
-  const amounts = (['amount', 'in', 'out'] as const).map(at);
-  if ((at('date') < 0 && at('valueDate') < 0) || amounts.every((one) => one < 0)) return undefined;
-  const currency = statedCurrency(tables, {
-    sheet,
-    header: list.header,
-    columns: list.roles.map((_, where) =>
-      where === at('currency') ? 'currency' : amounts.includes(where) ? 'balance' : 'ignore',
-    ),
-  });
-  return { list, at, texts: columns.get('text') ?? [], currency: currency ?? '' };
-};
 
 /** An amount beside the words of a balance in a row outside of the entries, and the day beside it; below nil where it is paid out. */
 const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: number): StatementBalance | undefined => {

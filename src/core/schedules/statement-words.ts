@@ -1,0 +1,38 @@
+import { lexicon } from '../words/lexicon';
+
+/** Words of a bank's table beyond those of lists. */
+export const VALUE_DATE = lexicon(
+  'value date, val date, value, valuta, wertstellung, valutadatum, wert, date de valeur, date valeur, valeur, fecha valor, f valor, data valuta, valuta, data valor, valutadatum, rentedatum, data waluty, datum valuty, valuta datum, erteknap, valoordatum, rentedato, valuteringsdag, arvopaiva, data valutei, valor tarihi',
+);
+export const BOOKED = lexicon(
+  'date, booking date, posted, posting date, transaction date, book date, buchungstag, buchungsdatum, buchung, datum, date operation, date comptable, fecha, fecha operacion, data, data contabile, data operazione, data movimento, boekdatum, transactiedatum, data ksiegowania, data operacji, datum zauctovani, konyveles napja, bokforingsdag, bogfort, dato, bokfort, kirjauspaiva, data tranzactiei, ημερομηνια, tarih, islem tarihi',
+);
+export const WORDS = lexicon(
+  'description, details, text, narrative, transaction, payee, particulars, memo, reference, verwendungszweck, buchungstext, empfanger, auftraggeber, beguenstigter, libelle, nature, concepto, descripcion, descrizione, causale, descricao, historico, omschrijving, mededelingen, tegenpartij, tytul, opis, opis operacji, popis, poznamka, kozlemeny, leiras, beskrivning, meddelande, tekst, beskrivelse, viesti, selite, saaja, descriere, detalii, aciklama, αιτιολογια',
+);
+export const BALANCE = lexicon(
+  'balance, running balance, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
+);
+export const ACCOUNT = lexicon(
+  '*konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
+  'account, account number, account no, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
+);
+export const OPENING = lexicon(
+  'saldo ved periodens start, saldo ved periodens begyndelse, startsaldo, saldo primo, balance at start, balance on, opening, start of period, saldo a inicio, saldo al inicio, solde au debut, anfangsstand, saldo na poczatek, stav na pocatku',
+  'opening balance, balance brought forward, brought forward, previous balance, start balance, anfangssaldo, alter saldo, saldovortrag, anfangsbestand, kontostand am anfang, solde initial, ancien solde, solde precedent, saldo inicial, saldo anterior, saldo iniziale, beginsaldo, vorig saldo, saldo poczatkowe, pocatecni zustatek, nyito egyenleg, ingaende saldo, primosaldo, inngaende saldo, alkusaldo, sold initial, υπολοιπο εναρξης, devreden bakiye, acilis bakiyesi',
+);
+export const CLOSING = lexicon(
+  'saldo ved periodens slut, saldo ved periodens slutning, slutsaldo, saldo ultimo, balance at end, closing, end of period, saldo al final, saldo al cierre, solde a la fin, endstand, saldo na koniec, stav na konci',
+  'closing balance, balance carried forward, carried forward, new balance, end balance, endsaldo, neuer saldo, schlusssaldo, endbestand, kontostand am ende, solde final, nouveau solde, saldo final, saldo finale, eindsaldo, nieuw saldo, saldo koncowe, konecny zustatek, zaro egyenleg, utgaende saldo, ultimosaldo, utgaende saldo, loppusaldo, sold final, τελικο υπολοιπο, kapanis bakiyesi',
+);
+export const PENDING = lexicon(
+  'pending, vorgemerkt, en attente, pendiente, in sospeso, in behandeling, oczekujaca, odotta*, reserverad, authorised, not booked',
+);
+
+/** Sides as banks' tables write them, where not as debit and credit. */
+export const IN = lexicon(
+  'bij, in, plus, c, cr, h, haben, kredit, credit, crdt, +, ct, uznanie, gutschrift, abono, entrata, inn',
+);
+export const OUT = lexicon(
+  'af, uit, ut, ud, minus, d, dr, s, soll, debet, debit, dbit, dt, obciazenie, lastschrift, cargo, uscita',
+);
