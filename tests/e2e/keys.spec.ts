@@ -43,6 +43,13 @@ const typeDown = async (page: Page, hand: Hand, figures: readonly (readonly [str
   await expect(page.getByText('all saved')).toBeVisible();
 };
 
+/** Answers what the Company page asks first. */
+const isNotRegistered = async (page: Page, hand: Hand): Promise<void> => {
+  await hand.key('F6');
+  await hand.type('not r');
+  await expect(page.getByText('all saved')).toBeVisible();
+};
+
 const toPosted = async (page: Page, hand: Hand): Promise<void> => {
   await hand.find('sign');
   const post = page.getByRole('button', { name: /^Post \d+ lines/ });
@@ -178,9 +185,7 @@ test.describe('by keyboard alone', () => {
     // On to posted, as short as it can be.
     await hand.find('comp');
     await expect(heading(page, 'Company')).toBeVisible();
-    await hand.key('F6');
-    await hand.type('not r');
-    await expect(page.getByText('all saved')).toBeVisible();
+    await isNotRegistered(page, hand);
     await hand.find('op');
     await typeDown(page, hand, [
       ['1010', '100'],
@@ -211,9 +216,7 @@ test.describe('by keyboard alone', () => {
     await hand.key('Control+Enter');
     await expect(heading(page, 'Company')).toBeVisible();
     part('books');
-    await hand.key('F6');
-    await hand.type('not r');
-    await expect(page.getByText('all saved')).toBeVisible();
+    await isNotRegistered(page, hand);
     part('company');
     await hand.find('pap');
     await expect(heading(page, 'Papers')).toBeVisible();
@@ -267,9 +270,7 @@ test.describe('by keyboard alone', () => {
     for (let starter = 0; starter < 2; starter += 1) await hand.key('ArrowDown');
     await hand.key('Control+Enter');
     await expect(heading(page, 'Company')).toBeVisible();
-    await hand.key('F6');
-    await hand.type('not r');
-    await expect(page.getByText('all saved')).toBeVisible();
+    await isNotRegistered(page, hand);
     part('books and company');
     await hand.find('imp');
     await expect(heading(page, 'Import a list of accounts')).toBeVisible();

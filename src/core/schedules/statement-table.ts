@@ -69,11 +69,11 @@ const entryIn = (
   if (cells.every((cell) => !/\d/.test(textOf(cell)))) return undefined;
   // What is only announced is in no balance.
   if (row.some((cell) => textOf(cell).length < 40 && PENDING.is(folded(textOf(cell))))) return undefined;
-  const says = (is: (folded: string) => boolean): boolean =>
-    row.some((cell) => textOf(cell).length < 120 && is(folded(textOf(cell))));
-  const goesOn = day === '' && !says((one) => BALANCE.in(one) !== undefined) && words.some((where) => textOf(row[where]) !== ''); // prettier-ignore
-  const date = dayIn(list, day) ?? (goesOn ? before : undefined);
-  if (row.some((cell) => totalWords(textOf(cell), NONE) > 0) && dayIn(list, day) === undefined) return undefined;
+  const own = dayIn(list, day);
+  if (own === undefined && row.some((cell) => totalWords(textOf(cell), NONE) > 0)) return undefined;
+  const ofBalance = row.some((cell) => textOf(cell).length < 120 && BALANCE.in(folded(textOf(cell))) !== undefined);
+  const goesOn = day === '' && !ofBalance && words.some((where) => textOf(row[where]) !== '');
+  const date = own ?? (goesOn ? before : undefined);
   if (date === undefined) return 'unread';
   const currency = isCurrency(text('currency')) ? text('currency') : common;
   const digits = currency === '' ? 2 : minorDigits(currency);
@@ -191,8 +191,8 @@ const readTable = (
     const account = at > list.header && /\d/.test(beside) && BALANCE.in(folded(beside)) === undefined ? beside : '';
     const says = (balances: Map<string, StatementBalance>, words: Lexicon): boolean => {
       const balance = balanceIn(bank, row, words, digits);
-      // The first that is said holds: a later one is of another page.
-      if (balance !== undefined && !balances.has(account)) balances.set(account, balance);
+      // Of what every page prints, the first is what stood before, and the last what stood after.
+      if (balance !== undefined && (words === CLOSING || !balances.has(account))) balances.set(account, balance);
       return balance !== undefined;
     };
     const before = says(openings, OPENING);

@@ -257,6 +257,18 @@ describe('a bank’s table', () => {
       },
     });
   });
+  it('carries its balance from page to page, and closes on the last', () => {
+    const read = table(
+      'Date,Text,Money out,Money in\n,Balance brought forward,,10.00\n2026-07-03,A,,5.00\n,Carried forward,,15.00\n,Brought forward,,15.00\n2026-07-09,B,1.00,\n,Closing balance,,14.00\n',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: {
+        doubts: [],
+        statements: [{ opening: { amount: 1000n }, closing: { amount: 1400n }, entries: [{}, {}] }],
+      },
+    });
+  });
   it('leaves the year of its days to its title, across the turn of the year too, printed or not', async () => {
     const printed = [
       'NORWICK BANK                STATEMENT OF ACCOUNT          Sheet 12',
