@@ -74,7 +74,7 @@ module.exports = {
       to: {
         dependencyTypes: ['npm', 'core'],
         pathNot:
-          'node_modules/(temporal-polyfill|iconv-lite|safer-buffer|pdfjs-dist|postal-mime|html-to-text|@e965/xlsx|fflate|fastest-levenshtein|saxes|xmlchars|fast-xml-builder|temporal-utils|temporal-spec|@zxcvbn-ts)/',
+          'node_modules/(temporal-polyfill|iconv-lite|safer-buffer|pdfjs-dist|postal-mime|html-to-text|htmlparser2|domhandler|domutils|domelementtype|entities|@e965/xlsx|fflate|fastest-levenshtein|saxes|xmlchars|fast-xml-builder|temporal-utils|temporal-spec|@zxcvbn-ts)/',
       },
     },
     {

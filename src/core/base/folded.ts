@@ -23,6 +23,11 @@ const withoutAccents = (text: string): string =>
     .toLowerCase()
     .replace(/[łıøœđðßæþ]/g, (letter) => LETTERS[letter] ?? letter);
 
+/** Single characters that spaces spread over the width of a column: "合　計". */
+const SPREAD = /(?<!\S)[\p{sc=Han}\p{sc=Hangul}](?:\s+[\p{sc=Han}\p{sc=Hangul}](?!\S))+/gu;
+
+const BEYOND_LATIN = /[^\0-\u02ff]/;
+
 /**
  * Accents, case, spaces and punctuation do not tell two words apart: "Má dáti" and "ma dati" are one.
  *
@@ -30,7 +35,8 @@ const withoutAccents = (text: string): string =>
  */
 export const folded = (text: string): string => {
   const short = text.length > MOST_FOLDED ? text.slice(0, MOST_FOLDED) : text;
-  return (BEYOND_ASCII.test(short) ? withoutAccents(short) : short.toLowerCase())
+  const words = (BEYOND_ASCII.test(short) ? withoutAccents(short) : short.toLowerCase())
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
+  return BEYOND_LATIN.test(words) ? words.replace(SPREAD, (spread) => spread.replaceAll(' ', '')) : words;
 };

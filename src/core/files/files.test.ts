@@ -244,3 +244,49 @@ describe('the limits', () => {
         expect(document.replace(/ +/g, ' '), name).toContain(`\`${name}\` | ${limits.counted(value)} |`);
   });
 });
+
+describe('a web page', () => {
+  const page = (html: string) => readPaper(utf8(html), 'list.xls');
+  const rows = (html: string) => {
+    const read = page(html);
+    return read.ok ? read.value[0]?.rows : read.problems[0]?.code;
+  };
+  it('under the ending of a workbook is read as its tables stand, with what is said between them', () => {
+    expect(
+      rows(
+        '<html><head><title>no row</title><style>td{}</style></head><body><h2>Saldobalance pr. <b>30-06-2026</b></h2><table><tr><th>Konto<th>Navn<th>Saldo</tr><tr><td>1000<td>Kasse&nbsp;&amp; bank<td align=right>1.250,00</table><p>Balance</p><table><tr><td>2000</td><td>Gæld<br>i alt</td><td>-1.250,00</td></tr></table></body></html>',
+      ),
+    ).toEqual([
+      ['Saldobalance pr. 30-06-2026'],
+      ['Konto', 'Navn', 'Saldo'],
+      ['1000', 'Kasse & bank', '1.250,00'],
+      ['Balance'],
+      ['2000', 'Gæld i alt', '-1.250,00'],
+    ]);
+  });
+  it('has cells over several columns and rows, and rows that nobody sees', () => {
+    const read = page(
+      '<table><tr><td rowspan=2>1<td colspan=2>a<td>b<tr><td>c<td>d<td>e<tr style="display: none"><td>secret</table>',
+    );
+    expect(read.ok && read.value[0]).toMatchObject({
+      rows: [
+        ['1', 'a', '', 'b'],
+        ['', 'c', 'd', 'e'],
+      ],
+      remarks: ['What the page hides is not read: it begins at row 3.'],
+    });
+  });
+  it.each([
+    ['<!doctype html><html><body><form>Sign in</form></body></html>', 'paper.no-table'],
+    ['<table></table>', 'paper.empty'],
+    [`${'<div>'.repeat(300)}<table><tr><td>1</table>`, 'paper.deep'],
+    [`<table><tr><td>${'x'.repeat(limits.MOST_CELL_CHARACTERS + 1)}</table>`, 'paper.cell'],
+    [`<table>${'<tr><td colspan=999999 rowspan=999999>x'.repeat(3)}</table>`, 1],
+    ['<table><tr><td>1<td><script>alert(1)</script><td>2</table>', 1],
+    ['<?xml version="1.0"?><AuditFile><title>none</title></AuditFile>', 'saft.none'],
+  ])('%j is told of, or read', (html, wanted) => {
+    const found = rows(html);
+    if (wanted === 'saft.none') expect(found).toMatch(/^saft/);
+    else expect(typeof wanted === 'number' ? found?.length : found).toBe(wanted);
+  });
+});

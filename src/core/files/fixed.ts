@@ -16,6 +16,8 @@ const MOST_FIXED_COLUMNS = 40;
 /** A figure as lists print it: grouped, with decimals, or both; a sign or side may stand beside it. */
 const FIGURE = /(?:^|\s)[-+(]?(?:\d{1,3}(?:[.,' \u00a0]\d{3})+(?:[.,]\d{1,4})?|\d+[.,]\d{1,4})[-)]?(?=\s|$)/;
 
+const FIGURE_ALONE = /^\s*[-+(]?\d[\d.,' \u00a0]*[-)]?\s*$/;
+
 /** Among so many lines of figures, one that hangs over its columns is no column's. */
 const FEWEST_OF_MANY = 12;
 
@@ -90,6 +92,17 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     const words = figures.map((line) => folded(line.slice(from, to))).filter((word) => word !== '');
     return words.length > 0 && words.filter((word) => monthOf(word) !== undefined).length > words.length * 0.8;
   };
+  /** What a few lines only have there is, on each, the end of a text that begins in the column before. */
+  const isOverhang = (last: Span, range: Span): boolean => {
+    const own = figures.filter((line) => line.slice(range.from, range.to).trim() !== '');
+    return (
+      own.length * 4 < figures.length &&
+      own.every(
+        (line) =>
+          /\p{L}/u.test(line.slice(last.from, last.to)) && !/\s{2}/.test(line.slice(last.to - 1, range.from + 1)),
+      )
+    );
+  };
   const joined: Span[] = [];
   for (const range of ranges) {
     const last = joined.at(-1);
@@ -97,9 +110,10 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
     const near = last !== undefined && range.from - last.to <= 1;
     if (
       last !== undefined &&
-      near &&
-      (months(range) ||
-        ((numeric(last) === numeric(range) || !numeric(last)) && !isFirstCode(joined.length, last, numeric)))
+      ((near &&
+        (months(range) ||
+          ((numeric(last) === numeric(range) || !numeric(last)) && !isFirstCode(joined.length, last, numeric)))) ||
+        (!numeric(last) && isOverhang(last, range)))
     )
       joined[joined.length - 1] = { from: last.from, to: range.to };
     else joined.push(range);
@@ -110,6 +124,7 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
   const names =
     first !== undefined &&
     first.figures &&
+    first.from > 0 &&
     lines.filter((line) => line.length <= MOST_LINE && !FIGURE.test(line) && /^ {0,8}[\p{L}\p{N}]/u.test(line)).length *
       2 >
       figures.length
@@ -122,31 +137,79 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
 const isFirstCode = (count: number, last: Span, numeric: (column: Span) => boolean): boolean =>
   count === 1 && last.to - last.from >= 2 && numeric(last);
 
+/** A figure; or digits alone, or a mark for nil, that end where a column of figures does. */
+const holdsFigures = (line: string, columns: readonly FixedColumn[]): boolean =>
+  FIGURE.test(line) ||
+  columns.some(
+    ({ figures, to }, at) =>
+      figures && at > 0 && /\s{2}(?:\d+|[-–—])$/.test(line.slice(0, to)) && !/\S/.test(line[to] ?? ''),
+  );
+
+/** A line's texts, each with the blanks before it. */
+const parted = (line: string, blanks: RegExp): readonly { readonly from: number; readonly text: string }[] => {
+  const starts = [0, ...[...line.matchAll(blanks)].map(({ index }) => index + 1)];
+  return starts.map((from, at) => ({ from, text: line.slice(from, starts[at + 1] ?? line.length) }));
+};
+
+/** A word belongs to the column in which it begins, unless most of it by far stands in the next. */
+const FEWEST_OF_WORD = 1 / 3;
+
 /**
- * A line taken apart. What stands between two columns belongs to the right one where that holds figures, which are set to the
- * right, as their titles are; a text that reaches over the end of its column stays whole.
+ * A line without figures: its texts, parted by two blanks or more, stay whole where they can. A text that begins where names stand
+ * is a name, however long. Headers stand over several columns of figures, and a single blank may part two of them.
+ */
+const cutWords = (line: string, columns: readonly FixedColumn[]): string[] => {
+  const ends = columns.map(({ to }, at) => (at === columns.length - 1 ? Infinity : to));
+  const columnOf = (from: number, text: string): number => {
+    const start = from + text.search(/\S|$/);
+    const own = ends.findIndex((end) => end > start);
+    const inside = (ends[own] ?? 0) - start;
+    return columns[own]?.figures === true && inside < text.trim().length * FEWEST_OF_WORD ? own + 1 : own;
+  };
+  const texts = parted(line, /\S(?= {2,}\S)/g);
+  const over = new Set(texts.map(({ from, text }) => columnOf(from, text)));
+  // Lines with numbers and days of their own are titles.
+  const isHeader =
+    !/\d{5}|\d[:./-]\d/.test(line) &&
+    [...over].filter((column) => column > 0 && columns[column]?.figures === true).length > 1;
+  const cells = columns.map(() => '');
+  let last = 0;
+  for (const whole of texts)
+    for (const { from, text } of isHeader ? parted(whole.text, /\S(?= \S)/g) : [{ from: 0, text: whole.text }]) {
+      // Whatever is said of single words, their order stays.
+      last = Math.max(last, columnOf(whole.from + from, text));
+      cells[last] += text;
+    }
+  return cells;
+};
+
+/**
+ * A line taken apart, never within a word. What stands between two columns belongs to the right one where that holds figures,
+ * which are set to the right, as their titles are; a text that reaches over the end of its column stays whole.
  */
 export const cutLine = (line: string, columns: readonly FixedColumn[]): string[] => {
-  const cells: string[] = [];
+  if (columns.length === 0) return [];
   // A title is one text, wherever the columns end.
   if (!/\S {2,}\S/.test(line) && !/\d$/.test(line)) {
     const start = line.search(/\S/);
     const own = columns.findIndex(({ to }) => to > start);
     return columns.map((_, at) => (at === Math.max(0, own) ? line : ''));
   }
+  if (!holdsFigures(line, columns) && !RULE.test(line)) return cutWords(line, columns);
+  const cells: string[] = [];
   let from = 0;
   columns.forEach((_, at) => {
     const next = columns[at + 1];
     let to = next === undefined ? line.length : (columns[at]?.to ?? 0);
     if (next !== undefined && columns[at]?.figures === false) {
-      // A name that is longer than those of all figures goes on until two blanks end it.
+      // A name that is longer than those of all figures goes on until two blanks or a figure end it.
       while (
         to > from &&
         to < line.length &&
         to < next.to &&
-        line[to - 1] !== undefined &&
         /\S ?$/.test(line.slice(from, to)) &&
-        /^ ?\S/.test(line.slice(to, to + 2))
+        /^ ?\S/.test(line.slice(to, to + 2)) &&
+        !(line[to] === ' ' && FIGURE_ALONE.test(line.slice(to, next.to)))
       )
         to += 1;
     } else if (next !== undefined) {

@@ -29,6 +29,38 @@ describe('a list printed with columns by place', () => {
       ['3010', 'Capital', '', '8,335.20'],
     ]);
   });
+  it('keeps words whole that stand across its columns: titles, names on lines of their own, names longer than all others', () => {
+    const row = (code: string, name: string, ...amounts: readonly string[]): string =>
+      `${code}   ${name.padEnd(32)}${amounts.map((amount) => amount.padStart(14)).join('')}`;
+    const list = [
+      'SARL La Baleine Rousse         Exercice du 01/07/2025 au 30/06/2026   Tirage du 13/07/2026',
+      ...Array.from({ length: 12 }, (_, at) => row(String(1010 + at), `Compte ${String(at)}`, '1 250,00', '980,00')),
+      row('2000', 'Une rubrique bien plus longue', '1 250,00', '980,00'),
+      row('2010', 'Une autre rubrique, sans rien', '-', '-'),
+    ].join('\n');
+    const lines = linesOf(list);
+    const columns = fixedColumns(lines);
+    const cells = lines.map((line) => cutLine(line, columns).map((cell) => cell.trim()));
+    expect(cells.slice(-2)).toEqual([
+      ['2000', 'Une rubrique bien plus longue', '1 250,00', '980,00'],
+      ['2010', 'Une autre rubrique, sans rien', '-', '-'],
+    ]);
+    const words = new Set(lines[0]?.split(/\s+/));
+    expect(cells[0]?.flatMap((cell) => cell.split(/\s+/)).filter((word) => word !== '' && !words.has(word))).toEqual(
+      [],
+    );
+    const under = linesOf(
+      ['Code and name', '10.00.01  Customers abroad and at home', '                 1,234.50       20.00', '10.00.02  Cash', '                    10.00      500.00', '10.00.03  A supplier of nets and ropes', '                    10.00    1,500.00'].join('\n'), // prettier-ignore
+    );
+    expect(under.slice(1).map((line) => cutLine(line, fixedColumns(under)).map((cell) => cell.trim()))).toEqual([
+      ['10.00.01  Customers abroad and at home', '', ''],
+      ['', '1,234.50', '20.00'],
+      ['10.00.02  Cash', '', ''],
+      ['', '10.00', '500.00'],
+      ['10.00.03  A supplier of nets and ropes', '', ''],
+      ['', '10.00', '1,500.00'],
+    ]);
+  });
   it('loses no character, wherever its columns are cut', () => {
     const line = fc.string({ unit: fc.constantFrom(...Array.from('ab 1,.')), maxLength: 60 });
     fc.assert(
@@ -54,6 +86,7 @@ describe('letters of one language', () => {
     ['cp852', 'Pohledávky, dlouhodobý majetek, účet, tržby, náklady'],
     ['shift_jis', '現金預金, 売掛金, 買掛金, 資本金, 合計'],
     ['gb18030', '银行存款, 应收账款, 应付账款, 余额, 合计'],
+    ['gb18030', '蓝鲸渔具, 海湾银行, 库存现金, 累计折旧, 期末方向'],
     ['euc-kr', '현금, 매출채권, 매입채무, 자본금, 합계'],
   ])('tell %s', (encoding, text) => {
     const { text: read } = decode(new Uint8Array(iconv.encode(`Konto;Name;Saldo\n1;${text};100,00\n`, encoding)));

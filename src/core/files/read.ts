@@ -3,10 +3,11 @@ import { isXml, readSaft } from './audit-file';
 import type { Table, TextFormat } from '../base/table';
 import { readCsv } from './csv';
 import { MOST_BYTES, megabytes } from './limits';
-import { readXlsx } from './workbook';
+import { isWebPage, readWebPage } from './web-page';
+import { readWorkbook } from './workbook';
 
 /**
- * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, or an audit file
+ * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, a web page, or an audit file
  * (SAF-T), but no PDF. `format` overrules how a text file is taken apart.
  */
 export const readPaper = (
@@ -24,6 +25,7 @@ export const readPaper = (
       ),
     );
   const packed = (bytes[0] === 0x50 && bytes[1] === 0x4b) || (bytes[0] === 0xd0 && bytes[1] === 0xcf);
-  if (packed) return readXlsx(bytes, name);
+  if (packed) return readWorkbook(bytes, name);
+  if (isWebPage(bytes)) return readWebPage(bytes, name);
   return isXml(bytes) ? readSaft(bytes, name) : readCsv(bytes, name, format);
 };

@@ -110,9 +110,18 @@ const badness = (text: string, enough: number): number => {
 
 const isCapital = (character: string): boolean => character !== character.toLowerCase();
 
+/** Syllables that Korean texts have most. Among the bytes of another script, a few in a hundred become one of them. */
+const HANGUL =
+  '가각간갈감갑강개객거건검것게결경계고공과관광교구국군권급기길김나난남내년노농다단당대도동두드등라락래량러런레려력련로료류률르른름리' +
+  '마만말매면명모목무문물미민바반발방배백법별병보복본봉부분불비사산상새색생서선설성세소속손송수순술스습승시식신실심아안야약양어업여역' +
+  '연열영예오옥온외요용우운원월위유율은을음의이익인일임입자작잔장재저적전절점정제조종주준중증지직진질집차착창채처천철청체초총최추출취' +
+  '층치친침카타탁탄택토통투트특파판팔편평포표품풍피필하학한할함합항해행향허현협형혜호화환활회효후훈휴흥희';
 /** What texts of East Asia have most: kana, hangul, and the characters of bookkeeping. */
-const USUAL =
-  /[\u3040-\u30ff\uac00-\ud7a3]|[科目余额残高借貸贷方资資产產负負债債金現现款本費费用收入利年月日会計计合総总应應付銀银行税稅业業株式社公司表期末初]/u;
+const USUAL = new RegExp(
+  `[\\u3040-\\u30ff${HANGUL}科目余额残高借貸贷方资資产產负負债債金現现款本費费用收入利年月日会計计合總总应應付銀银行税稅业業株式社公司表期末初` +
+    '库存商品固定累旧交实資潤润分配名称编码向发生单位至間间有限股份账帳戶户原材料工薪主营其他成管理财务人民币元上下大小中国國東东西南北]',
+  'u',
+);
 
 /** The encoding in two bytes a character under which a text is East Asian throughout. */
 const doubleOf = (sample: Uint8Array): Encoding | undefined => {
@@ -121,9 +130,11 @@ const doubleOf = (sample: Uint8Array): Encoding | undefined => {
     const text = decodeAs(sample, encoding);
     const wide = Array.from(text).filter((character) => character > '\u00ff');
     if (wide.length < 4 || wide.filter((character) => character === '\ufffd').length * 50 > wide.length) continue;
-    // Kana of half width are what single bytes become by chance, and so are wide characters within words of Latin letters.
+    // Kana of half width are what single bytes become by chance, and so are wide characters within words of Latin letters and
+    // Chinese characters beside Korean syllables.
     const odd =
       wide.filter((character) => /[\uff61-\uff9f\ue000-\uf8ff\ufffd]/.test(character)).length +
+      (text.match(/\p{sc=Hangul}\p{sc=Han}|\p{sc=Han}\p{sc=Hangul}/gu)?.length ?? 0) +
       (text.match(/[a-z][^\0-\u00ff]|[^\0-\u00ff][a-z]/g)?.length ?? 0);
     const share = (wide.filter((character) => USUAL.test(character)).length - odd) / wide.length;
     if (share > 0.3 && share > (best?.share ?? 0)) best = { encoding, share };

@@ -1,7 +1,10 @@
 import { SSF } from '@e965/xlsx';
-import { type Problem, type Result, fail, ok, problem } from '../base/result';
+import { type Result, fail, problem } from '../base/result';
 import type { Cell, Table } from '../base/table';
 import { cleaned } from './clean';
+import { decimalOf } from './decimal-of';
+import { CONTENT, readOpenDocument } from './open-document';
+import { Refused, filledOf, refusalOf, tooLong, tooMany } from './refused';
 import { saidRows } from './split';
 import {
   MOST_BLANK_ROWS,
@@ -15,33 +18,8 @@ import {
 import { type Element, anyPrefix, xmlReader } from './xml';
 import { type ZipPart, zipParts } from './zip';
 
-/**
- * The exact decimal text of a spreadsheet's number. Spreadsheets compute in binary and keep 15 significant digits, so
- * noise beyond the fifteenth (0.30000000000000004) is dropped; what remains is the decimal that the sheet displays.
- */
-export const decimalOf = (value: number): string => {
-  const [mantissa = '0', exponent = '0'] = value.toExponential(14).split('e');
-  const negative = mantissa.startsWith('-');
-  const digits = mantissa.replace(/[-.]/g, '').replace(/(?<!0)0+$/, '') || '0';
-  const point = Number(exponent) + 1;
-  const text =
-    point <= 0
-      ? `0.${'0'.repeat(-point)}${digits}`
-      : digits.length <= point
-        ? digits + '0'.repeat(point - digits.length)
-        : `${digits.slice(0, point)}.${digits.slice(point)}`;
-  return negative && digits !== '0' ? `-${text}` : digits === '0' ? '0' : text;
-};
-
 /** A number of at most fifteen digits that is written plainly, as nearly all are: it is its own decimal text. */
 const PLAIN = /^-?(?:0|[1-9]\d{0,11})(?:\.\d{0,2}[1-9])?$/;
-
-/** Carries what is wrong with a workbook out of its readers. */
-class Refused extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.code);
-  }
-}
 
 const broken = (name: string): Refused =>
   new Refused(
@@ -127,22 +105,6 @@ const unescaped = (text: string): string =>
   text.includes('_x')
     ? text.replace(/_x([\dA-Fa-f]{4})_/g, (_, code: string) => String.fromCharCode(Number.parseInt(code, 16)))
     : text;
-
-const tooLong = (file: string): Refused =>
-  new Refused(
-    problem(
-      'paper.cell',
-      `${file} has a cell of more than ${counted(MOST_CELL_CHARACTERS)} characters, which is the most that is read. Shorten it, or take it out, and bring the file again.`,
-    ),
-  );
-
-const tooMany = (file: string, what: 'rows' | 'cells' | 'characters', most: number): Refused =>
-  new Refused(
-    problem(
-      `paper.${what}`,
-      `${file} has more than ${counted(most)} ${what}, which is the most that is read at once. Split it and bring the parts.`,
-    ),
-  );
 
 interface Format {
   readonly code: string;
@@ -341,10 +303,10 @@ const open = (file: string, parts: ReadonlyMap<string, ZipPart>, book: ZipPart):
 };
 
 /**
- * Reads an Office Open XML workbook (ISO/IEC 29500): every visible worksheet with something in it, as a stream, so that a
+ * Reads a packed workbook, OpenDocument or Office Open XML (ISO/IEC 29500): every visible worksheet with something in it, as a stream, so that a
  * limit is met where it is passed and not after everything has been unpacked.
  */
-export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
+export const readWorkbook = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
   if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
     return fail(
       problem(
@@ -354,12 +316,14 @@ export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table
     );
   const parts = zipParts(bytes, name);
   if (!parts.ok) return parts;
+  const content = parts.value.get(CONTENT);
+  if (content !== undefined && !parts.value.has('xl/workbook.xml')) return readOpenDocument(parts.value, content, name);
   const book = parts.value.get('xl/workbook.xml');
   if (book === undefined)
     return fail(
       problem(
         'paper.broken',
-        `${name} is not a readable XLSX workbook: it is damaged or is something else with that ending. Open it in a spreadsheet, save it as XLSX or CSV, and bring that.`,
+        `${name} is not a readable XLSX or ODS workbook: it is damaged or is something else with that ending. Open it in a spreadsheet, save it as XLSX or CSV, and bring that.`,
       ),
     );
   if ([...parts.value.keys()].some((part) => /vbaProject/i.test(part)))
@@ -369,18 +333,5 @@ export const readXlsx = (bytes: Uint8Array, name: string): Result<readonly Table
         `${name} contains macros. Save it as a workbook without macros, or as CSV, and bring that.`,
       ),
     );
-  try {
-    const filled = open(name, parts.value, book).filter((table) => table.rows.length > 0);
-    return filled.length === 0
-      ? fail(
-          problem(
-            'paper.empty',
-            `${name} has no visible sheet with something in it. Open it in a spreadsheet: its sheets may be hidden.`,
-          ),
-        )
-      : ok(filled);
-  } catch (error) {
-    if (error instanceof Refused) return fail(error.problem);
-    throw error;
-  }
+  return refusalOf(() => filledOf(name, open(name, parts.value, book)));
 };

@@ -1,12 +1,12 @@
-import { readDate } from '../base/dates';
+import { fullYear, readDate } from '../base/dates';
 import { folded } from '../base/folded';
 import { plainDigits } from '../base/plain-digits';
 import { monthOf } from '../words/months';
 import { type DayOrder, dayOrderOf, readFileDate } from './dates';
 
-/** "1-12/2025" is no day: both marks are the same. */
+/** "1-12/2025" is no day: both marks are the same. A year of two figures stands last. */
 const NUMERIC =
-  /(?<!\d)(\d{4}([-./])\s?\d{1,2}\2\s?\d{1,2}|\d{1,2}([./-])\s?\d{1,2}\3\s?\d{4})(?!\d)|(?<![\d./-])\d{2}([./])\d{2}\4\d{2}(?![\d./-])/g;
+  /(?<!\d)(\d{4}([-./])\s?\d{1,2}\2\s?\d{1,2}|\d{1,2}([./-])\s?\d{1,2}\3\s?\d{4})(?!\d)|(?<![\d./-])(?:\d{2}([./-])\d{2}\4\d{2}|\d{1,2}([./])\d{1,2}\5\d{2})(?![\d./]|-\d)/g;
 /** Years, months and days with their signs, as East Asia writes them. */
 const SIGNED = /(\d{4})\s?[年년]\s?(\d{1,2})\s?[月월]\s?(\d{1,2})\s?[日일]/g;
 
@@ -34,6 +34,8 @@ const iso = (year: string, month: number, day: string): readonly string[] => {
 
 const DAY = /^(\d{1,2})(?:st|nd|rd|th|er|e|a|o|os|ga|an|as|je|en)?$/;
 const YEAR = /^(?:19|20)\d\d$/;
+/** "31-Mar-26", "31 Mar '26": right behind the month that a day stands before. */
+const SHORT_YEAR = /^[1-4]\d$/;
 const SMALL = /^(?:de|del|of|d|the|den|m|men|g|r|roku|goda|року|года)$/;
 
 /** Days written with the month's name, in either order; the year before, behind, or only once in the text. */
@@ -57,7 +59,10 @@ const worded = (text: string): readonly string[] => {
     const beside = [place < at ? at + 1 : at + 2, yearFirst ? at - 1 : -1, place - 1].map(
       (where) => tokens[where] ?? '',
     );
-    const year = beside.find((one) => YEAR.test(one)) ?? years.at(-1);
+    const short = tokens[at + 1] ?? '';
+    const year =
+      beside.find((one) => YEAR.test(one)) ??
+      (place < at && SHORT_YEAR.test(short) && years.length === 0 ? fullYear(short) : years.at(-1));
     return year === undefined ? [] : iso(year, month, own);
   });
 };

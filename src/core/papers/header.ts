@@ -1,5 +1,5 @@
 import { isCurrency } from '../money/currency';
-import { type Row, textOf } from '../base/table';
+import { type Row, type Table, textOf } from '../base/table';
 import { folded } from '../base/folded';
 import { PRINTED } from '../words/paper-words';
 import { lookOf } from './survey';
@@ -45,11 +45,15 @@ export interface FoundHeader {
   readonly height: 1 | 2;
 }
 
+/** A year, which a mark for money may stand beside: "2025", "2025 £", "EUR 2025". */
+const isYear = (text: string): boolean =>
+  /^(?:\p{Sc}|[A-Z]{3})?\s?(?:19|20)\d\d\s?(?:\p{Sc}|[A-Z]{3})?$/u.test(text.trim());
+
 /** Cells of a row that are amounts: a header has none, but for years. */
 const holdsAmounts = (row: Row): boolean =>
   row.some((cell) => {
     const look = lookOf(cell);
-    return (look === 'amount' || look === 'plain' || look === 'percent') && !/^(?:19|20)\d\d$/.test(textOf(cell));
+    return (look === 'amount' || look === 'plain' || look === 'percent') && !isYear(textOf(cell));
   });
 
 const titlesOf = (row: Row): readonly Title[] => row.map((cell) => titleOf(textOf(cell)));
@@ -107,11 +111,23 @@ export const headerOf = (rows: readonly Row[]): FoundHeader => {
 /** Rows without a header in which the title may stand. */
 const MOST_UNHEADED = 8;
 
-/** The rows above the header; without one, the first rows until one with an amount. */
-export const titleRows = (rows: readonly Row[], header: number): readonly Row[] => {
-  if (header >= 0) return rows.slice(0, header);
-  const first = rows.findIndex((row) => row.some((cell, column) => column > 0 && lookOf(cell) === 'amount'));
-  return rows.slice(0, Math.min(MOST_UNHEADED, first < 0 ? MOST_UNHEADED : first));
+/**
+ * The rows above the header; without one, the first rows until one with an amount. A line of a printed list is taken by its own
+ * gaps: its columns are those of the figures below it.
+ */
+export const titleRows = ({ rows, format }: Pick<Table, 'rows' | 'format'>, header: number): readonly Row[] => {
+  const above = (): readonly Row[] => {
+    if (header >= 0) return rows.slice(0, header);
+    const first = rows.findIndex((row) => row.some((cell, column) => column > 0 && lookOf(cell) === 'amount'));
+    return rows.slice(0, Math.min(MOST_UNHEADED, first < 0 ? MOST_UNHEADED : first));
+  };
+  if (format?.delimiter !== 'columns') return above();
+  return above().map((row) =>
+    row
+      .map((cell) => (typeof cell === 'string' ? cell : textOf(cell)))
+      .join(' ')
+      .split(/\s{3,}/),
+  );
 };
 
 /** Rows that begin like the list: two of the next ones have an amount in the same column. */

@@ -75,7 +75,7 @@ export const hypotheses = (
   const style = chosen.style ?? styleOf(layout, money.digits);
   const scale =
     chosen.scale === undefined
-      ? scaleOf(rows, layout, style, money.digits)
+      ? scaleOf(table, layout, style, money.digits)
       : chosen.scale === 0
         ? undefined
         : chosen.scale;
@@ -152,12 +152,12 @@ const FINE = 0.6;
 
 /** Noughts that the titles above the columns of amounts say are left away. */
 const scaleOf = (
-  rows: readonly Row[],
+  table: Table,
   { header, columns, numbers, sample }: Layout,
   style: NumberStyle,
   digits: number,
 ): Scale | undefined => {
-  const stated = statedScale(rows, {
+  const stated = statedScale(table, {
     header: header.at,
     columns: columns.map(({ at }) => (numbers.some((one) => one.at === at) ? 'balance' : 'ignore')),
   });

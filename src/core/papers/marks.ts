@@ -6,8 +6,10 @@ import { byCodes, byIndent } from './parents';
 import { sectionOf } from './sign';
 import { ROW, type Skeleton } from './skeleton';
 import { breakdowns, sumsAbove } from './sums-above';
-import { totalWords } from './total-words';
-import type { Values } from './values';
+import { totalWords, totalled } from './total-words';
+import { BAD, type Values } from './values';
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** Marks the rows of a paper by their words and by what they add up to; rows that a person decided about stay as decided. */
 export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly<Record<string, boolean>>): Marks => {
@@ -21,6 +23,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   const work: Work = { skeleton, values, marks, decided };
   const headings = new Set<string>();
   const isHeading = headingTest(skeleton, values);
+  const sums = skeleton.coded ? NONE : totalled(skeleton.name);
   for (let at = 0; at < skeleton.size; at += 1) {
     if (skeleton.kind[at] !== ROW.body) continue;
     const hand = asAccount[String(at)];
@@ -28,12 +31,16 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
     if (hand === false) {
       marks.mark[at] = MARK.heading;
       marks.why[at] = WHY.byHand;
-    } else if (values.bad[at] === 1) marks.mark[at] = MARK.unreadable;
+    } else if (values.bad[at] === BAD.words && code === '' && name === '') {
+      // Words alone where amounts stand: "continued on page 2".
+      marks.mark[at] = MARK.heading;
+      marks.why[at] = WHY.remark;
+    } else if (values.bad[at] !== 0) marks.mark[at] = MARK.unreadable;
     else if (values.filled[at] === 1 || hand === true)
       marks.mark[at] =
         hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
     else if (skeleton.coded && name !== '' && /\d/.test(code) && !isHeading(at)) marks.mark[at] = MARK.account;
-    else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at)) marks.mark[at] = MARK.account;
+    else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at, sums)) marks.mark[at] = MARK.account;
     else {
       marks.mark[at] = MARK.heading;
       marks.why[at] = WHY.remark;
@@ -49,18 +56,17 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
 };
 
 /** Without codes, a name without an amount is a heading, but where its row has other figures or it is called as accounts are. */
-const isNilAccount = (skeleton: Skeleton, at: number): boolean => {
+const isNilAccount = (skeleton: Skeleton, at: number, sums: ReadonlySet<string>): boolean => {
   const name = skeleton.name[at] ?? '';
   return (
     skeleton.hasFigures(at) ||
     (!isSectionName(name) &&
       sectionOf(name) === undefined &&
       usualSide(name) !== undefined &&
+      !sums.has(folded(name)) &&
       totalWords(name, NONE) === 0)
   );
 };
-
-const NONE: ReadonlySet<string> = new Set();
 
 /** How the next coded row stands to a row: under its code itself, under its code without the noughts at its end, or not. */
 const followedBy = (skeleton: Skeleton, at: number): 'code' | 'stem' | 'indent' | undefined => {

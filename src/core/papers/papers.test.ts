@@ -16,7 +16,7 @@ import { tablesUnder } from './arrange';
 import { rowTotals } from './rows';
 import { statedDate } from './stated-date';
 import { asText, fromText, toCsv, toXlsx } from '../files/write';
-import { decimalOf } from '../files/workbook';
+import { decimalOf } from '../files/decimal-of';
 
 const demo = (name: string): Uint8Array => readFileSync(new URL(`../../../demo/papers/${name}`, import.meta.url));
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
@@ -168,6 +168,13 @@ describe('papers of many shapes', () => {
     ['Month 12, December 2025', '2025-12-31'],
     ['Date: 14/01/2026   Time: 09:14\nTo Period: Month 12, December 2025', '2025-12-31'],
     ['Datum: 31.12.2025', '2025-12-31'],
+    ['1-Apr-25 to 31-Mar-26', '2026-03-31'],
+    ["Balances at 31 Mar '26", '2026-03-31'],
+    ['desde 01-01-26 hasta 30-06-26', '2026-06-30'],
+    ['vom 1.7.25 bis 30.6.26', '2026-06-30'],
+    ['期间：2026年1月至2026年6月', '2026-06-30'],
+    ['Section 1.2.3 of 10-20-3000', undefined],
+    ['Sort code 10-11-12-13', undefined],
     ['Printed March 2026', undefined],
     ['Maia Bank, 2025', undefined],
     ['Room 1/2100', undefined],

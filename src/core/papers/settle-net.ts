@@ -121,13 +121,16 @@ export const settleHeads = (
     rows.push(row);
   });
   const heads = rows.filter((row, place) => {
-    const [own, stem] = [amountAt(row), codeStem(code[row] ?? '')];
+    const [own, whole] = [amountAt(row), code[row] ?? ''];
+    const stem = codeStem(whole);
     if (own === 0n || stem === '' || asAccount[String(row)] === true) return false;
     let sum = 0n;
     for (const [parts, under] of rows.slice(place + 1, place + 1 + MOST_UNDER).entries()) {
-      if (!(code[under] ?? '').startsWith(stem)) return false;
+      const below = code[under] ?? '';
+      if (!below.startsWith(stem)) return false;
       sum += amountAt(under);
-      if (sum === own && parts > 0) return true;
+      // One alone that merely stands behind it shows nothing; one whose code goes on from its own does.
+      if (sum === own && (parts > 0 || (below !== whole && below.startsWith(whole)))) return true;
     }
     return false;
   });

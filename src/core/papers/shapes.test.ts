@@ -2,6 +2,7 @@ import iconv from 'iconv-lite';
 import { describe, expect, it } from 'vitest';
 import { readPaper } from '../files/read';
 import { readAnyPaper } from '../files/read-any';
+import { recognise } from './recognise';
 import { paperSheet } from './sheet';
 import { sheetAccounts } from './testing/sheet-accounts';
 
@@ -34,6 +35,61 @@ describe('a paper', () => {
       ['0200', 'Loan', -4000n],
       ['0300', 'Capital', -5000n],
     ]);
+  });
+
+  it('has the sign of its amounts in a column of its own', () => {
+    expect(
+      accounts('Account,Sign,Amount\nBank,+,500.00\nVan,+,80.00\nVan depreciation,-,30.00\nCapital,-,550.00'),
+    ).toEqual([
+      ['', 'Bank', 50_000n],
+      ['', 'Van', 8000n],
+      ['', 'Van depreciation', -3000n],
+      ['', 'Capital', -55_000n],
+    ]);
+  });
+
+  it('names its years beside a mark for money, and a section that its total names as well', () => {
+    expect(
+      accounts(
+        'Account\tNote\t2025 £\t2024 £\nShort-term stock due\t\t\t\nFeed\t1\t60.00\t50.00\nTotal short-term stock due\t\t60.00\t50.00\nEquity\t\t\t\nCapital\t2\t60.00\t50.00',
+      ),
+    ).toEqual([
+      ['', 'Feed', 6000n],
+      ['', 'Capital', -6000n],
+    ]);
+  });
+
+  it('has months of short years as columns, and words alone among its amounts', () => {
+    const text =
+      'Nominal,Description,Jun-26,Jul-26\n10,Bank,90.00,100.00\n20,Loan,-40.00,-60.00\n,,,continued overleaf\n30,Capital,-50.00,-40.00';
+    expect(accounts(text)).toEqual([
+      ['10', 'Bank', 10_000n],
+      ['20', 'Loan', -6000n],
+      ['30', 'Capital', -4000n],
+    ]);
+    const read = readPaper(new Uint8Array(iconv.encode(text, 'utf-8')), 'list.csv');
+    expect(read.ok && recognise(read.value, { digits: 2, date: '2026-07-31' }).doubts).toEqual([]);
+  });
+
+  it('spreads the word for its total over the column', () => {
+    expect(
+      accounts(
+        '科目,借方残高,貸方残高\n現　金,"500.00",\n商　品,"1,200.00",\n買 掛 金,,"700.00"\n資 本 金,,"1,000.00"\n合　計,,',
+      ),
+    ).toEqual([
+      ['', '現　金', 50_000n],
+      ['', '商　品', 120_000n],
+      ['', '買 掛 金', -70_000n],
+      ['', '資 本 金', -100_000n],
+    ]);
+  });
+
+  it('repeats an account under a heading of which it is the only one', () => {
+    expect(
+      accounts(
+        'Code;Name;Balance\n1002;Banks;300.00\n100201;Harbour Bank;300.00\n2202;Suppliers;-120.00\n4001;Capital;-180.00',
+      ).map(([code]) => code),
+    ).toEqual(['100201', '2202', '4001']);
   });
 
   it('writes the side in front of the amount', () => {

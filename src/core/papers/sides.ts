@@ -30,7 +30,14 @@ const PAIRS: readonly (readonly [debit: string, credit: string])[] = [
   ['차', '대'],
   ['a', 'p'],
   ['n', 'm'],
+  ['+', '-'],
 ];
+
+/** What a cell of a side column says: its word, or the sign that stands there alone. */
+export const sideWord = (text: string): string => {
+  const own = text.trim();
+  return own === '+' ? '+' : /^[-\u2212\u2013]$/.test(own) ? '-' : folded(own);
+};
 
 /** The debit and the credit letter among the short texts (folded) of a column, where they are such. */
 export const pairOfSides = (texts: readonly string[]): readonly [debit: string, credit: string] | undefined => {
@@ -42,7 +49,8 @@ export const pairOfSides = (texts: readonly string[]): readonly [debit: string, 
   if (own.length <= 2 && worded.every((side) => side !== undefined) && new Set(worded).size === own.length)
     return [own[worded.indexOf('debit')] ?? '', own[worded.indexOf('credit')] ?? ''];
   if (own.length === 2) return PAIRS.find((pair) => own.every((text) => pair.includes(text)));
-  return own.length === 1 ? PAIRS.find((pair) => pair.includes(own[0] ?? '') && (own[0] ?? '').length > 0) : undefined;
+  // A dash alone is a nil as well as a minus.
+  return own.length === 1 && own[0] !== '-' ? PAIRS.find((pair) => pair.includes(own[0] ?? '')) : undefined;
 };
 
 /**
@@ -71,13 +79,13 @@ export const sideReader = (texts: readonly string[]): ((text: string) => Side | 
   let filled = 0;
   for (const text of texts) {
     if (text === '' || text.length > MOST_LETTERS) continue;
-    const word = folded(text);
+    const word = sideWord(text);
     filled += 1;
     counts.set(word, (counts.get(word) ?? 0) + 1);
   }
   const pair = sidesAmong(counts, filled, 0.5);
   return (text) => {
-    const word = text.length > MOST_LETTERS ? '' : folded(text);
+    const word = text.length > MOST_LETTERS ? '' : sideWord(text);
     if (word === '') return undefined;
     if (pair !== undefined) return word === pair[0] ? 'debit' : word === pair[1] ? 'credit' : undefined;
     return DEBIT.is(word) || word === 'd' || word === 's'

@@ -102,7 +102,7 @@ export const statedCurrency = (
   const titles = header < 0 ? [] : amounts.map((at) => textOf(table.rows[header]?.[at]));
   const own = titles.flatMap((title) => namedIn(title) ?? [])[0];
   if (own !== undefined) return own;
-  const top = titleRows(table.rows, header).map((row) => row.map(textOf).join('  '));
+  const top = titleRows(table, header).map((row) => row.map(textOf).join('  '));
   const named = top.flatMap((line) => namedIn(line) ?? [])[0];
   const column = columns.indexOf('currency');
   const common = column < 0 ? undefined : commonCurrency(sample, column);

@@ -38,7 +38,8 @@ export const statedDate = (
   order: DayOrder = 'dmy',
 ): string | undefined => {
   const table = tables[sheet];
-  const top = [...titleRows(table?.rows ?? [], header), ...(header < 0 ? [] : [table?.rows[header] ?? []])];
+  const above = table === undefined ? [] : titleRows(table, header);
+  const top = [...above, ...(header < 0 ? [] : [table?.rows[header] ?? []])];
   const titles =
     header < 0 ? [] : (top[header] ?? []).filter((_, column) => AMOUNT_ROLES.has(columns[column] ?? 'ignore'));
   // A date beside a time of day is the printer's, unless it says more than that it is one.
@@ -72,7 +73,7 @@ export const statedDate = (
     if (last !== undefined) return last;
   }
   // A text that was parted by the columns of its table may have a day cut in two.
-  for (const row of titleRows(table?.rows ?? [], header)) {
+  for (const row of above) {
     const last = row.length > 1 ? lastOf(row.map(textOf).join(''), order) : undefined;
     if (last !== undefined && PRINTED.in(folded(row.map(textOf).join(' '))) === undefined) return last;
   }

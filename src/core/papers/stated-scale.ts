@@ -1,4 +1,4 @@
-import { type Row, textOf } from '../base/table';
+import { type Table, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
 import { folded } from '../base/folded';
 import { MILLIONS, THOUSANDS } from '../words/paper-words';
@@ -54,11 +54,11 @@ export const isRounding = (net: bigint, accounts: number, scale: Scale | undefin
 
 /** What the titles of a paper and of its amount columns say its amounts are in; undefined for single units. */
 export const statedScale = (
-  rows: readonly Row[],
+  table: Pick<Table, 'rows' | 'format'>,
   { header, columns }: Pick<Reading, 'header' | 'columns'>,
 ): Scale | undefined => {
-  const own = header < 0 ? [] : (rows[header] ?? []).filter((_, at) => AMOUNT_ROLES.has(columns[at] ?? 'ignore'));
-  for (const text of [...own, ...titleRows(rows, header).flat()].map(textOf)) {
+  const own = header < 0 ? [] : (table.rows[header] ?? []).filter((_, at) => AMOUNT_ROLES.has(columns[at] ?? 'ignore'));
+  for (const text of [...own, ...titleRows(table, header).flat()].map(textOf)) {
     const found = scaleIn(text);
     if (found !== undefined) return found;
   }

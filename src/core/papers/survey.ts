@@ -3,7 +3,8 @@ import { plainSeparators } from '../money/number-style';
 import { type Cell, type Row, textOf } from '../base/table';
 import { folded } from '../base/folded';
 import { isNil } from '../money/paper-amount';
-import { sidesAmong } from './sides';
+import { monthOf } from '../words/months';
+import { sideWord, sidesAmong } from './sides';
 
 /**
  * What a cell looks like, whatever language and number style it is in. `plain` are digits alone, which may be an amount, a code
@@ -40,6 +41,8 @@ export const lookOf = (cell: Cell | undefined): Look => {
   if (/[^\d.,' ]/.test(core)) return DATE.test(core) ? 'date' : 'text';
   if (DATE.test(core)) return 'date';
   if (after.trim() === '%' || before.trim() === '%') return 'percent';
+  // "Feb-26" is a month of a year.
+  if (/\p{L}{3}/u.test(before) && monthOf(folded(before)) !== undefined) return 'date';
   const [front, back] = [plainSeparators(before), plainSeparators(after)];
   if (!isAround(front) || !(isAround(back) || SIDE_AFTER.test(back))) return 'text';
   return before === '' && after === '' && /^\d+$/.test(core) ? 'plain' : 'amount';
@@ -93,16 +96,19 @@ const surveyed = (cells: readonly Cell[], at: number): Column => {
     if (look === 'percent') counts.percent += 1;
     if (look === 'date') counts.date += 1;
     if (isCodeLike(text)) counts.code += 1;
-    if (/\p{L}{3}|[\p{sc=Han}\p{sc=Hangul}\p{sc=Katakana}]{2}/u.test(text)) counts.word += 1;
+    if (/\p{L}{3}|(?:[\p{sc=Han}\p{sc=Hangul}\p{sc=Katakana}]\s?){2}/u.test(text)) counts.word += 1;
     if (isCurrency(text)) counts.currency += 1;
-    if (text.length <= 12 && look !== 'nil' && short.size < 40) {
-      const word = folded(text);
+    if (text.length <= 12 && short.size < 40) {
+      const word = look === 'nil' ? (/^[-\u2212\u2013]$/.test(text) ? '-' : '') : sideWord(text);
       short.set(word, (short.get(word) ?? 0) + 1);
     }
   });
   // "1.1.01" below "1.1" is a part of it, and no day.
   const dates = texts.filter((text) => DATE.test(text) && !seen.has(text.replace(/[./-][^./-]*$/, ''))).length;
   const share = (count: number): number => (filled === 0 ? 0 : count / filled);
+  const sides = filled > 0 && sidesAmong(short, filled, 0.8) !== undefined;
+  // Beside a plus, a dash is a minus and no nil.
+  if (sides && short.has('+')) counts.number -= short.get('-') ?? 0;
   return {
     at,
     filled,
@@ -116,7 +122,7 @@ const surveyed = (cells: readonly Cell[], at: number): Column => {
     length: filled === 0 ? 0 : length / filled,
     distinct: share(seen.size),
     sequence: filled > 2 && texts.filter((text) => text !== '').every((text, index) => text === String(index + 1)),
-    sides: filled > 0 && sidesAmong(short, filled, 0.8) !== undefined,
+    sides,
     amounts: counts.amount,
   };
 };

@@ -129,7 +129,7 @@ const SCALES: Readonly<Record<Scale, string>> = { 3: 'thousands', 6: 'millions' 
 /** The same reading in single units where it is in thousands, or in thousands where the paper speaks of them. */
 const otherScale = ({ reading, trial }: Hypothesis, table: Table | undefined): readonly Alternative[] => {
   const { scale, ...rest } = reading;
-  const other = scale === undefined ? statedScale(table?.rows ?? [], reading) : undefined;
+  const other = scale === undefined && table !== undefined ? statedScale(table, reading) : undefined;
   if (scale === undefined && other === undefined) return [];
   const net = scale === undefined ? trial.net * 10n ** BigInt(other ?? 0) : trial.net / 10n ** BigInt(scale);
   return [

@@ -65,6 +65,9 @@ const SILENT: Title = {
 /** A year, or a month of one, that a title names without a day, as the beginning of an ISO date. */
 const spanIn = (words: string): string | undefined => {
   const tokens = words.split(' ');
+  const [named = '', short = '', ...more] = tokens;
+  const ofShort = more.length === 0 && /^[1-4]\d$/.test(short) ? monthOf(named) : undefined;
+  if (ofShort !== undefined) return `20${short}-${String(ofShort).padStart(2, '0')}`;
   const year = tokens.find((token) => /^(?:19|20)\d\d$/.test(token));
   if (year === undefined || tokens.length > 4) return undefined;
   const month = tokens.map(monthOf).find((found) => found !== undefined);

@@ -27,5 +27,18 @@ export const totalWords = (text: string, headings: ReadonlySet<string>): 0 | 1 |
   return rest === '' || headings.has(rest) || isSectionName(rest) ? 2 : 1;
 };
 
+/** What the rows of a list are the totals of, by their words: "Total fixed assets" is that of the heading "Fixed assets". */
+export const totalled = (names: readonly string[]): ReadonlySet<string> => {
+  const found = new Set<string>();
+  for (const name of names) {
+    if (name.length > MOST_NAME) continue;
+    const words = folded(name);
+    const total = TOTAL.in(words);
+    if (total === undefined || !(words.startsWith(`${total} `) || words.endsWith(` ${total}`))) continue;
+    found.add(` ${words} `.replace(` ${total} `, ' ').trim());
+  }
+  return found;
+};
+
 /** Whether the words of a row are those of the year's result as the old system works it out. */
 export const isResult = (name: string): boolean => name.length <= MOST_NAME && RESULT.in(folded(name)) !== undefined;

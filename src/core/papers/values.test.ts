@@ -16,7 +16,7 @@ const under = (way: Way, rows: readonly Row[], digits = 2) => {
   return rows.map((_, at) => ({
     raw: raw[at],
     open: open[at] === 1,
-    bad: bad[at] === 1,
+    bad: bad[at] !== 0,
     filled: filled[at] === 1,
     debit: debit[at],
     credit: credit[at],

@@ -14,7 +14,11 @@ export interface ParsedColumn {
   readonly rounded: ReadonlySet<number>;
 }
 
-export const CELL = { empty: 0, read: 1, sided: 2, bad: 3 } as const;
+/** `words` is a cell that does not read and has no digit. */
+export const CELL = { empty: 0, read: 1, sided: 2, bad: 3, words: 4 } as const;
+
+/** What `Values.bad` says of a row. */
+export const BAD = { figures: 1, words: 2 } as const;
 
 export const parseColumn = (rows: readonly Row[], at: number, style: NumberStyle, money: PaperMoney): ParsedColumn => {
   const amount = new BigInt64Array(rows.length);
@@ -25,7 +29,7 @@ export const parseColumn = (rows: readonly Row[], at: number, style: NumberStyle
     if (cell === '' || textOf(cell) === '') return;
     const read = readCell(cell, { style }, money);
     if (read.bad !== undefined) {
-      state[index] = CELL.bad;
+      state[index] = typeof cell === 'string' && !/\d/.test(cell) ? CELL.words : CELL.bad;
       return;
     }
     amount[index] = read.amount;
@@ -45,7 +49,7 @@ export type Way =
 export interface Values {
   /** 1 where an amount cell is filled and reads. */
   readonly filled: Uint8Array;
-  /** 1 where an amount cell is filled and does not read. */
+  /** Where an amount cell is filled and does not read, what stands there; see `BAD`. */
   readonly bad: Uint8Array;
   /** Debit positive where the paper says the side; as written where it does not. */
   readonly raw: BigInt64Array;
@@ -69,8 +73,8 @@ const single = (rows: readonly Row[], parse: Parse, at: number, side: number | u
   for (let at = 0; at < size; at += 1) {
     const state = column.state[at];
     if (state === CELL.empty || state === undefined) continue;
-    if (state === CELL.bad) {
-      bad[at] = 1;
+    if (state === CELL.bad || state === CELL.words) {
+      bad[at] = state === CELL.bad ? BAD.figures : BAD.words;
       continue;
     }
     filled[at] = 1;
@@ -103,8 +107,9 @@ const pair = (rows: readonly Row[], parse: Parse, way: Extract<Way, { kind: 'pai
   const [raw, debit, credit] = [new BigInt64Array(size), new BigInt64Array(size), new BigInt64Array(size)];
   for (let at = 0; at < size; at += 1) {
     const [l, r] = [left.state[at] ?? 0, right.state[at] ?? 0];
-    if (l === CELL.bad || r === CELL.bad) {
-      bad[at] = 1;
+    const words = l === CELL.words || r === CELL.words;
+    if (words || l === CELL.bad || r === CELL.bad) {
+      bad[at] = l === CELL.bad || r === CELL.bad ? BAD.figures : BAD.words;
       continue;
     }
     if (l === CELL.empty && r === CELL.empty) continue;
