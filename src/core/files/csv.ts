@@ -50,6 +50,15 @@ export const delimiterOf = (text: string, quote = '"'): Delimiter => {
   return best.delimiter;
 };
 
+/**
+ * Lists that old printers framed with lines: their columns are between upright ones. The frame is taken as bars and dashes, so that
+ * they read as any list with bars does.
+ */
+const unframed = (text: string): string => {
+  const framed = text.match(/^[ \t]*[│║┃]/gm)?.length ?? 0;
+  return framed < 3 ? text : text.replace(/[│║┃]/g, '|').replace(/[\u2500-\u257f]/g, '-');
+};
+
 /** Characters from which the kind of a text is told. */
 const SEEN = 200_000;
 
@@ -83,7 +92,8 @@ export const readCsv = (
     return fail(
       problem('paper.binary', `${name} is not a text file. Save the trial balance as CSV or XLSX and bring that.`),
     );
-  const text = whole.replace(/^\ufeff/, '');
+  // A form feed begins a page, and is nothing else that anybody should know of.
+  const text = unframed(whole.replace(/^\ufeff/, '').replaceAll('\f', ''));
   if (text.trim() === '')
     return fail(problem('paper.empty', `${name} is empty: there is no text in it. Export it again and bring that.`));
   const quote = format.quote ?? quoteOf(text);

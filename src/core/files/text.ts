@@ -57,7 +57,7 @@ const LATIN = /\p{sc=Latin}/u;
  * How badly a text reads, as the number of its characters that no text of one language has: letters of other alphabets than the
  * one that fits best, signs within words, capitals within words in small letters. It is not counted on past `enough`.
  */
-const badness = (text: string, enough: number): number => {
+const badness = (text: string, enough: number, framed: boolean): number => {
   const letters = new Map<string, number>();
   let bad = 0;
   for (let at = 0; at < text.length && bad < enough; at += 1) {
@@ -88,7 +88,7 @@ const badness = (text: string, enough: number): number => {
     } else if (/[\u0080-\u009f\ufffd\p{Co}\p{Cn}]/u.test(character)) bad += 3;
     else if (
       (LETTER.test(before) && LETTER.test(next) && !/[\u2018\u2019\u00b7\u2013]/.test(character)) ||
-      /[\u2500-\u25ff]/.test(character) ||
+      (!framed && /[\u2500-\u25ff]/.test(character)) ||
       // No word begins with a raised figure or a mark for money, or has an accent without its letter at one end.
       (LETTER.test(next) && /[£¥¤¹²³¯¸¨¦¬±¶×÷]/.test(character) && !/^[kmb]\P{L}/u.test(text.slice(at + 1, at + 3))) ||
       (LETTER.test(before) && /[¯¸¨¦¬¤¥£±¶]/.test(character))
@@ -142,11 +142,19 @@ const doubleOf = (sample: Uint8Array): Encoding | undefined => {
   return best?.encoding;
 };
 
+/** Whether lines of a list stand between the upright lines of a frame, as printers of DOS drew them: the same bytes in all its alphabets. */
+const isFramed = (bytes: Uint8Array): boolean =>
+  (new TextDecoder('latin1')
+    .decode(bytes.subarray(0, FRAME_LOOKED_AT))
+    .match(/^[ \t]*[\u00b3\u00ba].*[\u00b3\u00ba][ \t]*\r?$/gm)?.length ?? 0) > 2;
+const FRAME_LOOKED_AT = 20_000;
+
 /** The encoding of text in one byte a character: the one in which it reads as one language; among equals, the commonest. */
-const singleOf = (sample: Uint8Array): Encoding => {
-  let best: { encoding: Encoding; bad: number } = { encoding: 'windows-1252', bad: Infinity };
+const singleOf = (sample: Uint8Array, framed: boolean): Encoding => {
+  let best: { encoding: Encoding; bad: number } = { encoding: framed ? 'cp850' : 'windows-1252', bad: Infinity };
   for (const encoding of SINGLE_BYTE) {
-    const bad = badness(decodeAs(sample, encoding), best.bad);
+    if (framed && !encoding.startsWith('cp')) continue;
+    const bad = badness(decodeAs(sample, encoding), best.bad, framed);
     if (bad < best.bad) best = { encoding, bad };
   }
   return best.encoding;
@@ -166,6 +174,7 @@ export const decode = (bytes: Uint8Array): { readonly text: string; readonly enc
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'utf-8' };
   } catch {
     const sample = marked(bytes);
-    return as(declaredIn(bytes) ?? doubleOf(sample) ?? singleOf(sample));
+    const framed = isFramed(bytes);
+    return as(declaredIn(bytes) ?? (framed ? undefined : doubleOf(sample)) ?? singleOf(sample, framed));
   }
 };

@@ -1,6 +1,6 @@
 import { type Cell, type Row, type Table, textOf } from '../base/table';
 import { headerScore } from './header';
-import { lookOf, survey } from './survey';
+import { type Column, lookOf, survey } from './survey';
 import { isAmountTitle, titleOf } from './titles';
 
 /**
@@ -53,6 +53,9 @@ const turned = (rows: readonly Row[]): readonly Row[] | undefined => {
   ];
 };
 
+/** Numbers that are no codes. */
+const areAmounts = ({ numbers, plain, codes }: Column): boolean => numbers > 0.6 && !(plain > 0.9 && codes > 0.9);
+
 /** Where the right half begins, in a table with names, figures, names and figures again from left to right. */
 const halfOf = (rows: readonly Row[]): number | undefined => {
   const body = rows
@@ -61,7 +64,7 @@ const halfOf = (rows: readonly Row[]): number | undefined => {
     .slice(0, LOOKED_AT);
   const columns = survey(body).filter(({ filled }) => filled > 0);
   const left = columns.find(({ words }) => words > 0.5);
-  const figures = columns.find(({ at, numbers }) => left !== undefined && at > left.at && numbers > 0.6);
+  const figures = columns.find((column) => left !== undefined && column.at > left.at && areAmounts(column));
   const right = columns.find(({ at, words }) => figures !== undefined && at > figures.at && words > 0.5);
   if (left === undefined || right === undefined) return undefined;
   const half = right.at - left.at;
@@ -83,7 +86,7 @@ const halves = (rows: readonly Row[], sides: boolean): readonly Row[] | undefine
       .filter((row) => row.some(isFigure))
       .slice(0, LOOKED_AT),
   )
-    .filter(({ numbers, filled, plain, codes }) => filled > 0 && numbers > 0.6 && !(plain > 0.9 && codes > 0.9))
+    .filter((column) => column.filled > 0 && areAmounts(column))
     .map(({ at }) => at);
   const [only] = figures;
   if (sides && (figures.length !== 1 || only === undefined)) return undefined;

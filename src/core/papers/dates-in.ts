@@ -67,6 +67,17 @@ const worded = (text: string): readonly string[] => {
   });
 };
 
+/** "2026 per 31.07.": a day without its year, behind the only year that the text names. */
+const DAY_AND_MONTH = /(?<![\d.])(\d{1,2})\.(\d{1,2})\.(?!\s?\d)/g;
+
+const withoutYear = (text: string): readonly string[] => {
+  const years = text.match(/(?<![\d./-])(?:19|20)\d\d(?![\d./-])/g) ?? [];
+  const [year] = years;
+  return year === undefined || years.length > 1
+    ? []
+    : [...text.matchAll(DAY_AND_MONTH)].flatMap(([, day = '', month]) => iso(year, Number(month), day));
+};
+
 /** The days that a text names, ISO, in its order; `proposed` is for those that say no order themselves. */
 export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly string[] => {
   if (text.length > MOST_TEXT) return [];
@@ -78,11 +89,12 @@ export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly stri
     ...[...plain.matchAll(SIGNED)].flatMap(([, year = '', month = '', day = '']) => iso(year, Number(month), day)),
     // What is a day by its figures belongs to no word beside it.
     ...worded(plain.replace(NUMERIC, ' ')),
+    ...(numeric.length === 0 ? withoutYear(plain) : []),
   ];
 };
 
-/** "12/2025", "1-12/2025": the last month of a span. */
-const MONTH_AND_YEAR = /(?<![\d/.])(?:\d{1,2}\s?[-–]\s?)?(\d{1,2})\s?[/.]\s?((?:19|20)\d\d)(?![\d/.])/g;
+/** "12/2025", "12-2025", "1-12/2025": the last month of a span. */
+const MONTH_AND_YEAR = /(?<![\d/.])(?:\d{1,2}\s?[-–]\s?)?(?:(\d{1,2})\s?[/.]\s?|(\d{2})-)((?:19|20)\d\d)(?![\d/.-])/g;
 
 const lastDay = (year: string, month: number): readonly string[] => {
   const first = readDate(`${year}-${String(month).padStart(2, '0')}-01`);
@@ -100,7 +112,9 @@ export const monthsIn = (written: string): readonly string[] => {
     .filter((token) => !SMALL.test(token));
   return [
     ...[...inCommonYears(text).matchAll(SIGNED_MONTH)].flatMap(([, year = '', month]) => lastDay(year, Number(month))),
-    ...[...text.matchAll(MONTH_AND_YEAR)].flatMap(([, month, year = '']) => lastDay(year, Number(month))),
+    ...[...text.matchAll(MONTH_AND_YEAR)].flatMap(([, month, other, year = '']) =>
+      lastDay(year, Number(month ?? other)),
+    ),
     ...tokens.flatMap((token, at): readonly string[] => {
       const month = monthOf(token);
       const year = tokens[at + 1] ?? '';

@@ -1,5 +1,7 @@
 import { isCurrency } from '../money/currency';
+import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
+import { TOTAL } from '../words/paper-words';
 import { type ColumnRole, type FoundHeader, headerTexts } from './header';
 import { type Column, DATE, sampleOf, survey } from './survey';
 import { type Title, isAmountTitle, titleOf } from './titles';
@@ -42,10 +44,12 @@ const MOSTLY = 0.7;
 export const codeNameSplitter = (cells: readonly string[]): ((text: string) => Split) => {
   const some = cells.filter((text) => text !== '').slice(0, FIRST_CELLS);
   const codes = some.map((text) => splitFromEnd(text).code).filter((code) => code !== '');
+  // A total has no code.
+  const named = some.filter((text) => splitFromEnd(text).code !== '' || TOTAL.in(folded(text)) === undefined);
   const first = some.filter((text) => splitCodeName(text).code !== '').length;
   return codes.length >= 3 &&
     codes.length > first &&
-    codes.length >= some.length * MOSTLY &&
+    codes.length >= named.length * MOSTLY &&
     new Set(codes).size > codes.length * 0.8
     ? splitFromEnd
     : splitCodeName;
@@ -75,6 +79,10 @@ export interface Layout {
   /** Columns that say debit or credit with a letter. */
   readonly sides: readonly Column[];
 }
+
+/** Dots that lead the eye from a name to its amount. */
+export const withoutLeaders = (text: string): string =>
+  /[.…_·]{3}$/.test(text) ? text.replace(/\s*[.…_·]+$/, '') : text;
 
 /** What each column holds, by what its cells look like; titles decide where cells leave it open. */
 export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
@@ -109,7 +117,7 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
       column.at < amounts &&
       column.codes > (title(column.at).code ? 0.4 : 0.6) &&
       (!column.sequence || title(column.at).code) &&
-      column.dates < 0.3,
+      (column.dates < 0.3 || title(column.at).code),
   );
   // Codes of which many go on where another ends ("1.1" and "1.1.02") tell the levels of the chart; a number beside them tells nothing.
   const levels = coded.find(({ at, distinct }) => distinct > 0.95 && isOfLevels(sample.map((row) => textOf(row[at]))));
@@ -120,7 +128,7 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
     coded.find((column) => firstWords !== undefined && column.at < firstWords.at && column.distinct > 0.2) ??
     (firstWords === undefined ? coded[0] : undefined);
   const both = wordy.find((column) => {
-    const cells = sample.map((row) => textOf(row[column.at])).filter((text) => text !== '');
+    const cells = sample.map((row) => withoutLeaders(textOf(row[column.at]))).filter((text) => text !== '');
     const split = codeNameSplitter(cells);
     const coded = cells.filter((text) => split(text).code !== '').length;
     return coded >= 3 && coded > cells.length * 0.25;

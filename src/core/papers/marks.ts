@@ -23,7 +23,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   const work: Work = { skeleton, values, marks, decided };
   const headings = new Set<string>();
   const isHeading = headingTest(skeleton, values);
-  const sums = skeleton.coded ? NONE : totalled(skeleton.name);
+  const sums = totalled(skeleton.name);
   for (let at = 0; at < skeleton.size; at += 1) {
     if (skeleton.kind[at] !== ROW.body) continue;
     const hand = asAccount[String(at)];
@@ -39,7 +39,14 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
     else if (values.filled[at] === 1 || hand === true)
       marks.mark[at] =
         hand === true || (skeleton.coded ? /\p{N}/u.test(code) : name !== '' || code !== '') ? MARK.account : MARK.open;
-    else if (skeleton.coded && name !== '' && /\d/.test(code) && !isHeading(at)) marks.mark[at] = MARK.account;
+    else if (
+      skeleton.coded &&
+      name !== '' &&
+      /\d/.test(code) &&
+      !isHeading(at) &&
+      (skeleton.hasFigures(at) || !sums.has(folded(name)))
+    )
+      marks.mark[at] = MARK.account;
     else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at, sums)) marks.mark[at] = MARK.account;
     else {
       marks.mark[at] = MARK.heading;

@@ -173,6 +173,8 @@ describe('papers of many shapes', () => {
     ['desde 01-01-26 hasta 30-06-26', '2026-06-30'],
     ['vom 1.7.25 bis 30.6.26', '2026-06-30'],
     ['期间：2026年1月至2026年6月', '2026-06-30'],
+    ['Saldobalanse hittil 2026 per 31.07. (hele kroner)', '2026-07-31'],
+    ['okres: 01-2026 do 06-2026', '2026-06-30'],
     ['Section 1.2.3 of 10-20-3000', undefined],
     ['Sort code 10-11-12-13', undefined],
     ['Printed March 2026', undefined],

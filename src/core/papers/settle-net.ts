@@ -76,29 +76,39 @@ export const settleResults = (skeleton: Skeleton, marks: Marks, signs: Amounts):
 const FEWEST_SUMMED = 3;
 
 /**
- * A subtotal that has a code like an account: the accounts are out by exactly its amount, and rows right above come to it. Only
- * where one row alone is so.
+ * Subtotals that have codes like accounts: rows right above, however many, come to each of them, and all such together are what the
+ * accounts are out by; or one of them is, alone.
  */
 export const settleSum = (marks: Marks, signs: Amounts, asAccount: Reading['asAccount']): readonly number[] => {
   const net = netOf(marks, signs.amountAt);
   if (net === 0n) return [];
-  // What the accounts come to up to each row, with how many of them there are then.
-  const sums = new Map<bigint, number>([[0n, 0]]);
-  let [sum, count] = [0n, 0];
-  const found: number[] = [];
-  eachAccount(marks, (row) => {
-    const amount = signs.amountAt(row);
-    const from = amount === net && asAccount[String(row)] !== true ? sums.get(sum - amount) : undefined;
-    if (from !== undefined && count - from >= FEWEST_SUMMED) found.push(row);
-    sum += amount;
-    count += 1;
-    sums.set(sum, count);
-  });
-  const [only] = found;
-  if (only === undefined || found.length > 1) return [];
-  marks.mark[only] = MARK.total;
-  marks.why[only] = WHY.above;
-  return found;
+  const among = (isCandidate: (amount: bigint) => boolean): readonly number[] => {
+    // What the accounts come to up to each row, with how many of them there are then; a subtotal is none of them.
+    const sums = new Map<bigint, number>([[0n, 0]]);
+    let [sum, count] = [0n, 0];
+    const found: number[] = [];
+    eachAccount(marks, (row) => {
+      const amount = signs.amountAt(row);
+      const may = amount !== 0n && isCandidate(amount) && asAccount[String(row)] !== true;
+      const from = may ? sums.get(sum - amount) : undefined;
+      if (from !== undefined && count - from >= FEWEST_SUMMED) {
+        found.push(row);
+        return;
+      }
+      sum += amount;
+      count += 1;
+      sums.set(sum, count);
+    });
+    return found;
+  };
+  const only = among((amount) => amount === net);
+  const all = only.length === 1 ? only : among(() => true);
+  if (all.reduce((sum, row) => sum + signs.amountAt(row), 0n) !== net) return [];
+  for (const row of all) {
+    marks.mark[row] = MARK.total;
+    marks.why[row] = WHY.above;
+  }
+  return all;
 };
 
 /** A heading sums up no more rows than this, right below it. */

@@ -92,6 +92,97 @@ describe('a paper', () => {
     ).toEqual(['100201', '2202', '4001']);
   });
 
+  it('leads the eye with dots, and marks one side only', () => {
+    const line = (name: string, amount: string, side = ''): string =>
+      `${`${name} `.padEnd(34, '.')} ${amount.padStart(12)}${side}`;
+    expect(
+      accounts(
+        [
+          'TRIAL BALANCE',
+          line('Cash (101)', '900.00'),
+          line('Barn (150)', '2,000.00'),
+          line('Barn, depreciation (151)', '400.00', ' CR'),
+          line('Suppliers (201)', '100.00', ' CR'),
+          line('Capital (301)', '2,400.00', ' CR'),
+          line('TOTAL DEBITS', '2,900.00'),
+          line('TOTAL CREDITS', '2,900.00', ' CR'),
+        ].join('\n'),
+      ),
+    ).toEqual([
+      ['101', 'Cash', 90_000n],
+      ['150', 'Barn', 200_000n],
+      ['151', 'Barn, depreciation', -40_000n],
+      ['201', 'Suppliers', -10_000n],
+      ['301', 'Capital', -240_000n],
+    ]);
+  });
+
+  it('gives its headings and sums codes like accounts, the sums from the top on too', () => {
+    expect(
+      accounts(
+        'Nr\tNavn\tUltimo\n1005\tSalg\t\n1010\tSalg af sild\t-70,00\n1020\tSalg af torsk\t-50,00\n1030\tEksport\t-20,00\n1099\tSalg i alt\t-140,00\n1310\tLønninger\t60,00\n1320\tHusleje\t30,00\n1330\tRenter\t5,00\n1999\tRESULTAT\t-45,00\n5005\tAktiver\t\n5110\tKasse\t25,00\n5120\tBank\t90,00\n5130\tDebitorer\t30,00\n5999\tAktiver i alt\t145,00\n6110\tKapital\t-100,00',
+      ).map(([code]) => code),
+    ).toEqual(['1010', '1020', '1030', '1310', '1320', '1330', '5110', '5120', '5130', '6110']);
+  });
+
+  it('has codes that look like days', () => {
+    expect(
+      accounts(
+        'Λογαριασμός;Περιγραφή;Υπόλοιπο\n11.00.00;Κτίρια;500,00\n11.99.00;Αποσβεσμένα κτίρια;-80,00\n30.01.02;Πελάτες;120,00\n40.00.00;Κεφάλαιο;-540,00',
+      ).map(([code]) => code),
+    ).toEqual(['11.00.00', '11.99.00', '30.01.02', '40.00.00']);
+  });
+
+  it('is framed by the lines of an old printer', () => {
+    const row = (code: string, name: string, debit: string, credit: string): string =>
+      `│ ${code.padEnd(6)}│ ${name.padEnd(20)}│${debit.padStart(12)} │${credit.padStart(12)} │`;
+    expect(
+      accounts(
+        [
+          'ARMATOR        ZESTAWIENIE OBROTÓW I SALD, okres: 01-2026 do 06-2026',
+          '┌───────┬─────────────────────┬─────────────┬─────────────┐',
+          row('Konto', 'Nazwa konta', 'Saldo Wn', 'Saldo Ma'),
+          '├───────┼─────────────────────┼─────────────┼─────────────┤',
+          row('101', 'Kasa główna', '1 250,00', ''),
+          row('131', 'Rachunek bieżący', '4 300,00', ''),
+          row('210', 'Sieci i Liny, środki', '', '550,00'),
+          row('800', 'Kapitał', '', '5 000,00'),
+          row('', 'RAZEM', '5 550,00', '5 550,00'),
+          '└───────┴─────────────────────┴─────────────┴─────────────┘',
+        ].join('\r\n'),
+        'cp852',
+      ),
+    ).toEqual([
+      ['101', 'Kasa główna', 125_000n],
+      ['131', 'Rachunek bieżący', 430_000n],
+      ['210', 'Sieci i Liny, środki', -55_000n],
+      ['800', 'Kapitał', -500_000n],
+    ]);
+  });
+
+  it('says the group of each account before its code', () => {
+    expect(
+      accounts(
+        'Havn AS;;;;\nGruppe;Konto;Tekst;2026;2025\nEiendeler;1200;Maskiner;27 413;24 672\nEiendeler;1500;Kundefordringer;13 260;12 100\nEgenkapital og gjeld;2000;Aksjekapital;-30 673;-27 000\nEgenkapital og gjeld;2400;Leverandørgjeld;-10 000;-9 772',
+      ).map(([code]) => code),
+    ).toEqual(['1200', '1500', '2000', '2400']);
+  });
+
+  it('has headings whose codes end where those of their accounts do', () => {
+    expect(
+      accounts(
+        'Account,Description,2026/02/28,2025/02/28\n1000/000,Sales,,\n1000/010,Sales - shop,(900.00),(800.00)\n2000/000,Purchases,300.00,200.00\n3000/000,Wages,,\n3000/010,Wages - shop,250.00,300.00\n3200/000,Rent paid,100.00,50.00\n5200/000,Share capital,(50.00),(50.00)\n8400/000,Bank,300.00,300.00',
+      ),
+    ).toEqual([
+      ['1000/010', 'Sales - shop', -90_000n],
+      ['2000/000', 'Purchases', 30_000n],
+      ['3000/010', 'Wages - shop', 25_000n],
+      ['3200/000', 'Rent paid', 10_000n],
+      ['5200/000', 'Share capital', -5000n],
+      ['8400/000', 'Bank', 30_000n],
+    ]);
+  });
+
   it('writes the side in front of the amount', () => {
     expect(accounts('Code;Name;Balance\n1;Bank;DR 1,250.00\n2;Loan;CR 250.00\n3;Capital;CR 1,000.00')).toEqual([
       ['1', 'Bank', 125_000n],

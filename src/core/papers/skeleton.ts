@@ -4,7 +4,7 @@ import { folded } from '../base/folded';
 import { datesIn } from './dates-in';
 import { CARRIED, PAGE } from '../words/paper-words';
 import { headerScore } from './header';
-import { codeNameSplitter } from './layout';
+import { codeNameSplitter, withoutLeaders } from './layout';
 import { lookOf } from './survey';
 import type { Reading } from './reading';
 import { placesOf } from './row-amount';
@@ -76,12 +76,14 @@ export const skeletonOf = (
     joined < 0
       ? undefined
       : codeNameSplitter(
-          rows.slice(reading.header + 1, reading.header + 1 + LOOKED_AT).map((row) => textOf(row[joined])),
+          rows
+            .slice(reading.header + 1, reading.header + 1 + LOOKED_AT)
+            .map((row) => withoutLeaders(textOf(row[joined]))),
         );
   rows.forEach((row, at) => {
-    const split = splitter?.(textOf(row[joined]));
+    const split = splitter?.(withoutLeaders(textOf(row[joined])));
     code[at] = inOneLine(split === undefined ? textOf(row[places.code]) : split.code);
-    name[at] = inOneLine(split === undefined ? textOf(row[places.name]) : split.name);
+    name[at] = inOneLine(split === undefined ? withoutLeaders(textOf(row[places.name])) : split.name);
     // Words in the column of codes, and none in that of names: "Total class 3" is what a row is called.
     if (name[at] === '' && isWords(code[at])) [code[at], name[at]] = ['', code[at]];
     indent[at] = indentOf(row[joined < 0 ? places.name : joined] ?? '');

@@ -20,7 +20,10 @@ const CLOCK_TIME = /\b\d{1,2}[:.h]\d{2}(?::\d{2})?\s?(?:am|pm|uhr)?\b/i;
 
 const hasClock = (text: string): boolean =>
   CLOCK_TIME.test(
-    text.replace(/\d{1,2}\.\d{1,2}\.\d{4}|\d{4}\.\d{1,2}\.\d{1,2}|\d{1,2}\.\d{1,2}\.\d{2}(?![\d:])/g, ''),
+    text.replace(
+      /\d{1,2}\.\d{1,2}\.(?!\d)|\d{1,2}\.\d{1,2}\.\d{4}|\d{4}\.\d{1,2}\.\d{1,2}|\d{1,2}\.\d{1,2}\.\d{2}(?![\d:])/g,
+      '',
+    ),
   );
 
 /** The last days of a span, or the only one; a line of a paper that holds several says its last. */

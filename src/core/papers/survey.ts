@@ -4,6 +4,7 @@ import { type Cell, type Row, textOf } from '../base/table';
 import { folded } from '../base/folded';
 import { isNil } from '../money/paper-amount';
 import { monthOf } from '../words/months';
+import { readFileDate } from './dates';
 import { sideWord, sidesAmong } from './sides';
 
 /**
@@ -15,6 +16,10 @@ export type Look = 'empty' | 'nil' | 'amount' | 'plain' | 'percent' | 'date' | '
 const MOST_AMOUNT = 60;
 /** A year has two digits or four: 1-01-001 is a code. */
 export const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,2}[./-]\d{1,2})\.?$/;
+/** Of a day's three figures one is a month and another a day: 11.00.00 is a code. */
+const isDay = (text: string): boolean =>
+  DATE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined;
+
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
 const isAround = (text: string): boolean => {
   const letters = text.replace(/[\s()+\-.\p{Sc}]/gu, '');
@@ -104,7 +109,7 @@ const surveyed = (cells: readonly Cell[], at: number): Column => {
     }
   });
   // "1.1.01" below "1.1" is a part of it, and no day.
-  const dates = texts.filter((text) => DATE.test(text) && !seen.has(text.replace(/[./-][^./-]*$/, ''))).length;
+  const dates = texts.filter((text) => isDay(text) && !seen.has(text.replace(/[./-][^./-]*$/, ''))).length;
   const share = (count: number): number => (filled === 0 ? 0 : count / filled);
   const sides = filled > 0 && sidesAmong(short, filled, 0.8) !== undefined;
   // Beside a plus, a dash is a minus and no nil.

@@ -1,3 +1,4 @@
+import { codeStem } from '../chart/codes';
 import type { Side } from '../money/minor';
 import { sectionSide, usualSide } from '../words/side-words';
 import { MARK, type Marks, WHY } from './mark';
@@ -95,17 +96,26 @@ const sidesOf = (skeleton: Skeleton, marks: Marks, hint: Hint | undefined): Side
   };
 };
 
-/** 1 for rows in a section that stands in debit, 2 for one in credit, by the words of the headings; till the total that ends it. */
+/**
+ * 1 for rows in a section that stands in debit, 2 for one in credit, by the words of the headings; till the total that ends it, or,
+ * below a heading whose code the next one goes on from, as far as codes go on from it.
+ */
 const sectionSides = (skeleton: Skeleton, marks: Marks): Uint8Array => {
   const sides = new Uint8Array(skeleton.size);
   let side = 0;
   let over = false;
+  let stem = '';
   for (let row = 0; row < skeleton.size; row += 1) {
     const mark = marks.mark[row];
+    const code = skeleton.code[row] ?? '';
+    if (stem !== '' && code !== '' && !code.startsWith(stem)) [side, stem] = [0, ''];
     if (mark === MARK.heading) {
       const found = sectionSide(skeleton.name[row] ?? '');
-      if (found !== undefined) side = found === 'debit' ? 1 : 2;
-      else if (over) side = 0;
+      if (found !== undefined) {
+        side = found === 'debit' ? 1 : 2;
+        const own = codeStem(code);
+        stem = own !== '' && (skeleton.code[row + 1] ?? '').startsWith(own) ? own : '';
+      } else if (over) side = 0;
       over = false;
     } else if (mark === MARK.total && marks.why[row] !== WHY.breakdown) over = true;
     sides[row] = side;

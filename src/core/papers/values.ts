@@ -1,5 +1,6 @@
 import type { Row } from '../base/table';
 import { textOf } from '../base/table';
+import type { Side } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
 import { readCell } from './row-amount';
 import type { PaperMoney } from './row-amount';
@@ -63,6 +64,18 @@ export interface Values {
 
 type Parse = (at: number) => ParsedColumn;
 
+/** Where a column marks amounts of one side only ("CR"), those without a mark are of the other. */
+const otherSide = (letters: readonly string[], read: (text: string) => Side | undefined): Side | undefined => {
+  let [debits, credits] = [0, 0];
+  for (const text of letters) {
+    const side = text === '' ? undefined : read(text);
+    if (side === 'debit') debits += 1;
+    else if (side === 'credit') credits += 1;
+  }
+  if (debits > 1 && credits === 0) return 'credit';
+  return credits > 1 && debits === 0 ? 'debit' : undefined;
+};
+
 const single = (rows: readonly Row[], parse: Parse, at: number, side: number | undefined): Values => {
   const column = parse(at);
   const size = rows.length;
@@ -70,6 +83,7 @@ const single = (rows: readonly Row[], parse: Parse, at: number, side: number | u
   const [raw, debit, credit] = [new BigInt64Array(size), new BigInt64Array(size), new BigInt64Array(size)];
   const letters = side === undefined ? [] : rows.map((row) => textOf(row[side]));
   const read = side === undefined ? undefined : sideReader(letters);
+  const unsaid = read === undefined ? undefined : otherSide(letters, read);
   for (let at = 0; at < size; at += 1) {
     const state = column.state[at];
     if (state === CELL.empty || state === undefined) continue;
@@ -82,7 +96,7 @@ const single = (rows: readonly Row[], parse: Parse, at: number, side: number | u
     if (state === CELL.read && amount !== 0n) {
       if (read === undefined) open[at] = 1;
       else {
-        const found = read(letters[at] ?? '');
+        const found = read(letters[at] ?? '') ?? (letters[at] === '' ? unsaid : undefined);
         if (found === undefined) open[at] = 1;
         if (found === 'credit') amount = -amount;
       }
