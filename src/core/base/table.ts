@@ -31,6 +31,8 @@ export interface Table {
   readonly format?: TextFormat;
   /** It was printed for paper: a long name may go on in the next line. */
   readonly printed?: boolean;
+  /** Columns that the workbook hides, from nought. */
+  readonly hidden?: readonly number[];
   /** Where each row stands, for a paper that has pages. */
   readonly places?: readonly Place[];
   /** What was met on the way that a person should know of, a sentence each. */

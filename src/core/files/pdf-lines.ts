@@ -217,8 +217,13 @@ export const rowsOfPages = (pages: readonly (readonly Piece[])[]): PrintedRows =
     all.flatMap((lines) => wrapped(lines, columns)),
     ({ pieces }) => {
       const cells = columns.map(() => '');
+      let last = -1;
       for (const piece of pieces) {
-        const at = columnFor(piece, columns);
+        const nearest = columnFor(piece, columns);
+        // Figures are set to the right, and a title over them may begin before them: of two beside one column, the second is the next one's.
+        const isNext = nearest === last && nearest + 1 < columns.length && piece.from >= (columns[nearest]?.to ?? 0);
+        const at = isNext ? nearest + 1 : nearest;
+        last = at;
         const own = cells[at] ?? '';
         const text = oneLine(piece.text);
         cells[at] =

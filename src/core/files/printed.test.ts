@@ -130,6 +130,23 @@ describe('pages of a PDF', () => {
       ['3010', 'Share capital', '', '1,200.00'],
     ]);
   });
+  it('have titles that begin before the figures which they stand over', () => {
+    const row = (y: number, code: string, one: string, two: string): readonly Piece[] => [
+      piece(code, 40, y),
+      piece('Account', 90, y),
+      piece(one, 300 - one.length * 5, y),
+      piece(two, 400 - two.length * 5, y),
+    ];
+    const page = [
+      piece('Code', 40, 780),
+      piece('Name', 90, 780),
+      piece('This', 280, 780),
+      piece('Last', 312, 780),
+      ...row(760, '1010', '1,200.00', '900.00'),
+      ...row(740, '3010', '(1,200.00)', '(900.00)'),
+    ];
+    expect(rowsOfPages([page]).rows[0]?.map((cell) => textOf(cell).trim())).toEqual(['Code', 'Name', 'This', 'Last']);
+  });
   it('put a name of two lines around its row together again', () => {
     const page = [
       piece('1010', 40, 760),

@@ -181,6 +181,10 @@ const columnOf = (reference: string): number | undefined => {
   return column === 0 ? undefined : column - 1;
 };
 
+/** A column's letters, from its number from nought: "A", "BC". */
+const lettered = (column: number): string =>
+  `${column < 26 ? '' : lettered(Math.floor(column / 26) - 1)}${String.fromCharCode(65 + (column % 26))}`;
+
 interface Facts {
   readonly file: string;
   readonly texts: readonly string[];
@@ -197,6 +201,7 @@ const NO_CELLS: Cell[] = [];
 const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
   const rows: Cell[][] = [];
   const [invisible, wide]: [number[], number[]] = [[], []];
+  const hidden = new Set<number>();
   let row: Cell[] = [];
   let [at, column] = [-1, -1];
   let endedAfter: number | undefined;
@@ -229,6 +234,9 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
   readPart(facts.file, part, {
     open: ({ name: element, attributes }) => {
       if (endedAfter !== undefined) return;
+      if (element === 'col' && /^(?:1|true)$/.test(attributes.hidden ?? ''))
+        for (let one = Number(attributes.min); one <= Math.min(Number(attributes.max), MOST_COLUMNS); one += 1)
+          hidden.add(one - 1);
       if (element === 'row') {
         const stated = Number(attributes.r ?? at + 2) - 1;
         // Rows stand in order; one that does not is taken as the next.
@@ -267,7 +275,13 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
     },
   });
   while (rows.length > 0 && rows.at(-1)?.every((one) => one === '')) rows.pop();
+  const unseen = [...hidden].filter((at) => rows.some((cells) => (cells[at] ?? '') !== '')).sort((a, b) => a - b);
   const remarks = [
+    ...(unseen.length === 0
+      ? []
+      : [
+          `${unseen.length === 1 ? 'Column' : 'Columns'} ${unseen.map(lettered).join(', ')} of ${name} ${unseen.length === 1 ? 'is' : 'are'} hidden in the workbook: amounts there are not read.`,
+        ]),
     ...(endedAfter === undefined
       ? []
       : [
@@ -280,7 +294,12 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
           `Columns after the first ${String(MOST_COLUMNS)} are not read; ${saidRows(wide)} ${wide.length === 1 ? 'has' : 'have'} something there.`,
         ]),
   ];
-  return { name, rows, ...(remarks.length === 0 ? {} : { remarks }) };
+  return {
+    name,
+    rows,
+    ...(unseen.length === 0 ? {} : { hidden: unseen }),
+    ...(remarks.length === 0 ? {} : { remarks }),
+  };
 };
 
 const open = (file: string, parts: ReadonlyMap<string, ZipPart>, book: ZipPart): readonly Table[] => {

@@ -176,8 +176,8 @@ export const arranged = (table: Table, arrangement: Arrangement): Table | undefi
   held.set(table, own);
   if (!own.has(arrangement)) {
     const rows = rearranged(table.rows, arrangement);
-    // Its rows are others, so it does not say where they stand.
-    const { places: _, ...rest } = table;
+    // Its rows and columns are others, so it does not say where they stand.
+    const { places: _, hidden: __, ...rest } = table;
     own.set(arrangement, rows === undefined ? undefined : { ...rest, rows });
   }
   return own.get(arrangement);

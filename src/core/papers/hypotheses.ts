@@ -71,7 +71,7 @@ export const hypotheses = (
   { chosen = {}, asAccount }: Pick<Reading, 'chosen' | 'asAccount'> = { asAccount: {} },
 ): readonly Hypothesis[] => {
   const { rows } = table;
-  const layout = layoutOf(rows, header);
+  const layout = layoutOf(rows, header, table.hidden);
   const style = chosen.style ?? styleOf(layout, money.digits);
   const scale =
     chosen.scale === undefined

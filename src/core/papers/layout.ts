@@ -85,7 +85,7 @@ export const withoutLeaders = (text: string): string =>
   /[.…_·]{3}$/.test(text) ? text.replace(/\s*[.…_·]+$/, '') : text;
 
 /** What each column holds, by what its cells look like; titles decide where cells leave it open. */
-export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
+export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: readonly number[] = []): Layout => {
   const sample = sampleOf(rows, header.at + 1);
   const columns = survey(sample);
   const texts = headerTexts(rows, header.at, header.height, columns.length);
@@ -157,7 +157,17 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader): Layout => {
         column.dates < 0.3 &&
         !column.sequence),
   );
-  return { header, sample, columns, titles, roles, numbers, sides };
+  // What nobody sees is read only where nothing else could be.
+  const seen = numbers.filter(({ at }) => !hidden.includes(at));
+  return {
+    header,
+    sample,
+    columns,
+    titles,
+    roles,
+    numbers: seen.some(({ amounts }) => amounts > 0) ? seen : numbers,
+    sides,
+  };
 };
 
 /** The currency that a currency column says most often. */

@@ -1,3 +1,4 @@
+import * as XLSX from '@e965/xlsx';
 import iconv from 'iconv-lite';
 import { describe, expect, it } from 'vitest';
 import { readPaper } from '../files/read';
@@ -157,6 +158,45 @@ describe('a paper', () => {
       ['131', 'Rachunek bieżący', 430_000n],
       ['210', 'Sieci i Liny, środki', -55_000n],
       ['800', 'Kapitał', -500_000n],
+    ]);
+  });
+
+  it('hides a column that nets as well, and is told of it', () => {
+    const book = XLSX.utils.book_new();
+    const sheet = XLSX.utils.aoa_to_sheet([
+      ['Code', 'Name', 'Balance', 'Saldo'],
+      ['10', 'Bank', 90, 100],
+      ['20', 'Loan', -40, -60],
+      ['30', 'Capital', -50, -40],
+    ]);
+    sheet['!cols'] = [{}, {}, {}, { hidden: true }];
+    XLSX.utils.book_append_sheet(book, sheet, 'TB');
+    const read = readPaper(new Uint8Array(XLSX.write(book, { type: 'buffer' }) as Buffer), 'tb.xlsx');
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    expect(sheetAccounts(read.value).map(([, , amount]) => amount)).toEqual([9000n, -4000n, -5000n]);
+    expect(recognise(read.value, { digits: 2 }).doubts.map(({ message }) => message)).toEqual([
+      'Column D of TB is hidden in the workbook: amounts there are not read.',
+    ]);
+  });
+
+  it('is an OpenDocument workbook', () => {
+    const book = XLSX.utils.book_new();
+    const rows = [
+      ['Balances', null, new Date(Date.UTC(2026, 6, 31))],
+      ['Code', 'Name', 'Balance'],
+      ['0100', 'Bank & <co>', 0.1],
+      [200, 'Loan', 0.2],
+      ['', '', ''],
+      ['0300', 'Capital', -0.3],
+    ];
+    XLSX.utils.book_append_sheet(book, XLSX.utils.aoa_to_sheet(rows, { cellDates: true }), 'TB');
+    const read = readPaper(new Uint8Array(XLSX.write(book, { type: 'buffer', bookType: 'ods' }) as Buffer), 'tb.ods');
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    expect(read.value[0]?.rows[0]).toEqual(['Balances', '', '2026-07-31']);
+    expect(sheetAccounts(read.value)).toEqual([
+      ['0100', 'Bank & <co>', 10n],
+      ['200', 'Loan', 20n],
+      ['0300', 'Capital', -30n],
     ]);
   });
 

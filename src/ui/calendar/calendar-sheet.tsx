@@ -234,7 +234,7 @@ export const CalendarSheet = (view: CalendarView) => {
                 <FileButton
                   small
                   label="Bring a calendar"
-                  accept=".csv,.xlsx"
+                  accept=".csv,.xlsx,.ods"
                   onFiles={([file]) => file !== undefined && void draft.bring(file)}
                 />
               </div>

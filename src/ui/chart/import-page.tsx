@@ -166,7 +166,7 @@ export const ImportPage = ({
         <>
           <FileButton
             label={read === undefined ? 'Choose a file' : 'Another file'}
-            accept=".csv,.tsv,.txt,.xlsx,.xml"
+            accept=".csv,.tsv,.txt,.xlsx,.ods,.html,.xls,.xml"
             onFiles={([file]) => file !== undefined && void bring(file)}
           />
           {plan !== undefined && (

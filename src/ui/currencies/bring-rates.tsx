@@ -80,7 +80,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
       <div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
         <FileButton
           label="Bring a file"
-          accept=".csv,.tsv,.txt,.xlsx"
+          accept=".csv,.tsv,.txt,.xlsx,.ods,.html,.xls"
           onFiles={([file]) => file !== undefined && bring(file)}
         />
         <a className="btn btn-sm" href={`/books/${String(books)}/currencies/rates`} download>

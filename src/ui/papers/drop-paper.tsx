@@ -32,7 +32,7 @@ export const DropPaper = ({ books }: { readonly books: number }) => {
         <p className="min-w-0 flex-1">
           Drop the old trial balance here.{' '}
           <span className="note">
-            CSV, TSV, XLSX, PDF or an audit file (SAF-T), up to {MOST_BYTES / 1024 / 1024} MB and{' '}
+            CSV, TSV, XLSX, ODS, HTML, PDF or an audit file (SAF-T), up to {MOST_BYTES / 1024 / 1024} MB and{' '}
             {MOST_ROWS.toLocaleString('en-GB')} rows; it is stored as it is, and nothing is taken from it before you
             have seen how it reads. Pictures, messages and any other file are kept as evidence.
           </span>

@@ -126,7 +126,7 @@ export const ContactsPage = ({
           {frame.may.includes('papers.change') && (
             <FileButton
               label="Bring a list"
-              accept=".csv,.txt,.tsv,.xlsx,.ods,.pdf,.xml"
+              accept=".csv,.txt,.tsv,.xlsx,.ods,.html,.htm,.xls,.pdf,.xml"
               onFiles={([file]) => void list.bring(file)}
             />
           )}
