@@ -23,7 +23,7 @@ const withoutAccents = (text: string): string =>
     .toLowerCase()
     .replace(/[łıøœđðßæþ]/g, (letter) => LETTERS[letter] ?? letter);
 
-/** Single characters that spaces spread over the width of a column: "合　計". */
+/** Single characters that spaces spread over the width of a column, as in "合 計". */
 const SPREAD = /(?<!\S)[\p{sc=Han}\p{sc=Hangul}](?:\s+[\p{sc=Han}\p{sc=Hangul}](?!\S))+/gu;
 
 const BEYOND_LATIN = /[^\0-\u02ff]/;

@@ -16,7 +16,7 @@ const MOST_FIXED_COLUMNS = 40;
 /** A figure as lists print it: grouped, with decimals, or both; a sign or side may stand beside it. */
 const FIGURE = /(?:^|\s)[-+(]?(?:\d{1,3}(?:[.,' \u00a0]\d{3})+(?:[.,]\d{1,4})?|\d+[.,]\d{1,4})[-)]?(?=\s|$)/;
 
-const FIGURE_ALONE = /^\s*[-+(]?\d[\d.,' \u00a0]*[-)]?\s*$/;
+const FIGURE_ALONE = /^[-+(]?\d[\d.,' \u00a0]*[-)]?$/;
 
 /** Among so many lines of figures, one that hangs over its columns is no column's. */
 const FEWEST_OF_MANY = 12;
@@ -178,7 +178,7 @@ const cutWords = (line: string, columns: readonly FixedColumn[]): string[] => {
     for (const { from, text } of isHeader ? parted(whole.text, /\S(?= \S)/g) : [{ from: 0, text: whole.text }]) {
       // Whatever is said of single words, their order stays.
       last = Math.max(last, columnOf(whole.from + from, text));
-      cells[last] += text;
+      cells[last] = `${cells[last] ?? ''}${text}`;
     }
   return cells;
 };
@@ -209,7 +209,7 @@ export const cutLine = (line: string, columns: readonly FixedColumn[]): string[]
         to < next.to &&
         /\S ?$/.test(line.slice(from, to)) &&
         /^ ?\S/.test(line.slice(to, to + 2)) &&
-        !(line[to] === ' ' && FIGURE_ALONE.test(line.slice(to, next.to)))
+        !(line[to] === ' ' && FIGURE_ALONE.test(line.slice(to, next.to).trim()))
       )
         to += 1;
     } else if (next !== undefined) {

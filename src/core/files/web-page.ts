@@ -16,10 +16,11 @@ const startOf = (bytes: Uint8Array): string => new TextDecoder('latin1').decode(
 /** Whether a file is a web page, as old systems write one under the ending of a workbook. */
 export const isWebPage = (bytes: Uint8Array): boolean => {
   const start = startOf(bytes).replaceAll('\0', '');
-  const [, isXml] = /^[\s\u00ef\u00bb\u00bf\u00fe\u00ff]*<(\?xml)?/.exec(start) ?? ['', 'neither'];
-  return isXml === undefined
-    ? /<(?:!doctype html|html|head|body|table|tr|meta|style|title|center|font|div|h[1-6])[\s>/]/i.test(start)
-    : isXml === '?xml' && /<html[\s>]/i.test(start);
+  const first = /^[\s\u00ef\u00bb\u00bf\u00fe\u00ff]*<(?:\?xml)?/.exec(start)?.[0];
+  if (first === undefined) return false;
+  return first.endsWith('?xml')
+    ? /<html[\s>]/i.test(start)
+    : /<(?:!doctype html|html|head|body|table|tr|meta|style|title|center|font|div|h[1-6])[\s>/]/i.test(start);
 };
 
 /** The encoding that the page says it is in; it is believed where it is known here and the bytes are no UTF-8. */
@@ -37,7 +38,7 @@ const UNSEEN = new Set(['script', 'style', 'title', 'head', 'template', 'noscrip
 const BLOCKS = new Set(['p', 'div', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'li', 'caption', 'center', 'address', 'pre', 'hr', 'br', 'table', 'body']); // prettier-ignore
 
 const isHidden = (attributes: Readonly<Record<string, string>>): boolean =>
-  attributes.hidden !== undefined || /(?:display\s*:\s*none|visibility\s*:\s*hidden)/i.test(attributes.style ?? '');
+  attributes.hidden !== undefined || /display\s*:\s*none|visibility\s*:\s*hidden/i.test(attributes.style ?? '');
 
 /**
  * Reads the tables of a web page as one sheet, in the page's order; a line between them is a row of one cell. Nothing of the page is

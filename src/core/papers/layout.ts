@@ -81,8 +81,12 @@ export interface Layout {
 }
 
 /** Dots that lead the eye from a name to its amount. */
-export const withoutLeaders = (text: string): string =>
-  /[.…_·]{3}$/.test(text) ? text.replace(/\s*[.…_·]+$/, '') : text;
+export const withoutLeaders = (text: string): string => {
+  if (!/[.…_·]{3}$/.test(text)) return text;
+  let end = text.length;
+  while (end > 0 && /[.…_·\s]/.test(text[end - 1] ?? '')) end -= 1;
+  return text.slice(0, end);
+};
 
 /** What each column holds, by what its cells look like; titles decide where cells leave it open. */
 export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: readonly number[] = []): Layout => {
