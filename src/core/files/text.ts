@@ -119,7 +119,7 @@ const HANGUL =
 /** What texts of East Asia have most: kana, hangul, and the characters of bookkeeping. */
 const USUAL = new RegExp(
   `[\\u3040-\\u30ff${HANGUL}科目余额残高借貸贷方资資产產负負债債金現现款本費费用收入利年月日会計计合總总应應付銀银行税稅业業株式社公司表期末初` +
-    '库存商品固定累旧交实資潤润分配名称编码向发生单位至間间有限股份账帳戶户原材料工薪主营其他成管理财务人民币元上下大小中国國東东西南北]',
+    '库存商品固定累旧交实潤润分配名称编码向发生单位至間间有限股份账帳戶户原材料工薪主营其他成管理财务人民币元上下大小中国國東东西南北]',
   'u',
 );
 
