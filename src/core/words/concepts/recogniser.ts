@@ -6,6 +6,7 @@ import { once } from '../../base/once';
 import { ASSETS } from './assets';
 import type { Concept } from './concept';
 import { EAST } from './east';
+import { EVERYDAY } from './everyday';
 import { LIABILITIES } from './liabilities';
 import { MORE } from './more';
 import { RESULTS } from './results';
@@ -45,7 +46,8 @@ export const concepts = once((): readonly Concept[] =>
     line,
     side,
     role: role === '' ? null : role,
-    terms: `${terms}; ${MORE[id] ?? ''}; ${EAST[id] ?? ''}`
+    terms: [terms, MORE[id], EAST[id], EVERYDAY[id]]
+      .join(';')
       .split(/[,;]/)
       .map((term) => [...new Set(words(term))])
       .filter((term) => term.length > 0),
