@@ -353,7 +353,7 @@ const texts: readonly Hostile[] = [
   hostile('a printed page', 'paper.pdf', () => '%PDF-1.7\n%âãÏÓ\n1 0 obj<</Length 99999999>>'),
   hostile('nothing', 'paper.empty', () => ''),
   hostile('nothing but a mark', 'paper.empty', () => '\ufeff'),
-  hostile('a web page', 'saft.broken', () => '<html><body><script>alert(1)</script><br></body></html>'),
+  hostile('a web page without a table', 'paper.no-table', () => '<html><body><script>alert(1)</script><br></body></html>'),
   hostile('data of a program', 'reads', () => `{"rows":[${'[1,2],'.repeat(1000)}null]}`),
   repeated('quotes', '"', 'paper.cell'),
   repeated('apostrophes', "'", 'paper.cell'),
@@ -459,7 +459,67 @@ const auditFiles: readonly Hostile[] = [
   hostile('script as a name', 'reads', () => audit(account('1000', '&lt;script&gt;alert(1)&lt;/script&gt;'))),
 ];
 
-export const CORPUS: readonly Hostile[] = [...workbooks, ...texts, ...auditFiles];
+/** An OpenDocument workbook around the rows of its one sheet. */
+const openDocument = (rows: string, more: readonly Part[] = []): Uint8Array =>
+  packed([
+    part(
+      'content.xml',
+      `<office:document-content xmlns:office="o" xmlns:table="t" xmlns:text="x"><office:body><office:spreadsheet><table:table table:name="TB">${rows}</table:table></office:spreadsheet></office:body></office:document-content>`,
+    ),
+    ...more,
+  ]);
+const cellsOf = (...cells: readonly (string | number)[]): string =>
+  `<table:table-row>${cells.map((cell) => (typeof cell === 'number' ? `<table:table-cell office:value-type="float" office:value="${String(cell)}"/>` : `<table:table-cell><text:p>${cell}</text:p></table:table-cell>`)).join('')}</table:table-row>`;
+const SHEET = `${cellsOf('Code', 'Name', 'Balance')}${cellsOf('1000', 'Bank', 500)}${cellsOf('3000', 'Capital', -500)}`;
+
+const openDocuments: readonly Hostile[] = [
+  hostile('an OpenDocument sheet, formatted to its last row', 'reads', () =>
+    openDocument(
+      `${SHEET}<table:table-row table:number-rows-repeated="1048000"><table:table-cell table:number-columns-repeated="16384"/></table:table-row>`,
+    ),
+  ),
+  hostile('an OpenDocument row that stands a million times', 'paper.cells', () =>
+    openDocument(
+      `${SHEET}<table:table-row table:number-rows-repeated="1000000"><table:table-cell table:number-columns-repeated="60"><text:p>x</text:p></table:table-cell></table:table-row>`,
+    ),
+  ),
+  hostile('an OpenDocument sheet with sheets in its cells', 'reads', () =>
+    openDocument(
+      `${SHEET}<table:table-row><table:table-cell><table:table><table:table-row><table:table-cell><text:p>9000</text:p></table:table-cell></table:table-row></table:table></table:table-cell></table:table-row>`,
+    ),
+  ),
+  hostile('an OpenDocument file with entities', 'paper.broken', () =>
+    packed([part('content.xml', '<!DOCTYPE a [<!ENTITY x "y">]><a>&x;</a>')]),
+  ),
+  hostile('an OpenDocument file with macros', 'paper.macros', () =>
+    openDocument(SHEET, [part('Basic/Standard/Module1.xml', '<module/>')]),
+  ),
+  hostile('an OpenDocument cell of a megabyte', 'paper.cell', () => openDocument(cellsOf('x'.repeat(MB)))),
+];
+
+const page = (body: string): string => `<!doctype html><html><body>${body}</body></html>`;
+const TABLE = '<tr><td>Code<td>Name<td>Balance<tr><td>1000<td>Bank<td>500.00<tr><td>3000<td>Capital<td>-500.00';
+
+const webPages: readonly Hostile[] = [
+  hostile('a web page with script', 'reads', () =>
+    page(
+      `<script>alert(1)</script><table onload="alert(1)">${TABLE}</table><iframe src="file:///etc/passwd"></iframe>`,
+    ),
+  ),
+  hostile('a web page of a hundred thousand parts in each other', 'paper.deep', () => page('<div>'.repeat(100_000))),
+  hostile('a web page whose cells reach over a million rows', 'reads', () =>
+    page(`<table>${TABLE}<tr>${'<td rowspan=1000000 colspan=1000000>'.repeat(1000)}</table>`),
+  ),
+  hostile('a web page of a hundred thousand cells in one row', 'reads', () =>
+    page(`<table>${TABLE}<tr>${'<td>1'.repeat(100_000)}</table>`),
+  ),
+  hostile('a web page that never ends its tags', 'reads', () => page(`<table>${TABLE}<td ${'a="'.repeat(10_000)}`)),
+  hostile('entities of a web page', 'reads', () =>
+    page(`<table>${TABLE}<tr><td>&amp;&#x0;&#1114112;&nbsp;&bogus;</table>`),
+  ),
+];
+
+export const CORPUS: readonly Hostile[] = [...workbooks, ...openDocuments, ...texts, ...webPages, ...auditFiles];
 
 /** A paper like any other, which must be taken after each of the others. */
 export const control = (at: number): Uint8Array => utf8(`${SOUND}${String(4000 + at)},Control ${String(at)},0.00,\n`);

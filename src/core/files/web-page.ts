@@ -90,7 +90,8 @@ export const readWebPage = (bytes: Uint8Array, name: string): Result<readonly Ta
       count += 1;
       column = 0;
       inRow = true;
-      reached = new Map([...reached].flatMap(([at, still]) => (still > 1 ? [[at, still - 1] as const] : [])));
+      if (reached.size > 0)
+        reached = new Map([...reached].flatMap(([at, still]) => (still > 1 ? [[at, still - 1] as const] : [])));
     };
     const parser = new Parser(
       {
