@@ -1,13 +1,13 @@
-import { isXml } from '@/core/files/audit-file';
 import { readAnyPaper } from '@/core/files/read-any';
 import { type Result, ok } from '@/core/base/result';
 import { plainDecimal } from '@/core/money/format';
-import { readCamt } from '@/core/schedules/camt';
+import { bankStatements } from '@/core/schedules/read-list';
 import type { StatementsRead } from '@/core/schedules/statement';
 import { readStatementTable } from '@/core/schedules/statement-table';
 
 const read = async (bytes: Uint8Array, name: string): Promise<Result<StatementsRead>> => {
-  if (isXml(bytes)) return readCamt(bytes, name);
+  const statements = bankStatements(bytes, name);
+  if (statements !== undefined) return statements;
   const tables = await readAnyPaper(bytes, name);
   return tables.ok ? readStatementTable(tables.value, name) : tables;
 };

@@ -1,5 +1,7 @@
 import { type Result, fail, ok, problem } from '../base/result';
 import { type Table, textOf } from '../base/table';
+import { isXml } from '../files/audit-file';
+import { isWebPage } from '../files/web-page';
 import { type ContactsRead, readContacts } from './list-contacts';
 import { type ItemsRead, type ListAsked, readItems } from './list-items';
 import { best as bestOfItems } from './list-columns';
@@ -7,6 +9,7 @@ import { MOST_HEADER, type Naming } from './list-header';
 import { readCamt } from './camt';
 import { type StatementsRead } from './statement';
 import { readStatementTable } from './statement-table';
+import { isSwiftStatement, readSwiftStatement } from './swift-statement';
 import { bestOf } from './registers/register-columns';
 import { type RegisterRead, readRegister } from './registers/read-register';
 import type { RegisterKind } from './registers/register-words';
@@ -48,7 +51,7 @@ const NOTHING: Readonly<Record<ListWanted, string>> = {
 
 /**
  * Reads the tables of a file for a page, whose account stands on the credit side or on the other: that is where a list's amounts stand
- * that say no side. The bytes of a bank's XML go to `readStatements`.
+ * that say no side. A bank's own file goes to `bankStatements`.
  */
 export const readList = (
   tables: readonly Table[],
@@ -92,8 +95,8 @@ const NAMED = 2.5;
 export const isRather = (tables: readonly Table[], kind: RegisterKind): boolean =>
   namedBy(tables, bestOf(kind)) > namedBy(tables, bestOfItems);
 
-/** The statements of a bank's XML file. */
-export const readStatements = (bytes: Uint8Array, name: string): Result<ListRead> => {
-  const read = readCamt(bytes, name);
-  return read.ok ? ok({ kind: 'statements', read: read.value }) : read;
+/** The statements of a bank's own file: XML, or a message of SWIFT; undefined for any other, whose tables are read. */
+export const bankStatements = (bytes: Uint8Array, name: string): Result<StatementsRead> | undefined => {
+  if (isXml(bytes) && !isWebPage(bytes)) return readCamt(bytes, name);
+  return isSwiftStatement(bytes) ? readSwiftStatement(bytes, name) : undefined;
 };

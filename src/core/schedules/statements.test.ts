@@ -6,6 +6,7 @@ import { plainDecimal } from '../money/format';
 import { minor } from '../money/minor';
 import { readCamt } from './camt';
 import { entriesSum } from './statement';
+import { bankStatements } from './read-list';
 import { readStatementTable } from './statement-table';
 import { makeStatements } from './testing/statement-maker';
 
@@ -367,5 +368,104 @@ describe('a bank’s table', () => {
       'statement.sum',
     ]);
     expect(doubts('Colour,Shape\nred,round\n')).toEqual(['statement.none']);
+  });
+});
+
+describe('a message of SWIFT', () => {
+  const message = (...lines: readonly string[]): Uint8Array => bytes(`${lines.join('\r\n')}\r\n`);
+  const swift = (...lines: readonly string[]) => {
+    const read = bankStatements(message(...lines), 'bank.sta');
+    if (read?.ok !== true) throw new Error('it is no message');
+    return read.value;
+  };
+  const OPENED = [':20:STMT', ':25:DE02120300000000202051', ':28C:7/1', ':60F:C251230EUR1204,55'];
+
+  it('has balances, entries with both their days, what is taken back, and words with and without the marks of a bank', () => {
+    const read = swift(
+      '{1:F01BANKDEFFXXXX0000000000}{2:I940BANKDEFFXXXXN}{4:',
+      ...OPENED,
+      ':61:2512310102D80,25NCHK000441//ABC',
+      ':86:106?00SCHECK?20Nets and?21 ropes?32SEILER GMBH',
+      ':61:2601030103C640,00NTRFNONREF',
+      ':86:Invoice 17',
+      ' Abbey Cycles',
+      ':61:260105RC10,NTRFNONREF',
+      ':62F:C260105EUR1754,30',
+      '-}',
+    );
+    expect(read.doubts).toEqual([]);
+    expect(read.statements).toEqual([
+      {
+        account: 'DE02120300000000202051',
+        currency: 'EUR',
+        digits: 2,
+        from: '2025-12-30',
+        to: '2026-01-05',
+        opening: { date: '2025-12-30', amount: 120_455n },
+        closing: { date: '2026-01-05', amount: 175_430n },
+        entries: [
+          { date: '2026-01-02', valueDate: '2025-12-31', amount: -8025n, text: 'Nets and ropes SEILER GMBH' },
+          { date: '2026-01-03', valueDate: '2026-01-03', amount: 64_000n, text: 'Invoice 17 Abbey Cycles' },
+          { date: '2026-01-05', valueDate: '2026-01-05', amount: -1000n, text: '' },
+        ],
+      },
+    ]);
+  });
+  it('goes on in a second one, and holds those of other accounts', () => {
+    const { statements, doubts } = swift(
+      ...OPENED,
+      ':61:260102C5,00NTRF',
+      ':62M:C260102EUR1209,55',
+      '-}{4:',
+      ':20:STMT',
+      ':25:DE02120300000000202051',
+      ':60M:C260102EUR1209,55',
+      ':61:260103D9,55NTRF',
+      ':62F:C260103EUR1200,00',
+      ':20:OTHER',
+      ':25:40404040/123',
+      ':60F:D260101JPY500,',
+      ':62F:D260103JPY500,',
+    );
+    expect(doubts).toEqual([]);
+    expect(
+      statements.map(({ account, opening, closing, entries }) => [
+        account,
+        opening?.amount,
+        closing?.amount,
+        entries.length,
+      ]),
+    ).toEqual([
+      ['DE02120300000000202051', 120_455n, 120_000n, 2],
+      ['40404040/123', -500n, -500n, 0],
+    ]);
+  });
+  it.each<[string, readonly string[], readonly string[]]>([
+    ['sums that are wrong', [...OPENED, ':61:260102C5,00NTRF', ':62F:C260102EUR1,00'], ['statement.sum']],
+    ['no closing balance', [...OPENED, ':61:260102C5,00NTRF'], ['statement.no-closing']],
+    [
+      'entries without an amount, or with more decimals than the currency',
+      [...OPENED, ':61:260102CNTRF', ':61:260102C5,001NTRF', ':62F:C260102EUR1204,55'],
+      ['statement.entry', 'statement.entry'],
+    ],
+  ])('with %s is told of', (_, lines, told) => {
+    expect(swift(...lines).doubts.map(({ code }) => code)).toEqual(told);
+  });
+  it('comes to its closing balance whatever its entries are, and is out where one is lost', () => {
+    const cents = fc.integer({ min: -99_999_999, max: 99_999_999 });
+    const signed = (amount: number): string =>
+      `${amount < 0 ? 'D' : 'C'}${String(Math.floor(Math.abs(amount) / 100))},${String(Math.abs(amount) % 100).padStart(2, '0')}`;
+    const balance = (amount: number): string => signed(amount).replace(/^([CD])/, '$1260131EUR');
+    fc.assert(
+      fc.property(cents, fc.array(cents, { minLength: 1, maxLength: 12 }), (opening, entries) => {
+        const closing = entries.reduce((sum, entry) => sum + entry, opening);
+        const lines = entries.map((entry) => `:61:260115${signed(entry)}NTRF`);
+        const of = (own: readonly string[]) =>
+          swift(':20:A', ':25:1/2', `:60F:${balance(opening)}`, ...own, `:62F:${balance(closing)}`);
+        expect(of(lines).doubts).toEqual([]);
+        expect(of(lines).statements[0]?.entries.map(({ amount }) => Number(amount))).toEqual(entries);
+        expect(of(lines.slice(1)).doubts.map(({ code }) => code)).toEqual(entries[0] === 0 ? [] : ['statement.sum']);
+      }),
+    );
   });
 });

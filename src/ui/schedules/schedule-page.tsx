@@ -325,7 +325,7 @@ export const SchedulePage = ({
               label={
                 schedule === 'statement' ? 'Bring a statement' : schedule === 'loan' ? 'Bring a plan' : 'Bring a list'
               }
-              accept=".csv,.txt,.tsv,.xlsx,.ods,.html,.htm,.xls,.pdf,.xml"
+              accept=".csv,.txt,.tsv,.xlsx,.ods,.html,.htm,.xls,.pdf,.xml,.sta,.940,.mt940"
               onFiles={([file]) => void list.bring(file)}
             />
           )}

@@ -3,7 +3,6 @@ import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
 import { type Drawing, readLogo } from '@/core/company/logo';
 import type { Table, TextFormat } from '@/core/base/table';
-import { isXml } from '@/core/files/audit-file';
 import type { EmailAttachment, ShownEmail } from '@/core/files/email';
 import { isPdf } from '@/core/files/formats';
 import { MOST_SHOWN_CHARACTERS } from '@/core/files/limits';
@@ -19,7 +18,7 @@ import type { Circumstances } from '@/core/papers/recognise';
 import { type How, paperSheet } from '@/core/papers/sheet';
 import { type Remembered, hintOf, matcher } from '@/core/openings/match';
 import { withNeighbours } from '@/core/openings/neighbours';
-import { type ListRead, type ListWanted, readList, readStatements } from '@/core/schedules/read-list';
+import { type ListRead, type ListWanted, bankStatements, readList } from '@/core/schedules/read-list';
 import { type Result, fail, ok, problem } from '@/core/base/result';
 import { type SentSheet, packMatches } from './sent';
 
@@ -129,7 +128,9 @@ export const tasks = (
       : readRates(table, { ...settings, known: rateBook(known), source: name });
   },
   list: async ({ bytes, name, wanted, ...asked }) => {
-    if (wanted === 'statement' && isXml(bytes)) return readStatements(bytes, name);
+    const statements = wanted === 'statement' ? bankStatements(bytes, name) : undefined;
+    if (statements !== undefined)
+      return statements.ok ? ok({ kind: 'statements', read: statements.value }) : statements;
     const read = await readAnyPaper(bytes, name);
     return read.ok ? readList(read.value, wanted, { name, ...asked }) : read;
   },
