@@ -34,7 +34,7 @@ export const EVERYDAY: Readonly<Record<string, string>> = {
   prepayments:
     'paid in advance, prepaid rates, prepaid insurance, prepaid rent, pre payments; paid ahead, insurance paid ahead, rent paid ahead, rent paid in advance, insurance paid in advance',
   bank: 'no 1 account, no 1 a c, current a c, main account, cheque account',
-  'cash-in-transit': 'undeposited takings, undeposited funds, takings not banked, cash not banked, undeposited cheques',
+  'cash-in-transit': 'undeposited takings, takings not banked, cash not banked, undeposited cheques',
   accruals:
     'holiday pay accrual, accrued holiday pay, uninvoiced costs; urlaubsruckstellung; conges payes a payer, dettes provisionnees pour conges; uppl semesterloner, upplupna semesterloner, uppl kostnader; reservering vakantiegeld, vakantiegeld, te betalen vakantiegeld; skyldig feriepenger, skyldige feriepenge, feriepengeforpliktelse; lomapalkkavelka, lomapalkkajaksotus; electricity owed, costs owed, expenses owed, interest owed, accountant owed, gas owed, owed for electricity',
   'deferred-income':
@@ -89,7 +89,7 @@ export const EVERYDAY: Readonly<Record<string, string>> = {
   'rent-deposit': 'depots et cautionnements, depots et cautionnements verses',
   'other-debtors': 'refund due, rates refund due, insurance claim due, refunds due, owed to us other',
   payables: 'invoices we owe, bills to pay, unpaid bills, bills we owe, suppliers we owe',
-  card: 'amex card, charge card, corporate card, fuel card',
+  card: 'charge card, corporate card, fuel card',
   'capital-introduced':
     'money put in by owner, owner put in, put in by owner, paid in by owner, own money put in, cash introduced',
   drawings: 'own use, for own use, taken by owner, owners takings; compte de l exploitant prelevements',
