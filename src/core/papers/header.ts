@@ -78,9 +78,10 @@ const isUpper = (above: Row, lower: Row): boolean => {
   if (upper.some((text) => PRINTED.in(folded(text)) !== undefined)) return false;
   const repeats = new Set(own).size < own.length;
   const titles = upper.map(titleOf);
-  // What stands over codes and names and is no word for them is the list's own title.
+  // What stands over codes and names and is no word for them is the list's own title, where no columns below are alike.
   const [corner, under] = [titles[0], titleOf(textOf(lower[0]))];
-  if (corner !== undefined && corner.text !== '' && !isTelling(corner) && (under.code || under.name)) return false;
+  const isTitle = corner !== undefined && corner.text !== '' && !isTelling(corner);
+  if (isTitle && !repeats && (under.code || under.name)) return false;
   const first = upper.findIndex((text) => text !== '');
   const told = titles.some((title, at) => (at > 0 || lower.length > 1) && isAmountTitle(title));
   return (groups > 1 || first > 0) && (repeats || told);

@@ -126,6 +126,25 @@ describe('a paper', () => {
     ).toEqual(['1010', '1020', '1030', '1310', '1320', '1330', '5110', '5120', '5130', '6110']);
   });
 
+  it('has its own title beside the words that group its columns, or beside none', () => {
+    const rows = '10;Bank;90,00;;100,00;\n20;Loan;;40,00;;60,00\n30;Capital;;50,00;;40,00';
+    expect(
+      accounts(`Seilerei GmbH;;Eröffnung;;Abschluss;\nKonto;Name;Soll;Haben;Soll;Haben\n${rows}`).map(
+        ([, , amount]) => amount,
+      ),
+    ).toEqual([10_000n, -6000n, -4000n]);
+    const read = readPaper(
+      new Uint8Array(
+        iconv.encode(
+          'Seilerei GmbH;;;Stand 31.07.2026\nKonto;Name;Juli;kumuliert\n10;Bank;5,00;9,00\n30;Kapital;-5,00;-9,00',
+          'utf-8',
+        ),
+      ),
+      'list.csv',
+    );
+    expect(read.ok && recognise(read.value, { digits: 2 }).reading.height).toBeUndefined();
+  });
+
   it('has codes that look like days', () => {
     expect(
       accounts(
