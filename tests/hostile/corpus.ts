@@ -353,7 +353,11 @@ const texts: readonly Hostile[] = [
   hostile('a printed page', 'paper.pdf', () => '%PDF-1.7\n%âãÏÓ\n1 0 obj<</Length 99999999>>'),
   hostile('nothing', 'paper.empty', () => ''),
   hostile('nothing but a mark', 'paper.empty', () => '\ufeff'),
-  hostile('a web page without a table', 'paper.no-table', () => '<html><body><script>alert(1)</script><br></body></html>'),
+  hostile(
+    'a web page without a table',
+    'paper.no-table',
+    () => '<html><body><script>alert(1)</script><br></body></html>',
+  ),
   hostile('data of a program', 'reads', () => `{"rows":[${'[1,2],'.repeat(1000)}null]}`),
   repeated('quotes', '"', 'paper.cell'),
   repeated('apostrophes', "'", 'paper.cell'),
