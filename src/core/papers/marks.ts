@@ -103,7 +103,7 @@ const headingTest = (skeleton: Skeleton, values: Values): ((at: number) => boole
       else filled += 1;
     }
   }
-  const stems = uncoded < 2 && bare > 1 && bare > filled;
+  const stems = uncoded < 2 && bare > 1 && bare > 3 * filled;
   return (at) => {
     if (skeleton.hasFigures(at)) return false;
     const how = followedBy(skeleton, at);

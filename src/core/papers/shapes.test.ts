@@ -145,6 +145,14 @@ describe('a paper', () => {
     expect(read.ok && recognise(read.value, { digits: 2 }).reading.height).toBeUndefined();
   });
 
+  it('begins some of its groups with accounts that are nil, and others with ones that are not', () => {
+    expect(
+      accounts(
+        'N1000;Kasse;;\nN1007;Festgeld;80,00;50,00\nN2000;Lieferanten;;\nN2007;Lohnsteuer;-20,00;-10,00\nN4000;Erlöse Inland;-90,00;-60,00\nN4007;Erlöse Ausland;-30,00;-30,00\nN5000;Wareneinkauf;50,00;40,00\nN5007;Löhne;10,00;10,00',
+      ).map(([code]) => code),
+    ).toEqual(['N1000', 'N1007', 'N2000', 'N2007', 'N4000', 'N4007', 'N5000', 'N5007']);
+  });
+
   it('has codes that look like days', () => {
     expect(
       accounts(

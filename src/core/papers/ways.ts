@@ -85,7 +85,7 @@ export const waysOf = (
         : column.plain <= 0.95
           ? 0
           : numbers.some((other) => other.plain < 0.2)
-            ? -14
+            ? -20
             : numbers.some((other) => other.plain < 0.5)
               ? -6
               : 0;
