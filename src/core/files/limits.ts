@@ -25,6 +25,8 @@ export const MOST_CHARACTERS = 64 * 1024 * 1024;
 export const MOST_CELL_CHARACTERS = 32_767;
 /** How deep elements of an XML file may stand in each other. */
 export const MOST_DEPTH = 64;
+/** How deep elements of a web page may stand in each other. */
+export const MOST_PAGE_DEPTH = 256;
 /** Bytes that the packed parts of a PDF come to. */
 export const MOST_PDF_BYTES = 64 * 1024 * 1024;
 /** Pages of a PDF. */

@@ -3,8 +3,9 @@ import type { Cell, Table } from '../base/table';
 import { type Gathered, budget, gather, repeats } from './gather';
 import { MOST_BLANK_ROWS, MOST_COLUMNS, MOST_ROWS } from './limits';
 import { decimalOf } from './decimal-of';
-import { Refused, filledOf, refusalOf } from './refused';
-import { type Element, anyPrefix, xmlReader } from './xml';
+import { filledOf, refusalOf } from './refused';
+import { type Element, anyPrefix } from './xml';
+import { readPart } from './xml-part';
 import type { ZipPart } from './zip';
 
 /** The part of an OpenDocument file in which its sheets are. */
@@ -47,7 +48,7 @@ const open = (file: string, part: ZipPart): readonly Table[] => {
       for (const value of cells) sheet.rows.cell(value);
     }
   };
-  const reader = xmlReader({
+  readPart(file, part, {
     open: (element) => {
       const { name } = element;
       // A table within a cell, and notes beside one, are no part of the sheet.
@@ -84,17 +85,6 @@ const open = (file: string, part: ZipPart): readonly Table[] => {
       }
     },
   });
-  const broken = new Refused(
-    problem(
-      'paper.broken',
-      `${file} is damaged: a part of it is cut off, or does not agree with its checksum. Open it in a spreadsheet, save it again, and bring that.`,
-    ),
-  );
-  const decoder = new TextDecoder('utf-8');
-  const whole = part.unpack((piece) => {
-    if (reader.push(decoder.decode(piece, { stream: true })) !== undefined) throw broken;
-  });
-  if (!whole || reader.push(decoder.decode()) !== undefined || reader.end() !== undefined) throw broken;
   return tables;
 };
 

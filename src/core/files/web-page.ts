@@ -2,7 +2,7 @@ import { Parser } from 'htmlparser2';
 import { type Result, fail, ok, problem } from '../base/result';
 import type { Table } from '../base/table';
 import { budget, gather, repeats } from './gather';
-import { MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_DEPTH } from './limits';
+import { MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_PAGE_DEPTH } from './limits';
 import { Refused, refusalOf, tooLong } from './refused';
 import { saidRows } from './split';
 import { decode, decodeAs } from './text';
@@ -97,7 +97,7 @@ export const readWebPage = (bytes: Uint8Array, name: string): Result<readonly Ta
       {
         onopentag: (tag, attributes) => {
           depth += 1;
-          if (depth > MOST_DEPTH * 4)
+          if (depth > MOST_PAGE_DEPTH)
             throw new Refused(
               problem(
                 'paper.deep',

@@ -4,7 +4,7 @@ import type { Cell, Table } from '../base/table';
 import { cleaned } from './clean';
 import { decimalOf } from './decimal-of';
 import { CONTENT, readOpenDocument } from './open-document';
-import { Refused, filledOf, refusalOf, tooLong, tooMany } from './refused';
+import { filledOf, refusalOf, tooLong, tooMany } from './refused';
 import { saidRows } from './split';
 import {
   MOST_BLANK_ROWS,
@@ -15,29 +15,12 @@ import {
   MOST_ROWS,
   counted,
 } from './limits';
-import { type Element, anyPrefix, xmlReader } from './xml';
+import { type Element, anyPrefix } from './xml';
+import { readPart } from './xml-part';
 import { type ZipPart, zipParts } from './zip';
 
 /** A number of at most fifteen digits that is written plainly, as nearly all are: it is its own decimal text. */
 const PLAIN = /^-?(?:0|[1-9]\d{0,11})(?:\.\d{0,2}[1-9])?$/;
-
-const broken = (name: string): Refused =>
-  new Refused(
-    problem(
-      'paper.broken',
-      `${name} is damaged: a part of it is cut off, or does not agree with its checksum. Open it in a spreadsheet, save it again, and bring that.`,
-    ),
-  );
-
-/** Reads one part as XML, unpacked piece by piece: it never stands in memory as a whole. */
-const readPart = (file: string, part: ZipPart, handlers: Parameters<typeof xmlReader>[0]): void => {
-  const reader = xmlReader(handlers);
-  const decoder = new TextDecoder('utf-8');
-  const whole = part.unpack((piece) => {
-    if (reader.push(decoder.decode(piece, { stream: true })) !== undefined) throw broken(file);
-  });
-  if (!whole || reader.push(decoder.decode()) !== undefined || reader.end() !== undefined) throw broken(file);
-};
 
 interface Sheet {
   readonly name: string;
@@ -280,7 +263,7 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
     ...(unseen.length === 0
       ? []
       : [
-          `${unseen.length === 1 ? 'Column' : 'Columns'} ${unseen.map(lettered).join(', ')} of ${name} ${unseen.length === 1 ? 'is' : 'are'} hidden in the workbook: amounts there are not read.`,
+          `${unseen.length === 1 ? 'Column' : 'Columns'} ${unseen.map(lettered).join(', ')} of ${name} ${unseen.length === 1 ? 'is' : 'are'} hidden in the workbook: amounts there are read only where no other column has any.`,
         ]),
     ...(endedAfter === undefined
       ? []

@@ -202,7 +202,7 @@ describe('a paper', () => {
     if (!read.ok) throw new Error(read.problems[0]?.message);
     expect(sheetAccounts(read.value).map(([, , amount]) => amount)).toEqual([9000n, -4000n, -5000n]);
     expect(recognise(read.value, { digits: 2 }).doubts.map(({ message }) => message)).toEqual([
-      'Column D of TB is hidden in the workbook: amounts there are not read.',
+      'Column D of TB is hidden in the workbook: amounts there are read only where no other column has any.',
     ]);
   });
 
