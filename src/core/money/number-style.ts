@@ -44,7 +44,9 @@ export const plainSeparators = (text: string): string =>
   (hasOtherDigits(text) ? plainDigits(text) : text)
     .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
     .replace(/[\u2018\u2019\u02bc]/g, "'")
-    .replace(/[\u2212\u2013]/g, '-');
+    .replace(/[\u2212\u2013]/g, '-')
+    // Japanese accounts put a triangle before what is below nil.
+    .replace(/^([\p{Sc}]?)\s?[△▲]\s?/u, '-$1');
 
 const escaped = (mark: string): string => (mark === '.' ? '\\.' : mark);
 

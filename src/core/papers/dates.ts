@@ -3,7 +3,8 @@ import { fullYear, readDate } from '../base/dates';
 /** How a file writes its days, when not as `YYYY-MM-DD`. */
 export type DayOrder = 'dmy' | 'mdy';
 
-const PARTS = /^(\d{1,4})[./\-\s](\d{1,2})[./\-\s](\d{1,4})\.?(?:[T\s].*)?$/;
+/** Some part the days by a point and a blank: "15. 4. 2026". */
+const PARTS = /^(\d{1,4})(?:[./-]\s?|\s)(\d{1,2})(?:[./-]\s?|\s)(\d{1,4})\.?(?:[T\s].*)?$/;
 
 /**
  * Whether a column of dates puts the day or the month first: by the first date in which one of the two is above twelve;

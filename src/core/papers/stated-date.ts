@@ -60,7 +60,8 @@ export const statedDate = (
     return texts
       .map((text, place) => {
         const before = texts[place - 1];
-        return before === undefined || (/\p{L}/u.test(text) && !before.endsWith(':')) ? text : `${before} ${text}`;
+        const labelled = before !== undefined && (before.endsWith(':') || [AS_AT, PRINTED, A_DATE].some((one) => one.is(folded(before)))); // prettier-ignore
+        return before === undefined || (/\p{L}/u.test(text) && !labelled) ? text : `${before} ${text}`;
       })
       .flatMap((text) => text.split(/[|;]|\s{3,}/).flatMap(clauses))
       .filter((text) => !isPrinters(text, at));

@@ -5,6 +5,7 @@ import { isCurrency } from '../money/currency';
 import type { Side } from '../money/minor';
 import { type Content, MONEY, type Role, contentOf, inCurrencyOf, isOpen } from './list-columns';
 import { isDay } from './list-days';
+import { hasCodes } from './list-whose';
 import { TAX_NUMBER_WORDS, isKindWord } from './list-words';
 
 /**
@@ -221,6 +222,9 @@ const tellOpen = (beside: Beside, running: number | undefined): void => {
   if (best !== open) [roles[open], roles[best]] = [undefined, 'open'];
 };
 
+/** No list has more kinds of documents. */
+const MOST_KINDS = 8;
+
 /** A column of words for kinds of documents says what each is. */
 const tellKinds = (beside: Beside): void => {
   const { roles, contents } = beside;
@@ -229,7 +233,9 @@ const tellKinds = (beside: Beside): void => {
   const kinds = contents.findIndex((_, column) => {
     const words = dated.flatMap((row) => folded(textOf(row[column])) || []);
     const known = words.filter((word) => word.length > 2 && isKindWord(word));
-    return roles[column] === undefined && words.length > 1 && mostly(known.length, words.length, 9);
+    // A few words that come again and again need not all be known.
+    const few = new Set(words).size <= Math.min(MOST_KINDS, words.length / 2);
+    return roles[column] === undefined && words.length > 1 && mostly(known.length, words.length, few ? 6 : 9);
   });
   if (kinds >= 0) roles[kinds] = 'kind';
 };
@@ -252,8 +258,10 @@ const tellNames = (beside: Beside): void => {
   }
   // What is another in each row, where names come again, numbers the documents and not those whose they are.
   const nameAt = place(beside, 'contactName');
-  if (codeAt < 0 || nameAt < 0 || place(beside, 'number') >= 0) return;
+  if (codeAt < 0 || nameAt < 0) return;
   const [own, name] = [contents[codeAt]?.distinct ?? 0, contents[nameAt]?.distinct ?? 1];
+  if (contents[codeAt]?.serial === true && name < 1) roles[codeAt] = undefined;
+  if (place(beside, 'number') >= 0 || roles[codeAt] === undefined) return;
   if (own >= 0.95 && name < 0.8) roles[codeAt] = 'number';
 };
 
@@ -263,6 +271,7 @@ const tellCodes = (beside: Beside, running: number | undefined): void => {
   const nameAt = place(beside, 'contactName');
   if (nameAt < 0 || place(beside, 'contactCode') >= 0) return;
   const dated = datedIn(beside);
+  if (hasCodes(dated.map((row) => textOf(row[nameAt])))) return;
   const code = contents.findIndex((_, column) => {
     if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
     if (TAX_NUMBER_WORDS.is(folded(names[column] ?? ''))) return false;

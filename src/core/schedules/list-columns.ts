@@ -3,7 +3,16 @@ import { isCurrency } from '../money/currency';
 import { NUMBER_STYLES } from '../money/number-style';
 import { readPaperAmount } from '../money/paper-amount';
 import { COMPACT, isDay } from './list-days';
-import { AGE_COLUMN, AGE_MONTHS, COLUMN_WORDS, type ListColumn, NOT_DUE, OLDER, VOUCHER_WORDS } from './list-words';
+import {
+  AGE_COLUMN,
+  AGE_MONTHS,
+  COLUMN_WORDS,
+  type ListColumn,
+  NOT_DUE,
+  OLDER,
+  ORDINAL,
+  VOUCHER_WORDS,
+} from './list-words';
 
 /** What a column of a list is. */
 export type Role = ListColumn | 'age' | 'side' | 'voucher';
@@ -30,12 +39,14 @@ export interface Content {
   readonly length: number;
   /** Of letters only, few of them. */
   readonly short: number;
+  /** They count the rows: 1, 2, 3. */
+  readonly serial: boolean;
 }
 
 const isAmount = (text: string): boolean =>
   /\d/.test(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined);
 const isCode = (text: string): boolean =>
-  text.length <= 14 && !/\s/.test(text) && /\d/.test(text) && !/^\d{1,3}(?:[.,]\d{3})+$/.test(text);
+  text.length <= 14 && !/[\s%]/.test(text) && /\d/.test(text) && !/^\d{1,3}(?:[.,]\d{3})+$/.test(text);
 
 export const contentOf = (cells: readonly string[]): Content => {
   const filled = cells.filter((text) => text !== '');
@@ -46,13 +57,16 @@ export const contentOf = (cells: readonly string[]): Content => {
     dates: share((text) => isDay(text) && !COMPACT.test(text)),
     compact: share((text) => COMPACT.test(text)),
     amounts: share(isAmount),
-    fractions: share((text) => /[.,]\d{2,3}(?:\)?-?|\s?\p{L}{1,2}\.?)$/u.test(text) && isAmount(text)),
+    fractions: share(
+      (text) => /[.,]\d{2,3}(?:\)?-?|\s?(?:\p{L}{1,2}\.?|\p{L}{0,2}\p{Sc}))$/u.test(text) && isAmount(text),
+    ),
     currencies: share((text) => isCurrency(text)),
     codes: share(isCode),
     marks: share((text) => isCode(text) || /^[\p{Lu}\d][\p{Lu}\d./_&-]{0,13}$/u.test(text)),
     numbered: share((text) => text.length <= 20 && /\d/.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
     short: share((text) => /^\p{L}{1,4}$/u.test(text)),
+    serial: filled.length > 2 && filled.every((text, at) => text.replace(/[.)]$/, '') === String(at + 1)),
     length: filled.length === 0 ? 0 : filled.reduce((sum, text) => sum + text.length, 0) / filled.length,
     distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
   };
@@ -125,11 +139,11 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
       [...LISTED, 'age' as const].flatMap((role) => {
         const content = contents[at];
         const score = named(name, role);
-        if (score === 0 || content === undefined) return [];
+        if (score === 0 || content === undefined || (content.serial && ORDINAL.is(folded(name)))) return [];
         // Where each document says its currency, a column that is called by one is in that.
         const other = currencied && MONEY.has(role) && role !== 'base' && inCurrencyOf(name) !== undefined;
         // What is called after debtors may hold their codes.
-        if (role === 'contactName' && content.codes >= 0.9 && content.spaced < 0.2 && fits('contactCode', content))
+        if (role === 'contactName' && content.codes >= 0.9 && fits('contactCode', content))
           return [{ at, role: 'contactCode' as const, score }];
         return fits(role, content) ? [{ at, role, score: other ? score / 2 : score }] : [];
       }),

@@ -5,6 +5,7 @@ import { isCurrency } from '../money/currency';
 import { headerTexts } from '../papers/header';
 import { countryIn } from '../words/countries';
 import { lexicon } from '../words/lexicon';
+import { termDaysIn } from './list-terms';
 import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 import { nearTwins } from './twins';
 
@@ -177,7 +178,6 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
     const flagged: ContactRole | undefined =
       is(CUSTOMERS) && is(SUPPLIERS) ? 'both' : is(CUSTOMERS) ? 'customer' : is(SUPPLIERS) ? 'supplier' : undefined;
     const tax = text('taxNumber');
-    const days = /\d{1,3}/.exec(text('termDays'))?.[0];
     const currency = text('currency').toUpperCase();
     return [
       {
@@ -187,7 +187,7 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
         role: flagged ?? roleOf(text('role'), fallback),
         country: countryIn(text('country')) ?? /^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? null,
         taxNumber: tax || null,
-        termDays: days === undefined ? null : Number(days),
+        termDays: termDaysIn(text('termDays')) ?? null,
         currency: isCurrency(currency) ? currency : null,
         email: text('email') || null,
       },

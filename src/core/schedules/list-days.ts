@@ -5,7 +5,7 @@ import { datesIn } from '../papers/dates-in';
 /** "20260630". */
 export const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
 /** Day, month and year as numbers, in any order. */
-export const DATE_LIKE = /^\d{1,4}[./\-\s]\d{1,2}[./\-\s]\d{1,4}\.?$/;
+export const DATE_LIKE = /^\d{1,4}(?:[./-]\s?|\s)\d{1,2}(?:[./-]\s?|\s)\d{1,4}\.?$/;
 const SHORT_WORDED = /^(\d{1,2})[-\s./]+(\p{L}{3,12})\.?[-\s./]+(\d{2})$/u;
 
 /** A longer text is no day alone. */

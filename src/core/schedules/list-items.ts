@@ -4,14 +4,18 @@ import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Table, textOf } from '../base/table';
 import { isCurrency, minorDigits } from '../money/currency';
 import { type Minor, NIL, sum } from '../money/minor';
+import { datesIn } from '../papers/dates-in';
 import { decimalsOf } from '../papers/decimals';
 import { statedCurrency } from '../papers/stated-currency';
 import { statedDate } from '../papers/stated-date';
+import { totalWords } from '../papers/total-words';
+import { AS_AT } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
 import { type DocumentKind, type ListKind, kindOfList, kindsOf } from './list-kinds';
 import { type PrintedRow, type SortedRows, sortRows } from './list-rows';
 import { SUMMED, type Signs, type Summed, amountOf, signsOf } from './list-signs';
 import { type ListTable, listTable } from './list-table';
+import { termDaysIn } from './list-terms';
 import { OTHER_LIST } from './list-words';
 
 /**
@@ -93,18 +97,15 @@ const baseOf = (tables: readonly Table[], { list, sheet }: Chosen): string | nul
   return statedCurrency(tables, { sheet, header, columns }) ?? null;
 };
 
-/** Days of payment: no terms have more than three digits of them. */
-const TERM_DAYS = /^\D{0,40}(\d{1,3})(?!\d)/;
+const NONE: ReadonlySet<string> = new Set();
 
 /** The day on which a document is due: as it is printed, else by its terms. */
 const dueOf = ({ due, date, texts }: PrintedRow): string | null => {
-  const days = TERM_DAYS.exec(texts.terms ?? '')?.[1];
+  const days = termDaysIn(texts.terms ?? '');
   if (due !== undefined) return due;
   return date === undefined || days === undefined || texts.due !== undefined
     ? null
-    : plainDate(date)
-        .add({ days: Number(days) })
-        .toString();
+    : plainDate(date).add({ days }).toString();
 };
 
 const orNull = (text: string | undefined): string | null => (text === undefined || text === '' ? null : text);
@@ -215,6 +216,19 @@ const totalDoubts = (
     : [];
 };
 
+/** Rows below the header, and before the end, in which a list may say its day. */
+const LOOKED_AT = 12;
+
+/** The day that a line below the header says it is of: a title that stands there, or the total at the end; undefined where they differ. */
+const dayWithin = ({ rows, header, order }: ListTable): string | undefined => {
+  const ends = [...rows.slice(header + 1, header + LOOKED_AT), ...rows.slice(Math.max(header + LOOKED_AT, rows.length - LOOKED_AT))]; // prettier-ignore
+  const lines = ends
+    .flatMap((row) => row.map(textOf))
+    .filter((text) => AS_AT.in(folded(text)) !== undefined || totalWords(text, NONE) > 0);
+  const days = new Set(lines.flatMap((line) => [...datesIn(line, order)].sort().at(-1) ?? []));
+  return days.size === 1 ? [...days][0] : undefined;
+};
+
 /** What is left out, or is taken for something that it may not be. */
 const rowDoubts = (
   list: ListTable,
@@ -279,12 +293,8 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   const chosen = chosenTable(tables, asked.date);
   if (chosen === undefined) return undefined;
   const { list, sheet } = chosen;
-  const asAt = statedDate(
-    tables,
-    { sheet, header: list.header + 1 - list.height, columns: list.roles.map(() => 'ignore') },
-    asked.name,
-    list.order,
-  );
+  const about = { sheet, header: list.header + 1 - list.height, columns: list.roles.map(() => 'ignore' as const) };
+  const asAt = statedDate(tables, about, asked.name, list.order) ?? dayWithin(list);
   const currency = list.inCurrency.size > 0 ? null : baseOf(tables, chosen);
   const digits = asked.digits ?? Math.max(decimalsOf(tables), currency === null ? 0 : minorDigits(currency));
   const whose = asked.kind === undefined ? kindOfList(list, asked.name) : { kind: asked.kind, sure: true };

@@ -110,6 +110,10 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
       if (amount !== undefined) amounts[role] = amount;
     } else if (role !== undefined) texts[role] = textOf(row[column]);
   });
+  if (list.coded) {
+    const { code, name } = contactIn([texts.contactName ?? '']) ?? {};
+    if (code !== undefined && code !== null) [texts.contactCode, texts.contactName] = [code, name ?? ''];
+  }
   const moved = amounts.open ?? amounts.debit ?? amounts.credit;
   const carriedIn = row.some((cell) => BALANCE_WORDS.is(folded(textOf(cell))));
   const before =

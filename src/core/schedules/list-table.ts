@@ -12,6 +12,7 @@ import { currencyColumns, tellBeside } from './list-beside';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, isDay } from './list-days';
 import { findHeader, headerAbove, namesOf } from './list-header';
+import { hasCodes } from './list-whose';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -29,6 +30,8 @@ export interface ListTable {
   readonly running: number | undefined;
   /** Columns that are called by a currency, each with what is open in it. */
   readonly inCurrency: ReadonlyMap<number, string>;
+  /** The names of contacts bear their codes. */
+  readonly coded: boolean;
   /** On which side an amount stands, by the word in its column of sides. */
   readonly sideOf: (text: string) => Side | undefined;
   /** Whether the days themselves say which of day and month is first. */
@@ -53,6 +56,9 @@ const column = (rows: readonly Row[], from: number, at: number): readonly string
   rows.slice(from, from + SAMPLE).map((row) => textOf(row[at]));
 
 const NONE: ReadonlySet<string> = new Set();
+
+/** A line drawn below the header of a printed list. */
+const isRule = (row: Row): boolean => row.every((cell) => /^[-=_\s]*$/.test(textOf(cell)));
 
 /** Whether a column says on which side each amount stands. */
 const isSides = (texts: readonly string[]): boolean => {
@@ -167,7 +173,9 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
   const from = top.at + 1;
   // The header stands on every page of a printed list.
   // A row of one cell is a heading between the documents.
-  const body = rows.slice(from, from + SAMPLE).filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1);
+  const body = rows
+    .slice(from, from + SAMPLE)
+    .filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1 && !isRule(row));
   const contents = names.map((name, at) =>
     contentOf(
       column(body, 0, at).filter(
@@ -192,6 +200,9 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     unnamed,
     running,
     inCurrency,
+    coded:
+      !roles.includes('contactCode') &&
+      hasCodes(column(body, 0, roles.indexOf('contactName')).filter((text) => totalWords(text, NONE) === 0)),
     style: styleOf(
       rows,
       from,

@@ -52,6 +52,13 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   return { code: null, name: bare };
 };
 
+/** Whether names bear the codes of those whose they are: "400003 - Cairn & Sons", "Ardmore (10001)". */
+export const hasCodes = (names: readonly string[]): boolean => {
+  const filled = names.filter(hasLetters);
+  const coded = filled.filter((name) => (contactIn([name])?.code ?? null) !== null);
+  return filled.length > 1 && coded.length * 10 >= filled.length * 9;
+};
+
 /** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
 export const contactAbove = (list: ListTable): Contact | undefined => {
   const texts = (list.rows[list.header - list.height] ?? []).map(textOf);

@@ -6,6 +6,7 @@ import { lexicon } from '../words/lexicon';
  */
 export const COLUMN_WORDS = {
   contactCode: lexicon(
+    'cari kodu, kodu',
     'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
     'account, account no, account number, acct, a c, customer no, customer number, customer code, customer id, supplier no, supplier number, supplier code, supplier id, vendor no, vendor id, client code, client no, contact code, debtor no, creditor no, ledger account, code',
     'konto, kontonr, kontonummer, kundennr, kundennummer, kunden nr, debitorennr, debitor nr, debitor, kreditorennr, kreditor nr, kreditor, lieferantennr, lieferanten nr, lieferantennummer, personenkonto, nr',
@@ -17,6 +18,7 @@ export const COLUMN_WORDS = {
     'kundnr, kundnummer, kund nr, leverantorsnr, leverantorsnummer, kundenr, kundenummer, leverandornr, leverandornummer, debitornr, kreditornr, asiakasnro, asiakasnumero, toimittajanro, toimittajanumero, tunnus, kod partener, cont, κωδικος, musteri kodu, cari kod, hesap kodu',
   ),
   contactName: lexicon(
+    'nazov, nazov firmy, partner, obchodne meno, adi, ad, unvani, musteri adi, cari adi, firma adi, tedarikci adi',
     '名称, 得意先名, 得意先, 取引先名, 取引先, 仕入先名, 仕入先, 顧客名, 会社名, 氏名, 客户, 客户名称, 供应商, 供应商名称',
     'name, customer, customer name, supplier, supplier name, vendor, vendor name, client, client name, company, contact, contact name, debtor, creditor, payee, legal name, account name',
     'kunde, kundenname, lieferant, lieferantenname, firma, bezeichnung, geschaftspartner',
@@ -30,9 +32,10 @@ export const COLUMN_WORDS = {
   kind: lexicon(
     '区分, 種別, 伝票区分, 取引区分, 类型',
     'type, kind, doc type, document type, transaction type, transaction, tran, trans, tran type, trans type, tx type, entry type',
-    'art, belegart, typ, buchungsart, nature, type piece, type de piece, tipo, tipo doc, tipo documento, clase, soort, type document, rodzaj, rodzaj dokumentu, druh, tipus, bizonylat tipus, jenis, tyyppi, laji, bilagstype, tip, tip document, ειδος, turu, belge turu',
+    'bilagsart, verifikatslag, lag, transaktionstyp, transaktionstype, posteringstype, dokladovy typ, typ dokladu, typ dokumentu, art, belegart, typ, buchungsart, nature, type piece, type de piece, tipo, tipo doc, tipo documento, clase, soort, type document, rodzaj, rodzaj dokumentu, druh, tipus, bizonylat tipus, jenis, tyyppi, laji, bilagstype, tip, tip document, ειδος, turu, belge turu',
   ),
   number: lexicon(
+    'titulo, n titulo, titulo n, variabilny symbol, cislo faktury, c faktury, cislo dokladu, faktura c',
     'ver, ver nr, vernr, registro, fis no, boekstuk, bill, bill no, bill number, num, invoice id, doc, doc number, document id, laskun nro, laskun numero, tositenro, rechnungsnr, rechnungs nr, belegnummer, nr rechnung, n de piece, n de facture, numero de facture, numero de factura, num documento, n da fatura, numero fatura, nr faktury vat, numer faktury, cislo faktury, c dokladu, faktura cislo, fakturanr kund, bilagsnr, bilag nr, nr fact, numar factura, nr doc, αριθμος τιμολογιου, fatura numarasi, 請求書番号, 請求番号, 伝票番号, 伝票no, 請求書no, 発票番号, 发票号, 发票号码',
     'number, no, doc no, document, document no, document number, invoice, invoice no, invoice number, inv no, invoice ref, transaction no, tran no, voucher, voucher no, our ref, our reference, our no, register no, entry no',
     'beleg, belegnr, beleg nr, belegnummer, rechnung, rechnungsnr, rechnung nr, rechnungsnummer, re nr, belegfeld 1, opos nr, unsere nr',
@@ -60,12 +63,14 @@ export const COLUMN_WORDS = {
     'auftrag, auftragsnr, bestellung, bestellnr, bestell nr, bestellnummer, commande, n commande, no commande, notre commande, bon de commande, pedido, n pedido, nuestro pedido, ordine, n ordine, encomenda, n encomenda, ordernr, ordernummer, bestelnr, bestelling, onze order, zamowienie, nr zamowienia, objednavka, cislo objednavky, rendeles, rendelesszam, order nr, ordrenr, ordrenummer, tilausnro, tilaus, comanda, παραγγελια, siparis, siparis no',
   ),
   date: lexicon(
+    'datum vystavenia, vystavena dna, datum vyhotovenia, datum dokladu',
     'vystavena, vystaveny, vydana, dokl ze dne, kelte, udstedt, utstedt, utfardat, emis, issued on',
     'bill date, laskun pvm, laskupvm, laskupaiva, paivays, tositepvm, kelt, kelte, szamla kelte, kiallitas, vystaveno, vystaveno dne, datum vyst, data wyst, data wystaw, utfardad, bokf datum, bokforingsdatum, bogforingsdato, bilagsdato, fakturadato, data facturii, data emiterii, ημερομηνια, ημ νια, ημερομηνια εκδοσης, tarih, fatura tarihi, evrak tarihi, belge tarihi, ausgestellt, rechnungsdat, date piece comptable, date emission, emitida, emision, emissione, 請求日, 発行日, 伝票日付, 日付, 計上日, 取引日, 发票日期, 日期',
     'date, doc date, document date, invoice date, inv date, transaction date, tran date, posting date, issued, issue date, dated, booking date, entry date',
     'datum, belegdatum, rechnungsdatum, buchungsdatum, re datum, date piece, date facture, date de facture, date document, date ecriture, date operation, fecha, fecha factura, fecha documento, f factura, f emision, fecha emision, data, data documento, data fattura, data doc, data fatura, data emissao, factuurdatum, boekdatum, datum factuur, data wystawienia, data dokumentu, data faktury, datum vystaveni, datum dokladu, vystaveno, kelt, kelte, szamla kelte, bizonylat kelte, teljesites, fakturadatum, bilagsdato, fakturadato, dato, bokforingsdatum, paivays, laskupvm, pvm, paivamaara, data factura, data document, ημερομηνια, ημ νια, tarih, belge tarihi, fatura tarihi',
   ),
   due: lexicon(
+    'datum splatnosti, splatna dna, splatne dna',
     'splatna, splatny, splatno, forf datum, forf dato, forfaller den, echeant, vencim',
     'due by, payable by, net due, net due date, bill due, erapvm, erapaiva, maksupaiva, esedekes, fizetesi hatarido, splatne, splatne dne, forfald, forfaldsdato, forfallsdato, forfallodag, forfaller, scadenta, data scadentei, scadent la, ληξη, ημερομηνια ληξης, vade, vade tarihi, son odeme tarihi, zahlungsziel am, faellig, d echeance, date d ech, vence el, f vto, data scad, data de vencimento, 支払期日, 支払期限, 期日, 入金予定日, 支払予定日, 到期日',
     'due, due date, due on, payment due, pay by, maturity, date due',
@@ -81,11 +86,13 @@ export const COLUMN_WORDS = {
     'currency, curr, cur, ccy, wahrung, wkz, whg, wahr, devise, dev, monnaie, moneda, divisa, div, valuta, val, moeda, munt, waluta, mena, penznem, devizanem, deviza, valutta, valuuta, para birimi, doviz, νομισμα',
   ),
   original: lexicon(
+    'suma faktury, celkom, celkom s dph, fakturovana suma',
     'bill amount, invoice value, amount due originally, laskun summa, loppusumma, laskun loppusumma, vegosszeg, brutto ertek, szamla osszege, celkem, celkem s dph, castka celkem, fakturovano, belob, fakturabelob, belop, fakturabelop, valoare, valoare factura, valoare totala, ποσο, αξια, συνολικη αξια, tutar, fatura tutari, toplam tutar, 請求金額, 請求額, 発生額, 金額, 发票金额',
     'amount, original, original amount, gross, gross amount, invoice amount, invoice total, total, document amount, doc amount, invoiced, value, amount original',
     'betrag, rechnungsbetrag, belegbetrag, bruttobetrag, brutto, urspr betrag, ursprungsbetrag, montant, montant ttc, montant initial, montant facture, montant origine, ttc, importe, importe original, importe factura, total factura, importo, importo originale, importo fattura, totale documento, valor, valor original, valor documento, bedrag, factuurbedrag, oorspronkelijk, origineel bedrag, kwota, kwota dok, kwota dokumentu, kwota brutto, wartosc, castka, castka dokladu, fakturovano, puvodni castka, osszeg, szamla osszege, eredeti osszeg, brutto osszeg, belopp, fakturabelopp, ursprungligt belopp, belob, fakturabelob, belop, fakturabelop, opprinnelig belop, summa, laskun summa, alkuperainen, suma, valoare, valoare factura, ποσο, αξια, tutar, fatura tutari',
   ),
   open: lexicon(
+    'zostava uhradit, zostava, zostatok, nezaplatene, neuhradene, ostava uhradit, k uhrade',
     'open balance, amount outstanding, balance outstanding, to pay, to be paid, still due, avoinna, avoinna eur, avoin, avoin saldo, maksamatta, hatralek, nyitott, nyitott osszeg, egyenleg, fizetendo, zbyva, zbyva uhradit, k uhrade, neuhrazeno, zustatek, rest, restbelob, restbelop, resterende, aterstaende, kvar att betala, saldo restant, sold, rest de plata, rest de incasat, neachitat, υπολοιπο, ανεξοφλητο, kalan, kalan tutar, bakiye, acik tutar, acik bakiye, 残高, 未収残高, 未払残高, 未回収額, 未払額, 未収金額, 余额',
     'open, open amount, outstanding, outstanding amount, balance, balance due, amount due, amount open, remaining, remaining amount, unpaid, still open, due amount, open balance, o s, left to pay, unallocated',
     'offen, offener betrag, restbetrag, rest, offener saldo, saldo, offener posten, noch offen, opos, solde, solde du, restant du, reste du, reste a payer, montant ouvert, ouvert, montant du, a payer, pendiente, importe pendiente, saldo, saldo pendiente, por cobrar, por pagar, residuo, importo residuo, aperto, da pagare, da incassare, in sospeso, em aberto, valor em aberto, saldo em aberto, pendente, por liquidar, openstaand, openstaand bedrag, open bedrag, nog open, resterend, saldo, do rozliczenia, do zaplaty, pozostalo, nierozliczone, saldo dokumentu, kwota pozostala, zbyva, zbyva uhradit, neuhrazeno, k uhrade, zustatek, nyitott, nyitott osszeg, hatralek, fennallo, egyenleg, kiegyenlitetlen, rest, restbelopp, kvar, kvar att betala, saldo, restsaldo, restbelob, restbelop, utestaende, utestaaende, aapen, avoin, avoinna, avoin summa, saldo, sold, rest de plata, rest de incasat, neachitat, υπολοιπο, ανοικτο, kalan, kalan tutar, bakiye, acik tutar',
@@ -107,9 +114,14 @@ export const COLUMN_WORDS = {
 
 export type ListColumn = keyof typeof COLUMN_WORDS;
 
+/** Columns that count the rows of the list, where that is what stands in them. */
+export const ORDINAL = lexicon(
+  '#, no, nr, n, number, line, line no, row, item, item no, pos, position, s no, sl no, sr no, serial, serial no, lfd nr, lfd, laufende nr, zeile, n ord, no ordre, ligne, orden, n orden, linea, num, n ordine, riga, nr ordem, linha, volgnr, regel, lp, l p, liczba porzadkowa, poradi, p c, por c, c, rad, sorszam, ssz, s sz, rad nr, lopnr, linje, lbnr, rivi, jarjestysnro, nr crt, crt, α α, αα, sira, sira no, 番号, 行, 序号',
+);
+
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
-  '登録番号, 税番号, ico dph, ico dic',
+  '登録番号, 税番号, ico, ico dph, ico dic',
   'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );
 
@@ -157,11 +169,11 @@ export const INVOICE_WORDS = lexicon(
   'invoice, inv, si, pi, sin, pin, bill, rechnung, re, ar, er, facture, fa, fac, fv, fz, fs, factura, fra, fattura, ft, fatura, factuur, vf, if, faktura, fakt, fak, szamla, sz, lasku, factura, τιμολογιο, τπυ, τδα, debit note, dn, f, i',
 );
 export const CREDIT_WORDS = lexicon(
-  'c, g, πτ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
+  'c, g, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
   'credit note, credit, credit memo, cn, cr, crn, sc, pc, scr, pcr, scn, pcn, gutschrift, gs, gu, rechnungskorrektur, rk, storno, avoir, av, avo, note de credit, nc, abono, ab, abn, rectificativa, nota de credito, nota de abono, nota credito, nota di credito, ndc, creditnota, creditfactuur, cf, korekta, kor, fvk, fk, fkv, kfv, zks, dobropis, db, dob, opravny doklad, jovairo, jovairas, js, kreditfaktura, kreditnota, kf, kn, kr, kre, hyvityslasku, hl, hyvitys, nota de creditare, storno, πιστωτικο, iade, iade faturasi, refund invoice',
 );
 export const PAYMENT_WORDS = lexicon(
-  'tahsilat, tah, odeme, tediye, πληρωμη, εισπραξη, 入金, 支払, 前受金, 前払金, 付款, 收款, maksu, suoritus, incasare, plata, avans, platba, uhrada, zaloha, kifizetes, befizetes, eloleg',
+  'bet, inbet, utbet, innbet, indbet, inbetalning, utbetalning, innbetaling, utbetaling, indbetaling, udbetaling, tahsilat, tah, odeme, tediye, πληρωμη, εισπραξη, 入金, 支払, 前受金, 前払金, 付款, 收款, maksu, suoritus, incasare, plata, avans, platba, uhrada, zaloha, kifizetes, befizetes, eloleg',
   'payment, pay, pmt, payment on account, poa, on account, receipt, rec, rct, rcpt, sa, pa, sr, pp, cash, unallocated, deposit, prepayment, advance, bank, zahlung, za, zahlungseingang, ze, anzahlung, az, akonto, a conto, vorauszahlung, bk, reglement, rg, rgt, acompte, ac, a affecter, virement, vir, encaissement, paiement, pago, cobro, anticipo, ant, a cuenta, entrega a cuenta, pagamento, incasso, acconto, in conto, bonifico, recebimento, rc, adiantamento, por conta, betaling, vooruitbetaling, aanbetaling, ontvangst, wplata, zaplata, zaliczka, zal, wb, wyciag, kp, przedplata, platba, uhrada, zaloha, zal, fizetes, befizetes, eloleg, el, elol, betalning, inbetalning, forskott, a conto, forskudd, forskud, indbetaling, innbetaling, suoritus, maksu, ennakko, ennakkomaksu, plata, incasare, avans, εισπραξη, πληρωμη, προκαταβολη, odeme, tahsilat, avans, unmatched',
 );
 export const BALANCE_WORDS = lexicon(

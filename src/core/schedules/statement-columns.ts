@@ -2,6 +2,7 @@ import { addTo } from '../base/lists';
 import { folded } from '../base/folded';
 import { type Row, type Table, textOf } from '../base/table';
 import { unitsOf } from '../money/paper-amount';
+import { decimalsOf } from '../papers/decimals';
 import { statedCurrency } from '../papers/stated-currency';
 import { CREDIT, DEBIT } from '../words/paper-words';
 import { type ListTable, amountIn, dayIn, listTable } from './list-table';
@@ -28,6 +29,105 @@ const isSides = (texts: readonly string[]): boolean =>
   texts.every(
     (text) => text.length <= 12 && (text === '+' || wentOut(text) || IN.is(folded(text)) || CREDIT.is(folded(text))),
   );
+
+const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
+
+/** Columns that are tried out against each other; no bank's table has more of amounts. */
+const MOST_TRIED = 7;
+
+/** Columns of what moved, and of the balance that it led to. */
+interface Moves {
+  readonly columns: ReadonlyMap<Column, number>;
+  readonly balance: number;
+}
+
+/**
+ * How many in a hundred of the balances are the one before and what moved since, in whichever order the rows are. Without `signed`, an
+ * amount may have come in or gone out, as the word beside it says.
+ */
+const follows = (
+  amounts: readonly (readonly (bigint | undefined)[])[],
+  { columns, balance }: Moves,
+  signed: boolean,
+): number => {
+  // prettier-ignore
+  const at = (row: readonly (bigint | undefined)[], column: Column): bigint => row[columns.get(column) ?? -1] ?? 0n;
+  const shares = [amounts, [...amounts].reverse()].map((rows) => {
+    let [before, since, meets, all]: [bigint | undefined, bigint, number, number] = [undefined, 0n, 0, 0];
+    for (const row of rows) {
+      since += at(row, 'amount') + size(at(row, 'in')) - size(at(row, 'out'));
+      const stands = row[balance];
+      if (stands === undefined) continue;
+      if (before !== undefined) {
+        all += 1;
+        const moved = stands - before;
+        if (moved === since || (!signed && size(moved) === size(since))) meets += 1;
+      }
+      [before, since] = [stands, 0n];
+    }
+    return all < 2 ? 0 : (meets * 100) / all;
+  });
+  return Math.max(...shares);
+};
+
+/**
+ * Settles what came in, what went out and what stood in the account after it: words only propose it, the balances decide. Where they
+ * follow from what the words say, that is left.
+ */
+const settleMoves = (list: ListTable, found: Map<Column, number[]>): void => {
+  const rows = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
+  const width = Math.max(...rows.map((row) => row.length), 0);
+  const taken = new Set((['date', 'valueDate', 'account', 'currency', 'side'] as const).flatMap((column) => found.get(column) ?? [])); // prettier-ignore
+  const columns = Array.from({ length: width }, (_, at) => at).filter((at) => {
+    const texts = rows.map((row) => textOf(row[at])).filter((text) => text !== '');
+    const read = texts.filter((text) => dayIn(list, text) === undefined && amountIn(list, text) !== undefined);
+    return !taken.has(at) && texts.length > 0 && read.length * 1.25 >= texts.length;
+  });
+  const amounts = rows.map((row) =>
+    Array.from({ length: width }, (_, at) => {
+      const read = columns.includes(at) ? amountIn(list, row[at]) : undefined;
+      return read === undefined ? undefined : unitsOf(read, FINEST)?.amount;
+    }),
+  );
+  const signed = !found.has('side');
+  const known = found.get('balance')?.[0];
+  const said = new Map((['amount', 'in', 'out'] as const).flatMap((column) => found.get(column)?.slice(0, 1).map((at) => [column, at] as const) ?? [])); // prettier-ignore
+  const balances = known === undefined ? columns.filter((at) => ![...said.values()].includes(at)) : [known];
+  const stated = balances.map((balance) => ({ columns: said, balance, holds: said.size === 0 ? 0 : follows(amounts, { columns: said, balance }, false) })); // prettier-ignore
+  const proposed = stated.filter(({ holds }) => holds >= 60).sort((one, other) => other.holds - one.holds)[0];
+  const tried =
+    (proposed !== undefined && proposed.holds >= 95) || columns.length > MOST_TRIED
+      ? []
+      : (known === undefined ? columns : [known]).flatMap((balance) => {
+          // prettier-ignore
+          const others = columns.filter((at) => at !== balance);
+          const ways: readonly ReadonlyMap<Column, number>[] = [
+            ...others.map((at) => new Map<Column, number>([['amount', at]])),
+            ...others.flatMap(
+              (into) =>
+        others.filter((at) => at !== into).map((out) => new Map<Column, number>([['in', into], ['out', out]])), // prettier-ignore
+            ),
+          ];
+          return ways.map((way) => ({
+            columns: way,
+            balance,
+            holds: follows(amounts, { columns: way, balance }, signed),
+          }));
+        });
+  const better = tried
+    .filter(({ holds }) => holds >= Math.max(80, (proposed?.holds ?? 0) + 10))
+    .sort((one, other) => other.holds - one.holds)[0];
+  const settled = better ?? proposed;
+  if (settled === undefined) return;
+  const used = [...settled.columns.values(), settled.balance];
+  for (const [column, places] of found) found.set(column, places.filter((at) => !used.includes(at))); // prettier-ignore
+  for (const column of ['amount', 'in', 'out'] as const) {
+    const place = settled.columns.get(column);
+    if (place === undefined) found.delete(column);
+    else found.set(column, [place]);
+  }
+  found.set('balance', [settled.balance]);
+};
 
 /** The columns of a bank's table, from those of lists and the words that only banks use. */
 const columnsOf = (list: ListTable): Columns => {
@@ -59,34 +159,7 @@ const columnsOf = (list: ListTable): Columns => {
       give('text');
   });
   const taken = new Set([...found.values()].flat());
-  const sample = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
-  const width = (list.rows[list.header] ?? []).length;
-  // A balance that no word names follows from one entry to the next.
-  if (!found.has('balance')) {
-    const units = (row: Row | undefined, at: number): bigint => {
-      const read = amountIn(list, row?.[at]);
-      return read === undefined ? 0n : (unitsOf(read, FINEST)?.amount ?? 0n);
-    };
-    const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
-    const moves = (['amount', 'in', 'out'] as const).flatMap((column) => found.get(column)?.slice(0, 1) ?? []);
-    const moved = (row: Row | undefined): bigint => moves.reduce((sum, at) => sum + size(units(row, at)), 0n);
-    const balance = Array.from({ length: width }, (_, at) => at).find((at) => {
-      const second = found.get('amount')?.includes(at) === true;
-      if ((taken.has(at) && !second) || moves.length === 0 || moves.includes(at)) return false;
-      const steps = sample.slice(1).map((row, before) => {
-        const step = size(units(row, at) - units(sample[before], at));
-        return step !== 0n && (step === moved(row) || step === moved(sample[before]));
-      });
-      return steps.length > 1 && steps.filter(Boolean).length * 10 >= steps.length * 6;
-    });
-    if (balance !== undefined) {
-      found.set(
-        'amount',
-        (found.get('amount') ?? []).filter((at) => at !== balance),
-      );
-      found.set('balance', [balance]);
-    }
-  }
+  settleMoves(list, found);
   // Where no column is called by a word for it, what has words in it says what the entries are.
   if (!found.has('text')) {
     (list.rows[list.header] ?? []).forEach((_, at) => {
@@ -111,6 +184,8 @@ export interface BankTable {
   readonly texts: readonly number[];
   /** The currency that the table says, or empty. */
   readonly currency: string;
+  /** Decimals of its amounts, where no currency says them. */
+  readonly digits: number;
 }
 
 /** The bank's table in a table; undefined where it has no days with amounts. */
@@ -129,5 +204,5 @@ export const bankTable = (tables: readonly Table[], sheet: number): BankTable | 
       where === at('currency') ? 'currency' : amounts.includes(where) ? 'balance' : 'ignore',
     ),
   });
-  return { list, at, texts: columns.get('text') ?? [], currency: currency ?? '' };
+  return { list, at, texts: columns.get('text') ?? [], currency: currency ?? '', digits: decimalsOf(tables) };
 };

@@ -18,7 +18,7 @@ import {
   balanceDoubts,
 } from './statement';
 import { type BankTable, type Column, bankTable, wentOut } from './statement-columns';
-import { ACCOUNT, BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
+import { ACCOUNT, BALANCE, CARD, CLOSING, OPENING, PENDING } from './statement-words';
 
 const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
 /** Two blanks part it from what stands beside it. */
@@ -44,6 +44,15 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
   return amount === undefined ? undefined : { date: day ?? null, amount };
 };
 
+/** "Balance at 31/05/2026": a text that says nothing but that, in whichever words. */
+const isBalanceOfDay = (text: string): boolean => {
+  const [words, days] = [folded(text), datesIn(text)];
+  const term = text.length < 60 && days.length === 1 ? BALANCE.in(words) : undefined;
+  return term !== undefined && words.replace(term, '').replace(/[^\p{L}]/gu, '').length <= MOST_BESIDE;
+};
+/** Letters of the small words that stand beside a balance and its day. */
+const MOST_BESIDE = 5;
+
 /** The days that a title names, in its order; of numbers in the list's own. */
 const daysOf = (list: ListTable, title: string): readonly string[] => {
   const own = [...title.matchAll(/\d{1,4}[./-]\d{1,2}[./-]\d{1,4}/g)].flatMap(([text]) => dayIn(list, text) ?? []);
@@ -59,7 +68,7 @@ interface TableEntry extends StatementEntry {
 
 /** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
 const entryIn = (
-  { list, at, texts: words, currency: common }: BankTable,
+  { list, at, texts: words, currency: common, digits: unstated }: BankTable,
   row: Row,
   before: string | undefined,
 ): TableEntry | 'unread' | undefined => {
@@ -76,7 +85,7 @@ const entryIn = (
   const date = own ?? (goesOn ? before : undefined);
   if (date === undefined) return 'unread';
   const currency = isCurrency(text('currency')) ? text('currency') : common;
-  const digits = currency === '' ? 2 : minorDigits(currency);
+  const digits = currency === '' ? unstated : minorDigits(currency);
   const [whole, paidIn, paidOut] = cells.map((cell) => amountIn(list, cell));
   const units = (read: PaperAmount, cell: Row[number] | undefined): Minor | undefined => {
     const found = unitsOf(read, digits, typeof cell === 'object');
@@ -136,7 +145,7 @@ interface Told {
 }
 
 /** One account's entries as a statement; balances that the table says in lines without an account are those of its only one. */
-const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean): AccountStatement => {
+const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean, digits: number): AccountStatement => {
   const own = oldestFirst(entries);
   const [oldest, newest] = [own[0], own.at(-1)];
   const [from, to] = told.period;
@@ -156,12 +165,31 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean)
   return {
     account: iban !== undefined ? plainIban(iban) : account === '' ? told.account : account,
     currency,
-    digits: currency === '' ? 2 : minorDigits(currency),
+    digits: currency === '' ? digits : minorDigits(currency),
     from: from ?? opening?.date ?? oldest?.date ?? null,
     to: to ?? closing?.date ?? newest?.date ?? null,
     opening,
     closing,
     entries: own.map(({ date, valueDate, amount, text }) => ({ date, valueDate, amount, text })),
+  };
+};
+
+/** Whether a table writes what was spent above nil, as cards do: where it is called one, and most of its entries say no side. */
+const isCard = ({ list, at }: BankTable, name: string, { entries, opening, closing }: AccountStatement): boolean => {
+  const called = [...list.titles, ...(list.rows[list.header] ?? []).map(textOf), name.replace(/[_.-]+/g, ' ')];
+  if (at('amount') < 0 || at('side') >= 0 || !called.some((text) => text.length < 200 && CARD.in(folded(text)) !== undefined)) return false; // prettier-ignore
+  const spent = entries.filter(({ amount }) => amount > 0n).length;
+  return spent * 2 >= entries.length && [opening, closing].every((one) => one === null || one.amount >= 0n);
+};
+
+const turned = (statement: AccountStatement): AccountStatement => {
+  const balance = (one: StatementBalance | null): StatementBalance | null =>
+    one === null ? null : { ...one, amount: negate(one.amount) };
+  return {
+    ...statement,
+    opening: balance(statement.opening),
+    closing: balance(statement.closing),
+    entries: statement.entries.map((entry) => ({ ...entry, amount: negate(entry.amount) })),
   };
 };
 
@@ -180,15 +208,21 @@ const readTable = (
   bank: BankTable,
 ): { readonly entries: readonly TableEntry[]; readonly told: Told; readonly unread: readonly number[] } => {
   const { list, currency } = bank;
-  const digits = currency === '' ? 2 : minorDigits(currency);
+  const digits = currency === '' ? bank.digits : minorDigits(currency);
   const entries: TableEntry[] = [];
   const unread: number[] = [];
   const [openings, closings] = [new Map<string, StatementBalance>(), new Map<string, StatementBalance>()];
+  // An account that stands in its first row alone is that of those below.
+  const listed = list.rows.slice(list.header + 1);
+  const filled = listed.filter((row) => textOf(row[bank.at('account')]) !== '').length;
+  const sparse = filled > 0 && filled * 2 < listed.length;
+  let account = '';
   list.rows.forEach((row, at) => {
     if (at === list.header) return;
     // A line of its own may have its words in the column of accounts.
     const beside = textOf(row[bank.at('account')]);
-    const account = at > list.header && /\d/.test(beside) && BALANCE.in(folded(beside)) === undefined ? beside : '';
+    const own = at > list.header && /\d/.test(beside) && BALANCE.in(folded(beside)) === undefined ? beside : '';
+    account = own === '' && sparse ? account : own;
     const says = (balances: Map<string, StatementBalance>, words: Lexicon): boolean => {
       const balance = balanceIn(bank, row, words, digits);
       // Of what every page prints, the first is what stood before, and the last what stood after.
@@ -197,9 +231,11 @@ const readTable = (
     };
     const before = says(openings, OPENING);
     if ((!before && says(closings, CLOSING)) || before || at < list.header) return;
+    if (row.some((cell) => isBalanceOfDay(textOf(cell))) && says(entries.length === 0 ? openings : closings, BALANCE))
+      return;
     const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
     // "Balance at 31 March", above the entries or below them.
-    if (entry !== undefined && entry !== 'unread') entries.push(entry);
+    if (entry !== undefined && entry !== 'unread') entries.push({ ...entry, account });
     else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
   // "01/06/2026 to 30/06/2026": the period of the statement.
@@ -221,8 +257,20 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
     const byAccount = new Map<string, TableEntry[]>();
     for (const entry of entries) addTo(byAccount, entry.account, entry);
     const first = statements.length;
-    for (const own of byAccount.values()) statements.push(statementOf(own, told, byAccount.size === 1));
+    for (const own of byAccount.values()) statements.push(statementOf(own, told, byAccount.size === 1, bank.digits));
     if (statements.length === first) return;
+    const cards = statements.slice(first).filter((one) => isCard(bank, name, one));
+    for (const one of cards) {
+      const place = statements.indexOf(one);
+      statements[place] = turned(one);
+      doubts.push(
+        problem(
+          'statement.card',
+          'This is taken for a card’s statement, on which what was spent stands above nil: it is read as paid out, and the balance as owed.',
+          place,
+        ),
+      );
+    }
     for (const row of unread)
       doubts.push(
         problem('statement.entry', `Row ${row} has an amount or a day that does not read, so it is left out.`, first),

@@ -11,18 +11,18 @@ export const WORDS = lexicon(
   'description, details, text, narrative, transaction, payee, particulars, memo, reference, verwendungszweck, buchungstext, empfanger, auftraggeber, beguenstigter, libelle, nature, concepto, descripcion, descrizione, causale, descricao, historico, omschrijving, mededelingen, tegenpartij, tytul, opis, opis operacji, popis, poznamka, kozlemeny, leiras, beskrivning, meddelande, tekst, beskrivelse, viesti, selite, saaja, descriere, detalii, aciklama, αιτιολογια',
 );
 export const BALANCE = lexicon(
-  'balance, running balance, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
+  '残高, 差引残高, 余额, balance, running balance, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
 );
 export const ACCOUNT = lexicon(
   '*konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
   'account, account number, account no, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
 );
 export const OPENING = lexicon(
-  'saldo ved periodens start, saldo ved periodens begyndelse, startsaldo, saldo primo, balance at start, balance on, opening, start of period, saldo a inicio, saldo al inicio, solde au debut, anfangsstand, saldo na poczatek, stav na pocatku',
+  'beginning balance, balance forward, 繰越, 前月繰越, 前期繰越, 期首残高, 期初余额, saldo wejsciowe, stav na zaciatku, saldo ved periodens start, saldo ved periodens begyndelse, startsaldo, saldo primo, balance at start, balance on, opening, start of period, saldo a inicio, saldo al inicio, solde au debut, anfangsstand, saldo na poczatek, stav na pocatku',
   'opening balance, balance brought forward, brought forward, previous balance, start balance, anfangssaldo, alter saldo, saldovortrag, anfangsbestand, kontostand am anfang, solde initial, ancien solde, solde precedent, saldo inicial, saldo anterior, saldo iniziale, beginsaldo, vorig saldo, saldo poczatkowe, pocatecni zustatek, nyito egyenleg, ingaende saldo, primosaldo, inngaende saldo, alkusaldo, sold initial, υπολοιπο εναρξης, devreden bakiye, acilis bakiyesi',
 );
 export const CLOSING = lexicon(
-  'saldo ved periodens slut, saldo ved periodens slutning, slutsaldo, saldo ultimo, balance at end, closing, end of period, saldo al final, saldo al cierre, solde a la fin, endstand, saldo na koniec, stav na konci',
+  'ending balance, balance at close, 次月繰越, 次期繰越, 期末残高, 期末余额, saldo wyjsciowe, konecny zostatok, saldo ved periodens slut, saldo ved periodens slutning, slutsaldo, saldo ultimo, balance at end, closing, end of period, saldo al final, saldo al cierre, solde a la fin, endstand, saldo na koniec, stav na konci',
   'closing balance, balance carried forward, carried forward, new balance, end balance, endsaldo, neuer saldo, schlusssaldo, endbestand, kontostand am ende, solde final, nouveau solde, saldo final, saldo finale, eindsaldo, nieuw saldo, saldo koncowe, konecny zustatek, zaro egyenleg, utgaende saldo, ultimosaldo, utgaende saldo, loppusaldo, sold final, τελικο υπολοιπο, kapanis bakiyesi',
 );
 export const PENDING = lexicon(
@@ -35,4 +35,9 @@ export const IN = lexicon(
 );
 export const OUT = lexicon(
   'af, uit, ut, ud, minus, d, dr, s, soll, debet, debit, dbit, dt, obciazenie, lastschrift, cargo, uscita',
+);
+
+/** Says that a table is of a card, which writes what was spent above nil. */
+export const CARD = lexicon(
+  'card statement, credit card, card account, charge card, card ending, card number, card no, credit limit, minimum payment, kreditkarte*, kartenabrechnung, kartennummer, carte de credit, carte bancaire, releve de carte, carte, tarjeta, tarjeta de credito, carta di credito, cartao, cartao de credito, creditcard, kaartnummer, karta kredytowa, karty kredytowej, kreditni karta, kreditni karty, hitelkartya, kreditkort, kortutdrag, kontokort, luottokortti, luottokortin, card de credit, cardul, kredi karti, πιστωτικη καρτα, πιστωτικης καρτας, カード, 信用卡',
 );

@@ -18,6 +18,9 @@ const USUAL: Readonly<Record<string, string>> = {
   'czech republic': 'CZ',
 };
 
+/** Whether a code is one of today: the platform writes what another has replaced as that one. */
+const isInUse = (code: string): boolean => Intl.getCanonicalLocales(`und-${code}`)[0] === `und-${code}`;
+
 let byName: ReadonlyMap<string, string> | undefined;
 
 /** Names of all two-letter regions that the platform knows, in each of the languages; made once, when first asked. */
@@ -30,8 +33,9 @@ const names = (): ReadonlyMap<string, string> => {
     for (const first of letters)
       for (const second of letters) {
         const name = display.of(first + second);
-        // The first language that has a name keeps it; withdrawn codes come after the ones in use.
-        if (name !== undefined && !found.has(folded(name))) found.set(folded(name), first + second);
+        // The first language that has a name keeps it. What a withdrawn code stood for bears another one now.
+        if (name !== undefined && isInUse(first + second) && !found.has(folded(name)))
+          found.set(folded(name), first + second);
       }
   }
   for (const [name, code] of Object.entries(USUAL)) found.set(name, code);

@@ -18,6 +18,8 @@ const FIGURES: ReadonlySet<RegisterRole> = new Set([
   'rate',
   'residual',
   'costBefore',
+  'additions',
+  'disposals',
   'cost',
   'brought',
   'charge',
@@ -49,7 +51,14 @@ const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
 
 export const isMoneyRole = (kind: RegisterKind, role: RegisterRole): boolean => MONEY[kind].includes(role);
 /** Amounts beside those: they are read alike, and no list sums them up. */
-const BESIDE: ReadonlySet<RegisterRole> = new Set(['residual', 'writeDown', 'fee']);
+const BESIDE: ReadonlySet<RegisterRole> = new Set([
+  'residual',
+  'writeDown',
+  'fee',
+  'costBefore',
+  'additions',
+  'disposals',
+]);
 export const isAmountRole = (kind: RegisterKind, role: RegisterRole): boolean =>
   MONEY[kind].includes(role) || BESIDE.has(role);
 export const isDayRole = (role: RegisterRole): boolean => DAYS.has(role);
@@ -126,12 +135,14 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
     case 'assets':
       return share(
         rows.map((row) => {
-          const [cost, net] = [at(row, places.cost), at(row, places.net)];
+          const [stood, net] = [at(row, places.cost), at(row, places.net)];
+          const moved = (at(row, places.additions) ?? 0n) - size(at(row, places.disposals) ?? 0n);
           const parts =
             places.depreciation === undefined
               ? [at(row, places.brought), at(row, places.charge)]
               : [at(row, places.depreciation)];
           const written = parts.filter((one) => one !== undefined);
+          const cost = stood === undefined ? undefined : stood + moved;
           if (cost === undefined || net === undefined || (written.length === 0 && cost === net)) return undefined;
           const sum = written.reduce((all, one) => all + one, 0n);
           // What was disposed of may stand with its cost and nothing left.
@@ -217,6 +228,11 @@ const MOST_TRIED = 9;
 /** What arithmetic that holds weighs beside the names of the columns that it is of. */
 const HOLDS = 6;
 
+/** Columns beside those of an equation that it takes in as they are named. */
+const TAKEN_IN: Readonly<Partial<Record<RegisterKind, readonly RegisterRole[]>>> = { stock: ['unit'], loans: ['fee'] };
+/** What a cost at the year's start became by. */
+const MOVES: readonly RegisterRole[] = ['additions', 'disposals'];
+
 export interface Columns {
   readonly roles: readonly (RegisterRole | undefined)[];
   /** How well their names say so, and their figures bear each other out. */
@@ -268,11 +284,19 @@ export const columnsOf = (
       roles[column] = role;
   };
   for (const { column, role } of offers) give(role, column);
+  // "Item" beside "Description" is what the thing is known by, whatever it looks like.
+  const nameAt = roles.indexOf('name');
+  const described = offers.find(
+    ({ column, role, score }) => role === 'name' && score >= 2.8 && roles[column] === undefined,
+  );
+  const known = !roles.includes('code') && (contents[nameAt]?.distinct ?? 0) >= 0.95 && named(kind, 'code', names[nameAt] ?? '') >= 2.8; // prettier-ignore
+  if (described !== undefined && known) [roles[nameAt], roles[described.column]] = ['code', 'name'];
 
   // Which columns of figures belong together is tried out, and the names weigh in.
   const numeric = names.flatMap((_, column) => {
     const role = roles[column];
-    const other = role !== undefined && !EQUATION[kind].some((of) => of.includes(role)) && (offers.find((one) => one.column === column)?.score ?? 0) >= 2; // prettier-ignore
+    const cost = role === 'costBefore' && !roles.includes('cost');
+    const other = role !== undefined && !cost && !EQUATION[kind].some((of) => of.includes(role)) && (offers.find((one) => one.column === column)?.score ?? 0) >= 2; // prettier-ignore
     return (filled[column] ?? 0) > 0 &&
       (inFigures[column] ?? 0) >= 0.6 &&
       (contents[column]?.dates ?? 0) < 0.3 &&
@@ -286,27 +310,39 @@ export const columnsOf = (
       0,
     );
   const settled = roles.flatMap((role, column) => (role === undefined ? [] : [[role, column] as const]));
-  const fee: Places = Object.fromEntries(
-    (['fee', 'unit'] as const).flatMap((role) => (roles.includes(role) ? [[role, roles.indexOf(role)] as const] : [])),
-  );
-  const said: Places = { ...Object.fromEntries(settled.filter(([role]) => EQUATION[kind].some((of) => of.includes(role)))), ...fee }; // prettier-ignore
-  let best = { places: said, holds: bearsOut(kind, said, figures, unit) };
-  let most = best.holds * HOLDS + scoreOf(said);
-  const whole = EQUATION[kind].some((of) => of.every((role) => said[role] !== undefined));
-  if (numeric.length <= MOST_TRIED && (best.holds < 0.95 || !whole))
+  const placed = (some: readonly RegisterRole[]): Places =>
+    Object.fromEntries(some.flatMap((role) => (roles.includes(role) ? [[role, roles.indexOf(role)] as const] : [])));
+  const said = Object.fromEntries(settled.filter(([role]) => EQUATION[kind].some((of) => of.includes(role)))) as Places;
+  /** The ways to read the columns that bear each other out, beside some that are what they are called. */
+  const tried = (beside: Places): { readonly places: Places; readonly holds: number; readonly score: number } => {
+    const named = { ...said, ...beside };
+    const first = bearsOut(kind, named, figures, unit);
+    let best = { places: named, holds: first, score: first * HOLDS + scoreOf(named) };
+    const whole = EQUATION[kind].some((of) => of.every((role) => said[role] !== undefined));
+    if (numeric.length > MOST_TRIED || (first >= 0.95 && whole)) return best;
     for (const wanted of EQUATION[kind])
       for (const places of waysOf(wanted, numeric)) {
         if (wanted.some((role) => MONEY[kind].includes(role) && !isAmount(places[role] ?? -1))) continue;
-        const holds = bearsOut(kind, { ...places, ...fee }, figures, unit);
+        const all = { ...places, ...beside };
+        const holds = bearsOut(kind, all, figures, unit);
         if (holds < 0.6) continue;
         // Of columns in their usual order each is to the right of the one before.
         const order = wanted.filter((role, place) => place > 0 && (places[role] ?? 0) > (places[wanted[place - 1] ?? role] ?? 0)).length; // prettier-ignore
-        const score = holds * HOLDS + scoreOf(places) + order * 0.1 + (wanted.length > 2 ? 0.5 : 0);
-        if (score > most) [best, most] = [{ places: { ...places, ...fee }, holds }, score];
+        const score = holds * HOLDS + scoreOf(all) + order * 0.1 + (wanted.length > 2 ? 0.5 : 0);
+        if (score > best.score) best = { places: all, holds, score };
       }
+    return best;
+  };
+  const standing = tried(placed(TAKEN_IN[kind] ?? []));
+  // What a thing had cost when the year began, and what came and went in it, where that bears out more than its cost alone.
+  const moves = placed(MOVES);
+  const moved = Object.keys(moves).length === 0 ? standing : tried(moves);
+  const isMoved = moved.holds > standing.holds;
+  const best = isMoved ? moved : standing;
   for (const [column, role] of roles.entries())
     if (role !== undefined && EQUATION[kind].some((of) => of.includes(role))) roles[column] = undefined;
-  for (const [role, column] of Object.entries(best.places)) if (!(role in fee)) roles[column] = role as RegisterRole;
+  for (const [role, column] of Object.entries(best.places))
+    roles[column] = isMoved && role === 'cost' ? 'costBefore' : (role as RegisterRole);
 
   // What no name tells: a code is another in each row, a name has the longest words.
   const free = (is: (content: Content, column: number) => boolean): number[] =>

@@ -1,6 +1,6 @@
 import { folded } from '../../base/folded';
 import { type Row, textOf } from '../../base/table';
-import { type Minor, NIL, add, minor } from '../../money/minor';
+import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
 import { type PaperAmount, unitsOf } from '../../money/paper-amount';
 import { totalWords } from '../../papers/total-words';
 import { CARRIED } from '../../words/paper-words';
@@ -8,7 +8,7 @@ import { isDay } from '../list-days';
 import { repeats } from '../list-rows';
 import { isAmountRole, isDayRole, isMoneyRole } from './register-columns';
 import { type RegisterTable, dayIn, figureIn, spanIn } from './register-table';
-import type { RegisterKind, RegisterRole } from './register-words';
+import { GONE, type RegisterKind, type RegisterRole } from './register-words';
 
 /** A row of such a list as it is printed: its texts and days by role, its amounts in the list's decimals, other figures as they are. */
 export interface RegisterRow {
@@ -71,6 +71,12 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
     if (units !== undefined) money[role] = minor(units.amount);
     else if (/\d/.test(text)) unread.push(role);
   });
+  if (!table.roles.includes('cost') && money.costBefore !== undefined)
+    money.cost = subtract(add(money.costBefore, money.additions ?? NIL), abs(money.disposals ?? NIL));
+  // What came to nothing by what went is not owned any more.
+  if (money.cost === 0n && (money.disposals ?? NIL) !== 0n) texts.disposed ??= texts.disposals ?? '';
+  if ((texts.disposed ?? '') === '' && GONE.in(folded(texts.status ?? '')) !== undefined)
+    texts.disposed = texts.status ?? '';
   return { row: number, texts, days, money, figures, unread, group: null };
 };
 
@@ -155,7 +161,9 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
   const usual = own.filter(
     (role) => amounts.filter(({ read }) => has(read, role)).length >= amounts.length * USUAL && amounts.length > 0,
   );
-  const roles = table.roles.filter((role): role is RegisterRole => role !== undefined && isMoneyRole(kind, role));
+  const roles = table.roles
+    .map((role) => (role === 'costBefore' && !table.roles.includes('cost') ? 'cost' : role))
+    .filter((role): role is RegisterRole => role !== undefined && isMoneyRole(kind, role));
   const totals = roles.filter((role) => role !== 'outstanding');
   const labelsOf = (texts: readonly string[]): readonly string[] =>
     texts.filter((text, column) => {

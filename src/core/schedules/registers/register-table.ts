@@ -112,14 +112,13 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
   const headings = (rows[header.at] ?? []).filter((cell) => textOf(cell) !== '').length > 1 ? own : own.map(() => '');
   const names = new Set(headings);
   // A row of one cell is a heading; sums and what is printed on every page tell nothing of what a column is.
-  const isOfList = (row: Row): boolean => {
+  const listed = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
     const texts = row.map(textOf).filter((text) => text !== '');
-    return texts.length > 2 && texts.every((text) => totalWords(text, NONE) === 0) && !texts.every((text) => names.has(text)); // prettier-ignore
-  };
-  const body = rows
-    .slice(header.at + 1, header.at + 1 + SAMPLE)
-    .filter(isOfList)
-    .slice(0, TRIED);
+    return texts.length > 2 && !texts.every((text) => names.has(text));
+  });
+  const things = listed.filter((row) => row.every((cell) => totalWords(textOf(cell), NONE) === 0));
+  // Things may be called "Sum board" and "Total station", all of them.
+  const body = (things.length > 0 ? things : listed).slice(0, TRIED);
   if (body.length === 0) return undefined;
   const style = styleOf(body);
   const read = body.map((row) =>

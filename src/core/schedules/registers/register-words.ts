@@ -36,7 +36,13 @@ const ASSETS = {
     'residual, residual value, salvage, salvage value, scrap value, schrottwert, restwert am ende, valeur residuelle, valor residual, valore residuo, restwaarde, wartosc rezydualna, wartosc koncowa, zbytkova hodnota, maradvanyertek, restvarde, restvaerdi, skrapverdi, jaannosarvo, valoare reziduala, υπολειμματικη αξια, hurda deger, kalinti deger, 残存価額',
   ),
   costBefore: lexicon(
-    'cost b f, cost brought forward, opening cost, cost at start, cost at beginning, additions, additions in year, disposals, zugange, abgange, acquisitions de l exercice, cessions, altas, bajas, incrementi, decrementi, adicoes, investeringen, desinvesteringen, zwiekszenia, zmniejszenia, prirustky, ubytky, novekedes, csokkenes, arets inkop, utrangeringar, tilgang, afgang, avgang, lisaykset, vahennykset, intrari, iesiri, 期首取得価額',
+    'cost b f, cost brought forward, opening cost, cost at start, cost at beginning, ahk vortrag, ahk 01 01, ahk 1 1, ahk anfang, ak 01 01, ak 1 1, vortrag, valeur debut, valeur brute debut, valor inicial, costo iniziale, valore iniziale, beginwaarde, aanschafwaarde begin, wartosc poczatkowa bo, stan na poczatek, pocatecni stav, nyito ertek, brutto nyito, ingaende anskaffningsvarde, anskaffningsvarde ib, anskaffelsessum primo, kostpris primo, anskaffelseskost 1 1, hankintameno alussa, sold initial, αξια εναρξης, acilis, 期首取得価額',
+  ),
+  additions: lexicon(
+    'additions, addition, additions in year, purchases, acquisitions, zugang, zugange, acquisitions de l exercice, entrees, augmentations, altas, adiciones, incrementi, acquisizioni, adicoes, aquisicoes, investeringen, aanschaffingen, zwiekszenia, nabycia, prirustky, prirustek, novekedes, beszerzes, arets inkop, inkop, tilgang, tilgange, lisaykset, intrari, προσθηκες, girisler, ilaveler, 当期増加額, 増加額',
+  ),
+  disposals: lexicon(
+    'disposals, disposals in year, retirements, abgang, abgange, cessions, sorties, diminutions, bajas, decrementi, dismissioni, cessioni, abates, alienacoes, desinvesteringen, zmniejszenia, ubytky, ubytek, csokkenes, utrangeringar, afgang, afgange, avgang, vahennykset, iesiri, μειωσεις, cikislar, 当期減少額, 減少額',
   ),
   cost: lexicon(
     'cost, original cost, cost price, purchase price, historical cost, acquisition cost, gross, gross value, gross book value, cost c f, cost carried forward, closing cost, cost at end, valuation, cost or valuation, price paid, anschaffungskosten, ak, ahk, ak hk, anschaffungswert, anschaffungs und herstellungskosten, kaufpreis, bruttowert, valeur d acquisition, valeur brute, valeur d origine, cout, prix d achat, brut, base amortissable, coste, costo, coste de adquisicion, valor de adquisicion, precio de adquisicion, importe, valor bruto, costo storico, valore storico, costo di acquisto, valore lordo, valor de aquisicao, custo, valor aquisicao, custo de aquisicao, aanschafwaarde, aanschafprijs, aanschaffingswaarde, kostprijs, wartosc poczatkowa, wart poczatkowa, cena nabycia, wartosc brutto, porizovaci cena, porizovaci hodnota, vstupni cena, vc, brutto, bekerulesi ertek, beszerzesi ertek, brutto ertek, bekerules, anskaffningsvarde, anskaffningskostnad, inkopspris, anskaffelsessum, anskaffelsesvaerdi, kostpris, anskaffelseskost, anskaffelsespris, hankintameno, hankintahinta, hankinta arvo, valoare de intrare, valoare intrare, valoare inventar, cost, pret achizitie, αξια κτησης, κοστος, alis bedeli, maliyet, maliyet bedeli, edinme degeri, 取得価額, 取得原価, 原值',
@@ -52,6 +58,9 @@ const ASSETS = {
   ),
   net: lexicon(
     'nbv, net, net book value, book value, carrying amount, carrying value, written down value, wdv, net value, nbv c f, buchwert, restbuchwert, rbw, rest bw, restwert, nettowert, valeur nette, vnc, valeur nette comptable, net comptable, valor neto, valor neto contable, vnc, valor contable, valor en libros, neto, valore netto, valore residuo contabile, residuo, netto contabile, da ammortizzare, valor liquido, valor contabilistico, quantia escriturada, boekwaarde, nettoboekwaarde, restant, wartosc netto, netto, wart netto, zustatkova cena, zustatkova hodnota, zc, zustatek, netto ertek, konyv szerinti ertek, nyilvantartasi ertek, maradek, bokfort varde, restvarde bokfort, planenligt restvarde, bokvarde, nettovarde, bogfort vaerdi, regnskabsmaessig vaerdi, bokfort verdi, balansefort verdi, bokfort, kirjanpitoarvo, menojaannos, jaljella, valoare ramasa, valoare neta, valoare neta contabila, αναποσβεστη αξια, αναποσβεστο, λογιστικη αξια, υπολοιπο, net deger, net defter degeri, kalan deger, defter degeri, 帳簿価額, 未償却残高, 期末簿価, 簿価, 净值',
+  ),
+  status: lexicon(
+    'status, state, condition, zustand, etat, statut, estado, situacion, stato, situacao, toestand, stan, stav, allapot, statusz, tila, tilanne, stare, κατασταση, durum, 状態, 状态',
   ),
   disposed: lexicon(
     'gone, gone on, disposed, disposal, disposal date, date disposed, date of disposal, sold, sold on, date sold, scrapped, retired, out of use, abgang am, abgangsdatum, verkauft, verkauft am, ausgeschieden, ausscheidedatum, sortie, date de sortie, cede le, cession, date de cession, baja, fecha de baja, fecha baja, vendido, dismesso, dismissione, data dismissione, venduto, abate, data de abate, alienacao, afgestoten, verkocht, verkoopdatum, desinvestering, uitgegaan, likwidacja, data likwidacji, data zbycia, zbycie, sprzedano, vyrazeno, datum vyrazeni, vyrazeni, prodano, kivezetes, kivezetve, selejtezve, eladva, ertekesites, utrangerad, utrangerat, avyttrad, sald, forsaljningsdatum, solgt, afhaendet, afgangsdato, avhendet, utrangert, salgsdato, myyty, poistettu, luovutettu, scos din uz, casat, vandut, data iesirii, πωληθηκε, πωληση, διαγραφη, ημ πωλησης, satis tarihi, cikis tarihi, satildi, 除却日, 売却日, 処分日',
@@ -151,6 +160,11 @@ const PREPAYMENTS = {
     'per month, monthly, monthly amount, a month, monatlich, pro monat, monatsbetrag, par mois, mensuel, al mes, mensual, al mese, mensile, por mes, mensal, per maand, maandbedrag, miesiecznie, na miesiac, mesicne, havonta, havi, per manad, manadsbelopp, pr maned, pr md, kuukaudessa, pe luna, lunar, μηνιαιο, aylik, 月額',
   ),
 } as const;
+
+/** Words of a state that say that a thing is not owned any more. */
+export const GONE = lexicon(
+  'disposed*, sold, scrapped, retired, written off, abgegangen, verkauft, ausgeschieden, verschrottet, cede, cedee, vendu, vendue, sorti, sortie, mis au rebut, rebut, vendido, vendida, dado de baja, baja, desguazado, venduto, dismesso, rottamato, abatido, vendida, alienado, verkocht, afgestoten, gesloopt, zlikwidowan*, sprzedan*, vyrazen*, prodan*, selejtez*, eladva, eladott, utrangerad, sald, skrotad, avyttrad, solgt, skrottet, udgaet, utrangert, poistettu, myyty, romutettu, casat, vandut, scos din uz, πουληθηκε, πωληθηκε, καταστραφηκε, satildi, hurda, 除却, 売却, 报废, 已处置',
+);
 
 export const REGISTER_WORDS = { assets: ASSETS, stock: STOCK, loans: LOANS, prepayments: PREPAYMENTS } as const;
 
