@@ -121,9 +121,13 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
         });
   const things = kind === undefined ? register(read.value, undefined, name, digits) : undefined;
   const none = items === undefined || items.items.length === 0;
-  if (things !== undefined && (none || isRather(read.value, things.kind))) return ok(things);
-  if (none) {
-    const contacts = readContacts(read.value, name);
+  // What no word says to be of customers or suppliers is rather what its figures bear out.
+  const vague = ['list.columns', 'list.whose'].every((code) => items?.doubts.some((doubt) => doubt.code === code));
+  if (things !== undefined && (none || vague || isRather(read.value, things.kind))) return ok(things);
+  // Where no document has a day, a list with the columns of contacts is one of them, with a balance perhaps.
+  const documents = items?.items.some(({ date: dated }) => dated !== null);
+  const contacts = none || (kind === undefined && documents === false) ? readContacts(read.value, name) : undefined;
+  if (none || (contacts?.own ?? 0) >= 2) {
     if (contacts !== undefined)
       return ok({
         kind: 'contacts',

@@ -46,7 +46,8 @@ export const plainSeparators = (text: string): string =>
     .replace(/[\u2018\u2019\u02bc]/g, "'")
     .replace(/[\u2212\u2013]/g, '-')
     // Japanese accounts put a triangle before what is below nil.
-    .replace(/^([\p{Sc}]?)\s?[△▲]\s?/u, '-$1');
+    .replace(/^([\p{Sc}]?)\s?[△▲]\s?/u, '-$1')
+    .replace(/^\(-\)\s?/, '-');
 
 const escaped = (mark: string): string => (mark === '.' ? '\\.' : mark);
 

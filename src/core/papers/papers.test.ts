@@ -168,6 +168,8 @@ describe('papers of many shapes', () => {
     ['Month 12, December 2025', '2025-12-31'],
     ['Date: 14/01/2026   Time: 09:14\nTo Period: Month 12, December 2025', '2025-12-31'],
     ['Datum: 31.12.2025', '2025-12-31'],
+    ['Run date;1 Jul 2026;;As at;30 Jun 2026', '2026-06-30'],
+    ['Stichtag;30. 6. 2026;Druckdatum;8. 7. 2026', '2026-06-30'],
     ['1-Apr-25 to 31-Mar-26', '2026-03-31'],
     ["Balances at 31 Mar '26", '2026-03-31'],
     ['desde 01-01-26 hasta 30-06-26', '2026-06-30'],
@@ -254,6 +256,9 @@ describe('reading what was written', () => {
     (text) => `\u2212 ${text}`,
     (text) => `${text} Cr`,
     (text) => `€ (${text})`,
+    (text) => `△${text}`,
+    (text) => `¥▲ ${text}`,
+    (text) => `(-)${text}`,
   ];
   it('is the identity for every style and every way to write a negative', () => {
     fc.assert(

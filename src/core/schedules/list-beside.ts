@@ -232,9 +232,9 @@ const tellKinds = (beside: Beside): void => {
   const dated = datedIn(beside);
   const kinds = contents.findIndex((_, column) => {
     const words = dated.flatMap((row) => folded(textOf(row[column])) || []);
-    const known = words.filter((word) => word.length > 2 && isKindWord(word));
-    // A few words that come again and again need not all be known.
-    const few = new Set(words).size <= Math.min(MOST_KINDS, words.length / 2);
+    // A few words that come again and again need not all be known, and may be short.
+    const few = new Set(words).size < words.length && new Set(words).size <= MOST_KINDS;
+    const known = words.filter((word) => (few || word.length > 2) && /^\D+$/.test(word) && isKindWord(word));
     return roles[column] === undefined && words.length > 1 && mostly(known.length, words.length, few ? 6 : 9);
   });
   if (kinds >= 0) roles[kinds] = 'kind';
@@ -274,9 +274,9 @@ const tellCodes = (beside: Beside, running: number | undefined): void => {
   if (hasCodes(dated.map((row) => textOf(row[nameAt])))) return;
   const code = contents.findIndex((_, column) => {
     if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
-    if (TAX_NUMBER_WORDS.is(folded(names[column] ?? ''))) return false;
-    const { marks, fractions, dates, filled } = contentOf(dated.map((row) => textOf(row[column])));
-    if (filled < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
+    if (TAX_NUMBER_WORDS.is(folded(names[column] ?? '')) || names[column]?.includes('%') === true) return false;
+    const { marks, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));
+    if (filled < 2 || length < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
     const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);
     const both = pairs.filter(([own, name]) => own !== '' && name !== '');
     const alike = pairs.filter(([own, name]) => (own === '') === (name === '')).length;

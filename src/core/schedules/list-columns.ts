@@ -91,6 +91,9 @@ const fits = (role: Role, content: Content): boolean => {
       return content.dates < 0.5 && content.fractions < 0.5 && (content.codes >= 0.4 || content.marks >= 0.9);
     case 'contactName':
       return content.dates < 0.5 && content.spaced >= 0.5;
+    case 'number':
+      // Words without a figure that come again are kinds.
+      return content.dates < 0.7 && content.fractions < 0.7 && (content.numbered >= 0.3 || content.distinct >= 0.9);
     case 'kind':
       return content.dates < 0.5 && content.fractions < 0.3 && (content.distinct <= 0.7 || content.short >= 0.9);
     default:
@@ -240,7 +243,11 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
   if (!taken.has('number'))
     give(
       'number',
-      free(({ codes, distinct, fractions }) => codes >= 0.6 && distinct >= 0.8 && fractions < 0.3),
+      free(
+        ({ codes, numbered, distinct, fractions, amounts }) =>
+          (codes >= 0.6 && distinct >= 0.8 && fractions < 0.3) ||
+          (numbered >= 0.9 && distinct >= 0.95 && amounts < 0.3),
+      ),
     );
   return found;
 };

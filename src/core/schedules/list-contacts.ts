@@ -28,6 +28,8 @@ export interface ListedContact {
 export interface ContactsRead {
   readonly items: readonly ListedContact[];
   /** Rows that look like one contact entered twice. */
+  /** So many columns are named that only lists of contacts have. */
+  readonly own: number;
   readonly nearDuplicates: readonly (readonly [number, number])[];
   readonly doubts: readonly Problem[];
 }
@@ -36,6 +38,7 @@ const WORDS = {
   code: COLUMN_WORDS.contactCode,
   name: COLUMN_WORDS.contactName,
   role: lexicon(
+    '区分, 種別, 取引区分, 类型, 类别',
     'type, kind, role, category, contact type, art, typ, rolle, type de tiers, categorie, tipo, clase, categoria, soort, rodzaj, typ kontrahenta, tipus, typ partnera, tyyppi, tip, is, relationship',
   ),
   country: lexicon(
@@ -49,6 +52,8 @@ const WORDS = {
   ),
 } as const;
 type ContactColumn = keyof typeof WORDS;
+/** Columns of contacts that no list of documents has, as a rule. */
+const OWN: ReadonlySet<ContactColumn> = new Set(['role', 'country', 'taxNumber', 'termDays', 'email']);
 const COLUMNS = Object.keys(WORDS) as readonly ContactColumn[];
 
 const roleOf = (text: string, fallback: ContactRole): ContactRole => {
@@ -92,8 +97,12 @@ const IN_CELLS: readonly (readonly [ContactColumn, (text: string) => boolean])[]
 /** "EmailAddress" is two words. */
 const words = (name: string): string => folded(name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
 
-/** The columns of contacts below a header: each by the name that says most, then by what is in the cells. */
-const columnsOf = (table: Table, header: number, names: readonly string[]): (ContactColumn | undefined)[] => {
+/** The columns of contacts below a header: each by the name that says most, then by what is in the cells; and how many by names. */
+const columnsOf = (
+  table: Table,
+  header: number,
+  names: readonly string[],
+): { readonly columns: readonly (ContactColumn | undefined)[]; readonly said: number } => {
   const columns: (ContactColumn | undefined)[] = names.map(() => undefined);
   const taken = new Set<ContactColumn>();
   const give = (at: number, column: ContactColumn): void => {
@@ -114,12 +123,32 @@ const columnsOf = (table: Table, header: number, names: readonly string[]): (Con
     })
     .sort((one, other) => other.score - one.score || one.at - other.at)
     .forEach(({ at, column }) => give(at, column));
+  const said = taken.size;
   for (const [column, is] of IN_CELLS)
     names.forEach((_, at) => {
       const filled = table.rows.slice(header + 1, header + 40).flatMap((row) => textOf(row[at]) || []);
       if (filled.length > 0 && filled.filter(is).length * 10 >= filled.length * 8) give(at, column);
     });
-  return columns;
+  // Where no word says which, contacts are called by the longest words of their own in nearly every row.
+  const body = table.rows.slice(header + 1, header + 40);
+  const wordy = (at: number): number => {
+    const texts = body.map((row) => textOf(row[at])).filter((text) => /\p{L}{4}|\p{L}{2}\s\S/u.test(text));
+    const whole = texts.length * 10 >= body.length * 9 && new Set(texts).size * 10 >= texts.length * 9;
+    return whole ? texts.reduce((sum, text) => sum + text.length, 0) : 0;
+  };
+  const code = columns.indexOf('code');
+  if (!taken.has('name') && code >= 0 && wordy(code) > 0) {
+    // A column of names that is called one of codes.
+    columns[code] = 'name';
+    taken.delete('code');
+    taken.add('name');
+  }
+  if (!taken.has('name') && said >= 2) {
+    const longest = names.map((_, at) => (columns[at] === undefined ? wordy(at) : 0));
+    const most = Math.max(...longest);
+    if (most > 0) give(longest.indexOf(most), 'name');
+  }
+  return { columns, said };
 };
 
 /** The contacts of a list; undefined where no row names the columns of one. */
@@ -129,25 +158,17 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
         readonly table: Table;
         readonly at: number;
         readonly columns: readonly (ContactColumn | undefined)[];
-        readonly score: number;
+        /** So many of them by their names. */
+        readonly said: number;
       }
     | undefined;
   for (const table of tables)
     for (let at = 0; at < Math.min(60, table.rows.length); at += 1) {
       const names = headerTexts(table.rows, at, 1, Math.min(60, table.rows[at]?.length ?? 0));
-      const columns = columnsOf(table, at, names);
+      const { columns, said } = columnsOf(table, at, names);
       const taken = new Set(columns.flatMap((column) => column ?? []));
-      // A column of names that are codes, or the other way round.
-      const code = columns.indexOf('code');
-      const body = table.rows.slice(at + 1, at + 40);
-      const wordy = (column: number): boolean =>
-        body.filter((row) => /\p{L}{4}|\p{L}{2}\s\S/u.test(textOf(row[column]))).length * 2 >= Math.max(1, body.length);
-      if (!taken.has('name') && code >= 0 && wordy(code)) {
-        columns[code] = 'name';
-        taken.add('name');
-      }
-      if (taken.has('name') && taken.size >= 2 && (most === undefined || taken.size > most.score))
-        most = { table, at, columns, score: taken.size };
+      if (taken.has('name') && taken.size >= 2 && said > 0 && (most === undefined || said > most.said))
+        most = { table, at, columns, said };
     }
   if (most === undefined) return undefined;
   const { table, at, columns } = most;
@@ -197,6 +218,7 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
     ? undefined
     : {
         items,
+        own: columns.filter((column) => column !== undefined && OWN.has(column)).length,
         nearDuplicates: nearTwins(items).map(([a, b]) => [items[a]?.row ?? 0, items[b]?.row ?? 0] as const),
         doubts,
       };

@@ -241,7 +241,7 @@ const rowDoubts = (
       ? [
           problem(
             'list.columns',
-            'Hardly a word in the header is known here; what its columns are was told by what is in them. Look at each.',
+            'Hardly a word of a header is known here, or there is none; what its columns are was told by what is in them. Look at each.',
             list.header + 1,
           ),
         ]
@@ -297,9 +297,9 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   const asAt = statedDate(tables, about, asked.name, list.order) ?? dayWithin(list);
   const currency = list.inCurrency.size > 0 ? null : baseOf(tables, chosen);
   const digits = asked.digits ?? Math.max(decimalsOf(tables), currency === null ? 0 : minorDigits(currency));
-  const whose = asked.kind === undefined ? kindOfList(list, asked.name) : { kind: asked.kind, sure: true };
   const sorted = sortRows(list, digits);
   const rows = sorted.items.map(({ printed }) => printed);
+  const whose = asked.kind === undefined ? kindOfList(list, asked.name, rows) : { kind: asked.kind, sure: true };
   // Where nothing numbers or dates a document, what stands for each contact is its balance.
   const { kinds, guessed } =
     list.roles.includes('number') || list.roles.includes('date')
@@ -322,7 +322,7 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
         : [
             problem(
               'list.whose',
-              `Nothing in the list says whether it is of customers or of suppliers; it is read as ${whose.kind}.`,
+              `The list does not say plainly whether it is of customers or of suppliers; it is read as ${whose.kind}.`,
             ),
           ]),
       ...rowDoubts(list, sorted, guessed),

@@ -1,7 +1,7 @@
 import { folded } from '../base/folded';
 import { addTo } from '../base/lists';
 import { textOf } from '../base/table';
-import { NIL } from '../money/minor';
+import { NIL, sum } from '../money/minor';
 import type { PrintedRow } from './list-rows';
 import type { ListTable } from './list-table';
 import {
@@ -104,12 +104,22 @@ export const kindsOf = (
   return { kinds: rows.map(kindOf), guessed: rows.filter(unsure) };
 };
 
-/** Whose list it is, by the words of its titles, its columns, its first rows and its file; not sure where they say neither or both. */
-export const kindOfList = (list: ListTable, fileName: string): { readonly kind: ListKind; readonly sure: boolean } => {
+/**
+ * Whose list it is, by the words of its titles, its columns, its first rows and its file; where they say neither or both, by the side on
+ * which most of it stands, and that is not sure.
+ */
+export const kindOfList = (
+  list: ListTable,
+  fileName: string,
+  printed: readonly PrintedRow[],
+): { readonly kind: ListKind; readonly sure: boolean } => {
   const rows = list.rows.slice(list.header, list.header + 3).flatMap((row) => row.map(textOf));
   const texts = [...list.titles, ...rows, fileName.replace(/[_.-]+/g, ' ')].filter((text) => text.length < 200);
   const count = (words: typeof CUSTOMERS): number =>
     texts.filter((text) => words.in(folded(text)) !== undefined).length;
   const [ours, theirs] = [count(CUSTOMERS), count(SUPPLIERS)];
+  const sided = list.roles.includes('debit') || printed.some(({ spoken }) => spoken);
+  if (sided && ours > 0 === theirs > 0)
+    return { kind: sum(printed.map(({ open = NIL }) => open)) < 0n ? 'suppliers' : 'customers', sure: false };
   return { kind: theirs > ours ? 'suppliers' : 'customers', sure: ours !== theirs };
 };

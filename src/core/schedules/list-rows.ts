@@ -229,7 +229,7 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
         totals.push(printed);
         grand = printed;
       }
-      const money = list.roles.some((role, column) => isMoney(role) && /\d/.test(texts[column] ?? ''));
+      const money = list.roles.some((role, column) => isMoney(role) && amountIn(list, row[column]) !== undefined);
       if (money || isCarried(row) || labels.every(isTotal)) return;
       const section = parted ? currencyAlone(texts) : undefined;
       if (section !== undefined) {

@@ -11,7 +11,7 @@ import { totalWords } from '../papers/total-words';
 import { currencyColumns, tellBeside } from './list-beside';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, isDay } from './list-days';
-import { findHeader, headerAbove, namesOf } from './list-header';
+import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header';
 import { hasCodes } from './list-whose';
 
 /** A list with its columns found. */
@@ -49,6 +49,17 @@ const isDocument = (row: Row | undefined): boolean => {
   const isMoney = (text: string): boolean =>
     !isDay(text) && (/\d[.,]\d{2}(?:\)?-?|\s?\p{L}{1,2})$/u.test(text) || /^-?\d{1,3}(?:[.,’' ]\d{3})+$/.test(text));
   return texts.some(isDay) && texts.some(isMoney);
+};
+
+/** Titles above a list without a header. */
+const MOST_TITLES = 10;
+
+/** Where a list without any header begins: above its first documents, and above whose they are. */
+const unheaded = (rows: readonly Row[]): ListHeader | undefined => {
+  const first = rows.slice(0, MOST_TITLES).findIndex((row, at) => isDocument(row) && rows.slice(at + 1, at + 4).some(isDocument)); // prettier-ignore
+  if (first < 0) return undefined;
+  const above = (rows[first - 1] ?? []).filter((cell) => textOf(cell) !== '');
+  return { at: first - (above.length === 1 && first > 1 ? 2 : 1), height: 1 };
 };
 
 /** Texts of a column from a row on, as far as is looked at. */
@@ -167,9 +178,11 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
   );
   const named = findHeader(rows, width, best);
   const unnamed = named === undefined;
-  const top = named ?? headerAbove(rows, isDocument);
+  const below = named ?? headerAbove(rows, isDocument);
+  const top = below ?? unheaded(rows);
   if (top === undefined) return undefined;
-  const names = namesOf(rows, top, width, best);
+  // Of a list without a header, what stands above it names no column.
+  const names = below === undefined ? Array.from({ length: width }, () => '') : namesOf(rows, top, width, best);
   const from = top.at + 1;
   // The header stands on every page of a printed list.
   // A row of one cell is a heading between the documents.
@@ -190,7 +203,8 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     names,
     contents,
   );
-  const titles = rows.slice(0, top.at + 1 - top.height).map((row) => row.map(textOf));
+  const titled = below === undefined ? top.at + 1 : top.at + 1 - top.height;
+  const titles = rows.slice(0, Math.max(0, titled)).map((row) => row.map(textOf));
   return {
     rows,
     header: top.at,

@@ -32,13 +32,20 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   const filled = texts.filter((text) => text !== '');
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
-  const bare = withoutLabel(first.replace(/^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u, '').trim());
+  const labelled = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
+  const bare = withoutLabel(first.replace(labelled, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {
     if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };
-    return isCode(second) && hasLetters(bare) ? { code: second, name: bare } : undefined;
+    if (isCode(second) && hasLetters(bare)) return { code: second, name: bare };
+    // Beside somebody who is called one may stand how to reach them.
+    if (!labelled.test(first)) return undefined;
   }
   if (!hasLetters(bare)) return undefined;
+  // A code of letters alone is parted from the name by more than one blank.
+  const [letters, called] = bare.split(/\s{2,}/);
+  if (called !== undefined && /^[\p{Lu}\d._-]{2,12}$/u.test(letters ?? ''))
+    return { code: letters ?? null, name: called };
   const words = bare.split(/\s+/);
   // "400003 - Name", "400003: Name", "400003 Name".
   const code = (words[0] ?? '').replace(/[-–—:·|,]$/, '');
@@ -65,7 +72,12 @@ export const contactAbove = (list: ListTable): Contact | undefined => {
   const [label = '', behind] = texts.find((text) => text !== '')?.split(/[:：]/) ?? [];
   const words = folded(label);
   const named = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
-  return named && behind !== undefined ? contactIn(texts) : undefined;
+  // The others stand below under the same word.
+  const again = (): boolean =>
+    list.rows
+      .slice(list.header + 1)
+      .some((row) => textOf(row.find((cell) => textOf(cell) !== '')).split(/[:：]/)[0] === label);
+  return (named || again()) && behind !== undefined ? contactIn(texts) : undefined;
 };
 
 /** Whose a row is by its own cells; an empty one goes on with what stood above it. */

@@ -77,6 +77,7 @@ export const COLUMN_WORDS = {
     'fallig, fallig am, falligkeit, falligkeitsdatum, zahlbar bis, netto fallig, echeance, date echeance, date d echeance, ech, vencimiento, vto, fecha vencimiento, f vencimiento, fecha vto, vence, scadenza, data scadenza, scad, vencimento, data vencimento, vervaldatum, vervalt, vervaldag, termin, termin platnosci, data platnosci, platne do, splatnost, datum splatnosti, esedekesseg, hatarido, fizetesi hatarido, lejarat, forfallodatum, forfallo, forfallodag, forfall, forfallsdato, forfaldsdato, forfald, forfalder, erapaiva, erapvm, scadenta, data scadenta, ληξη, ημ ληξης, vade, vade tarihi',
   ),
   terms: lexicon(
+    'forma de pago, formas de pago, condiciones de pago, zahlungsbedingungen, zahlungsbedingung, zahlungskondition, zahlungskonditionen, conditions de paiement, condition de paiement, mode de reglement, conditions de reglement, condizioni di pagamento, modalita di pagamento, pagamento, condicoes de pagamento, betalingsconditie, betaalconditie, betalingsvoorwaarden, warunki platnosci, forma platnosci, platebni podminky, fizetesi feltetelek, fizetesi mod, betalningsvillkor, betalingsbetingelser, betalingsvilkar, maksuehdot, termen de plata, conditii de plata, odeme kosulu, odeme kosullari, οροι πληρωμης',
     '支払条件, サイト',
     'terms, days, term days, payment terms, payment days, credit days, terms days, net days',
     'ziel, zahlungsziel, zahlungsziel tage, ziel tage, tage, conditions, delai, delai jours, jours, plazo, dias, giorni, termini, prazo, betaaltermijn, termijn, dagen, termin dni, dni, ilosc dni, splatnost dni, dnu, nap, fizetesi nap, betalningsvillkor, villkor, dagar, dage, dager, betingelser, maksuehto, paivaa, zile, ημερες, gun, vade gun',
@@ -121,7 +122,7 @@ export const ORDINAL = lexicon(
 
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
-  '登録番号, 税番号, ico, ico dph, ico dic',
+  '登録番号, 税番号, ico dph, ico dic',
   'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );
 
@@ -154,6 +155,7 @@ export const OLDER = lexicon(
 
 /** Words of titles that say whose list it is. */
 export const CUSTOMERS = lexicon(
+  'pohladav*, vydane faktury, odberatelske',
   'neincasat*, de incasat, por cobrar, da incassare, vydane faktury, pohledav*, kimeno szamlak, utgaende fakturor, kundefordringer',
   '得意先, 売掛, 顧客, 客户, 应收, ostereskontra asiakkaat, myyntireskontra, myyntilaskut, avoimet myyntilaskut, vevoszaml*, alici*, musteri*, πελατ*, clienti incerti',
   'a r, ar aging, ar ageing, customer*, client*, debtor*, debitor*, receivable*, sales ledger, aged debt, aged debtors, accounts receivable, kunden*, forderung*, offene posten debitoren, client*, clients, creances, balance clients, cliente*, deudores, por cobrar, clienti, crediti, clientes, a receber, debiteur*, klanten, vorderingen, odbiorc*, odbiorcami, naleznosci, klient*, odberatel*, pohledav*, vevo*, vevok, koveteles*, kund*, kundreskontra, kundfordringar, kunder, debitorer, tilgodehavender, kundefordringer, asiakas*, asiakkaat, myyntireskontra, myyntisaamiset, clienti, creante, πελατ*, απαιτησεις, musteri*, alicilar',
@@ -169,10 +171,11 @@ export const INVOICE_WORDS = lexicon(
   'invoice, inv, si, pi, sin, pin, bill, rechnung, re, ar, er, facture, fa, fac, fv, fz, fs, factura, fra, fattura, ft, fatura, factuur, vf, if, faktura, fakt, fak, szamla, sz, lasku, factura, τιμολογιο, τπυ, τδα, debit note, dn, f, i',
 );
 export const CREDIT_WORDS = lexicon(
-  'c, g, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
+  'c, g, cm, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
   'credit note, credit, credit memo, cn, cr, crn, sc, pc, scr, pcr, scn, pcn, gutschrift, gs, gu, rechnungskorrektur, rk, storno, avoir, av, avo, note de credit, nc, abono, ab, abn, rectificativa, nota de credito, nota de abono, nota credito, nota di credito, ndc, creditnota, creditfactuur, cf, korekta, kor, fvk, fk, fkv, kfv, zks, dobropis, db, dob, opravny doklad, jovairo, jovairas, js, kreditfaktura, kreditnota, kf, kn, kr, kre, hyvityslasku, hl, hyvitys, nota de creditare, storno, πιστωτικο, iade, iade faturasi, refund invoice',
 );
 export const PAYMENT_WORDS = lexicon(
+  'inc, riba, bonif, ricevuta, cobros, enc, encaisst, zahlg, vplata, wplata, wpl',
   'bet, inbet, utbet, innbet, indbet, inbetalning, utbetalning, innbetaling, utbetaling, indbetaling, udbetaling, tahsilat, tah, odeme, tediye, πληρωμη, εισπραξη, 入金, 支払, 前受金, 前払金, 付款, 收款, maksu, suoritus, incasare, plata, avans, platba, uhrada, zaloha, kifizetes, befizetes, eloleg',
   'payment, pay, pmt, payment on account, poa, on account, receipt, rec, rct, rcpt, sa, pa, sr, pp, cash, unallocated, deposit, prepayment, advance, bank, zahlung, za, zahlungseingang, ze, anzahlung, az, akonto, a conto, vorauszahlung, bk, reglement, rg, rgt, acompte, ac, a affecter, virement, vir, encaissement, paiement, pago, cobro, anticipo, ant, a cuenta, entrega a cuenta, pagamento, incasso, acconto, in conto, bonifico, recebimento, rc, adiantamento, por conta, betaling, vooruitbetaling, aanbetaling, ontvangst, wplata, zaplata, zaliczka, zal, wb, wyciag, kp, przedplata, platba, uhrada, zaloha, zal, fizetes, befizetes, eloleg, el, elol, betalning, inbetalning, forskott, a conto, forskudd, forskud, indbetaling, innbetaling, suoritus, maksu, ennakko, ennakkomaksu, plata, incasare, avans, εισπραξη, πληρωμη, προκαταβολη, odeme, tahsilat, avans, unmatched',
 );

@@ -197,9 +197,15 @@ const turned = (statement: AccountStatement): AccountStatement => {
 const accountIn = (titles: readonly string[]): string => {
   const iban = IBAN.exec(titles.join('\n'))?.[0];
   if (iban !== undefined) return plainIban(iban);
-  const numbers = titles.flatMap((title) =>
-    ACCOUNT.in(folded(title)) === undefined ? [] : (NUMBER.exec(title)?.[0].trim() ?? []),
-  );
+  const numbers = titles.flatMap((title) => {
+    if (ACCOUNT.in(folded(title)) === undefined) return [];
+    // What stands behind the word, else anywhere beside it.
+    const words = title.split(/(?<=\p{L})[\s:：.#]+(?=[\d*x])/iu);
+    const behind = words.find(
+      (_, at) => at > 0 && ACCOUNT.in(folded(words[at - 1]?.split(/\s{2,}/).at(-1) ?? '')) !== undefined,
+    );
+    return NUMBER.exec(behind ?? title)?.[0].trim() ?? [];
+  });
   return numbers[0] ?? '';
 };
 
@@ -279,7 +285,7 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
       doubts.push(
         problem(
           'statement.columns',
-          'Hardly a word in the header is known here; what its columns are was told by what is in them. Look at each.',
+          'Hardly a word of a header is known here, or there is none; what its columns are was told by what is in them. Look at each.',
           first,
         ),
       );

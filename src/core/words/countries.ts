@@ -1,7 +1,7 @@
 import { folded } from '../base/folded';
 
 /** Languages in which lists name countries. */
-const LANGUAGES = 'en de fr es it pt nl pl cs hu sv da nb fi ro el tr'.split(' ');
+const LANGUAGES = 'en de fr es it pt nl pl cs sk hu sv da nb fi et lv lt sl hr ro bg el tr ja zh ko'.split(' ');
 
 /** What is usual beside the official names. */
 const USUAL: Readonly<Record<string, string>> = {

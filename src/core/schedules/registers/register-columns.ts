@@ -18,6 +18,7 @@ const FIGURES: ReadonlySet<RegisterRole> = new Set([
   'rate',
   'residual',
   'costBefore',
+  'netBefore',
   'additions',
   'disposals',
   'cost',
@@ -55,7 +56,9 @@ const BESIDE: ReadonlySet<RegisterRole> = new Set([
   'residual',
   'writeDown',
   'fee',
+  'before',
   'costBefore',
+  'netBefore',
   'additions',
   'disposals',
 ]);
@@ -90,7 +93,7 @@ export const bestOf =
 const fits = (role: RegisterRole, content: Content, figures: number, months: number): boolean => {
   if (content.filled === 0) return role !== 'code' && role !== 'name';
   if (role === 'disposed') return content.fractions < 0.3;
-  if (role === 'period') return content.length >= 10 && figures < 0.3;
+  if (role === 'period') return content.length >= (content.dates < 0.5 ? 10 : 14) && figures < 0.3;
   if (DAYS.has(role)) return content.dates + content.compact >= 0.6 || months >= 0.6;
   if (role === 'life') return content.dates < 0.3 && content.fractions < 0.9;
   if (role === 'rate') return content.dates < 0.3;
@@ -125,6 +128,23 @@ const share = (tests: readonly (boolean | undefined)[]): number => {
   const told = tests.filter((one) => one !== undefined);
   return told.length < 1 ? 0 : told.filter(Boolean).length / told.length;
 };
+
+/** Row by row, whether what is owed goes down by what is repaid: its column is of what is owed after each payment, or before it. */
+const fallsIn = (
+  rows: readonly Figures[],
+  places: Places,
+  when: 'before' | 'after',
+): readonly (boolean | undefined)[] =>
+  rows.map((row, place) => {
+    const above = rows[place - 1] ?? [];
+    const [stood, stands, repaid] = [
+      at(above, places.outstanding),
+      at(row, places.outstanding),
+      at(when === 'after' ? row : above, places.principal),
+    ];
+    if (stood === undefined || stands === undefined || repaid === undefined) return undefined;
+    return stood - repaid === stands || stood + repaid === stands;
+  });
 
 /**
  * How well the columns of a list bear each other out, from 0 to 1: cost less depreciation is the book value, quantity times cost the
@@ -171,17 +191,9 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
         if (whole === undefined || interest === undefined || principal === undefined) return undefined;
         return whole !== 0n && interest + principal + (at(row, places.fee) ?? 0n) === whole;
       });
-      const falls = rows.map((row, place) => {
-        const [before, after, principal] = [
-          at(rows[place - 1] ?? [], places.outstanding),
-          at(row, places.outstanding),
-          at(row, places.principal),
-        ];
-        if (before === undefined || after === undefined || principal === undefined) return undefined;
-        return before - principal === after || before + principal === after;
-      });
-      const told = [share(parts), share(falls)].filter((_, place) => [parts, falls][place]?.some((one) => one !== undefined)); // prettier-ignore
-      return told.length === 0 ? 0 : told.reduce((all, one) => all + one, 0) / told.length;
+      const falls = (['after', 'before'] as const).map((when) => fallsIn(rows, places, when));
+      const told = [parts, falls.find((tests) => share(tests) >= 0.8) ?? falls[0] ?? []].filter((tests) => tests.some((one) => one !== undefined)); // prettier-ignore
+      return told.length === 0 ? 0 : told.reduce((all, tests) => all + share(tests), 0) / told.length;
     }
     case 'prepayments':
       return share(
@@ -295,8 +307,8 @@ export const columnsOf = (
   // Which columns of figures belong together is tried out, and the names weigh in.
   const numeric = names.flatMap((_, column) => {
     const role = roles[column];
-    const cost = role === 'costBefore' && !roles.includes('cost');
-    const other = role !== undefined && !cost && !EQUATION[kind].some((of) => of.includes(role)) && (offers.find((one) => one.column === column)?.score ?? 0) >= 2; // prettier-ignore
+    const started = role === 'netBefore' || (role === 'costBefore' && !roles.includes('cost'));
+    const other = role !== undefined && !started && !EQUATION[kind].some((of) => of.includes(role)) && (offers.find((one) => one.column === column)?.score ?? 0) >= 2; // prettier-ignore
     return (filled[column] ?? 0) > 0 &&
       (inFigures[column] ?? 0) >= 0.6 &&
       (contents[column]?.dates ?? 0) < 0.3 &&
@@ -341,8 +353,20 @@ export const columnsOf = (
   const best = isMoved ? moved : standing;
   for (const [column, role] of roles.entries())
     if (role !== undefined && EQUATION[kind].some((of) => of.includes(role))) roles[column] = undefined;
-  for (const [role, column] of Object.entries(best.places))
-    roles[column] = isMoved && role === 'cost' ? 'costBefore' : (role as RegisterRole);
+  // Beside a column that is called cost, what the movements lead from is the book value when the year began.
+  const started = isMoved || named(kind, 'netBefore', names[best.places.cost ?? -1] ?? '') >= 2;
+  const cost = started ? offers.find(({ column, role, score }) => role === 'cost' && score >= 2.8 && column !== best.places.cost) : undefined; // prettier-ignore
+  const renamed: Readonly<Partial<Record<string, RegisterRole>>> =
+    cost !== undefined ? { cost: 'netBefore', depreciation: 'charge' } : isMoved ? { cost: 'costBefore' } : {};
+  for (const [role, column] of Object.entries(best.places)) roles[column] = renamed[role] ?? (role as RegisterRole);
+  if (cost !== undefined) roles[cost.column] = 'cost';
+
+  // What is owed before each payment is no balance after it.
+  if (kind === 'loans' && !roles.includes('before')) {
+    const [after, before] = (['after', 'before'] as const).map((when) => share(fallsIn(figures, best.places, when)));
+    const outstanding = roles.indexOf('outstanding');
+    if ((before ?? 0) > (after ?? 0) && outstanding >= 0) roles[outstanding] = 'before';
+  }
 
   // What no name tells: a code is another in each row, a name has the longest words.
   const free = (is: (content: Content, column: number) => boolean): number[] =>
@@ -350,13 +374,14 @@ export const columnsOf = (
       roles[column] === undefined && content.filled > 0 && is(content, column) ? [column] : [],
     );
   const texts = free((content, column) => content.spaced >= 0.5 && content.dates < 0.3 && (inFigures[column] ?? 0) < 0.5); // prettier-ignore
-  give(
-    'name',
-    texts.reduce((longest, column) => {
-      const weight = (one: number): number => (contents[one]?.length ?? 0) * (contents[one]?.distinct ?? 0);
-      return longest < 0 || weight(column) > weight(longest) ? column : longest;
-    }, -1),
-  );
+  if (kind !== 'loans')
+    give(
+      'name',
+      texts.reduce((longest, column) => {
+        const weight = (one: number): number => (contents[one]?.length ?? 0) * (contents[one]?.distinct ?? 0);
+        return longest < 0 || weight(column) > weight(longest) ? column : longest;
+      }, -1),
+    );
   if (kind !== 'loans')
     give(
       'code',
@@ -365,7 +390,7 @@ export const columnsOf = (
       )[0],
     );
   for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))
-    give(role, free((content) => content.dates >= 0.8)[0]);
+    give(role, free((content, column) => content.dates >= 0.8 || (months[column] ?? 0) >= 0.8)[0]);
   return {
     roles,
     names: names.reduce(

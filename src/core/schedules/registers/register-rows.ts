@@ -73,8 +73,14 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
   });
   if (!table.roles.includes('cost') && money.costBefore !== undefined)
     money.cost = subtract(add(money.costBefore, money.additions ?? NIL), abs(money.disposals ?? NIL));
+  // Beside the year's charge alone, all that is written off is what the book value is short of the cost.
+  if (table.roles.includes('netBefore') && money.cost !== undefined && money.net !== undefined)
+    money.depreciation = subtract(money.cost, money.net);
+  if (!table.roles.includes('outstanding') && money.before !== undefined && money.principal !== undefined)
+    money.outstanding = subtract(money.before, money.principal);
   // What came to nothing by what went is not owned any more.
-  if (money.cost === 0n && (money.disposals ?? NIL) !== 0n) texts.disposed ??= texts.disposals ?? '';
+  if ((money.cost === 0n || money.net === 0n) && (money.disposals ?? NIL) !== 0n)
+    texts.disposed ??= texts.disposals ?? '';
   if ((texts.disposed ?? '') === '' && GONE.in(folded(texts.status ?? '')) !== undefined)
     texts.disposed = texts.status ?? '';
   return { row: number, texts, days, money, figures, unread, group: null };
@@ -162,7 +168,9 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
     (role) => amounts.filter(({ read }) => has(read, role)).length >= amounts.length * USUAL && amounts.length > 0,
   );
   const roles = table.roles
-    .map((role) => (role === 'costBefore' && !table.roles.includes('cost') ? 'cost' : role))
+    .map((role): RegisterRole | undefined =>
+      role === 'costBefore' && !table.roles.includes('cost') ? 'cost' : role === 'netBefore' ? 'depreciation' : role,
+    )
     .filter((role): role is RegisterRole => role !== undefined && isMoneyRole(kind, role));
   const totals = roles.filter((role) => role !== 'outstanding');
   const labelsOf = (texts: readonly string[]): readonly string[] =>

@@ -14,7 +14,7 @@ const LISTS: readonly {
   {
     what: 'movements of the year beside what stands at its end, under a header of two rows',
     of: 'assets 2025-12-31 2',
-    doubts: [],
+    doubts: ['list.disposed'],
     text: [
       'Corrib Glass CLG',
       'Asset register 31.12.2025',

@@ -1,3 +1,4 @@
+import { epochDay } from '../../base/dates';
 import { textOf, type Cell, type Row, type Table } from '../../base/table';
 import { NUMBER_STYLES, type NumberStyle } from '../../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../../money/paper-amount';
@@ -78,14 +79,30 @@ const styleOf = (body: readonly Row[]): NumberStyle => {
   return most?.style ?? '1,234.56';
 };
 
-/** Whether day or month is first: by any day that can be read in one way only; day first where none says so. */
-const orderOf = (texts: readonly string[]): { readonly order: DayOrder; readonly ordered: boolean } => {
+/** Payments of a plan lie so many days apart at least, but for those of each week. */
+const APART = 27;
+
+/**
+ * Whether day or month is first: by any day that can be read in one way only, in a plan by how far its payments lie apart; day first
+ * where nothing says so.
+ */
+const orderOf = (
+  texts: readonly string[],
+  planned: boolean,
+): { readonly order: DayOrder; readonly ordered: boolean } => {
+  // prettier-ignore
   const parted = texts.filter((text) => DATE_LIKE.test(text) && !COMPACT.test(text));
   for (const text of parted) {
     const [first = '', second = ''] = text.split(/[./\-\s]/);
     if (first.length > 2 || Number(first) > 12) return { order: 'dmy', ordered: true };
     if (Number(second) > 12) return { order: 'mdy', ordered: true };
   }
+  const apart = (order: DayOrder): boolean => {
+    const days = parted.flatMap((text) => dayOf(text, order) ?? []).map((day) => epochDay(day));
+    return days.length > 2 && days.every((day, at) => at === 0 || day - (days[at - 1] ?? day) >= APART);
+  };
+  const [dmy, mdy] = planned ? [apart('dmy'), apart('mdy')] : [false, false];
+  if (dmy !== mdy) return { order: mdy ? 'mdy' : 'dmy', ordered: true };
   // Days parted by points have the day first wherever they are written so.
   return { order: 'dmy', ordered: parted.every((text) => text.includes('.')) };
 };
@@ -153,7 +170,7 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
       .filter((text) => text !== ''),
     style,
     digits: digitsOf(read, money),
-    ...orderOf(days),
+    ...orderOf(days, kind === 'loans'),
   };
 };
 

@@ -38,6 +38,9 @@ const ASSETS = {
   costBefore: lexicon(
     'cost b f, cost brought forward, opening cost, cost at start, cost at beginning, ahk vortrag, ahk 01 01, ahk 1 1, ahk anfang, ak 01 01, ak 1 1, vortrag, valeur debut, valeur brute debut, valor inicial, costo iniziale, valore iniziale, beginwaarde, aanschafwaarde begin, wartosc poczatkowa bo, stan na poczatek, pocatecni stav, nyito ertek, brutto nyito, ingaende anskaffningsvarde, anskaffningsvarde ib, anskaffelsessum primo, kostpris primo, anskaffelseskost 1 1, hankintameno alussa, sold initial, αξια εναρξης, acilis, 期首取得価額',
   ),
+  netBefore: lexicon(
+    'opening value, opening book value, opening wdv, opening nbv, net b f, nbv b f, book value b f, wdv b f, nbv at start, buchwert 01 01, buchwert 1 1, buchwert vorjahr, restbuchwert anfang, vnc debut, valeur nette debut, valor neto inicial, valore netto iniziale, boekwaarde begin, wartosc netto bo, zustatkova hodnota na zacatku, nyito netto ertek, bokfort varde ib, bogfort vaerdi primo, bokfort verdi 1 1, kirjanpitoarvo alussa, menojaannos alussa, 期首帳簿価額, 期首簿価',
+  ),
   additions: lexicon(
     'additions, addition, additions in year, purchases, acquisitions, zugang, zugange, acquisitions de l exercice, entrees, augmentations, altas, adiciones, incrementi, acquisizioni, adicoes, aquisicoes, investeringen, aanschaffingen, zwiekszenia, nabycia, prirustky, prirustek, novekedes, beszerzes, arets inkop, inkop, tilgang, tilgange, lisaykset, intrari, προσθηκες, girisler, ilaveler, 当期増加額, 増加額',
   ),
@@ -119,6 +122,7 @@ const LOANS = {
     'outstanding, balance, closing balance, balance after, remaining, remaining balance, balance outstanding, principal outstanding, capital outstanding, left, balance c f, restschuld, restsaldo, saldo, restkapital, schuldenstand, kapitalstand, restdarlehen, capital restant du, crd, restant du, solde, capital restant, reste du, capital pendiente, saldo, saldo pendiente, capital vivo, pendiente, debito residuo, capitale residuo, residuo, saldo, capital em divida, saldo devedor, saldo em divida, restschuld, resterend, saldo, restant hoofdsom, resterende hoofdsom, saldo, saldo kapitalu, kapital pozostaly, pozostalo, saldo zadluzenia, pozostaly kapital, zustatek, zustatek jistiny, zbyva, zustatek uveru, zbyvajici jistina, fennallo toke, tokeegyenleg, fennallo tartozas, egyenleg, hatralevo toke, restskuld, aterstaende skuld, kvarvarande skuld, skuld, saldo, restgaeld, restgjeld, rest, saldo, laanesaldo, jaljella, lainaa jaljella, paaoma jaljella, jaannos, saldo, sold, sold ramas, sold credit, capital ramas, υπολοιπο, ανεξοφλητο κεφαλαιο, υπολοιπο κεφαλαιου, kalan, kalan anapara, bakiye, kalan borc, 残高, 借入残高, 元金残高, 剩余本金',
   ),
   before: lexicon(
+    'capital restant du avant, crd avant, capital restant avant, restschuld vor, restschuld vorher, anfangsschuld, debito residuo iniziale, capital pendiente inicial, beginning balance, balance before payment, restskuld fore, saldo przed splata, restant inainte',
     'opening balance, balance before, balance b f, opening, brought forward, anfangssaldo, schuld anfang, stand vorher, capital debut, solde debut, saldo inicial, saldo iniziale, beginsaldo, schuld begin, saldo poczatkowe, kapital przed, pocatecni zustatek, nyito toke, nyito, ingaende skuld, primo, restgaeld primo, inngaende, alkusaldo, sold initial, αρχικο υπολοιπο, devreden, 期首残高',
   ),
   fee: lexicon(
@@ -139,9 +143,11 @@ const PREPAYMENTS = {
     'supplier, vendor, with, who, payee, paid to, lieferant, fournisseur, proveedor, fornitore, fornecedor, leverancier, dostawca, dodavatel, szallito, leverantor, leverandor, toimittaja, furnizor, προμηθευτης, tedarikci, 支払先',
   ),
   from: lexicon(
+    'fr o m, period fr o m, period from, f o m, fom, period fra, fra og med, vigencia desde, du periode, od dnia',
     'from, start, starts, start date, period from, begin, begins, beginning, first day, cover from, service from, valid from, von, ab, beginn, zeitraum von, laufzeit von, vom, du, debut, date debut, debut periode, desde, inicio, fecha inicio, de, dal, inizio, data inizio, de, inicio, data inicio, van, begindatum, start, ingang, vanaf, od, okres od, poczatek, data od, data rozpoczecia, od, obdobi od, zacatek, platnost od, tol, kezdet, kezdete, idoszak kezdete, mettol, fran, fran och med, fom, startdatum, periodstart, fra, startdato, alkaa, alku, alkupvm, alkaen, de la, inceput, data inceput, απο, εναρξη, baslangic, baslangic tarihi, 開始日, 自, 从',
   ),
   to: lexicon(
+    't o m, period t o m, tom, til og med, period to, period til, t e m, vigencia hasta, do dnia',
     'to, until, end, ends, end date, period to, expires, expiry, last day, cover to, through, till, valid to, service to, bis, ende, zeitraum bis, laufzeit bis, au, fin, date fin, fin periode, jusqu au, hasta, fin, fecha fin, a, al, fine, data fine, scadenza, ate, fim, data fim, tot, t m, einddatum, eind, tot en met, do, okres do, koniec, data do, data zakonczenia, do, obdobi do, konec, platnost do, ig, vege, veg, idoszak vege, meddig, till, till och med, tom, slutdatum, periodslut, til, slut, slutdato, sluttdato, slutt, paattyy, loppu, loppupvm, asti, pana la, sfarsit, data sfarsit, εως, ληξη, μεχρι, bitis, bitis tarihi, 終了日, 至, 到',
   ),
   period: lexicon(
