@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs
 import { join, resolve } from 'node:path';
 import { createBooks, removeBooks } from '@/actions/books/commands';
 import { drawCalendar, moveCutover } from '@/actions/calendar/commands';
-import { addAccount, editChart, saveBank } from '@/actions/chart/commands';
+import { addAccount, editChart, saveBanks } from '@/actions/chart/commands';
 import { saveTemplate, takeAnswers, takeLines } from '@/actions/chart/begin';
 import { changeFact, setLogo } from '@/actions/company/commands';
 import { closeDatabase, database } from '@/actions/kernel/context';
@@ -346,20 +346,33 @@ const seaweed = async (): Promise<void> => {
   const ids = await accountsOf(books);
   const bank = { number: '', bic: 'SKERIE2D', alertBelow: null, reconciled: true, statementDay: 31 };
   done(
-    await saveBank({
+    await saveBanks({
       books,
-      account: ids.get('1010') ?? 0,
-      bank: { ...bank, iban: 'IE04SKER70031400000017', alertBelow: 1_000_000n, onDocuments: true },
+      accounts: [
+        {
+          account: ids.get('1010') ?? 0,
+          bank: { ...bank, iban: 'IE04SKER70031400000017', alertBelow: 1_000_000n, onDocuments: true },
+        },
+      ],
     }),
   );
   done(
-    await saveBank({
+    await saveBanks({
       books,
-      account: ids.get('1020') ?? 0,
-      bank: { ...bank, iban: 'IE74SKER70031400000018', routing: '700314', onDocuments: true },
+      accounts: [
+        {
+          account: ids.get('1020') ?? 0,
+          bank: { ...bank, iban: 'IE74SKER70031400000018', routing: '700314', onDocuments: true },
+        },
+      ],
     }),
   );
-  done(await saveBank({ books, account: ids.get('1030') ?? 0, bank: { ...bank, iban: '', number: '7003 14 00019' } }));
+  done(
+    await saveBanks({
+      books,
+      accounts: [{ account: ids.get('1030') ?? 0, bank: { ...bank, iban: '', number: '7003 14 00019' } }],
+    }),
+  );
   done(
     await addStarterTaxCodes({
       books,

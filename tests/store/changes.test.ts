@@ -9,7 +9,7 @@ import { changesView, lastChange } from '@/actions/changes/views';
 import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar/commands';
 import { calendarView } from '@/actions/calendar/views';
 import { takeCopy } from '@/actions/chart/begin';
-import { addAccount, changeAccount, mergeAccounts, removeAccount, saveBank, setCodes } from '@/actions/chart/commands';
+import { addAccount, changeAccount, mergeAccounts, removeAccount, saveBanks, setCodes } from '@/actions/chart/commands';
 import { chartView } from '@/actions/chart/views';
 import { changeFact } from '@/actions/company/commands';
 import { saveComparatives } from '@/actions/openings/comparatives';
@@ -161,7 +161,10 @@ const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boo
       return (await removeAccount({ books, id: row.id })).ok;
     case 'bank':
       return (
-        await saveBank({ books, account: row.id, bank: { ...BANK, number: String(amount), alertBelow: minor(amount) } })
+        await saveBanks({
+          books,
+          accounts: [{ account: row.id, bank: { ...BANK, number: String(amount), alertBelow: minor(amount) } }],
+        })
       ).ok;
     case 'remark': {
       const was = (await findBooks(database.current, 1, books))?.facts.remark ?? '';
@@ -309,7 +312,7 @@ const makeSource = async (): Promise<void> => {
   };
   valueOf(await saveTaxCode({ books, id: null, code }));
   valueOf(await changeAccount({ books, id: sale?.id ?? 0, change: { taxCode: 'STD' } }));
-  valueOf(await saveBank({ books, account: bank?.id ?? 0, bank: { ...BANK, number: '123' } }));
+  valueOf(await saveBanks({ books, accounts: [{ account: bank?.id ?? 0, bank: { ...BANK, number: '123' } }] }));
 };
 
 describe('taking back', () => {

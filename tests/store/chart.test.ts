@@ -5,7 +5,7 @@ import {
   editChart,
   mergeAccounts,
   renumberBranch,
-  saveBank,
+  saveBanks,
   saveScheme,
   setCodes,
 } from '@/actions/chart/commands';
@@ -496,14 +496,32 @@ describe('money accounts and tax codes', () => {
     const other = await named(books, '1010');
     const details = money.find(({ account }) => account.code === '1020')?.details;
     if (details === undefined) throw new Error('details');
-    expect(codesOf(await saveBank({ books, account: other.id, bank: details }))).toEqual(['bank.iban-twice']);
+    expect(codesOf(await saveBanks({ books, accounts: [{ account: other.id, bank: details }] }))).toEqual([
+      'bank.iban-twice',
+    ]);
     valueOf(
-      await saveBank({
+      await saveBanks({
         books,
-        account: other.id,
-        bank: { ...details, iban: '', alertBelow: 50_000n, statementDay: 31 },
+        accounts: [{ account: other.id, bank: { ...details, iban: '', alertBelow: 50_000n, statementDay: 31 } }],
       }),
     );
+    // Two that change places do so in one go; all or none, each problem at its place; and nobody overwrites what they did not see.
+    const both = (one: string, two: string, seen?: typeof details) =>
+      saveBanks({
+        books,
+        accounts: [
+          { account: other.id, bank: { ...details, iban: one } },
+          { account: accountId(money.find(({ account }) => account.code === '1020')?.account.id ?? 0), bank: { ...details, iban: two }, ...(seen === undefined ? {} : { seen }) }, // prettier-ignore
+        ],
+      });
+    valueOf(await both('NO93 8601 1117 947', ''));
+    const twice = await both('IE29 AIBK 9311 5212 3456 78', 'IE29AIBK93115212345678');
+    expect(twice.ok ? [] : twice.problems.map(({ code, path }) => [code, path])).toEqual([
+      ['bank.iban-twice', [1, 'iban']],
+    ]);
+    expect(codesOf(await both('', '', details))).toEqual(['bank.changed']);
+    expect((await moneyView(books))?.money.map(({ details: now }) => now.iban)).toContain('NO9386011117947');
+    valueOf(await both('', 'NO93 8601 1117 947'));
     // Its currency is fixed once it is used.
     const nok = await named(books, '1020');
     await type(books, nok.id, 100n);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { createBooks, removeBooks } from '@/actions/books/commands';
-import { addAccount, saveBank } from '@/actions/chart/commands';
+import { addAccount, saveBanks } from '@/actions/chart/commands';
 import { moneyView } from '@/actions/chart/views';
 import { NO_BANK_DETAILS } from '@/core/chart/bank';
 import { archiveBooks, changeFact, removeLogo, setLogo } from '@/actions/company/commands';
@@ -61,25 +61,31 @@ describe('the facts of a company', () => {
     const bank = (await moneyView(books))?.money.find(({ account }) => account.role === 'bank');
     const details = { ...NO_BANK_DETAILS, number: '12345678', routing: '20-15-55', onDocuments: true };
     const account = bank?.account.id ?? 0;
-    expect(codesOf(await saveBank({ books, account, bank: { ...details, routing: '20-15' } }))).toEqual([
-      'bank.routing',
-    ]);
-    valueOf(await saveBank({ books, account, bank: details }));
+    expect(
+      codesOf(await saveBanks({ books, accounts: [{ account, bank: { ...details, routing: '20-15' } }] })),
+    ).toEqual(['bank.routing']);
+    valueOf(await saveBanks({ books, accounts: [{ account, bank: details }] }));
     expect((await companyView(books))?.banks).toEqual([
       { currency: 'EUR', name: bank?.account.name, says: 'Sort code 20-15-55, account 12345678' },
     ]);
     valueOf(
-      await saveBank({ books, account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }),
+      await saveBanks({
+        books,
+        accounts: [{ account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }],
+      }),
     );
     // What stands is not questioned again when the books get another country; what is typed is.
     valueOf(await put(books, 'country', 'DE'));
-    valueOf(await saveBank({ books, account, bank: { ...details, alertBelow: 100n } }));
-    expect(codesOf(await saveBank({ books, account, bank: { ...details, routing: '201556' } }))).toEqual([
-      'bank.routing',
-    ]);
+    valueOf(await saveBanks({ books, accounts: [{ account, bank: { ...details, alertBelow: 100n } }] }));
+    expect(
+      codesOf(await saveBanks({ books, accounts: [{ account, bank: { ...details, routing: '201556' } }] })),
+    ).toEqual(['bank.routing']);
     valueOf(await put(books, 'country', 'IE'));
     valueOf(
-      await saveBank({ books, account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }),
+      await saveBanks({
+        books,
+        accounts: [{ account, bank: { ...details, iban: 'IE29 AIBK 9311 5212 3456 78', bic: 'aibkie2d' } }],
+      }),
     );
     expect((await companyView(books))?.banks[0]?.says).toBe('IBAN IE29 AIBK 9311 5212 3456 78, BIC AIBKIE2D');
   });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { removeBooks } from '@/actions/books/commands';
 import { undo } from '@/actions/changes/commands';
 import { changesView } from '@/actions/changes/views';
-import { editChart, saveBank } from '@/actions/chart/commands';
+import { editChart, saveBanks } from '@/actions/chart/commands';
 import { saveRate, switchOn } from '@/actions/currencies/commands';
 import { saveFigures } from '@/actions/openings/figures';
 import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings/posting';
@@ -378,12 +378,12 @@ describe('what a reviewer asks', () => {
     await type(books, { '1010': 2500n, '3010': -12_500n });
     expect(await said('schedules.balances-in-hand')).toEqual([]);
     const bank = { ...NO_BANK_DETAILS, alertBelow: 3000n };
-    valueOf(await saveBank({ books, account: await accountOf(books, '1010'), bank }));
+    valueOf(await saveBanks({ books, accounts: [{ account: await accountOf(books, '1010'), bank }] }));
     expect(await said('schedules.balances-in-hand')).toEqual([expect.stringContaining('below the 30.00 EUR')]);
     await type(books, { '1010': -2500n, '3010': -7500n });
     const agreed = async (alertBelow: bigint): Promise<readonly string[]> => {
       const details = { ...NO_BANK_DETAILS, alertBelow };
-      valueOf(await saveBank({ books, account: await accountOf(books, '1010'), bank: details }));
+      valueOf(await saveBanks({ books, accounts: [{ account: await accountOf(books, '1010'), bank: details }] }));
       return said('schedules.balances-in-hand');
     };
     expect(await agreed(-3000n)).toEqual([]);

@@ -1,8 +1,8 @@
 'use server';
 
 import { z } from 'zod';
-import { type AccountFields, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
-import { NO_BANK_DETAILS, bankProblems, plainIban } from '@/core/chart/bank';
+import { type AccountFields, type AccountId, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
+import { type BankDetails, NO_BANK_DETAILS, bankProblems, plainIban } from '@/core/chart/bank';
 import { ANY_ROUTING, plainRouting, routingOf } from '@/core/chart/routing';
 import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
@@ -12,10 +12,11 @@ import { codesProblems } from '@/core/chart/settings';
 import { type CodeScheme, schemeProblems } from '@/core/chart/scheme';
 import { type Problem, type Result, fail, inside, ok, plural, problem, under } from '@/core/base/result';
 import { updateChartSettings } from '@/store/books';
-import { bankDetailsOf, putBankDetails } from '@/store/bank-details';
+import { bankDetailsOf, keptBank, putBankDetails } from '@/store/bank-details';
 import { record } from '@/store/history';
 import { standingChart, standingIndex } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
+import { distinct } from '../kernel/inputs';
 import { carryOut } from './edits';
 import { account, bank, edits, fields, scheme } from './schemas';
 import { mergeInto } from './merge';
@@ -45,9 +46,7 @@ export const addAccount = booksAction('addAccount', 'chart.change', PLAIN, async
   return done.ok ? ok({ id: done.value.ids.get(id) ?? id }) : fail(...ofOne(done));
 });
 
-const unknownAccount = fail(
-  problem('account.unknown', 'This account is not in the chart any more. Load the page again.'),
-);
+const unknownAccount = problem('account.unknown', 'This account is not in the chart any more. Load the page again.');
 
 /** Changes any of an account's fields; what is not given stays. Under another heading it stands on that heading's statement line. */
 export const changeAccount = booksAction(
@@ -57,7 +56,7 @@ export const changeAccount = booksAction(
   async (context, input) => {
     const { byId } = await standingIndex(context);
     const was = byId.get(input.id);
-    if (was === undefined) return unknownAccount;
+    if (was === undefined) return fail(unknownAccount);
     const given = Object.fromEntries(
       Object.entries(input.change).filter(([, value]) => value !== undefined),
     ) as Partial<AccountFields>;
@@ -81,31 +80,71 @@ export const mergeAccounts = booksAction(
   async (context, { from, into }) => mergeInto(context, from, into),
 );
 
-/** Bank details of an account that holds money. */
-export const saveBank = booksAction('saveBank', 'chart.change', { account, bank }, async (context, input) => {
-  const { tx, books, actor, now } = context;
-  const found = (await standingChart({ tx, books })).find(({ id }) => id === input.account);
-  if (found === undefined) return unknownAccount;
-  const details = {
-    ...input.bank,
-    iban: plainIban(input.bank.iban),
-    bic: input.bank.bic.toUpperCase(),
-    routing: plainRouting(input.bank.routing),
-  };
-  const stand = await bankDetailsOf(tx, books.id);
-  // One that stands, from a file or from before the books had another country, holds nothing else up.
-  const kept = stand.get(found.id)?.routing === details.routing;
-  const wrong = bankProblems(details, kept ? ANY_ROUTING : routingOf(books.country, found.currency));
-  if (wrong.length > 0) return fail(...wrong);
-  const twin =
-    details.iban === '' ? undefined : [...stand].find(([id, other]) => id !== found.id && other.iban === details.iban);
-  const holder = twin === undefined ? undefined : (await standingChart({ tx, books })).find(({ id }) => id === twin[0]);
-  if (holder !== undefined)
-    return fail(problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, 'iban'));
-  context.changes.add(await putBankDetails(tx, books.id, new Map([[found.id, details]])));
-  await record(tx, books.id, 'account', [found.id], 'bank details changed', actor.person, now);
-  return ok({});
+/** Details of an account as they are written to the books. */
+const plainDetails = (details: BankDetails): BankDetails => ({
+  ...details,
+  iban: plainIban(details.iban),
+  bic: details.bic.toUpperCase(),
+  routing: plainRouting(details.routing),
 });
+
+const alike = (one: BankDetails, other: BankDetails): boolean =>
+  JSON.stringify(keptBank(one)) === JSON.stringify(keptBank(other));
+
+/** What banks call accounts that hold money: all that are given, or none with a problem at the place of each that cannot be. */
+export const saveBanks = booksAction(
+  'saveBanks',
+  'chart.change',
+  {
+    accounts: z
+      .array(
+        z.object({
+          account,
+          bank,
+          /** As it stood when it was changed; left out where nobody looked. */
+          seen: bank.optional(),
+        }),
+      )
+      .min(1)
+      .max(2000)
+      .superRefine(distinct('An account', (one: { account: number }) => one.account)),
+  },
+  async (context, input) => {
+    const { tx, books, actor, now } = context;
+    const chart = new Map((await standingChart({ tx, books })).map((one) => [one.id, one]));
+    const stand = await bankDetailsOf(tx, books.id);
+    const details = new Map(input.accounts.map((one) => [one.account, plainDetails(one.bank)]));
+    const holders = new Map<string, AccountId>();
+    for (const [id, { iban }] of [...stand, ...details]) if (!details.has(id) && iban !== '') holders.set(iban, id);
+    const wrong = input.accounts.flatMap(({ account: id, seen }, place): readonly Problem[] => {
+      const [found, given] = [chart.get(id), details.get(id) ?? NO_BANK_DETAILS];
+      if (found === undefined) return [under(unknownAccount, place)];
+      const was = stand.get(id) ?? NO_BANK_DETAILS;
+      if (seen !== undefined && !alike(plainDetails(seen), was))
+        return [
+          problem(
+            'bank.changed',
+            `What is known of ${called(found)} was changed meanwhile by somebody else. Load the page again.`,
+            place,
+          ),
+        ];
+      // One that stands, from a file or from before the books had another country, holds nothing else up.
+      const rule = was.routing === given.routing ? ANY_ROUTING : routingOf(books.country, found.currency);
+      const holder = chart.get(holders.get(given.iban) ?? accountId(0));
+      if (given.iban !== '') holders.set(given.iban, id);
+      return [
+        ...bankProblems(given, rule).map((one) => under(one, place)),
+        ...(holder === undefined
+          ? []
+          : [problem('bank.iban-twice', `This IBAN already belongs to ${called(holder)}.`, place, 'iban')]),
+      ];
+    });
+    if (wrong.length > 0) return fail(...wrong);
+    context.changes.add(await putBankDetails(tx, books.id, details));
+    await record(tx, books.id, 'account', [...details.keys()], 'bank details changed', actor.person, now);
+    return ok({ rows: input.accounts.map(({ account: id }) => ({ id, revision: 0 })) });
+  },
+);
 
 /** Several bank, cash or card accounts in one go, each with its details. */
 export const addMoneyAccounts = booksAction(

@@ -1,239 +1,222 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { addMoneyAccounts, saveBank } from '@/actions/chart/commands';
+import { addMoneyAccounts, saveBanks } from '@/actions/chart/commands';
 import type { FrameView } from '@/actions/frame/views';
-import { type Account, accountId, called } from '@/core/chart/account';
-import { type BankDetails, bicProblem, ibanProblem, plainIban, printIban } from '@/core/chart/bank';
-import { printRouting, routingOf, routingProblem } from '@/core/chart/routing';
+import { type Account, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
+import { type BankDetails, NO_BANK_DETAILS } from '@/core/chart/bank';
+import {
+  BANK_COLUMNS,
+  BANK_LABELS,
+  type BankColumn,
+  type BankRules,
+  LAST_DAY,
+  VARIES,
+  bankText,
+  typedBank,
+} from '@/core/chart/bank-cells';
+import { routingOf } from '@/core/chart/routing';
 import { typeOf } from '@/core/ledger/classes';
 import { codeSource } from '@/core/chart/codes';
 import type { CodeScheme } from '@/core/chart/scheme';
-import { minorDigits } from '@/core/money/currency';
-import { readEntry } from '@/core/money/entry';
-import { formatMinor } from '@/core/money/format';
-import { type Minor, minor } from '@/core/money/minor';
-import { type Problem, plural, isAt } from '@/core/base/result';
+import { type Minor, NIL } from '@/core/money/minor';
+import { type Problem, ok, plural } from '@/core/base/result';
+import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
+import type { Choice } from '../parts/picker';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
-import { ChartFrame } from './chart-frame';
+import { isTyping, useUndoKeys } from '../parts/undo-keys';
+import { useLastChange } from '../parts/use-last-change';
 import { useRefresh } from '../parts/use-refresh';
+import { type DataColumn, DataSheet } from '../sheet/data-sheet';
+import { type SheetRow, noteAt } from '../sheet/saved-rows';
+import { useSavedRows } from '../sheet/use-saved-rows';
+import { ChartFrame } from './chart-frame';
 
-interface Money {
+interface MoneyFields {
   readonly account: Account;
   readonly amount: Minor | null;
   readonly details: BankDetails;
 }
+type Row = SheetRow<MoneyFields>;
+
+const KEYS = [
+  ['type, Enter or F2', 'edit a cell'],
+  ['Tab', 'keep and go to the next cell; after Esc, Tab leaves the sheet'],
+  ['Ctrl V', 'paste cells from a spreadsheet'],
+  ['Ctrl Z', 'take back what was changed last'],
+] as const;
+
+const WIDTHS: Readonly<Record<BankColumn, string>> = {
+  iban: '15.5rem',
+  number: '8.5rem',
+  routing: '6.5rem',
+  bic: '7.5rem',
+  alertBelow: '6.5rem',
+  onDocuments: '6.8rem',
+  reconciled: '5.6rem',
+  statementDay: '6.8rem',
+};
+
+const choice = (word: string): Choice => ({ key: word, code: '', name: word });
+const YES_NO = ['yes', 'no'].map(choice);
+const CHOICES: Readonly<Partial<Record<BankColumn, readonly Choice[]>>> = {
+  onDocuments: YES_NO,
+  reconciled: YES_NO,
+  statementDay: [VARIES, ...Array.from({ length: 30 }, (_, at) => String(at + 1)), LAST_DAY].map(choice),
+};
+
+/** What no row is made of: accounts are added below the sheet. */
+const PLAIN_MONEY: Account = {
+  ...PLAIN_ACCOUNT,
+  id: accountId(-1),
+  code: '',
+  name: '',
+  classification: 'current-asset',
+};
 
 interface Props {
   readonly frame: FrameView;
   readonly currencies: readonly string[];
   readonly scheme: CodeScheme | null;
   readonly accounts: readonly Account[];
-  readonly money: readonly Money[];
+  readonly money: readonly MoneyFields[];
   readonly country: string;
 }
 
 /** Bank, cash and card accounts with what the bank calls them; several are added in one go. */
-export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money }: Props) => (
-  <ChartFrame
-    frame={frame}
-    place="/money"
-    title="Bank, cash and card accounts"
-    about={money.length === 0 ? 'none yet' : plural(money.length, 'account')}
-  >
-    <div className="px-4 py-3">
+export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money }: Props) => {
+  const [selected, setSelected] = useState<string | undefined>();
+  const rows = useSavedRows<MoneyFields>({
+    stored: useMemo(() => money.map((one) => ({ id: one.account.id, revision: 0, fields: one })), [money]),
+    blank: { account: PLAIN_MONEY, amount: null, details: NO_BANK_DETAILS },
+    apply: (fields, { column, text }) => {
+      const read = typedBank(fields.details, column as BankColumn, text, rulesOf(fields.account));
+      return read.ok ? ok({ ...fields, details: read.value }) : read;
+    },
+    complete: () => true,
+    store: (sent) =>
+      send(
+        saveBanks({
+          books: frame.id,
+          accounts: sent.flatMap(({ fields, stored }) =>
+            fields === null
+              ? []
+              : [
+                  {
+                    account: fields.account.id,
+                    bank: fields.details,
+                    ...(stored === null ? {} : { seen: stored.details }),
+                  },
+                ],
+          ),
+        }),
+      ),
+    one: 'account',
+  });
+  const rulesOf = (account: Account): BankRules => ({
+    currency: account.currency ?? frame.currency,
+    style: frame.style,
+    routing: routingOf(country, account.currency),
+  });
+  const offerLast = useLastChange(frame.id, ['bank']);
+  useUndoKeys({ undo: offerLast, redo: offerLast, typing: isTyping });
+  const told = (id: string, label: string, width: string, text: (row: MoneyFields) => string): DataColumn<Row> => ({
+    id,
+    label,
+    width,
+    kind: 'text',
+    text: ({ fields }) => text(fields),
+    takes: false,
+  });
+  const columns: readonly DataColumn<Row>[] = [
+    { ...told('account', 'Account', 'minmax(13rem,1fr)', ({ account }) => `${called(account)}${account.active ? '' : ' (inactive)'}`), stays: 'md:left-0' }, // prettier-ignore
+    told('kind', 'Kind', '3.6rem', ({ account }) => account.role ?? ''),
+    told('currency', 'Cur.', '3.4rem', ({ account }) => account.currency ?? frame.currency),
+    ...BANK_COLUMNS.map((id): DataColumn<Row> => ({
+      id,
+      label: BANK_LABELS[id],
+      width: WIDTHS[id],
+      kind: id === 'alertBelow' ? 'figure' : CHOICES[id] === undefined ? 'text' : 'choice',
+      text: ({ fields, unread }) => unread[id]?.text ?? bankText(fields.details, id, rulesOf(fields.account)),
+      takes: true,
+      ...(CHOICES[id] === undefined ? {} : { choices: CHOICES[id] }),
+    })),
+    {
+      ...told('amount', `Opens at ${frame.currency}`, '8rem', ({ amount }) =>
+        amount === null || amount === NIL ? '' : sided(amount, frame),
+      ),
+      kind: 'figure',
+    },
+  ];
+  const noteOf = (row: Row, column: string) => {
+    const { account, amount, details } = row.fields;
+    const low = details.alertBelow !== null && account.currency === null && (amount ?? NIL) < details.alertBelow;
+    return column === 'amount' && low
+      ? ({ tone: 'asked', says: `below ${bankText(details, 'alertBelow', rulesOf(account))}` } as const)
+      : noteAt(row, column, 'account', []);
+  };
+  const chosen = rows.rows.find(({ key }) => key === selected);
+  const says = [
+    ...Object.values(chosen?.unread ?? {}).map((one) => one.says),
+    ...(chosen?.refused ?? []).map(({ message }) => message),
+  ];
+  return (
+    <ChartFrame
+      frame={frame}
+      place="/money"
+      title="Bank, cash and card accounts"
+      about={
+        money.length === 0 ? (
+          'none yet'
+        ) : (
+          <>
+            {plural(money.length, 'account')} · <span role="status">{rows.said}</span>
+          </>
+        )
+      }
+      keys={KEYS}
+      margin={
+        chosen !== undefined && (
+          <MarginPart title={called(chosen.fields.account)}>
+            {says.map((one) => (
+              <p key={one} role="alert" className="text-brick">
+                {one}
+              </p>
+            ))}
+            <p>
+              Its bank is numbered by a {rulesOf(chosen.fields.account).routing.label.toLowerCase()}:{' '}
+              {rulesOf(chosen.fields.account).routing.says}.
+            </p>
+          </MarginPart>
+        )
+      }
+    >
+      <Problems problems={rows.problems} />
       {money.length > 0 && (
-        <div className="overflow-x-auto" tabIndex={0}>
-          <table className="ledger tight w-full min-w-[68rem]">
-            <thead>
-              <tr>
-                {[
-                  'Account',
-                  'Kind',
-                  'Cur.',
-                  'IBAN',
-                  'Account number',
-                  'Bank code',
-                  'BIC',
-                  'Alert below',
-                  'On documents',
-                  'Reconcile',
-                  'Statement day',
-                ].map((label) => (
-                  <th key={label} scope="col" className="text-left">
-                    {label}
-                  </th>
-                ))}
-                <th scope="col" className="figure">
-                  Opens at {frame.currency}
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {money.map((one) => (
-                <MoneyRow key={one.account.id} frame={frame} country={country} {...one} />
-              ))}
-            </tbody>
-          </table>
+        <div className="flex max-h-[60vh] min-h-0 flex-col pt-1">
+          <DataSheet<Row>
+            label="Bank, cash and card accounts"
+            heading={`${frame.name} · bank, cash and card accounts`}
+            columns={columns}
+            rows={rows.rows}
+            idOf={({ key }) => key}
+            nameOf={({ fields }) => called(fields.account)}
+            selected={selected}
+            onSelect={setSelected}
+            open={frame.may.includes('chart.change')}
+            onEdit={rows.edit}
+            noteOf={noteOf}
+            empty=""
+          />
         </div>
       )}
-      <AddMoney frame={frame} currencies={currencies} scheme={scheme} accounts={accounts} />
-    </div>
-  </ChartFrame>
-);
-
-const MoneyRow = ({
-  frame,
-  country,
-  account,
-  amount,
-  details: known,
-}: Money & { readonly frame: FrameView; readonly country: string }) => {
-  const refresh = useRefresh();
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const digits = minorDigits(account.currency ?? frame.currency);
-  const routing = routingOf(country, account.currency);
-  // What was saved here and has not come back with the page yet: the next save is made from it, not from what stood before.
-  const [ahead, setAhead] = useState<Partial<BankDetails>>({});
-  const [seen, setSeen] = useState(known);
-  const [busy, setBusy] = useState(0);
-  if (seen !== known) {
-    setSeen(known);
-    if (busy === 0) setAhead({});
-  }
-  const details = { ...known, ...ahead };
-  const save = async (change: Partial<BankDetails>): Promise<void> => {
-    setAhead((was) => ({ ...was, ...change }));
-    setBusy((count) => count + 1);
-    const done = await send(saveBank({ books: frame.id, account: account.id, bank: { ...details, ...change } }));
-    setBusy((count) => count - 1);
-    setProblems(done.ok ? [] : done.problems);
-    if (!done.ok) {
-      setAhead({});
-      return;
-    }
-    toast('Saved');
-    refresh();
-  };
-  const text = (
-    field: 'iban' | 'number' | 'routing' | 'bic',
-    shows: string,
-    label: string,
-    width: string,
-    check?: (typed: string) => Problem | undefined,
-  ) => (
-    <td>
-      <input
-        key={shows}
-        aria-label={`${label} of ${called(account)}`}
-        aria-invalid={problems.some((one) => isAt(one, field))}
-        defaultValue={shows}
-        onBlur={(event) => {
-          const typed = event.target.value.trim();
-          if (typed === shows) return;
-          const wrong = check?.(typed);
-          if (wrong === undefined) void save({ [field]: field === 'iban' ? plainIban(typed) : typed });
-          else setProblems([wrong]);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape') event.currentTarget.value = shows;
-          if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
-        }}
-        className={`input input-xs ${width}`}
-      />
-    </td>
-  );
-  const alert = details.alertBelow === null ? '' : formatMinor(minor(details.alertBelow), digits, frame.style);
-  return (
-    <>
-      <tr>
-        <th scope="row" className="text-left font-medium whitespace-nowrap">
-          {called(account)}
-          {!account.active && <span className="note"> inactive</span>}
-        </th>
-        <td>{account.role}</td>
-        <td>{account.currency ?? frame.currency}</td>
-        {text('iban', printIban(details.iban), 'IBAN', 'w-52', ibanProblem)}
-        {text('number', details.number, 'Account number', 'w-28')}
-        {text('routing', printRouting(details.routing, routing), routing.label, 'w-24', (typed) =>
-          routingProblem(typed, routing),
-        )}
-        {text('bic', details.bic, 'BIC', 'w-24', bicProblem)}
-        <td>
-          <input
-            key={alert}
-            aria-label={`Alert of ${called(account)} below, in ${account.currency ?? frame.currency}`}
-            defaultValue={alert}
-            onBlur={(event) => {
-              const typed = event.target.value.trim();
-              if (typed === alert) return;
-              if (typed === '') {
-                void save({ alertBelow: null });
-                return;
-              }
-              const read = readEntry(typed, 'debit', { code: account.currency ?? frame.currency, digits }, frame.style);
-              if (!read.ok) setProblems(read.problems);
-              else if (read.value.kind === 'amount') void save({ alertBelow: read.value.amount });
-            }}
-            onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-            className="input input-xs w-20 text-right"
-          />
-        </td>
-        <td>
-          <input
-            type="checkbox"
-            aria-label={`Documents name ${called(account)} to pay into`}
-            className="checkbox checkbox-xs"
-            checked={details.onDocuments}
-            onChange={(event) => void save({ onDocuments: event.target.checked })}
-          />
-        </td>
-        <td>
-          <input
-            type="checkbox"
-            aria-label={`Reconcile ${called(account)} with its statements`}
-            className="checkbox checkbox-xs"
-            checked={details.reconciled}
-            onChange={(event) => void save({ reconciled: event.target.checked })}
-          />
-        </td>
-        <td>
-          <select
-            aria-label={`Statement day of ${called(account)}`}
-            value={details.statementDay ?? ''}
-            onChange={(event) =>
-              void save({ statementDay: event.target.value === '' ? null : Number(event.target.value) })
-            }
-            className="select select-xs w-20"
-          >
-            <option value="">varies</option>
-            {Array.from({ length: 31 }, (_, at) => (
-              <option key={at} value={at + 1}>
-                {at === 30 ? 'last' : at + 1}
-              </option>
-            ))}
-          </select>
-        </td>
-        <td className="figure whitespace-nowrap">
-          {amount === null || amount === 0n ? '' : sided(amount, frame)}
-          {details.alertBelow !== null && account.currency === null && (amount ?? 0n) < details.alertBelow && (
-            <span className="block text-xs text-ochre">below {alert}</span>
-          )}
-        </td>
-      </tr>
-      {problems.length > 0 && (
-        <tr>
-          <td colSpan={12}>
-            <p role="alert" className="text-sm text-brick">
-              {problems.map((one) => one.message).join(' ')}
-            </p>
-          </td>
-        </tr>
-      )}
-    </>
+      <div className="no-print px-4 pb-3">
+        <AddMoney frame={frame} currencies={currencies} scheme={scheme} accounts={accounts} />
+      </div>
+    </ChartFrame>
   );
 };
 

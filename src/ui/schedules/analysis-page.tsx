@@ -25,7 +25,7 @@ import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
 import { type SheetRow, noteAt } from '../sheet/saved-rows';
-import { useSavedRows } from '../sheet/use-saved-rows';
+import { posted, useSavedRows } from '../sheet/use-saved-rows';
 import { DocumentView } from '../statements/document-view';
 import { ScheduleNav } from './schedule-nav';
 
@@ -56,8 +56,10 @@ export const AnalysisPage = ({ frame, lists, list, codes, document }: Found & { 
     blank: blankCode(list.list),
     apply: (fields, { column, text }) => typedCode(fields, column as CodeColumn, text, frame.dates),
     complete: ({ code }) => code !== '',
-    address: `${stageHref(frame.id, 'schedules')}/analysis/rows`,
-    sends: (sent) => ({ entries: sent.map(({ fields, ...row }) => ({ ...row, code: fields })) }),
+    store: (sent) =>
+      posted(`${stageHref(frame.id, 'schedules')}/analysis/rows`, {
+        entries: sent.map(({ id, revision, fields }) => ({ id, revision, code: fields })),
+      }),
     one: 'code',
   });
   const offerLast = useLastChange(frame.id, ['analysis-code']);

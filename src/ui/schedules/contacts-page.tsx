@@ -24,7 +24,7 @@ import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
 import { type SheetRow, noteAt } from '../sheet/saved-rows';
-import { useSavedRows } from '../sheet/use-saved-rows';
+import { posted, useSavedRows } from '../sheet/use-saved-rows';
 import { BringList } from './bring-list';
 import { CopyContacts } from './copy-contacts';
 import { ScheduleNav } from './schedule-nav';
@@ -79,8 +79,10 @@ export const ContactsPage = ({
     blank: blankContact('customer'),
     apply: (fields, { column, text }) => typedContact(fields, column as ContactColumn, text, rules),
     complete: ({ name }) => name.trim() !== '',
-    address: `/books/${String(frame.id)}/schedules/contacts/rows`,
-    sends: (sent) => ({ entries: sent.map(({ fields, ...row }) => ({ ...row, contact: fields })) }),
+    store: (sent) =>
+      posted(`/books/${String(frame.id)}/schedules/contacts/rows`, {
+        entries: sent.map(({ id, revision, fields }) => ({ id, revision, contact: fields })),
+      }),
     one: 'contact',
   });
   const offerLast = useLastChange(frame.id, ['contact']);

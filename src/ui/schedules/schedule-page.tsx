@@ -39,7 +39,7 @@ import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
 import { type SheetRow, noteAt } from '../sheet/saved-rows';
-import { useSavedRows } from '../sheet/use-saved-rows';
+import { posted, useSavedRows } from '../sheet/use-saved-rows';
 import { Ageing } from './ageing';
 import { BringList } from './bring-list';
 import { ReturnsPart } from './returns-part';
@@ -162,8 +162,11 @@ export const SchedulePage = ({
         : { ok: false, problems: read.problems.map((one) => toldIn(one, writingWith(frame.dates))) };
     },
     complete: isComplete,
-    address: `/books/${String(frame.id)}/schedules/${String(account.id)}/items`,
-    sends: (sent) => ({ set, entries: sent.map(({ fields, ...row }) => ({ ...row, item: fields })) }),
+    store: (sent) =>
+      posted(`/books/${String(frame.id)}/schedules/${String(account.id)}/items`, {
+        set,
+        entries: sent.map(({ id, revision, fields }) => ({ id, revision, item: fields })),
+      }),
     one: 'item',
   });
   const makeContact = useNewContact(frame.id, schedule, (key, contact) =>

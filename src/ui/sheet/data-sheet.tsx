@@ -22,6 +22,10 @@ export interface DataColumn<Row> {
   readonly choices?: readonly Choice[];
   /** What is offered last in the list of choices: makes something new. */
   readonly makes?: (text: string) => string;
+  /** Where it stays while the others go by: a class of its place from the left. On a phone it would leave no room. */
+  readonly stays?: string;
+  /** Classes of its cells. */
+  readonly tone?: string;
 }
 
 /** A cell that was typed or pasted into; rows are counted from nought, and those behind the last are new. */
@@ -40,21 +44,25 @@ interface Props<Row> {
   readonly columns: readonly DataColumn<Row>[];
   readonly rows: readonly Row[];
   readonly idOf: (row: Row) => string;
-  /** The id that the next new row will have: whoever typed into the blank row stays on it. */
-  readonly blank: string;
+  /** What a row is called where one of its cells is open; else it is called by its number. */
+  readonly nameOf?: (row: Row) => string;
+  /** The id that the next new row will have: whoever typed into the blank row stays on it. Without one the rows are all there are. */
+  readonly blank?: string;
   readonly selected: string | undefined;
   readonly onSelect: (id: string | undefined) => void;
   /** Whether rows can be typed, added and deleted. */
   readonly open: boolean;
   readonly onEdit: (edits: readonly CellEdit[]) => void;
-  readonly onDelete: (rows: readonly Row[]) => void;
+  readonly onDelete?: (rows: readonly Row[]) => void;
   /** What is wrong with a cell (brick) or asked about it (ochre). */
-  readonly noteOf: (
+  readonly noteOf?: (
     row: Row,
     column: string,
   ) => { readonly tone: 'wrong' | 'asked'; readonly says: string } | undefined;
   /** Per column, beneath the rows. */
-  readonly totals: Readonly<Record<string, string>>;
+  readonly totals?: Readonly<Record<string, string>>;
+  /** Columns whose total is not as it should be. */
+  readonly out?: ReadonlySet<string>;
   /** The name under which files may be dropped on a row, for rows that take them (`data-row`). */
   readonly takesFiles?: (row: Row) => string | undefined;
   /** Stands small at the end of a row's first cell. */
@@ -64,6 +72,11 @@ interface Props<Row> {
 }
 
 const ROW = 30;
+/** Texts of more characters may be cut, and are told where the pointer rests. */
+const LONG = 18;
+const NONE: Readonly<Record<string, string>> = {};
+const standing = (stays: string | undefined): string =>
+  stays === undefined ? '' : `md:sticky md:z-[1] bg-paper ${stays}`;
 
 /**
  * A sheet of rows whose columns are data. A row behind the last takes new ones; Ctrl and minus deletes the chosen rows. Keys, ranges
@@ -75,6 +88,7 @@ export const DataSheet = <Row,>({
   columns,
   rows,
   idOf,
+  nameOf,
   blank,
   selected,
   onSelect,
@@ -82,7 +96,8 @@ export const DataSheet = <Row,>({
   onEdit,
   onDelete,
   noteOf,
-  totals,
+  totals = NONE,
+  out,
   takesFiles,
   mark,
   empty,
@@ -90,7 +105,7 @@ export const DataSheet = <Row,>({
   type Line = { readonly row: Row | undefined; readonly id: string };
   const lines: readonly Line[] = [
     ...rows.map((row): Line => ({ row, id: idOf(row) })),
-    ...(open ? [{ row: undefined, id: blank }] : []),
+    ...(open && blank !== undefined ? [{ row: undefined, id: blank }] : []),
   ];
   const textAt = ({ row }: Line, at: number): string => (row === undefined ? '' : (columns[at]?.text(row) ?? ''));
   const takes = (_: Line, at: number): boolean => open && columns[at]?.takes === true;
@@ -109,7 +124,7 @@ export const DataSheet = <Row,>({
     takes,
     opens: takes,
     keys: (event) => {
-      if (!open || event.key !== '-' || !(event.ctrlKey || event.metaKey)) return false;
+      if (!open || onDelete === undefined || event.key !== '-' || !(event.ctrlKey || event.metaKey)) return false;
       const { top, bottom } = sheet.range;
       const chosen = rows.slice(top, bottom + 1);
       if (chosen.length > 0) onDelete(chosen);
@@ -146,7 +161,7 @@ export const DataSheet = <Row,>({
           );
       onEdit(
         edits
-          .filter(({ column }) => column.takes)
+          .filter(({ column, at }) => column.takes && (blank !== undefined || at < rows.length))
           .map(({ column, ...edit }) => ({ ...edit, column: column.id, made: false })),
       );
     },
@@ -184,11 +199,11 @@ export const DataSheet = <Row,>({
             className="sticky top-0 z-10 grid border-b border-ink bg-paper text-[0.78rem] font-semibold text-ink-2"
             style={{ gridTemplateColumns: template }}
           >
-            {columns.map(({ id, label: name, kind }, at) => (
+            {columns.map(({ id, label: name, kind, stays }, at) => (
               <span
                 key={id}
                 role="columnheader"
-                className={`px-2 py-1.5 ${at === 0 ? 'pl-4' : ''} ${kind === 'figure' ? 'text-right' : ''}`}
+                className={`self-end px-2 py-1.5 ${at === 0 ? 'pl-4' : ''} ${kind === 'figure' ? 'text-right' : ''} ${standing(stays)}`}
               >
                 {name}
               </span>
@@ -218,7 +233,7 @@ export const DataSheet = <Row,>({
                     const here = item.index === active.row && at === active.column;
                     const chosen = inside && at >= left && at <= right;
                     const text = textAt(line, at);
-                    const note = line.row === undefined ? undefined : noteOf(line.row, column.id);
+                    const note = line.row === undefined ? undefined : noteOf?.(line.row, column.id);
                     return (
                       <span
                         key={column.id}
@@ -240,7 +255,7 @@ export const DataSheet = <Row,>({
                           sheet.point({ row: item.index, column: at }, true)
                         }
                         onDoubleClick={() => sheet.begin(undefined)}
-                        className={`relative flex min-w-0 items-center px-2 ${at === 0 ? 'pl-4' : 'border-l border-hairline'} ${column.kind === 'figure' ? 'justify-end' : ''} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${note === undefined ? '' : note.tone === 'wrong' ? 'text-brick underline decoration-wavy underline-offset-4' : 'text-ochre'} ${here ? 'sheet-active' : ''}`}
+                        className={`relative flex min-w-0 items-center px-2 ${at === 0 ? 'pl-4' : 'border-l border-hairline'} ${column.kind === 'figure' ? 'justify-end' : ''} ${standing(column.stays)} ${column.tone ?? ''} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${note === undefined ? '' : note.tone === 'wrong' ? 'text-brick underline decoration-wavy underline-offset-4' : 'text-ochre'} ${here ? 'sheet-active' : ''}`}
                       >
                         {here && typing !== undefined ? (
                           column.kind === 'choice' && column.choices !== undefined ? (
@@ -248,7 +263,7 @@ export const DataSheet = <Row,>({
                               choices={column.choices}
                               typed={typing.text}
                               standing={text}
-                              label={`${column.label}, row ${String(item.index + 1)}`}
+                              label={`${column.label}, ${line.row === undefined || nameOf === undefined ? `row ${String(item.index + 1)}` : nameOf(line.row)}`}
                               makes={column.makes}
                               onCancel={sheet.close}
                               onKeep={(typed, leave, made) => {
@@ -260,7 +275,7 @@ export const DataSheet = <Row,>({
                             <CellEditor
                               figures={column.kind === 'figure'}
                               initial={typing.text ?? text}
-                              label={`${column.label}, row ${String(item.index + 1)}`}
+                              label={`${column.label}, ${line.row === undefined || nameOf === undefined ? `row ${String(item.index + 1)}` : nameOf(line.row)}`}
                               onDraft={nothing}
                               onCancel={sheet.close}
                               onKeep={(typed, leave) => {
@@ -271,7 +286,12 @@ export const DataSheet = <Row,>({
                           )
                         ) : (
                           <>
-                            <span className="truncate">{text}</span>
+                            <span
+                              className="truncate"
+                              title={note === undefined && text.length > LONG ? text : undefined}
+                            >
+                              {text}
+                            </span>
                             {at === 0 && line.row !== undefined && mark?.(line.row)}
                           </>
                         )}
@@ -290,11 +310,11 @@ export const DataSheet = <Row,>({
               className="sticky bottom-0 z-[4] grid border-t border-ink bg-paper text-[0.8125rem] font-semibold"
               style={{ gridTemplateColumns: template }}
             >
-              {columns.map(({ id, kind }, at) => (
+              {columns.map(({ id, kind, stays }, at) => (
                 <span
                   key={id}
                   role="gridcell"
-                  className={`px-2 py-1.5 whitespace-nowrap ${at === 0 ? 'pl-4' : ''} ${kind === 'figure' ? 'text-right' : ''}`}
+                  className={`px-2 py-1.5 whitespace-nowrap ${at === 0 ? 'pl-4' : ''} ${kind === 'figure' ? 'text-right' : ''} ${standing(stays)} ${out?.has(id) === true ? 'text-madder' : ''}`}
                 >
                   {totals[id] ?? ''}
                 </span>

@@ -11,17 +11,22 @@ import { useRefresh } from '../parts/use-refresh';
 
 type Written = Result<{ readonly rows: readonly ({ readonly id: number; readonly revision: number } | null)[] }>;
 
+export interface SentRow<Fields> {
+  readonly id: number | null;
+  readonly revision: number;
+  readonly fields: Fields | null;
+  /** As the server had it when it was last seen. */
+  readonly stored: Fields | null;
+}
+
 interface Wanted<Fields> {
   readonly stored: readonly Stored<Fields>[];
   readonly blank: Fields;
   readonly apply: Apply<Fields>;
   /** Whether a row says enough to be kept. */
   readonly complete: (fields: Fields) => boolean;
-  /** Where rows are sent, and what a row is called there. */
-  readonly address: string;
-  readonly sends: (
-    rows: readonly { readonly id: number | null; readonly revision: number; readonly fields: Fields | null }[],
-  ) => object;
+  /** Stores rows; one without fields is deleted. */
+  readonly store: (rows: readonly SentRow<Fields>[]) => Promise<Written>;
   /** What a row is called: "item", "contact". */
   readonly one: string;
 }
@@ -49,7 +54,8 @@ export interface SavedRows<Fields> {
   readonly problems: readonly Problem[];
 }
 
-const send = async (address: string, body: object): Promise<Written> => {
+/** Sends rows to an address of their own: a form's action would make the page anew for each batch. */
+export const posted = async (address: string, body: object): Promise<Written> => {
   try {
     const response = await fetch(address, {
       method: 'POST',
@@ -86,13 +92,14 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
 
   const flush = useCallback(async (): Promise<void> => {
     if (held.current.busy) return;
-    const { address, sends } = now.current;
     for (let turns = 0; turns < 1000; turns += 1) {
       const rows = unsaved(held.current.rows, now.current.complete);
       if (rows.length === 0) break;
       held.current.busy = true;
       show();
-      const done = await send(address, sends(rows.map(({ id, revision, fields }) => ({ id, revision, fields }))));
+      const done = await now.current.store(
+        rows.map(({ id, revision, fields, stored: was }) => ({ id, revision, fields, stored: was })),
+      );
       held.current.busy = false;
       held.current.rows = done.ok
         ? saved(held.current.rows, rows, done.value.rows)
@@ -153,8 +160,9 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
         leave();
         return;
       }
-      void send(wanted.address, wanted.sends(there.map(({ id, revision }) => ({ id, revision, fields: null })))).then(
-        (done) => {
+      void wanted
+        .store(there.map(({ id, revision, stored: was }) => ({ id, revision, fields: null, stored: was })))
+        .then((done) => {
           setProblems(done.ok ? [] : done.problems);
           if (!done.ok) return;
           leave();
@@ -162,8 +170,7 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
             `${plural(there.length, wanted.one)} deleted; Ctrl+Z brings ${there.length === 1 ? 'it' : 'them'} back`,
           );
           refresh();
-        },
-      );
+        });
     },
     said: view.busy
       ? 'saving…'
