@@ -506,12 +506,13 @@ describe('money accounts and tax codes', () => {
       }),
     );
     // Two that change places do so in one go; all or none, each problem at its place; and nobody overwrites what they did not see.
+    const foreign = await named(books, '1020');
     const both = (one: string, two: string, seen?: typeof details) =>
       saveBanks({
         books,
         accounts: [
           { account: other.id, bank: { ...details, iban: one } },
-          { account: accountId(money.find(({ account }) => account.code === '1020')?.account.id ?? 0), bank: { ...details, iban: two }, ...(seen === undefined ? {} : { seen }) }, // prettier-ignore
+          { account: foreign.id, bank: { ...details, iban: two }, ...(seen === undefined ? {} : { seen }) },
         ],
       });
     valueOf(await both('NO93 8601 1117 947', ''));
