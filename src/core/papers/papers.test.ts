@@ -290,7 +290,7 @@ describe('reading what was written', () => {
     const two = (amount: Minor): string[] => [amount > 0n ? plain(amount) : '', amount < 0n ? plain(amount) : ''];
     const cells: Readonly<Record<Layout['shape'], (code: string, name: string, amount: Minor) => string[]>> = {
       'two columns': (code, name, amount) => [code, name, ...two(amount)],
-      phases: (code, name, amount) => [code, name, plain(amount + 101n), '', '', plain(101n), ...two(amount)],
+      phases: (code, name, amount) => [code, name, ...two(minor(amount + 101n)), '', plain(101n), ...two(amount)],
       'one balance': (code, name, amount) => [code, name, `${amount < 0n ? '-' : ''}${plain(amount)}`],
       'side column': (code, name, amount) => [code, name, plain(amount), amount < 0n ? 'Cr' : 'Dr'],
       suffix: (code, name, amount) => [code, name, `${plain(amount)} ${amount < 0n ? 'Cr' : 'Dr'}`],

@@ -5,8 +5,8 @@ import { isCurrency } from '../money/currency';
 import type { Side } from '../money/minor';
 import { type Content, MONEY, type Role, contentOf, inCurrencyOf, isOpen } from './list-columns';
 import { isDay } from './list-days';
-import { hasCodes } from './list-whose';
-import { TAX_NUMBER_WORDS, isKindWord } from './list-words';
+import { contactIn, hasCodes } from './list-whose';
+import { COLUMN_WORDS, PHONE_WORDS, TAX_NUMBER_WORDS, isKindWord } from './list-words';
 
 /**
  * What columns of a list are by what stands in them beside each other, whatever they are called. Each step finds one thing and leaves
@@ -240,6 +240,28 @@ const tellKinds = (beside: Beside): void => {
   if (kinds >= 0) roles[kinds] = 'kind';
 };
 
+/** What may be a name or a remark is a remark where whose the documents are stands above them. */
+const tellRemarks = ({ roles, names, contents, sample }: Beside): void => {
+  const nameAt = roles.indexOf('contactName');
+  if (nameAt < 0 || roles.includes('contactCode') || roles.includes('reference')) return;
+  const above = sample.filter((row) => row.filter((cell) => textOf(cell) !== '').length === 1);
+  const headed = above.some((row) => contactIn(row.map(textOf))?.code != null);
+  const remark = COLUMN_WORDS.reference.in(folded(names[nameAt] ?? '')) !== undefined;
+  if (headed && remark && (contents[nameAt]?.distinct ?? 0) >= 0.9) roles[nameAt] = 'reference';
+};
+
+/** No code of a contact has as few letters as the words for a number alone. */
+const GENERIC = 3;
+
+/** Where no document has a day and nobody comes again, a number that is called nothing more is whose the balance is. */
+const tellBalances = ({ roles, names, contents }: Beside): void => {
+  const [numberAt, nameAt] = [roles.indexOf('number'), roles.indexOf('contactName')];
+  const dated = roles.includes('date') || roles.includes('due') || roles.includes('contactCode');
+  if (numberAt < 0 || nameAt < 0 || dated || (contents[nameAt]?.distinct ?? 0) < 0.95) return;
+  const term = COLUMN_WORDS.number.in(folded(names[numberAt] ?? ''));
+  if ((term?.length ?? 0) <= GENERIC) roles[numberAt] = 'contactCode';
+};
+
 /** Whoever a code stands for is called by a text that is the same with the code, whatever its column is called. */
 const tellNames = (beside: Beside): void => {
   const { roles, contents, sample } = beside;
@@ -274,7 +296,9 @@ const tellCodes = (beside: Beside, running: number | undefined): void => {
   if (hasCodes(dated.map((row) => textOf(row[nameAt])))) return;
   const code = contents.findIndex((_, column) => {
     if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
-    if (TAX_NUMBER_WORDS.is(folded(names[column] ?? '')) || names[column]?.includes('%') === true) return false;
+    const called = folded(names[column] ?? '');
+    if ([TAX_NUMBER_WORDS, PHONE_WORDS].some((list) => list.is(called)) || names[column]?.includes('%') === true)
+      return false;
     const { marks, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));
     if (filled < 2 || length < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
     const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);
@@ -296,7 +320,9 @@ export const tellBeside = (beside: Beside): number | undefined => {
   const running = tellRunning(beside);
   tellOpen(beside, running);
   tellKinds(beside);
+  tellRemarks(beside);
   tellNames(beside);
   tellCodes(beside, running);
+  tellBalances(beside);
   return running;
 };

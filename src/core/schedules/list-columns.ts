@@ -7,10 +7,12 @@ import {
   AGE_COLUMN,
   AGE_MONTHS,
   COLUMN_WORDS,
+  CUSTOMERS,
   type ListColumn,
   NOT_DUE,
   OLDER,
   ORDINAL,
+  SUPPLIERS,
   VOUCHER_WORDS,
 } from './list-words';
 
@@ -117,7 +119,9 @@ const named = (text: string, role: Role): number => {
   const own = COLUMN_WORDS[role];
   if (own.is(words)) return 3;
   const found = own.in(words);
-  return found === undefined ? 0 : 1 + found.length / Math.max(1, words.length);
+  // "Description of supplier" is what suppliers are called.
+  const whose = role === 'contactName' && [CUSTOMERS, SUPPLIERS].some((list) => list.in(words) !== undefined);
+  return found === undefined ? 0 : 1 + found.length / Math.max(1, words.length) + (whose ? 0.5 : 0);
 };
 
 /** Whether a column's name says that it has what is open. */

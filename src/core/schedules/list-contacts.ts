@@ -38,7 +38,7 @@ const WORDS = {
   code: COLUMN_WORDS.contactCode,
   name: COLUMN_WORDS.contactName,
   role: lexicon(
-    '区分, 種別, 取引区分, 类型, 类别',
+    'ledger, ledger type, 区分, 種別, 取引区分, 类型, 类别',
     'type, kind, role, category, contact type, art, typ, rolle, type de tiers, categorie, tipo, clase, categoria, soort, rodzaj, typ kontrahenta, tipus, typ partnera, tyyppi, tip, is, relationship',
   ),
   country: lexicon(
@@ -67,8 +67,8 @@ const roleOf = (text: string, fallback: ContactRole): ContactRole => {
     )
   )
     return 'both';
-  if (customer || /^(c|cust|k|d|deb|cli|cl)$/.test(words)) return 'customer';
-  if (supplier || /^(s|supp|l|v|f|kred|cred|four|prov|for)$/.test(words)) return 'supplier';
+  if (customer || /^(c|cust|k|d|deb|cli|cl|sl|ar)$/.test(words)) return 'customer';
+  if (supplier || /^(s|supp|l|v|f|kred|cred|four|prov|for|pl|ap)$/.test(words)) return 'supplier';
   return 'other';
 };
 

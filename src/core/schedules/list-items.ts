@@ -11,7 +11,7 @@ import { statedDate } from '../papers/stated-date';
 import { totalWords } from '../papers/total-words';
 import { AS_AT } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
-import { type DocumentKind, type ListKind, kindOfList, kindsOf } from './list-kinds';
+import { type DocumentKind, type ListKind, isSided, kindOfList, kindsOf } from './list-kinds';
 import { type PrintedRow, type SortedRows, sortRows } from './list-rows';
 import { SUMMED, type Signs, type Summed, amountOf, signsOf } from './list-signs';
 import { type ListTable, listTable } from './list-table';
@@ -303,7 +303,7 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   // Where nothing numbers or dates a document, what stands for each contact is its balance.
   const { kinds, guessed } =
     list.roles.includes('number') || list.roles.includes('date')
-      ? kindsOf(rows, whose.kind)
+      ? kindsOf(rows, whose.kind, isSided(list, rows))
       : { kinds: rows.map(() => 'balance' as const), guessed: [] };
   const last = sorted.totals.at(-1);
   const signs = signsOf(list, rows, kinds, last, whose.kind);

@@ -58,13 +58,17 @@ const UNLETTERED = '#';
 export const kindsOf = (
   rows: readonly PrintedRow[],
   whose: ListKind,
+  /** The list says the sides of its amounts as the books see them. */
+  sided: boolean,
 ): { readonly kinds: readonly DocumentKind[]; readonly guessed: readonly PrintedRow[] } => {
   const groups = new Map<string, PrintedRow[]>();
   for (const row of rows) addTo(groups, keyOf(row), row);
-  // Which sign invoices have: by those that are said to be some, else by most.
+  // Which sign invoices have: that of their side, else by those that are said to be some, else by those that are due, else by most.
   const said = rows.filter(({ texts }) => kindIn(folded(texts.kind ?? '')) === 'invoice');
-  const judged = said.length > 0 ? said : rows;
-  const positive = judged.filter(({ open = NIL }) => open > 0n).length * 2 >= judged.length;
+  const due = rows.filter(({ due: day, date }) => day !== undefined && day !== date);
+  const judged = said.length > 0 ? said : due.length > 0 ? due : rows;
+  const most = judged.filter(({ open = NIL }) => open > 0n).length * 2 >= judged.length;
+  const positive = sided ? whose === 'customers' : most;
   const against = ({ open = NIL }: PrintedRow): boolean => (positive ? open < 0n : open > 0n);
   const signed = rows.some(({ open = NIL }) => open < 0n) && rows.some(({ open = NIL }) => open > 0n);
   const [commonest] = [...groups].sort(([, one], [, other]) => other.length - one.length);
@@ -104,6 +108,10 @@ export const kindsOf = (
   return { kinds: rows.map(kindOf), guessed: rows.filter(unsure) };
 };
 
+/** Whether a list says on which side each amount stands: by its columns, or at the amounts. */
+export const isSided = ({ roles }: Pick<ListTable, 'roles'>, rows: readonly PrintedRow[]): boolean =>
+  (roles.includes('debit') && roles.includes('credit')) || rows.some(({ spoken }) => spoken);
+
 /**
  * Whose list it is, by the words of its titles, its columns, its first rows and its file; where they say neither or both, by the side on
  * which most of it stands, and that is not sure.
@@ -118,8 +126,7 @@ export const kindOfList = (
   const count = (words: typeof CUSTOMERS): number =>
     texts.filter((text) => words.in(folded(text)) !== undefined).length;
   const [ours, theirs] = [count(CUSTOMERS), count(SUPPLIERS)];
-  const sided = list.roles.includes('debit') || printed.some(({ spoken }) => spoken);
-  if (sided && ours > 0 === theirs > 0)
+  if (isSided(list, printed) && ours > 0 === theirs > 0)
     return { kind: sum(printed.map(({ open = NIL }) => open)) < 0n ? 'suppliers' : 'customers', sure: false };
   return { kind: theirs > ours ? 'suppliers' : 'customers', sure: ours !== theirs };
 };

@@ -1,5 +1,5 @@
 import { type Minor, NIL, abs, negate, sum } from '../money/minor';
-import { AGAINST, type DocumentKind, type ListKind } from './list-kinds';
+import { AGAINST, type DocumentKind, type ListKind, isSided } from './list-kinds';
 import type { PrintedRow } from './list-rows';
 import type { ListTable } from './list-table';
 
@@ -31,8 +31,7 @@ export const signsOf = (
   last: PrintedRow | undefined,
   whose: ListKind,
 ): Signs => {
-  const sided = list.roles.includes('debit') && list.roles.includes('credit');
-  if (sided || rows.some(({ spoken }) => spoken)) return { of: (amount) => amount, total: (amount) => amount };
+  if (isSided(list, rows)) return { of: (amount) => amount, total: (amount) => amount };
   const counts = (place: number): boolean => AGAINST.has(kinds[place] ?? 'invoice');
   const asPrinted = (amount: Minor): Minor => amount;
   const byKind = (amount: Minor, place: number): Minor => (counts(place) ? negate(abs(amount)) : abs(amount));

@@ -35,7 +35,7 @@ export const COLUMN_WORDS = {
     'bilagsart, verifikatslag, lag, transaktionstyp, transaktionstype, posteringstype, dokladovy typ, typ dokladu, typ dokumentu, art, belegart, typ, buchungsart, nature, type piece, type de piece, tipo, tipo doc, tipo documento, clase, soort, type document, rodzaj, rodzaj dokumentu, druh, tipus, bizonylat tipus, jenis, tyyppi, laji, bilagstype, tip, tip document, ειδος, turu, belge turu',
   ),
   number: lexicon(
-    'titulo, n titulo, titulo n, variabilny symbol, cislo faktury, c faktury, cislo dokladu, faktura c',
+    'prot, n prot, prot n, n reg, reg n, nr int, titulo, n titulo, titulo n, variabilny symbol, cislo faktury, c faktury, cislo dokladu, faktura c',
     'ver, ver nr, vernr, registro, fis no, boekstuk, bill, bill no, bill number, num, invoice id, doc, doc number, document id, laskun nro, laskun numero, tositenro, rechnungsnr, rechnungs nr, belegnummer, nr rechnung, n de piece, n de facture, numero de facture, numero de factura, num documento, n da fatura, numero fatura, nr faktury vat, numer faktury, cislo faktury, c dokladu, faktura cislo, fakturanr kund, bilagsnr, bilag nr, nr fact, numar factura, nr doc, αριθμος τιμολογιου, fatura numarasi, 請求書番号, 請求番号, 伝票番号, 伝票no, 請求書no, 発票番号, 发票号, 发票号码',
     'number, no, doc no, document, document no, document number, invoice, invoice no, invoice number, inv no, invoice ref, transaction no, tran no, voucher, voucher no, our ref, our reference, our no, register no, entry no',
     'beleg, belegnr, beleg nr, belegnummer, rechnung, rechnungsnr, rechnung nr, rechnungsnummer, re nr, belegfeld 1, opos nr, unsere nr',
@@ -120,6 +120,11 @@ export const ORDINAL = lexicon(
   '#, no, nr, n, number, line, line no, row, item, item no, pos, position, s no, sl no, sr no, serial, serial no, lfd nr, lfd, laufende nr, zeile, n ord, no ordre, ligne, orden, n orden, linea, num, n ordine, riga, nr ordem, linha, volgnr, regel, lp, l p, liczba porzadkowa, poradi, p c, por c, c, rad, sorszam, ssz, s sz, rad nr, lopnr, linje, lbnr, rivi, jarjestysnro, nr crt, crt, α α, αα, sira, sira no, 番号, 行, 序号',
 );
 
+/** Columns of how to reach somebody. */
+export const PHONE_WORDS = lexicon(
+  'phone, phone no, phone number, tel, telephone, tel no, mobile, fax, telefon, telefonnr, telefonnummer, handy, mobil, rufnummer, telephone, portable, telefono, movil, cellulare, fax, telefone, telemovel, telefoon, telefoonnummer, komorka, mobilni, puhelin, puhelinnumero, τηλεφωνο, cep, cep telefonu, 電話, 電話番号, 电话',
+);
+
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
   '登録番号, 税番号, ico dph, ico dic',
@@ -128,6 +133,7 @@ export const TAX_NUMBER_WORDS = lexicon(
 
 /** Columns that number the entries of the books, beside those that number the documents. */
 export const VOUCHER_WORDS = lexicon(
+  'prot, n prot, prot n, n reg, reg n, nr int, nr intern, nr intrare',
   'voucher, voucher no, register no, entry no, journal no, our no, our ref, our reference, transaction no, tran no, beleg, belegnr, belegnummer, buchungsnr, unsere nr, piece, n piece, no piece, registro, n registro, asiento, n asiento, protocollo, n protocollo, boekstuk, boekstuknr, ons nummer, lp, nr ewid, nr ksiegowy, cislo dokladu, interni cislo, bizonylat, bizonylatszam, iktatoszam, bilag, bilagsnr, bilagsnummer, bilag nr, ver, ver nr, vernr, verifikation, verifikationsnr, tosite, tositenro, tosite nro, nr nota, fis no, 伝票番号, 伝票no',
 );
 
@@ -171,11 +177,11 @@ export const INVOICE_WORDS = lexicon(
   'invoice, inv, si, pi, sin, pin, bill, rechnung, re, ar, er, facture, fa, fac, fv, fz, fs, factura, fra, fattura, ft, fatura, factuur, vf, if, faktura, fakt, fak, szamla, sz, lasku, factura, τιμολογιο, τπυ, τδα, debit note, dn, f, i',
 );
 export const CREDIT_WORDS = lexicon(
-  'c, g, cm, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
+  'c, g, cm, rect, rectif, kfs, kfz, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
   'credit note, credit, credit memo, cn, cr, crn, sc, pc, scr, pcr, scn, pcn, gutschrift, gs, gu, rechnungskorrektur, rk, storno, avoir, av, avo, note de credit, nc, abono, ab, abn, rectificativa, nota de credito, nota de abono, nota credito, nota di credito, ndc, creditnota, creditfactuur, cf, korekta, kor, fvk, fk, fkv, kfv, zks, dobropis, db, dob, opravny doklad, jovairo, jovairas, js, kreditfaktura, kreditnota, kf, kn, kr, kre, hyvityslasku, hl, hyvitys, nota de creditare, storno, πιστωτικο, iade, iade faturasi, refund invoice',
 );
 export const PAYMENT_WORDS = lexicon(
-  'inc, riba, bonif, ricevuta, cobros, enc, encaisst, zahlg, vplata, wplata, wpl',
+  'anz, anzahlg, inc, riba, bonif, ricevuta, cobros, enc, encaisst, zahlg, vplata, wplata, wpl',
   'bet, inbet, utbet, innbet, indbet, inbetalning, utbetalning, innbetaling, utbetaling, indbetaling, udbetaling, tahsilat, tah, odeme, tediye, πληρωμη, εισπραξη, 入金, 支払, 前受金, 前払金, 付款, 收款, maksu, suoritus, incasare, plata, avans, platba, uhrada, zaloha, kifizetes, befizetes, eloleg',
   'payment, pay, pmt, payment on account, poa, on account, receipt, rec, rct, rcpt, sa, pa, sr, pp, cash, unallocated, deposit, prepayment, advance, bank, zahlung, za, zahlungseingang, ze, anzahlung, az, akonto, a conto, vorauszahlung, bk, reglement, rg, rgt, acompte, ac, a affecter, virement, vir, encaissement, paiement, pago, cobro, anticipo, ant, a cuenta, entrega a cuenta, pagamento, incasso, acconto, in conto, bonifico, recebimento, rc, adiantamento, por conta, betaling, vooruitbetaling, aanbetaling, ontvangst, wplata, zaplata, zaliczka, zal, wb, wyciag, kp, przedplata, platba, uhrada, zaloha, zal, fizetes, befizetes, eloleg, el, elol, betalning, inbetalning, forskott, a conto, forskudd, forskud, indbetaling, innbetaling, suoritus, maksu, ennakko, ennakkomaksu, plata, incasare, avans, εισπραξη, πληρωμη, προκαταβολη, odeme, tahsilat, avans, unmatched',
 );

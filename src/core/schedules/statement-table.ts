@@ -22,7 +22,7 @@ import { ACCOUNT, BALANCE, CARD, CLOSING, OPENING, PENDING } from './statement-w
 
 const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
 /** Two blanks part it from what stands beside it. */
-const NUMBER = /(?:\*|x|\d)(?:[\d*x-]|\s(?!\s)){4,25}\d/i;
+const NUMBER = /(?:\*|x|\d)(?:[\d*x-]|\s(?!\s)){4,38}\d/i;
 
 const NONE: ReadonlySet<string> = new Set();
 
@@ -33,7 +33,7 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
   const amounts = row.flatMap((cell, column) => {
     const text = textOf(cell);
     if (dayIn(list, text) !== undefined) return [];
-    const behind = text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?$/) + 1).trim();
+    const behind = text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?(?:\s?\p{Lu}{3})?$/u) + 1).trim();
     const read = amountIn(list, cell) ?? amountIn(list, behind);
     const units = read === undefined ? undefined : unitsOf(read, digits, typeof cell === 'object');
     if (units === undefined) return [];

@@ -143,6 +143,18 @@ class Running {
   }
 }
 
+/** What the first things stand under, where their heading is above the header, as the later ones are above its repetitions. */
+const headingAbove = ({ rows, header }: RegisterTable, isRepeated: (row: Row) => boolean): string | null => {
+  const alone = (row: Row | undefined): readonly string[] | undefined => {
+    const texts = (row ?? []).map(textOf).filter((text) => text !== '');
+    return texts.length === 1 && !isSum(texts[0] ?? '') ? texts : undefined;
+  };
+  const below = rows.slice(header.at + 1);
+  const again = below.some((row, at) => at > 0 && isRepeated(row) && row.filter((cell) => textOf(cell) !== '').length > 1 && alone(below[at - 1]) !== undefined && !isRepeated(below[at - 1] ?? [])); // prettier-ignore
+  const own = header.at < header.height ? undefined : alone(rows[header.at - header.height]);
+  return again && own !== undefined ? heading(own) : null;
+};
+
 /** Goes through the rows of the list: headings, things, sums, and what is printed on every page. */
 export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: number): SortedRegister => {
   const from = table.header.at + 1;
@@ -180,7 +192,7 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
     });
   const items: RegisterRow[] = [];
   const missed: number[] = [];
-  let section: string | null = null;
+  let section: string | null = headingAbove(table, isRepeated);
   // What the things come to since the last sum or heading, and altogether.
   let since = new Running(roles, 0);
   const whole = new Running(roles, 0);
