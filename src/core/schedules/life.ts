@@ -11,7 +11,7 @@ const IN_YEARS = lexicon(
 
 const LIFE = /^(\d{1,4})(?:[.,](\d{1,2}))?\s*(\p{L}*)\.?$/u;
 /** "5/6": five years and six months. */
-const YEARS_MONTHS = /^(\d{1,2})\s?[/;:]\s?(\d{1,2})$/;
+const YEARS_MONTHS = /^0?(\d{1,2})\s?[/;:]\s?0?(\d{1,2})$/;
 const MOST_MONTHS = 9999;
 
 /**

@@ -6,7 +6,7 @@ import type { Side } from '../money/minor';
 import { type Content, MONEY, type Role, contentOf, inCurrencyOf, isOpen } from './list-columns';
 import { isDay } from './list-days';
 import { contactIn, hasCodes } from './list-whose';
-import { COLUMN_WORDS, PHONE_WORDS, TAX_NUMBER_WORDS, isKindWord } from './list-words';
+import { COLUMN_WORDS, PAID_WORDS, PHONE_WORDS, RATE_WORDS, TAX_NUMBER_WORDS, isKindWord } from './list-words';
 
 /**
  * What columns of a list are by what stands in them beside each other, whatever they are called. Each step finds one thing and leaves
@@ -27,6 +27,8 @@ export interface Beside {
   readonly units: (row: Row, column: number) => bigint | undefined;
   /** On which side an amount stands, by the word in its column of sides. */
   readonly sideOf: (text: string) => Side | undefined;
+  /** A day in a cell, ISO. */
+  readonly day: (text: string) => string | undefined;
 }
 
 const place = ({ roles }: Pick<Beside, 'roles'>, role: Role): number => roles.indexOf(role);
@@ -145,7 +147,7 @@ const tellBase = (beside: Beside): void => {
 
 /** A total beside ages is what is open, where it is what they come to. */
 const tellAges = (beside: Beside): void => {
-  const { roles, sample, units } = beside;
+  const { roles, names, sample, units } = beside;
   const spare = spareIn(beside);
   const known = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
   const named = place(beside, 'open') >= 0 ? place(beside, 'open') : place(beside, 'original');
@@ -161,8 +163,64 @@ const tellAges = (beside: Beside): void => {
     return mostly(meets.length, filled.length);
   });
   if (adds === undefined) return;
+  // Two of which none is called an age are what is paid and what is left.
+  if (known.length === 0 && adds.ages.length === 2) {
+    const paid = adds.ages.find((column) => PAID_WORDS.in(folded(names[column] ?? '')) !== undefined) ?? adds.ages[0];
+    const left = adds.ages.find((column) => column !== paid);
+    if (left !== undefined) [roles[adds.total], roles[left]] = ['original', 'open'];
+    return;
+  }
   roles[adds.total] = 'open';
   for (const column of adds.ages) roles[column] = 'age';
+};
+
+/** The highest tax on sales anywhere, in hundredths of what is taxed. */
+const MOST_TAX = 30n;
+
+/** What is taxed and its tax beside what they come to are no balances. Gives the columns of the two. */
+const tellTax = (beside: Beside): ReadonlySet<number> => {
+  const { roles, contents, inCurrency, units } = beside;
+  const dated = datedIn(beside);
+  const money = contents.flatMap(({ amounts, dates, filled }, column) =>
+    roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
+  );
+  const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
+  for (const whole of money)
+    for (const net of money)
+      for (const tax of money) {
+        if (new Set([whole, net, tax]).size < 3) continue;
+        const rows = dated.flatMap((row) => {
+          const [sum, part, rest] = [units(row, whole), units(row, net), units(row, tax)];
+          return sum === undefined || part === undefined || rest === undefined || sum === 0n
+            ? []
+            : [[sum, part, rest] as const];
+        });
+        const adds = rows.filter(
+          ([sum, part, rest]) => part + rest === sum && size(rest) * 100n <= size(part) * MOST_TAX,
+        );
+        const taxed = adds.filter(([, , rest]) => rest !== 0n);
+        if (rows.length < 2 || !mostly(adds.length, rows.length, 9) || !mostly(taxed.length, rows.length, 6)) continue;
+        if (PAID_WORDS.in(folded(beside.names[tax] ?? '')) !== undefined) continue;
+        const open = [net, tax].some((column) => roles[column] === 'open') || place(beside, 'open') < 0;
+        roles[net] = undefined;
+        roles[tax] = undefined;
+        if (open) roles[whole] = 'open';
+        return new Set([net, tax]);
+      }
+  return NONE;
+};
+const NONE: ReadonlySet<number> = new Set();
+
+/** Nothing is due before its day: where most is, the two columns are the other way round. */
+const tellDays = ({ roles, sample, day }: Beside): void => {
+  const [dateAt, dueAt] = [roles.indexOf('date'), roles.indexOf('due')];
+  if (dateAt < 0 || dueAt < 0) return;
+  const both = sample.flatMap((row) => {
+    const [date, due] = [day(textOf(row[dateAt])), day(textOf(row[dueAt]))];
+    return date === undefined || due === undefined ? [] : [due < date];
+  });
+  if (both.length > 1 && mostly(both.filter(Boolean).length, both.length, 8))
+    [roles[dateAt], roles[dueAt]] = ['due', 'date'];
 };
 
 /** A balance that runs on from row to row, or stands where an account ends, is no open amount; gives its column. */
@@ -259,7 +317,8 @@ const tellBalances = ({ roles, names, contents }: Beside): void => {
   const dated = roles.includes('date') || roles.includes('due') || roles.includes('contactCode');
   if (numberAt < 0 || nameAt < 0 || dated || (contents[nameAt]?.distinct ?? 0) < 0.95) return;
   const term = COLUMN_WORDS.number.in(folded(names[numberAt] ?? ''));
-  if ((term?.length ?? 0) <= GENERIC) roles[numberAt] = 'contactCode';
+  const generic = term === undefined ? (names[numberAt] ?? '') === '' : term.length <= GENERIC;
+  if (generic) roles[numberAt] = 'contactCode';
 };
 
 /** Whoever a code stands for is called by a text that is the same with the code, whatever its column is called. */
@@ -297,7 +356,10 @@ const tellCodes = (beside: Beside, running: number | undefined): void => {
   const code = contents.findIndex((_, column) => {
     if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
     const called = folded(names[column] ?? '');
-    if ([TAX_NUMBER_WORDS, PHONE_WORDS].some((list) => list.is(called)) || names[column]?.includes('%') === true)
+    if (
+      [TAX_NUMBER_WORDS, PHONE_WORDS, RATE_WORDS].some((list) => list.is(called)) ||
+      names[column]?.includes('%') === true
+    )
       return false;
     const { marks, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));
     if (filled < 2 || length < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
@@ -314,7 +376,10 @@ const tellCodes = (beside: Beside, running: number | undefined): void => {
 };
 
 /** Tells the columns, one thing after the other, since each rests on those before; gives the column of a balance that runs on. */
-export const tellBeside = (beside: Beside): number | undefined => {
+export const tellBeside = (given: Beside): number | undefined => {
+  tellDays(given);
+  const parts = tellTax(given);
+  const beside = parts.size === 0 ? given : { ...given, contents: given.contents.map((one, at) => (parts.has(at) ? { ...one, amounts: 0 } : one)) }; // prettier-ignore
   tellBase(beside);
   tellAges(beside);
   const running = tellRunning(beside);

@@ -65,7 +65,7 @@ export const contentOf = (cells: readonly string[]): Content => {
     currencies: share((text) => isCurrency(text)),
     codes: share(isCode),
     marks: share((text) => isCode(text) || /^[\p{Lu}\d][\p{Lu}\d./_&-]{0,13}$/u.test(text)),
-    numbered: share((text) => text.length <= 20 && /\d/.test(text)),
+    numbered: share((text) => text.length <= 20 && /\d/.test(text) && !/\d[.,]\d{2}(?:\s?\p{L}{1,2})?$/u.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
     short: share((text) => /^\p{L}{1,4}$/u.test(text)),
     serial: filled.length > 2 && filled.every((text, at) => text.replace(/[.)]$/, '') === String(at + 1)),
@@ -135,7 +135,12 @@ export const inCurrencyOf = (name: string): string | undefined =>
   name.match(/(?<![\p{L}\d])\p{Lu}{3}(?![\p{L}\d])/gu)?.find((code) => isCurrency(code));
 
 /** The columns of a list by their names and by what is in them; each role once, but ages as often as there are. */
-export const rolesOf = (names: readonly string[], cells: readonly Content[]): readonly (Role | undefined)[] => {
+export const rolesOf = (
+  names: readonly string[],
+  cells: readonly Content[],
+  /** Rows between the documents say whose they are. */
+  grouped: boolean,
+): readonly (Role | undefined)[] => {
   const found: (Role | undefined)[] = names.map(() => undefined);
   // Eight digits are a day where no column has days that look like some.
   const separated = cells.some(({ dates }) => dates >= 0.6);
@@ -152,7 +157,8 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
         // What is called after debtors may hold their codes.
         if (role === 'contactName' && content.codes >= 0.9 && fits('contactCode', content))
           return [{ at, role: 'contactCode' as const, score }];
-        return fits(role, content) ? [{ at, role, score: other ? score / 2 : score }] : [];
+        const code = role === 'contactCode' && score >= 3 && content.codes >= 0.9;
+        return code || fits(role, content) ? [{ at, role, score: other ? score / 2 : score }] : [];
       }),
     )
     .filter(({ role }, _, all) => {
@@ -239,10 +245,13 @@ export const rolesOf = (names: readonly string[], cells: readonly Content[]): re
   }
   // Where nothing numbers or dates a document, each row is somebody's balance, so that nobody recurs.
   const balances = !taken.has('number') && !taken.has('date') && !taken.has('contactCode');
-  if (!taken.has('contactName') && !taken.has('reference'))
+  if (!taken.has('contactName'))
     give(
       'contactName',
-      free(({ spaced, distinct, fractions }) => spaced >= 0.8 && fractions < 0.2 && (distinct <= 0.9 || balances)),
+      free(
+        ({ spaced, distinct, fractions }) =>
+          spaced >= 0.8 && fractions < 0.2 && (!grouped || ((distinct <= 0.9 || balances) && !taken.has('reference'))),
+      ),
     );
   if (!taken.has('number'))
     give(

@@ -80,8 +80,10 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   const sideAt = list.roles.indexOf('side');
   const side = sideAt < 0 ? undefined : list.sideOf(textOf(row[sideAt]));
   let [spoken, unread] = [false, false];
-  const read = (cell: Row[number] | undefined, beside: PaperAmount['side']): Minor | undefined => {
-    const found = amountIn(list, cell);
+  const read = (column: number, beside: PaperAmount['side']): Minor | undefined => {
+    const cell = row[column];
+    const whole = amountIn(list, cell);
+    const found = whole !== undefined && list.hundredths.has(column) ? { ...whole, scale: whole.scale + 2 } : whole;
     const units = found === undefined ? undefined : unitsOf(found, digits, typeof cell === 'object');
     if (found === undefined || units === undefined) {
       if (/\d/.test(textOf(cell)) || isRemark(textOf(cell))) unread = true;
@@ -95,18 +97,18 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   list.roles.forEach((role, column) => {
     const currency = inCurrency.get(column);
     if (currency !== undefined) {
-      const amount = read(row[column], side);
+      const amount = read(column, side);
       if (amount === undefined || amount === 0n) return;
       // Two currencies in a row are a sum of each, not one document.
       if (texts.currency === undefined) [texts.currency, amounts.open] = [currency, amount];
       else delete amounts.open;
-    } else if (role === 'age') ages.push(read(row[column], side));
+    } else if (role === 'age') ages.push(read(column, side));
     else if (role === 'debit' || role === 'credit') {
       // These say the side by their column.
-      const amount = read(row[column], undefined);
+      const amount = read(column, undefined);
       if (amount !== undefined) amounts[role] = amount;
     } else if (role === 'original' || role === 'open' || role === 'base') {
-      const amount = read(row[column], side);
+      const amount = read(column, side);
       if (amount !== undefined) amounts[role] = amount;
     } else if (role !== undefined) texts[role] = textOf(row[column]);
   });
@@ -116,8 +118,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   }
   const moved = amounts.open ?? amounts.debit ?? amounts.credit;
   const carriedIn = row.some((cell) => BALANCE_WORDS.is(folded(textOf(cell))));
-  const before =
-    list.running === undefined || moved !== undefined || !carriedIn ? undefined : read(row[list.running], side);
+  const before = list.running === undefined || moved !== undefined || !carriedIn ? undefined : read(list.running, side);
   return {
     row: number,
     texts,

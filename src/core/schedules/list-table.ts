@@ -12,7 +12,8 @@ import { currencyColumns, tellBeside } from './list-beside';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, isDay } from './list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header';
-import { hasCodes } from './list-whose';
+import { contactIn, hasCodes } from './list-whose';
+import { HUNDREDTHS } from './list-words';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -30,6 +31,8 @@ export interface ListTable {
   readonly running: number | undefined;
   /** Columns that are called by a currency, each with what is open in it. */
   readonly inCurrency: ReadonlyMap<number, string>;
+  /** Columns whose amounts are in hundredths, by their names. */
+  readonly hundredths: ReadonlySet<number>;
   /** The names of contacts bear their codes. */
   readonly coded: boolean;
   /** On which side an amount stands, by the word in its column of sides. */
@@ -100,7 +103,9 @@ const settled = (
     const amount = read === undefined ? undefined : unitsOf(read, FINEST, typeof row[column] === 'object')?.amount;
     return amount !== undefined && read?.side === 'credit' ? -amount : amount;
   };
-  const running = tellBeside({ roles, names, contents, sample, inCurrency, units, sideOf });
+  const { order } = orderOf(rows, from, roles, undefined, []);
+  const day = (text: string): string | undefined => dayOf(text, order);
+  const running = tellBeside({ roles, names, contents, sample, inCurrency, units, sideOf, day });
   return { roles, running, inCurrency };
 };
 
@@ -196,10 +201,12 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
       ),
     ),
   );
+  // Rows of one cell between the documents say whose those below are.
+  const grouped = rows.slice(top.at + 1, top.at + 1 + SAMPLE).some((row) => contactIn(row.map(textOf)) !== undefined);
   const { roles, running, inCurrency } = settled(
     rows,
     from,
-    rolesOf(names, contents).map((role, at) => role ?? (isSides(column(rows, from, at)) ? 'side' : undefined)),
+    rolesOf(names, contents, grouped).map((role, at) => role ?? (isSides(column(rows, from, at)) ? 'side' : undefined)),
     names,
     contents,
   );
@@ -214,6 +221,11 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     unnamed,
     running,
     inCurrency,
+    hundredths: new Set(
+      names.flatMap((name, at) =>
+        HUNDREDTHS.in(folded(name)) === undefined || (contents[at]?.fractions ?? 1) > 0 ? [] : [at],
+      ),
+    ),
     coded:
       !roles.includes('contactCode') &&
       hasCodes(column(body, 0, roles.indexOf('contactName')).filter((text) => totalWords(text, NONE) === 0)),

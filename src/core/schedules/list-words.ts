@@ -6,6 +6,7 @@ import { lexicon } from '../words/lexicon';
  */
 export const COLUMN_WORDS = {
   contactCode: lexicon(
+    'kode, kundekode, leverandorkode',
     'cari kodu, kodu',
     'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
     'account, account no, account number, acct, a c, customer no, customer number, customer code, customer id, supplier no, supplier number, supplier code, supplier id, vendor no, vendor id, client code, client no, contact code, debtor no, creditor no, ledger account, code',
@@ -18,6 +19,7 @@ export const COLUMN_WORDS = {
     'kundnr, kundnummer, kund nr, leverantorsnr, leverantorsnummer, kundenr, kundenummer, leverandornr, leverandornummer, debitornr, kreditornr, asiakasnro, asiakasnumero, toimittajanro, toimittajanumero, tunnus, kod partener, cont, κωδικος, musteri kodu, cari kod, hesap kodu',
   ),
   contactName: lexicon(
+    'debitor, kreditor, debitorer, kreditorer, motpart, modpart, medkontrahent, counterparty, payer, who, partner name, zakaznik',
     'nazov, nazov firmy, partner, obchodne meno, adi, ad, unvani, musteri adi, cari adi, firma adi, tedarikci adi',
     '名称, 得意先名, 得意先, 取引先名, 取引先, 仕入先名, 仕入先, 顧客名, 会社名, 氏名, 客户, 客户名称, 供应商, 供应商名称',
     'name, customer, customer name, supplier, supplier name, vendor, vendor name, client, client name, company, contact, contact name, debtor, creditor, payee, legal name, account name',
@@ -63,6 +65,7 @@ export const COLUMN_WORDS = {
     'auftrag, auftragsnr, bestellung, bestellnr, bestell nr, bestellnummer, commande, n commande, no commande, notre commande, bon de commande, pedido, n pedido, nuestro pedido, ordine, n ordine, encomenda, n encomenda, ordernr, ordernummer, bestelnr, bestelling, onze order, zamowienie, nr zamowienia, objednavka, cislo objednavky, rendeles, rendelesszam, order nr, ordrenr, ordrenummer, tilausnro, tilaus, comanda, παραγγελια, siparis, siparis no',
   ),
   date: lexicon(
+    'εκδοσης, ημ νια εκδοσης, ημερομηνια εκδοσης, dated, bill dated, wystawiono, emitido, emitida el',
     'datum vystavenia, vystavena dna, datum vyhotovenia, datum dokladu',
     'vystavena, vystaveny, vydana, dokl ze dne, kelte, udstedt, utstedt, utfardat, emis, issued on',
     'bill date, laskun pvm, laskupvm, laskupaiva, paivays, tositepvm, kelt, kelte, szamla kelte, kiallitas, vystaveno, vystaveno dne, datum vyst, data wyst, data wystaw, utfardad, bokf datum, bokforingsdatum, bogforingsdato, bilagsdato, fakturadato, data facturii, data emiterii, ημερομηνια, ημ νια, ημερομηνια εκδοσης, tarih, fatura tarihi, evrak tarihi, belge tarihi, ausgestellt, rechnungsdat, date piece comptable, date emission, emitida, emision, emissione, 請求日, 発行日, 伝票日付, 日付, 計上日, 取引日, 发票日期, 日期',
@@ -70,6 +73,7 @@ export const COLUMN_WORDS = {
     'datum, belegdatum, rechnungsdatum, buchungsdatum, re datum, date piece, date facture, date de facture, date document, date ecriture, date operation, fecha, fecha factura, fecha documento, f factura, f emision, fecha emision, data, data documento, data fattura, data doc, data fatura, data emissao, factuurdatum, boekdatum, datum factuur, data wystawienia, data dokumentu, data faktury, datum vystaveni, datum dokladu, vystaveno, kelt, kelte, szamla kelte, bizonylat kelte, teljesites, fakturadatum, bilagsdato, fakturadato, dato, bokforingsdatum, paivays, laskupvm, pvm, paivamaara, data factura, data document, ημερομηνια, ημ νια, tarih, belge tarihi, fatura tarihi',
   ),
   due: lexicon(
+    'ληξης, ημ νια ληξης, ημερομηνια ληξης',
     'datum splatnosti, splatna dna, splatne dna',
     'splatna, splatny, splatno, forf datum, forf dato, forfaller den, echeant, vencim',
     'due by, payable by, net due, net due date, bill due, erapvm, erapaiva, maksupaiva, esedekes, fizetesi hatarido, splatne, splatne dne, forfald, forfaldsdato, forfallsdato, forfallodag, forfaller, scadenta, data scadentei, scadent la, ληξη, ημερομηνια ληξης, vade, vade tarihi, son odeme tarihi, zahlungsziel am, faellig, d echeance, date d ech, vence el, f vto, data scad, data de vencimento, 支払期日, 支払期限, 期日, 入金予定日, 支払予定日, 到期日',
@@ -93,6 +97,7 @@ export const COLUMN_WORDS = {
     'betrag, rechnungsbetrag, belegbetrag, bruttobetrag, brutto, urspr betrag, ursprungsbetrag, montant, montant ttc, montant initial, montant facture, montant origine, ttc, importe, importe original, importe factura, total factura, importo, importo originale, importo fattura, totale documento, valor, valor original, valor documento, bedrag, factuurbedrag, oorspronkelijk, origineel bedrag, kwota, kwota dok, kwota dokumentu, kwota brutto, wartosc, castka, castka dokladu, fakturovano, puvodni castka, osszeg, szamla osszege, eredeti osszeg, brutto osszeg, belopp, fakturabelopp, ursprungligt belopp, belob, fakturabelob, belop, fakturabelop, opprinnelig belop, summa, laskun summa, alkuperainen, suma, valoare, valoare factura, ποσο, αξια, tutar, fatura tutari',
   ),
   open: lexicon(
+    'owed, owing, total owing, amount owing, we owe, due to us, tartozas, ανεισπρακτο, ανεισπρακτα, pozostaje, do zaplacenia, tilbage, gjenstar',
     'zostava uhradit, zostava, zostatok, nezaplatene, neuhradene, ostava uhradit, k uhrade',
     'open balance, amount outstanding, balance outstanding, to pay, to be paid, still due, avoinna, avoinna eur, avoin, avoin saldo, maksamatta, hatralek, nyitott, nyitott osszeg, egyenleg, fizetendo, zbyva, zbyva uhradit, k uhrade, neuhrazeno, zustatek, rest, restbelob, restbelop, resterende, aterstaende, kvar att betala, saldo restant, sold, rest de plata, rest de incasat, neachitat, υπολοιπο, ανεξοφλητο, kalan, kalan tutar, bakiye, acik tutar, acik bakiye, 残高, 未収残高, 未払残高, 未回収額, 未払額, 未収金額, 余额',
     'open, open amount, outstanding, outstanding amount, balance, balance due, amount due, amount open, remaining, remaining amount, unpaid, still open, due amount, open balance, o s, left to pay, unallocated',
@@ -104,10 +109,12 @@ export const COLUMN_WORDS = {
     'hauswahrung, eigenwahrung, in hauswahrung, contre valeur, contrevaleur, devise locale, contravalor, moneda local, controvalore, valuta locale, contravalor, moeda local, tegenwaarde, in huisvaluta, basisvaluta, w walucie krajowej, w pln, w walucie ksiegowej, v czk, v domaci mene, v mene uctovnictvi, forintban, huf ertek, konyvelesi penznem, i sek, basvaluta, i dkk, i nok, basisvaluta, grundvaluta, euroina, kirjanpitovaluutta, in lei, echivalent lei, σε ευρω, tl karsiligi, yerel para',
   ),
   debit: lexicon(
+    'saidas, gastos, wyplywy, vydaje, kiadasok, menot',
     '発生, 借方',
     'debit, dr, debits, soll, debe, dare, debito, debet, wn, winien, ma dati, md, tartozik, debiter, debiteur, χρεωση, borc, charge, charges, invoices, paid out, withdrawal, withdrawals, money out, payments out, belastung, lastschrift, ausgang, cargo, cargos, addebito, addebiti, uscite, af, afschrijving, bij debet, obciazenie, obciazenia, wyplata, vydej, kiadas, terheles, ut, uttag, ut av konto, haevet, panot ulos, plati, cikis',
   ),
   credit: lexicon(
+    'inn, inn pa konto, inn på konto, entradas, ingresos, credits in, wplywy, prijmy, bevetelek, tulot',
     '入金, 貸方',
     'credit, cr, credits, ma, haben, haber, avere, credito, kredit, ct, dal, d, kovetel, crediter, πιστωση, alacak, payments, receipts, paid in, deposit, deposits, money in, gutschrift, eingang, abono, abonos, accredito, accrediti, entrate, bij, bijschrijving, uznanie, uznania, wplata, prijem, bevetel, jovairas, in, insattning, inn paa konto, indsat, sisaan, panot, incasari, giris',
   ),
@@ -118,6 +125,21 @@ export type ListColumn = keyof typeof COLUMN_WORDS;
 /** Columns that count the rows of the list, where that is what stands in them. */
 export const ORDINAL = lexicon(
   '#, no, nr, n, number, line, line no, row, item, item no, pos, position, s no, sl no, sr no, serial, serial no, lfd nr, lfd, laufende nr, zeile, n ord, no ordre, ligne, orden, n orden, linea, num, n ordine, riga, nr ordem, linha, volgnr, regel, lp, l p, liczba porzadkowa, poradi, p c, por c, c, rad, sorszam, ssz, s sz, rad nr, lopnr, linje, lbnr, rivi, jarjestysnro, nr crt, crt, α α, αα, sira, sira no, 番号, 行, 序号',
+);
+
+/** Columns of what is paid already. */
+export const PAID_WORDS = lexicon(
+  'paid, amount paid, paid amount, received, settled, allocated, applied, bezahlt, gezahlt, zahlung, zahlungen, zahlung eur, ausgeglichen, regle, paye, deja paye, acompte, encaisse, cobrado, pagado, abonado, pagato, incassato, pago, recebido, liquidado, betaald, voldaan, ontvangen, zaplacono, rozliczono, uhrazeno, zaplaceno, befizetve, fizetve, kiegyenlitve, betalt, betald, innbetalt, indbetalt, inbetalt, maksettu, platit, incasat, achitat, εισπραχθεν, πληρωθεν, εξοφληθεν, odenen, tahsil edilen, 入金済, 入金額, 支払済, 已收, 已付',
+);
+
+/** Columns of the rates of currencies. */
+export const RATE_WORDS = lexicon(
+  'rate, fx rate, exchange rate, fx, kurs, wechselkurs, devisenkurs, umrechnungskurs, cours, cours de change, taux de change, taux, tipo de cambio, t c, tc, cambio, tasso, tasso di cambio, cambio aplicado, koers, wisselkoers, kurz, arfolyam, valutakurs, vaxelkurs, kurssi, curs, curs valutar, ισοτιμια, kur, doviz kuru, レート, 換算レート, 汇率',
+);
+
+/** Says that a column's amounts are in hundredths. */
+export const HUNDREDTHS = lexicon(
+  'cents, cent, pence, centimes, centimos, centavos, minor units, in cents, centesimi, centow, groszy',
 );
 
 /** Columns of how to reach somebody. */
@@ -161,12 +183,14 @@ export const OLDER = lexicon(
 
 /** Words of titles that say whose list it is. */
 export const CUSTOMERS = lexicon(
+  'facturas emitidas, fatture emesse, factures emises, faturas emitidas, faktury wystawione, faktury vydane, issued invoices, utstalda fakturor',
   'pohladav*, vydane faktury, odberatelske',
   'neincasat*, de incasat, por cobrar, da incassare, vydane faktury, pohledav*, kimeno szamlak, utgaende fakturor, kundefordringer',
   '得意先, 売掛, 顧客, 客户, 应收, ostereskontra asiakkaat, myyntireskontra, myyntilaskut, avoimet myyntilaskut, vevoszaml*, alici*, musteri*, πελατ*, clienti incerti',
   'a r, ar aging, ar ageing, customer*, client*, debtor*, debitor*, receivable*, sales ledger, aged debt, aged debtors, accounts receivable, kunden*, forderung*, offene posten debitoren, client*, clients, creances, balance clients, cliente*, deudores, por cobrar, clienti, crediti, clientes, a receber, debiteur*, klanten, vorderingen, odbiorc*, odbiorcami, naleznosci, klient*, odberatel*, pohledav*, vevo*, vevok, koveteles*, kund*, kundreskontra, kundfordringar, kunder, debitorer, tilgodehavender, kundefordringer, asiakas*, asiakkaat, myyntireskontra, myyntisaamiset, clienti, creante, πελατ*, απαιτησεις, musteri*, alicilar',
 );
 export const SUPPLIERS = lexicon(
+  'facturas recibidas, fatture ricevute, factures recues, faturas recebidas, faktury otrzymane, faktury prijate, received invoices, mottagna fakturor',
   'neplatit*, neachitat*, de platit, da pagare, prijate faktury, bejovo szamlak, ingaende fakturor',
   '仕入先, 買掛, 支払先, 供应商, 应付, ostoreskontra, ostolaskut, avoimet ostolaskut, toimittaj*, szallitoi*, satici*, tedarikci*, προμηθευτ*, bills to pay, unpaid bills, aged payable*',
   'a p, ap aging, ap ageing, supplier*, vendor*, creditor*, payable*, purchase ledger, aged creditors, accounts payable, lieferant*, kreditor*, verbindlichkeit*, fournisseur*, dettes, proveedor*, acreedor*, por pagar, fornitor*, debiti, fornecedor*, a pagar, crediteur*, leverancier*, schulden, dostawc*, dostawcami, zobowiaza*, dodavatel*, zavaz*, szallito*, kotelezettseg*, leverantor*, leverantorsskulder, leverandor*, leverandorgjaeld, leverandorgjeld, kreditorer, toimittaja*, ostoreskontra, ostovelat, furnizor*, datorii, προμηθευτ*, υποχρεωσεις, tedarikci*, saticilar',

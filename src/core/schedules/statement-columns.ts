@@ -5,6 +5,7 @@ import { unitsOf } from '../money/paper-amount';
 import { decimalsOf } from '../papers/decimals';
 import { statedCurrency } from '../papers/stated-currency';
 import { CREDIT, DEBIT } from '../words/paper-words';
+import { contentOf } from './list-columns';
 import { type ListTable, amountIn, dayIn, listTable } from './list-table';
 import { ACCOUNT, BALANCE, BOOKED, IN, OUT, VALUE_DATE, WORDS } from './statement-words';
 import { withYears } from './years-of-days';
@@ -29,6 +30,15 @@ const isSides = (texts: readonly string[]): boolean =>
   texts.every(
     (text) => text.length <= 12 && (text === '+' || wentOut(text) || IN.is(folded(text)) || CREDIT.is(folded(text))),
   );
+
+/** Columns of amounts that nothing else is known of. */
+const spareIn = (list: ListTable, found: Columns): readonly number[] => {
+  const taken = new Set([...found.values()].flat());
+  const rows = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
+  return (list.rows[list.header] ?? []).flatMap((_, at) =>
+    !taken.has(at) && contentOf(rows.map((row) => textOf(row[at]))).fractions >= 0.8 ? [at] : [],
+  );
+};
 
 const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
 
@@ -160,6 +170,17 @@ const columnsOf = (list: ListTable): Columns => {
   });
   const taken = new Set([...found.values()].flat());
   settleMoves(list, found);
+  // Beside what came in, a column that is filled where that is not has what went out; and the other way round.
+  const [known, other] = found.has('in') ? (['in', 'out'] as const) : (['out', 'in'] as const);
+  const [own] = found.get(known) ?? [];
+  if (own !== undefined && !found.has(other) && !found.has('amount')) {
+    const beside = spareIn(list, found).find((at) => {
+      const filled = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => [own, at].filter((column) => textOf(row[column]) !== '').length); // prettier-ignore
+      const some = filled.filter((count) => count > 0);
+      return some.filter((count) => count === 1).length * 10 >= some.length * 9;
+    });
+    if (beside !== undefined) found.set(other, [beside]);
+  }
   // Where no column is called by a word for it, what has words in it says what the entries are.
   if (!found.has('text')) {
     (list.rows[list.header] ?? []).forEach((_, at) => {
@@ -184,6 +205,8 @@ export interface BankTable {
   readonly texts: readonly number[];
   /** The currency that the table says, or empty. */
   readonly currency: string;
+  /** Columns of amounts that nothing is known of: an entry with one of them alone does not read. */
+  readonly spare: readonly number[];
   /** Decimals of its amounts, where no currency says them. */
   readonly digits: number;
 }
@@ -204,5 +227,12 @@ export const bankTable = (tables: readonly Table[], sheet: number): BankTable | 
       where === at('currency') ? 'currency' : amounts.includes(where) ? 'balance' : 'ignore',
     ),
   });
-  return { list, at, texts: columns.get('text') ?? [], currency: currency ?? '', digits: decimalsOf(tables) };
+  return {
+    list,
+    at,
+    texts: columns.get('text') ?? [],
+    currency: currency ?? '',
+    spare: spareIn(list, columns),
+    digits: decimalsOf(tables),
+  };
 };

@@ -68,14 +68,17 @@ interface TableEntry extends StatementEntry {
 
 /** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
 const entryIn = (
-  { list, at, texts: words, currency: common, digits: unstated }: BankTable,
+  { list, at, texts: words, currency: common, spare, digits: unstated }: BankTable,
   row: Row,
   before: string | undefined,
 ): TableEntry | 'unread' | undefined => {
   const text = (column: Column): string => textOf(row[at(column)]);
   const day = text(at('date') < 0 ? 'valueDate' : 'date');
   const cells = (['amount', 'in', 'out'] as const).map((column) => row[at(column)]);
-  if (cells.every((cell) => !/\d/.test(textOf(cell)))) return undefined;
+  if (cells.every((cell) => !/\d/.test(textOf(cell)))) {
+    const other = spare.some((column) => /[1-9]/.test(textOf(row[column])));
+    return other && dayIn(list, day) !== undefined ? 'unread' : undefined;
+  }
   // What is only announced is in no balance.
   if (row.some((cell) => textOf(cell).length < 40 && PENDING.is(folded(textOf(cell))))) return undefined;
   const own = dayIn(list, day);

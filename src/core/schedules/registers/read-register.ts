@@ -178,6 +178,17 @@ const belowNil = (rows: readonly RegisterRow[], roles: readonly RegisterRole[]):
     }),
   );
 
+/** A row with the amounts of some columns turned round. */
+const withTurned = (row: RegisterRow, turned: ReadonlySet<RegisterRole>): RegisterRow => ({
+  ...row,
+  money: Object.fromEntries(
+    Object.entries(row.money).map(([role, amount]) => [
+      role,
+      turned.has(role as RegisterRole) ? minor(-amount) : amount,
+    ]),
+  ),
+});
+
 const spanOf = (row: RegisterRow): ListedSpan => ({
   row: row.row,
   code: orNull(row.texts.code),
@@ -197,7 +208,7 @@ const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readon
       const parts = money.depreciation === undefined ? [money.brought, money.charge] : [money.depreciation];
       const written = sum(parts.map((one) => one ?? NIL));
       if (money.cost === undefined || money.net === undefined || (row.texts.disposed ?? '') !== '') return [];
-      return subtract(money.cost, abs(written)) === money.net
+      return subtract(abs(money.cost), abs(written)) === abs(money.net)
         ? []
         : says(`In row ${row.row} cost less depreciation is another amount than its book value.`);
     }
@@ -306,7 +317,9 @@ const listedOf = (
       const life = lifeUnit(table, items);
       // Some print what is written off as a negative amount.
       const reversed = belowNil(items, ['depreciation', 'brought', 'charge']).size > 0;
-      return items.map((row) => assetOf(row, life, reversed));
+      // Or what things cost, beside depreciation above nil.
+      const turned = belowNil(items, ['cost', 'net', 'residual']);
+      return items.map((row) => assetOf(turned.has('cost') ? withTurned(row, turned) : row, life, reversed));
     }
     case 'stock':
       return items.map(stockOf);

@@ -166,7 +166,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           if (cost === undefined || net === undefined || (written.length === 0 && cost === net)) return undefined;
           const sum = written.reduce((all, one) => all + one, 0n);
           // What was disposed of may stand with its cost and nothing left.
-          return net === 0n && cost !== size(sum) ? undefined : cost - sum === net || cost + sum === net;
+          return net === 0n && size(cost) !== size(sum) ? undefined : cost - sum === net || cost + sum === net;
         }),
       );
     case 'stock':
