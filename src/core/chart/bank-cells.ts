@@ -64,7 +64,7 @@ export const bankText = (details: BankDetails, column: BankColumn, { currency, s
   }
 };
 
-const NO = /^(?:n|no|0|false|)$/i;
+const NO = /^(?:n|no|0|false)?$/i;
 
 /**
  * Details with one cell typed otherwise; a problem where the text is none of its kind.

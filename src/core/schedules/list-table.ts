@@ -8,10 +8,11 @@ import type { DayOrder } from '../papers/dates';
 import { datesIn } from '../papers/dates-in';
 import { pairOfSides, sideReader } from '../papers/sides';
 import { totalWords } from '../papers/total-words';
-import { currencyColumns, tellBeside } from './list-beside';
+import { currencyColumns } from './list-amounts';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, isDay } from './list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header';
+import { tellBeside } from './list-tell';
 import { contactIn, hasCodes } from './list-whose';
 import { HUNDREDTHS } from './list-words';
 

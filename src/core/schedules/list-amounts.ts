@@ -1,0 +1,216 @@
+import { folded } from '../base/folded';
+import { addTo } from '../base/lists';
+import { type Row, textOf } from '../base/table';
+import { isCurrency } from '../money/currency';
+import { type Beside, datedIn, mostly, place, spareIn } from './list-beside';
+import { MONEY, type Role, inCurrencyOf, isOpen } from './list-columns';
+import { PAID_WORDS } from './list-words';
+
+/** Which columns of amounts are of what: of what a document came to, what is left of it, its age, its tax, another currency. */
+
+/** Whether what is in a column is never more than what is in another, on the same side, and often the same. */
+const isPartOf = (rows: readonly Row[], { units }: Beside, part: number, whole: number): boolean => {
+  const both = rows.flatMap((row) => {
+    const [left, all] = [units(row, part), units(row, whole)];
+    return left === undefined || all === undefined || left === 0n ? [] : [[left, all] as const];
+  });
+  const same = both.filter(([left, all]) => left === all).length;
+  const within = both.filter(([left, all]) => (left > 0n ? all >= left : all <= left)).length;
+  return both.length > 1 && mostly(within, both.length, 9.5) && mostly(same, both.length, 2);
+};
+
+/** Rates of one currency differ by their rounding: so many of them in a hundred. */
+const ROUNDED = 2n;
+
+/**
+ * Whether two columns have the same amounts in one currency, and in each other currency amounts of one rate: then one of the two is in
+ * the currency of the books.
+ */
+const isConverted = ({ sample, units }: Beside, currencyAt: number, one: number, other: number): boolean => {
+  const pairs = new Map<string, (readonly [own: bigint, beside: bigint])[]>();
+  for (const row of sample) {
+    const [own, beside, code] = [units(row, one), units(row, other), textOf(row[currencyAt])];
+    if (own !== undefined && beside !== undefined && own !== 0n && isCurrency(code)) addTo(pairs, code, [own, beside]);
+  }
+  const all = [...pairs.values()];
+  const same = all.filter((of) => of.every(([own, beside]) => own === beside)).length;
+  // Two rates are compared by what each comes to on the other's amount.
+  const ofOneRate = (of: readonly (readonly [bigint, bigint])[]): boolean => {
+    const [[own, beside] = [1n, 0n]] = of;
+    return of.every(([mine, theirs]) => {
+      const [left, right] = [theirs * own, beside * mine];
+      const apart = left > right ? left - right : right - left;
+      return left > 0n === right > 0n && left !== 0n && apart * 100n <= (right < 0n ? -right : right) * ROUNDED;
+    });
+  };
+  return same === 1 && all.length > 1 && all.every(ofOneRate);
+};
+
+/** Columns that are called by currencies, where most rows have an amount in one of them alone: what is open, by its currency. */
+export const currencyColumns = (
+  sample: readonly Row[],
+  roles: readonly (Role | undefined)[],
+  names: readonly string[],
+): ReadonlyMap<number, string> => {
+  const named = names.flatMap((name, at) => {
+    const code = name.trim().toUpperCase();
+    return isCurrency(code) && (roles[at] === undefined || MONEY.has(roles[at])) ? [[at, code] as const] : [];
+  });
+  if (named.length < 2 || roles.includes('currency') || roles.includes('age')) return new Map();
+  const filled = sample.map((row) => named.filter(([at]) => /[1-9]/.test(textOf(row[at]))).length);
+  const some = filled.filter((count) => count > 0).length;
+  return mostly(filled.filter((count) => count === 1).length, some, 7) ? new Map(named) : new Map();
+};
+
+/** Where each document says its currency, a column that is called by one currency, or has other amounts in the others, is in that one. */
+export const tellBase = (beside: Beside): void => {
+  const { roles, names, contents, sample, units } = beside;
+  const currencyAt = place(beside, 'currency');
+  if (currencyAt < 0 || place(beside, 'base') >= 0) return;
+  const money = contents.flatMap(({ amounts, dates, filled }, column) => {
+    const role = roles[column];
+    const open = role === undefined || role === 'original' || role === 'open';
+    return open && filled > 0 && amounts >= 0.7 && dates < 0.3 ? [column] : [];
+  });
+  const pairs = money.flatMap((own) => money.filter((other) => other !== own).map((other) => ({ own, other })));
+  const called = pairs.filter(({ own, other }) => {
+    const code = inCurrencyOf(names[other] ?? '');
+    const rows = sample.filter((row) => textOf(row[currencyAt]).toUpperCase() === code);
+    const same = rows.filter((row) => units(row, own) === units(row, other));
+    return (
+      code !== undefined &&
+      inCurrencyOf(names[own] ?? '') !== code &&
+      (rows.length === 0 || mostly(same.length, rows.length))
+    );
+  });
+  const turned = pairs.filter(({ own, other }) => own < other && isConverted(beside, currencyAt, own, other));
+  const found = called.find(({ own }) => roles[own] === 'open') ?? called[0] ?? turned[0];
+  if (found === undefined) return;
+  // What is open of each document stays so in its own currency.
+  if (roles[found.other] === 'open') roles[found.own] = 'open';
+  roles[found.other] = 'base';
+};
+
+/** A total beside ages is what is open, where it is what they come to. */
+export const tellAges = (beside: Beside): void => {
+  const { roles, names, sample, units } = beside;
+  const spare = spareIn(beside);
+  const known = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
+  const named = place(beside, 'open') >= 0 ? place(beside, 'open') : place(beside, 'original');
+  const sums = (named >= 0 ? [named] : known.length > 0 ? spare : []).flatMap((total) =>
+    [known, [...known, ...spare.filter((column) => column !== total)]].map((ages) => ({ total, ages })),
+  );
+  const adds = sums.find(({ total, ages }) => {
+    if (ages.length < 2) return false;
+    const filled = sample.filter((row) => (units(row, total) ?? 0n) !== 0n);
+    const meets = filled.filter(
+      (row) => units(row, total) === ages.reduce((sum, column) => sum + (units(row, column) ?? 0n), 0n),
+    );
+    return mostly(meets.length, filled.length);
+  });
+  if (adds === undefined) return;
+  // Two of which none is called an age are what is paid and what is left.
+  if (known.length === 0 && adds.ages.length === 2) {
+    const paid = adds.ages.find((column) => PAID_WORDS.in(folded(names[column] ?? '')) !== undefined) ?? adds.ages[0];
+    const left = adds.ages.find((column) => column !== paid);
+    if (left !== undefined) [roles[adds.total], roles[left]] = ['original', 'open'];
+    return;
+  }
+  roles[adds.total] = 'open';
+  for (const column of adds.ages) roles[column] = 'age';
+};
+
+/** The highest tax on sales anywhere, in hundredths of what is taxed. */
+const MOST_TAX = 30n;
+
+const NONE: ReadonlySet<number> = new Set();
+
+/** What is taxed and its tax beside what they come to are no balances. Gives the columns of the two. */
+export const tellTax = (beside: Beside): ReadonlySet<number> => {
+  const { roles, contents, inCurrency, units } = beside;
+  const dated = datedIn(beside);
+  const money = contents.flatMap(({ amounts, dates, filled }, column) =>
+    roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
+  );
+  const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
+  for (const whole of money)
+    for (const net of money)
+      for (const tax of money) {
+        if (new Set([whole, net, tax]).size < 3) continue;
+        const rows = dated.flatMap((row) => {
+          const [sum, part, rest] = [units(row, whole), units(row, net), units(row, tax)];
+          return sum === undefined || part === undefined || rest === undefined || sum === 0n
+            ? []
+            : [[sum, part, rest] as const];
+        });
+        const adds = rows.filter(
+          ([sum, part, rest]) => part + rest === sum && size(rest) * 100n <= size(part) * MOST_TAX,
+        );
+        const taxed = adds.filter(([, , rest]) => rest !== 0n);
+        if (rows.length < 2 || !mostly(adds.length, rows.length, 9) || !mostly(taxed.length, rows.length, 6)) continue;
+        if (PAID_WORDS.in(folded(beside.names[tax] ?? '')) !== undefined) continue;
+        const open = [net, tax].some((column) => roles[column] === 'open') || place(beside, 'open') < 0;
+        roles[net] = undefined;
+        roles[tax] = undefined;
+        if (open) roles[whole] = 'open';
+        return new Set([net, tax]);
+      }
+  return NONE;
+};
+
+/** A balance that runs on from row to row, or stands where an account ends, is no open amount; gives its column. */
+export const tellRunning = (beside: Beside): number | undefined => {
+  const { roles, sample, units, sideOf } = beside;
+  const [open, debit, credit, sideAt] = (['open', 'debit', 'credit', 'side'] as const).map((role) =>
+    place(beside, role),
+  ) as [number, number, number, number];
+  const sided = debit >= 0 && credit >= 0;
+  const moving = [place(beside, 'original'), ...spareIn(beside)].find((column) => column >= 0 && sideAt >= 0);
+  if (open < 0 || (!sided && moving === undefined)) return undefined;
+  const moves = (row: Row): bigint => {
+    if (sided) return (units(row, debit) ?? 0n) - (units(row, credit) ?? 0n);
+    const amount = moving === undefined ? 0n : (units(row, moving) ?? 0n);
+    return sideOf(textOf(row[sideAt])) === 'credit' ? -amount : amount;
+  };
+  let [before, since] = [0n, 0n];
+  let [runs, differs, all] = [0, 0, 0];
+  for (const row of sample) {
+    const moved = moves(row);
+    const stands = units(row, open);
+    since += moved;
+    if (stands === undefined) continue;
+    all += 1;
+    if ([before + moved, moved, since].some((one) => one === stands || -one === stands)) runs += 1;
+    if (stands !== moved) differs += 1;
+    before = stands;
+    if (since === stands) since = 0n;
+  }
+  if (!mostly(runs, all, 6) || (!sided && differs === 0)) return undefined;
+  roles[open] = undefined;
+  if (!sided && moving !== undefined) roles[moving] = 'open';
+  return open;
+};
+
+/** Of amounts that no word names, what is open is often the whole document, and never more. */
+export const tellOpen = (beside: Beside, running: number | undefined): void => {
+  const { roles, names, units } = beside;
+  const dated = datedIn(beside);
+  const free = spareIn(beside).filter((column) => column !== running);
+  const [open, original] = [place(beside, 'open'), place(beside, 'original')];
+  const named = isOpen(names[open] ?? '');
+  if (open < 0) return;
+  if (original < 0) {
+    const left = named ? undefined : free.find((column) => isPartOf(dated, beside, column, open));
+    if (left !== undefined) [roles[open], roles[left]] = ['original', 'open'];
+    const came = left === undefined ? free.find((column) => isPartOf(dated, beside, open, column)) : undefined;
+    if (came !== undefined) roles[came] = 'original';
+    return;
+  }
+  if (named) return;
+  const same = (column: number): number =>
+    isPartOf(dated, beside, column, original)
+      ? dated.filter((row) => units(row, column) === units(row, original)).length
+      : 0;
+  const best = free.reduce((most, column) => (same(column) > same(most) ? column : most), open);
+  if (best !== open) [roles[open], roles[best]] = [undefined, 'open'];
+};
