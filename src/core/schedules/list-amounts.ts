@@ -86,6 +86,20 @@ export const tellBase = (beside: Beside): void => {
   const turned = pairs.filter(({ own, other }) => own < other && isConverted(beside, currencyAt, own, other));
   const found = called.find(({ own }) => roles[own] === 'open') ?? called[0] ?? turned[0];
   if (found === undefined) return;
+  const openAt = place(beside, 'open');
+  const code = inCurrencyOf(names[found.other] ?? '');
+  // What is left is printed in the currency of the books alone, beside what the document was worth in it.
+  if (
+    openAt >= 0 &&
+    ![found.own, found.other].includes(openAt) &&
+    code !== undefined &&
+    inCurrencyOf(names[openAt] ?? '') === code &&
+    roles[found.own] === 'original'
+  ) {
+    // prettier-ignore
+    [roles[found.other], roles[openAt]] = ['worth', 'base'];
+    return;
+  }
   // What is open of each document stays so in its own currency.
   if (roles[found.other] === 'open') roles[found.own] = 'open';
   roles[found.other] = 'base';

@@ -17,7 +17,7 @@ import {
 } from './list-words';
 
 /** What a column of a list is. */
-export type Role = ListColumn | 'age' | 'side' | 'voucher';
+export type Role = ListColumn | 'age' | 'side' | 'voucher' | 'worth';
 
 const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
 
@@ -75,7 +75,7 @@ export const contentOf = (cells: readonly string[]): Content => {
 };
 
 /** Roles of columns that hold amounts. */
-export const MONEY: ReadonlySet<Role> = new Set(['original', 'open', 'base', 'debit', 'credit', 'age']);
+export const MONEY: ReadonlySet<Role> = new Set(['original', 'open', 'base', 'worth', 'debit', 'credit', 'age']);
 
 /** Whether what is in a column may be what its name says. */
 const fits = (role: Role, content: Content): boolean => {
@@ -106,7 +106,7 @@ const fits = (role: Role, content: Content): boolean => {
 /** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
 const named = (text: string, role: Role): number => {
   if (text === '' || text.length > 60) return 0;
-  if (role === 'side' || role === 'voucher') return 0;
+  if (role === 'side' || role === 'voucher' || role === 'worth') return 0;
   if (role === 'age')
     return AGE_COLUMN.test(text.trim()) ||
       AGE_MONTHS.test(text.trim()) ||

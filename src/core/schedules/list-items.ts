@@ -127,7 +127,7 @@ const itemsOf = (
       return amount === undefined || (role !== 'open' && !roles.includes(role)) ? null : signs.of(amount, place);
     };
     // A list with amounts in base alone has no others beside them.
-    const apart = roles.includes('open') || roles.includes('age') || inCurrency.size > 0;
+    const apart = ['open', 'age', 'worth'].some((role) => roles.includes(role as Role)) || inCurrency.size > 0;
     return {
       row: printed.row,
       contactCode: contact.code,
@@ -232,7 +232,7 @@ const dayWithin = ({ rows, header, order }: ListTable): string | undefined => {
 /** What is left out, or is taken for something that it may not be. */
 const rowDoubts = (
   list: ListTable,
-  { unread, nothing, unsure, unlike, grand }: SortedRows,
+  { items, unread, nothing, unsure, unlike, grand }: SortedRows,
   guessed: readonly PrintedRow[],
 ): readonly Problem[] => {
   const [odd] = guessed;
@@ -279,6 +279,15 @@ const rowDoubts = (
     ...(grand === undefined ? unlike : []).map(({ row }) =>
       problem('list.sum', `The sum in row ${row} is not what stands above it.`, row),
     ),
+    ...items
+      .filter(({ printed }) => printed.derived)
+      .map(({ printed: { row } }) =>
+        problem(
+          'list.part',
+          `What is left of the document in row ${row} is printed in the books’ currency alone; in its own it is worked out as the same part of it.`,
+          row,
+        ),
+      ),
     ...unsure.map((row) =>
       problem('list.row', `Row ${row} has no day and no number, so it is taken for a sum, but sums up nothing.`, row),
     ),

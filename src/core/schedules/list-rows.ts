@@ -3,6 +3,7 @@ import { type Row, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
 import { type Minor, NIL, add, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
+import { divideRounded } from '../money/rounding';
 import { totalWords } from '../papers/total-words';
 import { lexicon } from '../words/lexicon';
 import { CARRIED } from '../words/paper-words';
@@ -12,7 +13,7 @@ import { type Contact, contactAbove, contactIn, contactOf, hasLetters } from './
 import { BALANCE_WORDS, COLUMN_WORDS } from './list-words';
 
 /** Columns of amounts, but for those of ages. */
-type AmountRole = 'original' | 'open' | 'base' | 'debit' | 'credit';
+type AmountRole = 'original' | 'open' | 'base' | 'worth' | 'debit' | 'credit';
 
 /** A row as it is printed: its texts by role, its amounts in the list's decimals, a credit negative where the row says so. */
 export interface PrintedRow {
@@ -26,6 +27,8 @@ export interface PrintedRow {
   readonly spoken: boolean;
   /** An amount of the row does not read. */
   readonly unread: boolean;
+  /** What is open is worked out from what is left in the currency of the books. */
+  readonly derived: boolean;
   readonly date: string | undefined;
   readonly due: string | undefined;
 }
@@ -62,7 +65,9 @@ const openOf = (
   // What stood before the first row that a running balance goes on from.
   if (running !== undefined && (list.roles.includes('debit') || list.roles.includes('open'))) return running;
   // Beside a column of what is open, what a document came to says nothing of it.
-  return list.roles.some((role) => role === 'open' || role === 'age') ? undefined : (original ?? base);
+  return list.roles.some((role) => role === 'open' || role === 'age' || role === 'worth')
+    ? undefined
+    : (original ?? base);
 };
 
 /** Words in the place of an amount that say that nothing is open. */
@@ -107,11 +112,15 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
       // These say the side by their column.
       const amount = read(column, undefined);
       if (amount !== undefined) amounts[role] = amount;
-    } else if (role === 'original' || role === 'open' || role === 'base') {
+    } else if (role === 'original' || role === 'open' || role === 'base' || role === 'worth') {
       const amount = read(column, side);
       if (amount !== undefined) amounts[role] = amount;
     } else if (role !== undefined) texts[role] = textOf(row[column]);
   });
+  const { original, worth, base } = amounts;
+  // The part of it that is left in the books' currency is left in its own.
+  const part = original !== undefined && base !== undefined && worth !== undefined && worth !== 0n;
+  if (part) amounts.open = minor(divideRounded(original * base, worth));
   if (list.coded) {
     const { code, name } = contactIn([texts.contactName ?? '']) ?? {};
     if (code !== undefined && code !== null) [texts.contactCode, texts.contactName] = [code, name ?? ''];
@@ -127,6 +136,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     open: openOf(list, amounts, ages, before),
     spoken,
     unread,
+    derived: part && base !== worth && original !== worth,
     date: dayIn(list, texts.date ?? ''),
     due: dayIn(list, texts.due ?? ''),
   };

@@ -1038,4 +1038,25 @@ export const AWKWARD_LISTS: readonly {
       'statement.no-closing',
     ],
   },
+  {
+    what: 'what is left in the currency of the books alone',
+    wanted: 'suppliers',
+    file: 'list.csv',
+    text: [
+      'Fournisseur;N° facture;Date;Échéance;Devise;Montant devise;Cours;Montant EUR;Réglé EUR;Solde EUR',
+      'Glashütte Silberbach;RE-118;12/05/2026;11/06/2026;CHF;2 000,00;0,9450;2 116,40;0,00;2 116,40',
+      'Glashütte Silberbach;RE-122;14/05/2026;13/06/2026;CHF;1 000,00;0,9450;1 058,20;529,10;529,10',
+      'Verrerie du Lac;F-771;20/05/2026;19/06/2026;EUR;1 450,00;1,0000;1 450,00;450,00;1 000,00',
+      'Verrerie du Lac;AV-12;28/05/2026;;EUR;-150,00;1,0000;-150,00;0,00;-150,00',
+      'Total au 31/05/2026;;;;;;;4 474,60;979,10;3 495,50',
+    ],
+    said: [
+      '2026-05-31',
+      '2||Glashütte Silberbach|invoice|RE-118|2026-05-12|2026-06-11|CHF|-2000.00|-2000.00',
+      '3||Glashütte Silberbach|invoice|RE-122|2026-05-14|2026-06-13|CHF|-1000.00|-500.00',
+      '4||Verrerie du Lac|invoice|F-771|2026-05-20|2026-06-19|EUR|-1450.00|-1000.00',
+      '5||Verrerie du Lac|credit-note|AV-12|2026-05-28||EUR|150.00|150.00',
+      'list.part',
+    ],
+  },
 ];
