@@ -51,7 +51,8 @@ const isCode = (text: string): boolean =>
   text.length <= 14 && !/[\s%]/.test(text) && /\d/.test(text) && !/^\d{1,3}(?:[.,]\d{3})+$/.test(text);
 
 export const contentOf = (cells: readonly string[]): Content => {
-  const filled = cells.filter((text) => text !== '');
+  // A dash is nothing.
+  const filled = cells.filter((text) => text !== '' && !/^[-–—]$/.test(text));
   const share = (is: (text: string) => boolean): number =>
     filled.length === 0 ? 0 : filled.filter(is).length / filled.length;
   return {
@@ -77,6 +78,9 @@ export const contentOf = (cells: readonly string[]): Content => {
 /** Roles of columns that hold amounts. */
 export const MONEY: ReadonlySet<Role> = new Set(['original', 'open', 'base', 'worth', 'debit', 'credit', 'age']);
 
+/** Of so few cells most may differ, though they come again in longer lists. */
+const FEW = 8;
+
 /** Whether what is in a column may be what its name says. */
 const fits = (role: Role, content: Content): boolean => {
   if (content.filled === 0) return MONEY.has(role) || role === 'order' || role === 'reference' || role === 'due';
@@ -97,7 +101,11 @@ const fits = (role: Role, content: Content): boolean => {
       // Words without a figure that come again are kinds.
       return content.dates < 0.7 && content.fractions < 0.7 && (content.numbered >= 0.3 || content.distinct >= 0.9);
     case 'kind':
-      return content.dates < 0.5 && content.fractions < 0.3 && (content.distinct <= 0.7 || content.short >= 0.9);
+      return (
+        content.dates < 0.5 &&
+        content.fractions < 0.3 &&
+        (content.distinct <= 0.7 || content.short >= 0.9 || (content.distinct < 1 && content.filled <= FEW))
+      );
     default:
       return content.dates < 0.7 && content.fractions < 0.7;
   }

@@ -7,6 +7,8 @@ export const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$
 /** Day, month and year as numbers, in any order. */
 export const DATE_LIKE = /^\d{1,4}(?:[./-]\s?|\s)\d{1,2}(?:[./-]\s?|\s)\d{1,4}\.?$/;
 const SHORT_WORDED = /^(\d{1,2})[-\s./]+(\p{L}{3,12})\.?[-\s./]+(\d{2})$/u;
+/** "01DEC2025", as machines print it. */
+const JOINED = /^(\d{1,2})(\p{L}{3,9})((?:\d{2}){1,2})$/u;
 
 /** A longer text is no day alone. */
 const MOST_DAY = 30;
@@ -14,7 +16,7 @@ const MOST_DAY = 30;
 /** "14-Mar-21", "14 March 2021": a day with its month's name. */
 const wordedDay = (text: string): string | undefined => {
   if (!/\p{L}/u.test(text) || text.length > MOST_DAY) return undefined;
-  const [, day, month, year] = SHORT_WORDED.exec(text) ?? [];
+  const [, day, month, year] = SHORT_WORDED.exec(text) ?? JOINED.exec(text) ?? [];
   const whole = year === undefined ? text.replace(/[-.]/g, ' ') : `${day ?? ''} ${month ?? ''} ${fullYear(year)}`;
   const found = datesIn(whole);
   return found.length === 1 ? found[0] : undefined;
@@ -23,7 +25,7 @@ const wordedDay = (text: string): string | undefined => {
 /**
  * A day as a cell of a list has it, ISO; undefined where it is none.
  *
- * @example [dayOf('14-Mar-21', 'dmy'), dayOf('20260630', 'dmy'), dayOf('03/04/2026', 'mdy')] // ['2021-03-14', '2026-06-30', '2026-03-04']
+ * @example [dayOf('14-Mar-21', 'dmy'), dayOf('01DEC2025', 'dmy'), dayOf('20260630', 'dmy'), dayOf('03/04/2026', 'mdy')] // ['2021-03-14', '2025-12-01', '2026-06-30', '2026-03-04']
  */
 export const dayOf = (text: string, order: DayOrder): string | undefined => {
   if (text === '' || text.length > MOST_DAY) return undefined;

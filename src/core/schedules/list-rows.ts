@@ -187,7 +187,8 @@ const kindOfRow = (
   if (labels.some((text) => BALANCE_WORDS.is(folded(text)))) return 'item';
   if (labels.some(isTotal) || (printed.open === since && since !== 0n && !hasNumber)) return 'total';
   // Without a day and a number of its own, and with one word at most, it is what others come to.
-  const bare = dated && numbered && !hasNumber && printed.date === undefined && labels.length <= 1;
+  const nobodys = !isGrouped(list) && !named && !hasNumber && printed.date === undefined && labels.length === 0;
+  const bare = nobodys || (dated && numbered && !hasNumber && printed.date === undefined && labels.length <= 1);
   return bare || (dated && !named && !hasNumber) ? 'bare' : 'item';
 };
 

@@ -68,8 +68,7 @@ export const tellBalances = ({ roles, names, contents }: Beside): void => {
   const dated = roles.includes('date') || roles.includes('due') || roles.includes('contactCode');
   if (numberAt < 0 || nameAt < 0 || dated || (contents[nameAt]?.distinct ?? 0) < 0.95) return;
   const term = COLUMN_WORDS.number.in(folded(names[numberAt] ?? ''));
-  const generic = term === undefined ? (names[numberAt] ?? '') === '' : term.length <= GENERIC;
-  if (generic) roles[numberAt] = 'contactCode';
+  if ((term?.length ?? 0) <= GENERIC) roles[numberAt] = 'contactCode';
 };
 
 /** Whoever a code stands for is called by a text that is the same with the code, whatever its column is called. */
