@@ -11,7 +11,7 @@ import { sampleOf } from './survey';
 const NAMES: readonly (readonly [currency: string, names: string])[] = [
   ['EUR', 'euro, euros, euroa, evro, evra, евро, ευρω, eura, eurai, eiro, eurot'],
   ['GBP', 'pounds sterling, sterling, pound sterling, british pounds'],
-  ['USD', 'us dollars, u s dollars, us dollar, american dollars, dollars americains, dolares estadounidenses, us $'],
+  ['USD', 'us dollars, u s dollars, us dollar, american dollars, dollars americains, dolares estadounidenses'],
   ['CAD', 'canadian dollars, canadian dollar, dollars canadiens, dollar canadien'],
   ['AUD', 'australian dollars, australian dollar'],
   ['NZD', 'new zealand dollars, nz dollars'],
@@ -48,6 +48,8 @@ const namedIn = (text: string): string | undefined => {
     .split(/[^\p{L}]+/u)
     .find((word) => /^[A-Z]{3}$/.test(word) && isCurrency(word) && !(capitals && LIKE_WORDS.has(word)));
   if (code !== undefined) return code;
+  // "Owed to us" names no currency.
+  if (/\bUS\s?\$/.test(text)) return 'USD';
   const words = ` ${folded(text)} `;
   let best: { readonly currency: string; readonly length: number } | undefined;
   for (const [currency, names] of NAMES)

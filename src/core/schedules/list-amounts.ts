@@ -96,7 +96,6 @@ export const tellBase = (beside: Beside): void => {
     inCurrencyOf(names[openAt] ?? '') === code &&
     roles[found.own] === 'original'
   ) {
-    // prettier-ignore
     [roles[found.other], roles[openAt]] = ['worth', 'base'];
     return;
   }
@@ -141,7 +140,7 @@ const NONE: ReadonlySet<number> = new Set();
 
 /** What is taxed and its tax beside what they come to are no balances. Gives the columns of the two. */
 export const tellTax = (beside: Beside): ReadonlySet<number> => {
-  const { roles, contents, inCurrency, units } = beside;
+  const { roles, names, contents, inCurrency, units } = beside;
   const dated = datedIn(beside);
   const money = contents.flatMap(({ amounts, dates, filled }, column) =>
     roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
@@ -162,7 +161,9 @@ export const tellTax = (beside: Beside): ReadonlySet<number> => {
         );
         const taxed = adds.filter(([, , rest]) => rest !== 0n);
         if (rows.length < 2 || !mostly(adds.length, rows.length, 9) || !mostly(taxed.length, rows.length, 6)) continue;
-        if (PAID_WORDS.in(folded(beside.names[tax] ?? '')) !== undefined) continue;
+        // A part that is kept back or paid already is no tax, and what is called open is that.
+        if (isOpen(names[net] ?? '') || [net, tax].some((at) => PAID_WORDS.in(folded(names[at] ?? '')) !== undefined))
+          continue;
         const open = [net, tax].some((column) => roles[column] === 'open') || place(beside, 'open') < 0;
         roles[net] = undefined;
         roles[tax] = undefined;

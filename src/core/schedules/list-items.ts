@@ -221,7 +221,10 @@ const LOOKED_AT = 12;
 
 /** The day that a line below the header says it is of: a title that stands there, or the total at the end; undefined where they differ. */
 const dayWithin = ({ rows, header, order }: ListTable): string | undefined => {
-  const ends = [...rows.slice(header + 1, header + LOOKED_AT), ...rows.slice(Math.max(header + LOOKED_AT, rows.length - LOOKED_AT))]; // prettier-ignore
+  const ends = [
+    ...rows.slice(header + 1, header + LOOKED_AT),
+    ...rows.slice(Math.max(header + LOOKED_AT, rows.length - LOOKED_AT)),
+  ];
   const lines = ends
     .flatMap((row) => row.map(textOf))
     .filter((text) => AS_AT.in(folded(text)) !== undefined || totalWords(text, NONE) > 0);

@@ -60,7 +60,9 @@ const MOST_TITLES = 10;
 
 /** Where a list without any header begins: above its first documents, and above whose they are. */
 const unheaded = (rows: readonly Row[]): ListHeader | undefined => {
-  const first = rows.slice(0, MOST_TITLES).findIndex((row, at) => isDocument(row) && rows.slice(at + 1, at + 4).some(isDocument)); // prettier-ignore
+  const first = rows
+    .slice(0, MOST_TITLES)
+    .findIndex((row, at) => isDocument(row) && rows.slice(at + 1, at + 4).some(isDocument));
   if (first < 0) return undefined;
   const above = (rows[first - 1] ?? []).filter((cell) => textOf(cell) !== '');
   return { at: first - (above.length === 1 && first > 1 ? 2 : 1), height: 1 };

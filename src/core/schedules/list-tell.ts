@@ -6,7 +6,10 @@ import { tellBalances, tellCodes, tellDays, tellKinds, tellNames, tellRemarks } 
 export const tellBeside = (given: Beside): number | undefined => {
   tellDays(given);
   const parts = tellTax(given);
-  const beside = parts.size === 0 ? given : { ...given, contents: given.contents.map((one, at) => (parts.has(at) ? { ...one, amounts: 0 } : one)) }; // prettier-ignore
+  const beside =
+    parts.size === 0
+      ? given
+      : { ...given, contents: given.contents.map((one, at) => (parts.has(at) ? { ...one, amounts: 0 } : one)) };
   tellBase(beside);
   tellAges(beside);
   const running = tellRunning(beside);

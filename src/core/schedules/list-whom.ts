@@ -106,11 +106,9 @@ export const tellCodes = (beside: Beside, running: number | undefined): void => 
   const code = contents.findIndex((_, column) => {
     if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
     const called = folded(names[column] ?? '');
-    if (
-      [TAX_NUMBER_WORDS, PHONE_WORDS, RATE_WORDS].some((list) => list.is(called)) ||
-      names[column]?.includes('%') === true
-    )
+    if (TAX_NUMBER_WORDS.is(called) || [PHONE_WORDS, RATE_WORDS].some((list) => list.in(called) !== undefined))
       return false;
+    if (names[column]?.includes('%') === true) return false;
     const { marks, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));
     if (filled < 2 || length < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
     const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);

@@ -33,6 +33,9 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
   const labelled = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
+  // How to reach them may stand behind, apart.
+  const apart = first.search(/\s{2,}\p{L}[\p{L}\s.]{0,20}[:：]/u);
+  if (apart > 0) return contactIn([first.slice(0, apart), ...filled.slice(1)]);
   const bare = withoutLabel(first.replace(labelled, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {
@@ -66,6 +69,17 @@ export const hasCodes = (names: readonly string[]): boolean => {
   return filled.length > 1 && coded.length * 10 >= filled.length * 9;
 };
 
+/** Whether whose the items are stands right above each repetition of the header, and above the first one too. */
+const isAboveHeaders = ({ rows, header, height }: ListTable): boolean => {
+  const texts = (at: number): readonly string[] => (rows[at] ?? []).map(textOf).filter((text) => text !== '');
+  const names = texts(header).join('|');
+  const alone = (at: number): boolean => texts(at).length === 1 && contactIn(texts(at))?.code != null;
+  return (
+    alone(header - height) &&
+    rows.some((_, at) => at > header + 1 && texts(at).join('|') === names && alone(at - height))
+  );
+};
+
 /** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
 export const contactAbove = (list: ListTable): Contact | undefined => {
   const texts = (list.rows[list.header - list.height] ?? []).map(textOf);
@@ -77,7 +91,7 @@ export const contactAbove = (list: ListTable): Contact | undefined => {
     list.rows
       .slice(list.header + 1)
       .some((row) => textOf(row.find((cell) => textOf(cell) !== '')).split(/[:：]/)[0] === label);
-  return (named || again()) && behind !== undefined ? contactIn(texts) : undefined;
+  return ((named || again()) && behind !== undefined) || isAboveHeaders(list) ? contactIn(texts) : undefined;
 };
 
 /** Whose a row is by its own cells; an empty one goes on with what stood above it. */

@@ -149,7 +149,7 @@ export const PHONE_WORDS = lexicon(
 
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
-  '登録番号, 税番号, ico dph, ico dic',
+  '登録番号, 税番号, rfc, r f c, ico dph, ico dic',
   'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );
 

@@ -60,7 +60,6 @@ const follows = (
   { columns, balance }: Moves,
   signed: boolean,
 ): number => {
-  // prettier-ignore
   const at = (row: readonly (bigint | undefined)[], column: Column): bigint => row[columns.get(column) ?? -1] ?? 0n;
   const shares = [amounts, [...amounts].reverse()].map((rows) => {
     let [before, since, meets, all]: [bigint | undefined, bigint, number, number] = [undefined, 0n, 0, 0];
@@ -87,7 +86,9 @@ const follows = (
 const settleMoves = (list: ListTable, found: Map<Column, number[]>): void => {
   const rows = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
   const width = Math.max(...rows.map((row) => row.length), 0);
-  const taken = new Set((['date', 'valueDate', 'account', 'currency', 'side'] as const).flatMap((column) => found.get(column) ?? [])); // prettier-ignore
+  const taken = new Set(
+    (['date', 'valueDate', 'account', 'currency', 'side'] as const).flatMap((column) => found.get(column) ?? []),
+  );
   const columns = Array.from({ length: width }, (_, at) => at).filter((at) => {
     const texts = rows.map((row) => textOf(row[at])).filter((text) => text !== '');
     const read = texts.filter((text) => dayIn(list, text) === undefined && amountIn(list, text) !== undefined);
@@ -101,21 +102,39 @@ const settleMoves = (list: ListTable, found: Map<Column, number[]>): void => {
   );
   const signed = !found.has('side');
   const known = found.get('balance')?.[0];
-  const said = new Map((['amount', 'in', 'out'] as const).flatMap((column) => found.get(column)?.slice(0, 1).map((at) => [column, at] as const) ?? [])); // prettier-ignore
+  const said = new Map(
+    (['amount', 'in', 'out'] as const).flatMap(
+      (column) =>
+        found
+          .get(column)
+          ?.slice(0, 1)
+          .map((at) => [column, at] as const) ?? [],
+    ),
+  );
   const balances = known === undefined ? columns.filter((at) => ![...said.values()].includes(at)) : [known];
-  const stated = balances.map((balance) => ({ columns: said, balance, holds: said.size === 0 ? 0 : follows(amounts, { columns: said, balance }, false) })); // prettier-ignore
+  const stated = balances.map((balance) => ({
+    columns: said,
+    balance,
+    holds: said.size === 0 ? 0 : follows(amounts, { columns: said, balance }, false),
+  }));
   const proposed = stated.filter(({ holds }) => holds >= 60).sort((one, other) => other.holds - one.holds)[0];
   const tried =
     (proposed !== undefined && proposed.holds >= 95) || columns.length > MOST_TRIED
       ? []
       : (known === undefined ? columns : [known]).flatMap((balance) => {
-          // prettier-ignore
           const others = columns.filter((at) => at !== balance);
           const ways: readonly ReadonlyMap<Column, number>[] = [
             ...others.map((at) => new Map<Column, number>([['amount', at]])),
-            ...others.flatMap(
-              (into) =>
-        others.filter((at) => at !== into).map((out) => new Map<Column, number>([['in', into], ['out', out]])), // prettier-ignore
+            ...others.flatMap((into) =>
+              others
+                .filter((at) => at !== into)
+                .map(
+                  (out) =>
+                    new Map<Column, number>([
+                      ['in', into],
+                      ['out', out],
+                    ]),
+                ),
             ),
           ];
           return ways.map((way) => ({
@@ -130,7 +149,11 @@ const settleMoves = (list: ListTable, found: Map<Column, number[]>): void => {
   const settled = better ?? proposed;
   if (settled === undefined) return;
   const used = [...settled.columns.values(), settled.balance];
-  for (const [column, places] of found) found.set(column, places.filter((at) => !used.includes(at))); // prettier-ignore
+  for (const [column, places] of found)
+    found.set(
+      column,
+      places.filter((at) => !used.includes(at)),
+    );
   for (const column of ['amount', 'in', 'out'] as const) {
     const place = settled.columns.get(column);
     if (place === undefined) found.delete(column);
@@ -175,7 +198,9 @@ const columnsOf = (list: ListTable): Columns => {
   const [own] = found.get(known) ?? [];
   if (own !== undefined && !found.has(other) && !found.has('amount')) {
     const beside = spareIn(list, found).find((at) => {
-      const filled = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => [own, at].filter((column) => textOf(row[column]) !== '').length); // prettier-ignore
+      const filled = list.rows
+        .slice(list.header + 1, list.header + 1 + SAMPLE)
+        .map((row) => [own, at].filter((column) => textOf(row[column]) !== '').length);
       const some = filled.filter((count) => count > 0);
       return some.filter((count) => count === 1).length * 10 >= some.length * 9;
     });

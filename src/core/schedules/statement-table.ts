@@ -180,7 +180,12 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
 /** Whether a table writes what was spent above nil, as cards do: where it is called one, and most of its entries say no side. */
 const isCard = ({ list, at }: BankTable, name: string, { entries, opening, closing }: AccountStatement): boolean => {
   const called = [...list.titles, ...(list.rows[list.header] ?? []).map(textOf), name.replace(/[_.-]+/g, ' ')];
-  if (at('amount') < 0 || at('side') >= 0 || !called.some((text) => text.length < 200 && CARD.in(folded(text)) !== undefined)) return false; // prettier-ignore
+  if (
+    at('amount') < 0 ||
+    at('side') >= 0 ||
+    !called.some((text) => text.length < 200 && CARD.in(folded(text)) !== undefined)
+  )
+    return false;
   const spent = entries.filter(({ amount }) => amount > 0n).length;
   return spent * 2 >= entries.length && [opening, closing].every((one) => one === null || one.amount >= 0n);
 };

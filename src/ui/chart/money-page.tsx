@@ -132,7 +132,15 @@ export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money 
     takes: false,
   });
   const columns: readonly DataColumn<Row>[] = [
-    { ...told('account', 'Account', 'minmax(13rem,1fr)', ({ account }) => `${called(account)}${account.active ? '' : ' (inactive)'}`), stays: 'md:left-0' }, // prettier-ignore
+    {
+      ...told(
+        'account',
+        'Account',
+        'minmax(13rem,1fr)',
+        ({ account }) => `${called(account)}${account.active ? '' : ' (inactive)'}`,
+      ),
+      stays: 'md:left-0',
+    },
     told('kind', 'Kind', '3.6rem', ({ account }) => account.role ?? ''),
     told('currency', 'Cur.', '3.4rem', ({ account }) => account.currency ?? frame.currency),
     ...BANK_COLUMNS.map((id): DataColumn<Row> => ({

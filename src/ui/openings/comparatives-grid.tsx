@@ -64,8 +64,25 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
     typing: isTyping,
   });
   const data: readonly DataColumn<Row>[] = [
-    { id: 'code', label: 'Code', width: '5rem', kind: 'text', text: ({ code }) => code, takes: false, stays: 'md:left-0', tone: 'text-ink-2' }, // prettier-ignore
-    { id: 'name', label: 'Account', width: 'minmax(10rem,1fr)', kind: 'text', text: ({ name }) => name, takes: false, stays: 'md:left-20' }, // prettier-ignore
+    {
+      id: 'code',
+      label: 'Code',
+      width: '5rem',
+      kind: 'text',
+      text: ({ code }) => code,
+      takes: false,
+      stays: 'md:left-0',
+      tone: 'text-ink-2',
+    },
+    {
+      id: 'name',
+      label: 'Account',
+      width: 'minmax(10rem,1fr)',
+      kind: 'text',
+      text: ({ name }) => name,
+      takes: false,
+      stays: 'md:left-20',
+    },
     ...columns.map(({ column, label }): DataColumn<Row> => ({
       id: String(column),
       label,

@@ -361,7 +361,10 @@ export const readRegister = (
   const about = {
     sheet,
     header: table.header.at + 1 - table.header.height,
-    columns: table.roles.map((role) => (role !== undefined && isMoneyRole(chosen.kind, role) ? 'balance' : 'ignore')),
+    // What stood when the year began is of another day.
+    columns: table.roles.map((role) =>
+      role !== undefined && isMoneyRole(chosen.kind, role) && role !== 'brought' ? 'balance' : 'ignore',
+    ),
   } as const;
   const currency = statedCurrency(tables, { ...about, header: table.header.at }) ?? null;
   const digits = asked.digits ?? Math.max(table.digits, currency === null ? 0 : minorDigits(currency));

@@ -166,7 +166,9 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           if (cost === undefined || net === undefined || (written.length === 0 && cost === net)) return undefined;
           const sum = written.reduce((all, one) => all + one, 0n);
           // What was disposed of may stand with its cost and nothing left.
-          return net === 0n && size(cost) !== size(sum) ? undefined : cost - sum === net || cost + sum === net;
+          return net === 0n && size(cost) !== size(sum)
+            ? undefined
+            : cost - sum === net || (cost * sum < 0n && cost + sum === net);
         }),
       );
     case 'stock':
@@ -192,7 +194,9 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
         return whole !== 0n && interest + principal + (at(row, places.fee) ?? 0n) === whole;
       });
       const falls = (['after', 'before'] as const).map((when) => fallsIn(rows, places, when));
-      const told = [parts, falls.find((tests) => share(tests) >= 0.8) ?? falls[0] ?? []].filter((tests) => tests.some((one) => one !== undefined)); // prettier-ignore
+      const told = [parts, falls.find((tests) => share(tests) >= 0.8) ?? falls[0] ?? []].filter((tests) =>
+        tests.some((one) => one !== undefined),
+      );
       return told.length === 0 ? 0 : told.reduce((all, tests) => all + share(tests), 0) / told.length;
     }
     case 'prepayments':
@@ -301,14 +305,25 @@ export const columnsOf = (
   const described = offers.find(
     ({ column, role, score }) => role === 'name' && score >= 2.8 && roles[column] === undefined,
   );
-  const known = !roles.includes('code') && (contents[nameAt]?.distinct ?? 0) >= 0.95 && named(kind, 'code', names[nameAt] ?? '') >= 2.8; // prettier-ignore
+  const known =
+    !roles.includes('code') &&
+    (contents[nameAt]?.distinct ?? 0) >= 0.95 &&
+    named(kind, 'code', names[nameAt] ?? '') >= 2.8;
   if (described !== undefined && known) [roles[nameAt], roles[described.column]] = ['code', 'name'];
 
   // Which columns of figures belong together is tried out, and the names weigh in.
   const numeric = names.flatMap((_, column) => {
     const role = roles[column];
-    const started = role === 'netBefore' || (role === 'costBefore' && !roles.includes('cost'));
-    const other = role !== undefined && !started && !EQUATION[kind].some((of) => of.includes(role)) && (offers.find((one) => one.column === column)?.score ?? 0) >= 2; // prettier-ignore
+    const started =
+      role === 'netBefore' ||
+      (role === 'costBefore' && !roles.includes('cost')) ||
+      // "Valore residuo" is what is left of the cost now, where nothing else is.
+      (role === 'residual' && !roles.includes('net'));
+    const other =
+      role !== undefined &&
+      !started &&
+      !EQUATION[kind].some((of) => of.includes(role)) &&
+      (offers.find((one) => one.column === column)?.score ?? 0) >= 2;
     return (filled[column] ?? 0) > 0 &&
       (inFigures[column] ?? 0) >= 0.6 &&
       (contents[column]?.dates ?? 0) < 0.3 &&
@@ -355,7 +370,9 @@ export const columnsOf = (
     if (role !== undefined && EQUATION[kind].some((of) => of.includes(role))) roles[column] = undefined;
   // Beside a column that is called cost, what the movements lead from is the book value when the year began.
   const started = isMoved || named(kind, 'netBefore', names[best.places.cost ?? -1] ?? '') >= 2;
-  const cost = started ? offers.find(({ column, role, score }) => role === 'cost' && score >= 2.8 && column !== best.places.cost) : undefined; // prettier-ignore
+  const cost = started
+    ? offers.find(({ column, role, score }) => role === 'cost' && score >= 2.8 && column !== best.places.cost)
+    : undefined;
   const renamed: Readonly<Partial<Record<string, RegisterRole>>> =
     cost !== undefined ? { cost: 'netBefore', depreciation: 'charge' } : isMoved ? { cost: 'costBefore' } : {};
   for (const [role, column] of Object.entries(best.places)) roles[column] = renamed[role] ?? (role as RegisterRole);

@@ -150,7 +150,14 @@ const headingAbove = ({ rows, header }: RegisterTable, isRepeated: (row: Row) =>
     return texts.length === 1 && !isSum(texts[0] ?? '') ? texts : undefined;
   };
   const below = rows.slice(header.at + 1);
-  const again = below.some((row, at) => at > 0 && isRepeated(row) && row.filter((cell) => textOf(cell) !== '').length > 1 && alone(below[at - 1]) !== undefined && !isRepeated(below[at - 1] ?? [])); // prettier-ignore
+  const again = below.some(
+    (row, at) =>
+      at > 0 &&
+      isRepeated(row) &&
+      row.filter((cell) => textOf(cell) !== '').length > 1 &&
+      alone(below[at - 1]) !== undefined &&
+      !isRepeated(below[at - 1] ?? []),
+  );
   const own = header.at < header.height ? undefined : alone(rows[header.at - header.height]);
   return again && own !== undefined ? heading(own) : null;
 };
