@@ -34,8 +34,9 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   if (filled.length > 3 || first.length > 120) return undefined;
   const labelled = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
   // How to reach them may stand behind, apart.
-  const apart = first.search(/\s{2,}\p{L}[\p{L}\s.]{0,20}[:：]/u);
-  if (apart > 0) return contactIn([first.slice(0, apart), ...filled.slice(1)]);
+  const apart = first.indexOf('  ');
+  if (apart > 0 && /^\p{L}[\p{L}\s.]{0,20}[:：]/u.test(first.slice(apart).trim()))
+    return contactIn([first.slice(0, apart), ...filled.slice(1)]);
   const bare = withoutLabel(first.replace(labelled, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {
