@@ -327,6 +327,10 @@ test('renumbering a branch is previewed, done and undone; codes are questioned b
 
 test('tidying a sole trader’s chart: many at once, one set aside with a reason that stays', async ({ page }) => {
   await client(page, 'Nightjar Couriers');
+  // What stands beside a name is parted from it where it is read aloud, too.
+  await expect(page.getByRole('banner')).toContainText('JPY demo');
+  await stage(page, 'Chart').click();
+  await expect(page.getByRole('link', { name: /^Tidying \d+ to look at$/ })).toBeVisible();
   await view(page, 'Tidying');
   await expect(page.getByText('3310 Share capital does not fit')).toBeVisible();
   await page.getByRole('checkbox', { name: /Sundry expenses takes/ }).check();

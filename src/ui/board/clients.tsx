@@ -152,9 +152,9 @@ const Client = ({
         </Go>
       </h2>
       <p className="note truncate max-md:leading-tight">
-        {legalFormLabel(one.legalForm)} · {country} · {one.currency}
+        {legalFormLabel(one.legalForm)} · {country} · {one.currency}{' '}
         {one.purpose !== 'live' && (
-          <span className="ml-2 border border-ochre px-1 text-xs text-ochre">{one.purpose}</span>
+          <span className="ml-1 border border-ochre px-1 text-xs text-ochre">{one.purpose}</span>
         )}
       </p>
       {one.remark !== '' && <p className="truncate text-sm italic max-md:leading-tight">{one.remark}</p>}

@@ -15,10 +15,14 @@ export const TidyCount = ({ frame }: { readonly frame: FrameView }) => {
       .catch(() => undefined);
     return () => left.abort();
   }, [frame]);
+  // The blank parts the count from the name also where it is read aloud.
   return count === 0 ? null : (
-    <span className="ml-1 text-ink-2">
-      {count}
-      <span className="sr-only"> to look at</span>
-    </span>
+    <>
+      {' '}
+      <span className="text-ink-2">
+        {count}
+        <span className="sr-only"> to look at</span>
+      </span>
+    </>
   );
 };

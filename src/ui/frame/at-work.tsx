@@ -52,7 +52,7 @@ export const AtWork = ({ books, place }: { readonly books: number; readonly plac
     };
   }, [books, place]);
   return others.length === 0 ? null : (
-    <span className="ml-1.5 text-ink" title="They have these books open now">
+    <span className="ml-0.5 text-ink" title="They have these books open now">
       with {others.join(', ')}
     </span>
   );

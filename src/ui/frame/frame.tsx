@@ -90,12 +90,12 @@ export const Frame = ({
                 </p>
                 <p className="truncate text-xs text-ink-2">
                   <span className="max-md:hidden">at {day(frame.openingDate, frame.dates)} · </span>
-                  {frame.currency}
+                  {frame.currency}{' '}
                   {frame.purpose !== 'live' && (
-                    <span className="ml-1.5 border border-ochre px-1 text-ochre">{frame.purpose}</span>
-                  )}
-                  {frame.archived && <span className="ml-1.5 border border-ink-2 px-1">archived</span>}
-                  {frame.remark !== '' && <span className="ml-1.5 text-ink italic">{frame.remark}</span>}
+                    <span className="ml-0.5 border border-ochre px-1 text-ochre">{frame.purpose}</span>
+                  )}{' '}
+                  {frame.archived && <span className="ml-0.5 border border-ink-2 px-1">archived</span>}{' '}
+                  {frame.remark !== '' && <span className="ml-0.5 text-ink italic">{frame.remark}</span>}{' '}
                   <AtWork books={frame.id} place={stage} />
                 </p>
               </div>

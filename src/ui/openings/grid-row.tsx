@@ -226,8 +226,7 @@ export const GridRow = memo((props: RowProps) => {
               </span>
             ) : own === 'name' ? (
               <span className="truncate" title={text} style={{ paddingLeft: `${String(row.depth * 0.9)}rem` }}>
-                {text}
-                {!row.active && <span className="ml-2 text-xs font-normal text-ink-2">inactive</span>}
+                {text} {!row.active && <span className="ml-1 text-xs font-normal text-ink-2">inactive</span>}
                 {(wrong !== undefined || fault !== undefined) && (
                   <span className="ml-1.5 text-ochre md:hidden" aria-hidden>
                     ▲
