@@ -2,8 +2,8 @@
 
 import { z } from 'zod';
 import { type AccountFields, type AccountId, PLAIN_ACCOUNT, accountId, called } from '@/core/chart/account';
-import { type BankDetails, NO_BANK_DETAILS, bankProblems, plainIban } from '@/core/chart/bank';
-import { ANY_ROUTING, plainRouting, routingOf } from '@/core/chart/routing';
+import { type BankDetails, NO_BANK_DETAILS, bankProblems, plainDetails, plainIban } from '@/core/chart/bank';
+import { ANY_ROUTING, routingOf } from '@/core/chart/routing';
 import { MONEY_KINDS, moneyAccount } from '@/core/chart/money';
 import { renumber, renumberEdits } from '@/core/chart/codes';
 import { type ChartEdit, change } from '@/core/chart/edit';
@@ -79,14 +79,6 @@ export const mergeAccounts = booksAction(
   { from: account, into: account },
   async (context, { from, into }) => mergeInto(context, from, into),
 );
-
-/** Details of an account as they are written to the books. */
-const plainDetails = (details: BankDetails): BankDetails => ({
-  ...details,
-  iban: plainIban(details.iban),
-  bic: details.bic.toUpperCase(),
-  routing: plainRouting(details.routing),
-});
 
 const alike = (one: BankDetails, other: BankDetails): boolean =>
   JSON.stringify(keptBank(one)) === JSON.stringify(keptBank(other));

@@ -4,7 +4,7 @@ import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { minor } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
-import { type BankDetails, bicProblem, ibanProblem, plainIban, printIban } from './bank';
+import { type BankDetails, bicProblem, ibanProblem, plainBic, plainIban, printIban } from './bank';
 import { type Routing, plainRouting, printRouting, routingProblem } from './routing';
 
 /** The columns in which a sheet tells and takes what is known of accounts that hold money. */
@@ -86,7 +86,7 @@ export const typedBank = (
     case 'routing':
       return checked(routingProblem(text, routing), plainRouting(text));
     case 'bic':
-      return checked(bicProblem(text), text.replace(/\s/g, '').toUpperCase());
+      return checked(bicProblem(text), plainBic(text));
     case 'alertBelow': {
       if (text === '') return ok({ ...details, alertBelow: null });
       const read = readEntry(text, 'debit', { code: currency, digits: minorDigits(currency) }, style);

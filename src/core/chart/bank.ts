@@ -1,5 +1,5 @@
 import { type Problem, problem, quoted } from '../base/result';
-import { type Routing, routingProblem } from './routing';
+import { type Routing, plainRouting, routingProblem } from './routing';
 
 /** What is known about a bank, cash or card account beside its name. `alertBelow` is in minor units of the account's currency. */
 export interface BankDetails {
@@ -88,9 +88,12 @@ export const ibanProblem = (typed: string): Problem | undefined => {
   return mod97(digits) === 1 ? undefined : wrong('its check digits do not fit; a digit is mistyped or two are swapped');
 };
 
+/** A business identifier code without blanks, in capitals. */
+export const plainBic = (typed: string): string => typed.replace(/\s/g, '').toUpperCase();
+
 /** What is wrong with a business identifier code (ISO 9362). */
 export const bicProblem = (typed: string): Problem | undefined => {
-  const bic = typed.replace(/\s/g, '').toUpperCase();
+  const bic = plainBic(typed);
   return bic === '' || /^[A-Z]{4}[A-Z]{2}[A-Z0-9]{2}([A-Z0-9]{3})?$/.test(bic)
     ? undefined
     : problem(
@@ -99,6 +102,14 @@ export const bicProblem = (typed: string): Problem | undefined => {
         'bic',
       );
 };
+
+/** Details without the blanks and marks that they are printed with, as the books keep them. */
+export const plainDetails = (details: BankDetails): BankDetails => ({
+  ...details,
+  iban: plainIban(details.iban),
+  bic: plainBic(details.bic),
+  routing: plainRouting(details.routing),
+});
 
 /** What is wrong with what is known about an account; `routing` is how its bank is numbered. */
 export const bankProblems = (details: BankDetails, routing: Routing): readonly Problem[] =>

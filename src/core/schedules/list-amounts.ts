@@ -136,6 +136,8 @@ export const tellAges = (beside: Beside): void => {
 /** The highest tax on sales anywhere, in hundredths of what is taxed. */
 const MOST_TAX = 30n;
 
+/** Columns of amounts that are tried out against each other. */
+const MOST_TRIED = 8;
 const NONE: ReadonlySet<number> = new Set();
 
 /** What is taxed and its tax beside what they come to are no balances. Gives the columns of the two. */
@@ -145,13 +147,19 @@ export const tellTax = (beside: Beside): ReadonlySet<number> => {
   const money = contents.flatMap(({ amounts, dates, filled }, column) =>
     roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
   );
+  if (money.length > MOST_TRIED) return NONE;
   const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
+  // Each amount is read once, however often it is tried out.
+  const read = new Map(money.map((column) => [column, dated.map((row) => units(row, column))]));
   for (const whole of money)
     for (const net of money)
       for (const tax of money) {
         if (new Set([whole, net, tax]).size < 3) continue;
-        const rows = dated.flatMap((row) => {
-          const [sum, part, rest] = [units(row, whole), units(row, net), units(row, tax)];
+        // A part that is kept back or paid already is no tax, and what is called open is that.
+        if (isOpen(names[net] ?? '') || [net, tax].some((at) => PAID_WORDS.in(folded(names[at] ?? '')) !== undefined))
+          continue;
+        const rows = dated.flatMap((_, at) => {
+          const [sum, part, rest] = [read.get(whole)?.[at], read.get(net)?.[at], read.get(tax)?.[at]];
           return sum === undefined || part === undefined || rest === undefined || sum === 0n
             ? []
             : [[sum, part, rest] as const];
@@ -161,9 +169,6 @@ export const tellTax = (beside: Beside): ReadonlySet<number> => {
         );
         const taxed = adds.filter(([, , rest]) => rest !== 0n);
         if (rows.length < 2 || !mostly(adds.length, rows.length, 9) || !mostly(taxed.length, rows.length, 6)) continue;
-        // A part that is kept back or paid already is no tax, and what is called open is that.
-        if (isOpen(names[net] ?? '') || [net, tax].some((at) => PAID_WORDS.in(folded(names[at] ?? '')) !== undefined))
-          continue;
         const open = [net, tax].some((column) => roles[column] === 'open') || place(beside, 'open') < 0;
         roles[net] = undefined;
         roles[tax] = undefined;

@@ -50,9 +50,10 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
     );
     comparatives.put(wishes);
     const lost = done.length - wishes.length;
-    if (edits.length > 1)
+    // What is emptied shows by itself.
+    if (edits.length > 1 && edits.some(({ text }) => text !== ''))
       toast(
-        `${plural(wishes.length, 'amount')} put${lost > 0 ? `; ${plural(lost, 'cell')} did not read as amounts` : ''}`,
+        `${plural(wishes.length, 'amount')} pasted${lost > 0 ? `; ${plural(lost, 'cell')} did not read as amounts` : ''}`,
       );
   };
   const offerLast = useLastChange(frame.id, ['comparative']);

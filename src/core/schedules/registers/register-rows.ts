@@ -77,10 +77,14 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
   if (table.roles.includes('netBefore') && money.cost !== undefined && money.net !== undefined)
     money.depreciation = subtract(money.cost, money.net);
   if (!table.roles.includes('outstanding') && money.before !== undefined && money.principal !== undefined)
-    money.outstanding = subtract(money.before, money.principal);
-  // What came to nothing by what went is not owned any more.
-  if ((money.cost === 0n || money.net === 0n) && (money.disposals ?? NIL) !== 0n)
-    texts.disposed ??= texts.disposals ?? '';
+    // A lender may print what is owed below nil.
+    money.outstanding =
+      money.before < 0n ? add(money.before, abs(money.principal)) : subtract(money.before, abs(money.principal));
+  // What came to nothing by what went is not owned any more; what is written off and went in part still is.
+  const stood = money.netBefore ?? money.costBefore;
+  const went = abs(money.disposals ?? NIL);
+  const left = stood === undefined ? money.cost : subtract(add(stood, money.additions ?? NIL), went);
+  if ((texts.disposed ?? '') === '' && went !== 0n && left === 0n) texts.disposed = texts.disposals ?? '';
   if ((texts.disposed ?? '') === '' && GONE.in(folded(texts.status ?? '')) !== undefined)
     texts.disposed = texts.status ?? '';
   return { row: number, texts, days, money, figures, unread, group: null };
@@ -149,17 +153,15 @@ const headingAbove = ({ rows, header }: RegisterTable, isRepeated: (row: Row) =>
     const texts = (row ?? []).map(textOf).filter((text) => text !== '');
     return texts.length === 1 && !isSum(texts[0] ?? '') ? texts : undefined;
   };
-  const below = rows.slice(header.at + 1);
-  const again = below.some(
-    (row, at) =>
-      at > 0 &&
-      isRepeated(row) &&
-      row.filter((cell) => textOf(cell) !== '').length > 1 &&
-      alone(below[at - 1]) !== undefined &&
-      !isRepeated(below[at - 1] ?? []),
-  );
   const own = header.at < header.height ? undefined : alone(rows[header.at - header.height]);
-  return again && own !== undefined ? heading(own) : null;
+  if (own === undefined) return null;
+  // The cheap question first: a list may have many thousand rows.
+  const below = rows.slice(header.at + 1);
+  const again = below.some((row, at) => {
+    const before = below[at - 1];
+    return alone(before) !== undefined && alone(row) === undefined && isRepeated(row) && !isRepeated(before ?? []);
+  });
+  return again ? heading(own) : null;
 };
 
 /** Goes through the rows of the list: headings, things, sums, and what is printed on every page. */

@@ -443,6 +443,23 @@ describe('a register', () => {
     expect(read.items.map(row)).toEqual(items);
     expect(read.doubts.map(({ code }) => code)).toEqual(doubts);
   });
+  it('still has what is written off and went in part, and not what went whole', () => {
+    const read = readRegister(
+      tablesOf([
+        'Code,Asset,Cost b/f,Additions,Disposals,Depreciation,Net book value',
+        'A,Chairs,900.00,0.00,300.00,600.00,0.00',
+        'B,Saw,500.00,0.00,500.00,0.00,0.00',
+        'C,Lathe,800.00,200.00,0.00,400.00,600.00',
+      ]),
+      'assets',
+      { name: 'list.csv' },
+    );
+    expect(read?.items.map((item) => ('disposed' in item ? [item.cost, item.disposed] : []))).toEqual([
+      [60_000n, null],
+      [0n, ''],
+      [100_000n, null],
+    ]);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([
