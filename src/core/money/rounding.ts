@@ -7,6 +7,13 @@ export type Rounding = (typeof ROUNDINGS)[number]['id'];
 export const ROUNDING_IDS = ROUNDINGS.map((one) => one.id) as unknown as readonly [Rounding, ...Rounding[]];
 
 /**
+ * A whole number without its sign; of amounts in minor units `abs` gives such.
+ *
+ * @example [magnitude(-5n), magnitude(5n)] // [5n, 5n]
+ */
+export const magnitude = (value: bigint): bigint => (value < 0n ? -value : value);
+
+/**
  * `numerator / denominator` as an integer, rounded by the rule. Exact until the one rounding.
  * Throws RangeError on a zero denominator.
  *
@@ -19,8 +26,7 @@ export const divideRounded = (
 ): bigint => {
   if (denominator === 0n) throw new RangeError('division by zero');
   const negative = numerator < 0n !== denominator < 0n;
-  const n = numerator < 0n ? -numerator : numerator;
-  const d = denominator < 0n ? -denominator : denominator;
+  const [n, d] = [magnitude(numerator), magnitude(denominator)];
   const whole = n / d;
   const twice = 2n * (n % d);
   const up = twice > d || (twice === d && (rule === 'half-away-from-zero' || whole % 2n === 1n));

@@ -1,3 +1,4 @@
+import { magnitude } from '../money/rounding';
 import { plainDate } from '../base/dates';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Minor, NIL, add } from '../money/minor';
@@ -81,8 +82,9 @@ export const ageingOf = (
     row.open = add(row.open, item.open);
     rows.set(key, row);
   }
-  const size = (amount: Minor): bigint => (amount < 0n ? -amount : amount);
-  return [...rows.values()].sort((a, b) => (size(a.open) > size(b.open) ? -1 : size(a.open) < size(b.open) ? 1 : 0));
+  return [...rows.values()].sort((a, b) =>
+    magnitude(a.open) > magnitude(b.open) ? -1 : magnitude(a.open) < magnitude(b.open) ? 1 : 0,
+  );
 };
 
 /** The ages of all rows of one currency, added up. */

@@ -1,3 +1,4 @@
+import { magnitude } from '../money/rounding';
 import { folded } from '../base/folded';
 import { addTo } from '../base/lists';
 import { type Row, textOf } from '../base/table';
@@ -40,7 +41,7 @@ const isConverted = ({ sample, units }: Beside, currencyAt: number, one: number,
     return of.every(([mine, theirs]) => {
       const [left, right] = [theirs * own, beside * mine];
       const apart = left > right ? left - right : right - left;
-      return left > 0n === right > 0n && left !== 0n && apart * 100n <= (right < 0n ? -right : right) * ROUNDED;
+      return left > 0n === right > 0n && left !== 0n && apart * 100n <= magnitude(right) * ROUNDED;
     });
   };
   return same === 1 && all.length > 1 && all.every(ofOneRate);
@@ -148,7 +149,6 @@ export const tellTax = (beside: Beside): ReadonlySet<number> => {
     roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
   );
   if (money.length > MOST_TRIED) return NONE;
-  const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
   // Each amount is read once, however often it is tried out.
   const read = new Map(money.map((column) => [column, dated.map((row) => units(row, column))]));
   for (const whole of money)
@@ -165,7 +165,7 @@ export const tellTax = (beside: Beside): ReadonlySet<number> => {
             : [[sum, part, rest] as const];
         });
         const adds = rows.filter(
-          ([sum, part, rest]) => part + rest === sum && size(rest) * 100n <= size(part) * MOST_TAX,
+          ([sum, part, rest]) => part + rest === sum && magnitude(rest) * 100n <= magnitude(part) * MOST_TAX,
         );
         const taxed = adds.filter(([, , rest]) => rest !== 0n);
         if (rows.length < 2 || !mostly(adds.length, rows.length, 9) || !mostly(taxed.length, rows.length, 6)) continue;

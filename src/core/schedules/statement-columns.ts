@@ -1,3 +1,4 @@
+import { magnitude } from '../money/rounding';
 import { addTo } from '../base/lists';
 import { folded } from '../base/folded';
 import { type Row, type Table, textOf } from '../base/table';
@@ -40,8 +41,6 @@ const spareIn = (list: ListTable, found: Columns): readonly number[] => {
   );
 };
 
-const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
-
 /** Columns that are tried out against each other; no bank's table has more of amounts. */
 const MOST_TRIED = 7;
 
@@ -64,13 +63,13 @@ const follows = (
   const shares = [amounts, [...amounts].reverse()].map((rows) => {
     let [before, since, meets, all]: [bigint | undefined, bigint, number, number] = [undefined, 0n, 0, 0];
     for (const row of rows) {
-      since += at(row, 'amount') + size(at(row, 'in')) - size(at(row, 'out'));
+      since += at(row, 'amount') + magnitude(at(row, 'in')) - magnitude(at(row, 'out'));
       const stands = row[balance];
       if (stands === undefined) continue;
       if (before !== undefined) {
         all += 1;
         const moved = stands - before;
-        if (moved === since || (!signed && size(moved) === size(since))) meets += 1;
+        if (moved === since || (!signed && magnitude(moved) === magnitude(since))) meets += 1;
       }
       [before, since] = [stands, 0n];
     }

@@ -1,6 +1,6 @@
 import { folded } from '../../base/folded';
 import { type Row, textOf } from '../../base/table';
-import { divideRounded } from '../../money/rounding';
+import { divideRounded, magnitude } from '../../money/rounding';
 import { type Content, contentOf } from '../list-columns';
 import { monthOf } from './register-days';
 import { IN_MONTHS } from '../life';
@@ -115,8 +115,6 @@ type Places = Readonly<Partial<Record<RegisterRole, number>>>;
 const at = (row: Figures, column: number | undefined): bigint | undefined =>
   column === undefined ? undefined : row[column];
 
-const size = (value: bigint): bigint => (value < 0n ? -value : value);
-
 /** How many pieces a price is for, where a column says ten, a hundred, a thousand or so; in whole pieces. */
 const pieces = (figure: bigint | undefined): bigint | undefined => {
   const whole = figure === undefined ? 0n : figure / 10n ** BigInt(FINEST);
@@ -156,7 +154,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
       return share(
         rows.map((row) => {
           const [stood, net] = [at(row, places.cost), at(row, places.net)];
-          const moved = (at(row, places.additions) ?? 0n) - size(at(row, places.disposals) ?? 0n);
+          const moved = (at(row, places.additions) ?? 0n) - magnitude(at(row, places.disposals) ?? 0n);
           const parts =
             places.depreciation === undefined
               ? [at(row, places.brought), at(row, places.charge)]
@@ -166,7 +164,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           if (cost === undefined || net === undefined || (written.length === 0 && cost === net)) return undefined;
           const sum = written.reduce((all, one) => all + one, 0n);
           // What was disposed of may stand with its cost and nothing left.
-          return net === 0n && size(cost) !== size(sum)
+          return net === 0n && magnitude(cost) !== magnitude(sum)
             ? undefined
             : cost - sum === net || (cost * sum < 0n && cost + sum === net);
         }),
@@ -177,10 +175,12 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           const [quantity, cost, value] = [at(row, places.quantity), at(row, places.unitCost), at(row, places.value)];
           if (quantity === undefined || cost === undefined || value === undefined || value === 0n) return undefined;
           const worth = divideRounded(quantity * cost, 10n ** BigInt(FINEST));
-          if (size(worth - value) <= unit) return true;
+          if (magnitude(worth - value) <= unit) return true;
           // Prices may be for so many pieces.
           const per = pieces(at(row, places.unit));
-          return per !== undefined && size(divideRounded(quantity * cost, 10n ** BigInt(FINEST) * per) - value) <= unit;
+          return (
+            per !== undefined && magnitude(divideRounded(quantity * cost, 10n ** BigInt(FINEST) * per) - value) <= unit
+          );
         }),
       );
     case 'loans': {
@@ -206,7 +206,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
           if (whole === undefined || left === undefined) return undefined;
           // What remains is a part of the whole, and never more.
           if (used === undefined)
-            return places.used === undefined && size(left) <= size(whole) && left > 0n === whole > 0n;
+            return places.used === undefined && magnitude(left) <= magnitude(whole) && left > 0n === whole > 0n;
           return whole - used === left;
         }),
       );
