@@ -6,7 +6,7 @@ import { type Figure, type Origin, type Source, figureFrom, keptFigure } from '@
 import type { Part } from '@/core/openings/foreign';
 import { partsUnder, sameParts } from '@/core/openings/in-currency';
 import type { Change } from '@/core/base/change';
-import { type Queryable, one } from './database';
+import { type Queryable, arrayText, one } from './database';
 
 export interface OpeningSet {
   readonly id: number;
@@ -247,18 +247,18 @@ export const writeLines = async (
       : await tx.query<{ account: AccountId; revision: number }>(
           `insert into opening_line (books_id, set_id, account_id, amount, source, paper_id, why, set_by, set_at)
            select $1, $2, account, amount, source, paper, why, $8, $9
-           from unnest($3::int[], $4::int8[], $5::text[], $6::int[], $7::text[]) as t (account, amount, source, paper, why)
+           from unnest($3::text::int[], $4::text::int8[], $5::text::text[], $6::text::int[], $7::text::text[]) as t (account, amount, source, paper, why)
            on conflict (set_id, account_id) do update set amount = excluded.amount, source = excluded.source,
              paper_id = excluded.paper_id, why = excluded.why, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('opening_revision')::int
            returning account_id as account, revision`,
           [
             booksId,
             setId,
-            kept.map((one) => one.account),
-            kept.map((one) => String(one.amount)),
-            kept.map((one) => one.source),
-            kept.map((one) => one.paper ?? null),
-            kept.map((one) => one.why ?? null),
+            arrayText(kept.map((one) => one.account)),
+            arrayText(kept.map((one) => one.amount)),
+            arrayText(kept.map((one) => one.source)),
+            arrayText(kept.map((one) => one.paper ?? null)),
+            arrayText(kept.map((one) => one.why ?? null)),
             person,
             at,
           ],

@@ -693,6 +693,17 @@ describe('decisions about the rows of a paper', () => {
     ).rejects.toThrow();
   });
 
+  it('stand, once taken, under the paper of their own taking, whoever writes', async () => {
+    const books = await newBooks({ starter: 'empty' });
+    const paper = await bring(books, 'a.csv', content);
+    const other = await bring(books, 'b.csv', bytes('Code;Account;Balance\nA1;Till;1,00\nA2;Safe;-1,00\n'));
+    valueOf(await createUndecided({ books, paper }));
+    valueOf(await takeOver({ books, paper, key: randomUUID() }));
+    await expect(
+      database.current.query('update taken_rows set paper_id = $2 where paper_id = $1', [paper, other]),
+    ).rejects.toThrow(/taken_rows_of_taking/);
+  });
+
   it('are taken about all rows of one name, and rows are set aside and read again together', async () => {
     const books = await newBooks({ starter: 'services' });
     const paper = await bring(

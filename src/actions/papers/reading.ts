@@ -6,7 +6,7 @@ import { minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import type { Match } from '@/core/openings/match';
 import { type RowFilter, rowsUnder } from '@/core/openings/paper-list';
-import { type Creation, planTakeOver, proposeCreations } from '@/core/openings/takeover';
+import { type Creation, type DecidedRow, planTakeOver, proposeCreations } from '@/core/openings/takeover';
 import { likenesses } from '@/core/papers/alike';
 import type { Arrangement } from '@/core/papers/arrange';
 import { readingOf } from '@/core/papers/amount-columns';
@@ -190,13 +190,14 @@ const planned = (
   stands: ReadonlyMap<AccountId, Minor>,
 ): Planned => {
   const plan = planTakeOver(rows, match, decisions, chart, stands);
-  const byRow = new Map(plan.rows.map((one) => [one.row.row, one]));
+  const byRow: DecidedRow[] = [];
+  for (const one of plan.rows) byRow[one.row.row] = one;
   let proposals: ReadonlyMap<number, Creation> | undefined;
   let alike: ReturnType<typeof likenesses> | undefined;
   const lists = new Map<RowFilter, readonly PaperRow[]>();
   return {
     plan,
-    decided: (row) => byRow.get(row),
+    decided: (row) => byRow[row],
     proposals: () => (proposals ??= proposeCreations(plan, chart)),
     alike: (row) => (alike ??= likenesses(rows))(row),
     listed: (filter) => {

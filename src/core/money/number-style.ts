@@ -40,7 +40,11 @@ export const marksOf = (style: NumberStyle): Marks => MARKS[style];
  * Every kind of space that software puts between thousands becomes a plain one, a typographic apostrophe a straight one, and the
  * digits of any script those that numbers are read by.
  */
-export const plainSeparators = (text: string): string =>
+export const plainSeparators = (text: string): string => (MAY_BE_OTHERS.test(text) ? inPlain(text) : text);
+
+const MAY_BE_OTHERS = /[^\0-\x7f]|^\(-\)/;
+
+const inPlain = (text: string): string =>
   (hasOtherDigits(text) ? plainDigits(text) : text)
     .replace(/[\u00a0\u2007\u2009\u202f]/g, ' ')
     .replace(/[\u2018\u2019\u02bc]/g, "'")

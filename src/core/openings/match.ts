@@ -1,3 +1,4 @@
+import { byTwo } from '../base/by-two';
 import { addTo } from '../base/lists';
 import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
@@ -229,14 +230,15 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
     return { account: account.id, confidence, why: reasons.join(', '), active: account.active };
   };
 
-  const matched = new Map<string, Match>();
+  const matched = { debit: byTwo<Match>(), credit: byTwo<Match>(), nil: byTwo<Match>(), unknown: byTwo<Match>() };
   const match = (row: OldAccount): Match => {
     // Rows of one old account are many in a large paper, and each is asked about more than once.
-    const address = `${row.code}\u0000${row.name}\u0000${row.amount === undefined ? '' : (sideOf(row.amount) ?? '')}`;
-    const before = matched.get(address);
+    const { code, name, amount } = row;
+    const known = matched[amount === undefined ? 'unknown' : (sideOf(amount) ?? 'nil')];
+    const before = known.get(code, name);
     if (before !== undefined) return before;
     const found = matchOf(row);
-    matched.set(address, found);
+    known.set(code, name, found);
     return found;
   };
 
@@ -369,13 +371,13 @@ export const hintOf = (
   chart: readonly Account[],
 ): ((row: Pick<OldAccount, 'code' | 'name'>) => Side | undefined) => {
   const sides = new Map(chart.map((account) => [account.id, normalSide(account)]));
-  const known = new Map<string, Side | undefined>();
+  const held = byTwo<{ readonly side: Side | undefined }>();
   return ({ code, name }) => {
-    const key = `${code}\u0000${name}`;
-    if (known.has(key)) return known.get(key);
+    const known = held.get(code, name);
+    if (known !== undefined) return known.side;
     const account = match.sure({ code, name });
     const side = account === undefined ? undefined : sides.get(account);
-    known.set(key, side);
+    held.set(code, name, { side });
     return side;
   };
 };

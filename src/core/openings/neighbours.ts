@@ -1,3 +1,4 @@
+import { byTwo } from '../base/by-two';
 import type { Account, AccountId } from '../chart/account';
 import { type Candidate, MOST_CANDIDATES, type Match, type OldAccount, proposed } from './match';
 
@@ -30,7 +31,13 @@ export const withNeighbours = (
   const anchors: { readonly code: string; readonly at: number }[] = [];
   const seen = new Set<string>();
   // Rows of one old account are many in a large paper.
-  const apart = [...new Map(old.map(({ code, name }) => [`${code}\u0000${name}`, { code, name }])).values()];
+  const known = byTwo<true>();
+  const apart: { readonly code: string; readonly name: string }[] = [];
+  for (const { code, name } of old) {
+    if (known.get(code, name) === true) continue;
+    known.set(code, name, true);
+    apart.push({ code, name });
+  }
   for (const { code, name } of apart.sort((a, b) => inCodeOrder(a, b) || (a.name < b.name ? -1 : 1))) {
     if (code === '' || seen.has(code)) continue;
     const found = match({ code, name });

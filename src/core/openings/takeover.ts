@@ -130,7 +130,7 @@ export const planTakeOver = (
       continue;
     }
     const parts = partsOf(one);
-    if (sum(parts.map(({ amount }) => amount)) !== row.amount)
+    if (decision.kind === 'split' && sum(parts.map(({ amount }) => amount)) !== row.amount)
       problems.push(
         problem(
           'paper.split-differs',
@@ -151,8 +151,9 @@ export const planTakeOver = (
           ),
         );
       else if (part.amount !== 0n) {
-        if (amounts.has(account.id)) merged += 1;
-        amounts.set(account.id, add(amounts.get(account.id) ?? NIL, part.amount));
+        const before = amounts.get(account.id);
+        if (before !== undefined) merged += 1;
+        amounts.set(account.id, add(before ?? NIL, part.amount));
         taken.push(part.amount);
       }
     }

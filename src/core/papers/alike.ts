@@ -33,36 +33,51 @@ export const rowsLike = (rows: readonly PaperRow[], row: PaperRow, by: Likeness)
   );
 };
 
+/** Counts of the rows that are alike, by whether they are read. */
+type Counts = [set: number, read: number];
+
+const countsIn = <K>(held: Map<K, Counts>, key: K): Counts => {
+  const known = held.get(key);
+  if (known !== undefined) return known;
+  const made: Counts = [0, 0];
+  held.set(key, made);
+  return made;
+};
+
 /**
  * How many rows are like each, itself counted; for as many questions as are asked about one paper. A form that more than half of
  * the rows have is what rows of the paper look like, and tells none of them from the others.
  */
 export const likenesses = (rows: readonly PaperRow[]): ((row: PaperRow) => Readonly<Record<Likeness, number>>) => {
-  const counts = new Map<string, number>();
-  const sides = new Map<boolean, number>();
-  // Rows of one old account are many in a large paper: what they are called is looked at once.
-  const names = new Map<string, string>();
-  const nameOf = (row: PaperRow): string => {
-    const text = row.name === '' ? row.code : row.name;
-    const known = names.get(text) ?? likenessKey(row, 'name');
-    names.set(text, known);
-    return known;
+  const all: Counts = [0, 0];
+  const counts = { name: new Map<string, Counts>(), form: new Map<string, Counts>() };
+  // Rows of one old account are many in a large paper: how it is called and formed is looked at once.
+  const names = new Map<string, Counts>();
+  const forms = new Map<string, Map<number, Counts>>();
+  const alike: Readonly<Record<Likeness, (row: PaperRow) => Counts>> = {
+    name: (row) => {
+      const text = row.name === '' ? row.code : row.name;
+      const known = names.get(text) ?? countsIn(counts.name, likenessKey(row, 'name'));
+      names.set(text, known);
+      return known;
+    },
+    form: (row) => {
+      const own = forms.get(row.code) ?? new Map<number, Counts>();
+      forms.set(row.code, own);
+      const rest = row.indent * 4 + (row.amount === 0n ? 2 : 0) + (row.name === '' ? 1 : 0);
+      const known = own.get(rest) ?? countsIn(counts.form, likenessKey(row, 'form'));
+      own.set(rest, known);
+      return known;
+    },
   };
-  const keyOf = (row: PaperRow, by: Likeness): string =>
-    `${by}/${String(isRead(row))}/${by === 'name' ? nameOf(row) : likenessKey(row, by)}`;
   for (const row of rows) {
     if (row.kind === 'blank') continue;
-    sides.set(isRead(row), (sides.get(isRead(row)) ?? 0) + 1);
-    for (const by of LIKENESSES) {
-      const key = keyOf(row, by);
-      counts.set(key, (counts.get(key) ?? 0) + 1);
-    }
+    const read = isRead(row) ? 1 : 0;
+    for (const counted of [all, alike.name(row), alike.form(row)]) counted[read] += 1;
   }
   return (row) => {
-    const form = counts.get(keyOf(row, 'form')) ?? 1;
-    return {
-      name: counts.get(keyOf(row, 'name')) ?? 1,
-      form: form * 2 > (sides.get(isRead(row)) ?? 0) ? 1 : form,
-    };
+    const read = isRead(row) ? 1 : 0;
+    const form = alike.form(row)[read] || 1;
+    return { name: alike.name(row)[read] || 1, form: form * 2 > all[read] ? 1 : form };
   };
 };

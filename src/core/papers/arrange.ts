@@ -56,13 +56,19 @@ const turned = (rows: readonly Row[]): readonly Row[] | undefined => {
 /** Numbers that are no codes. */
 const areAmounts = ({ numbers, plain, codes }: Column): boolean => numbers > 0.6 && !(plain > 0.9 && codes > 0.9);
 
+/** The first rows with figures. */
+const withFigures = (rows: readonly Row[]): readonly Row[] => {
+  const found: Row[] = [];
+  for (const row of rows) {
+    if (found.length === LOOKED_AT) break;
+    if (row.some(isFigure)) found.push(row);
+  }
+  return found;
+};
+
 /** Where the right half begins, in a table with names, figures, names and figures again from left to right. */
 const halfOf = (rows: readonly Row[]): number | undefined => {
-  const body = rows
-    .slice(0, 5 * LOOKED_AT)
-    .filter((row) => row.some(isFigure))
-    .slice(0, LOOKED_AT);
-  const columns = survey(body).filter(({ filled }) => filled > 0);
+  const columns = survey(withFigures(rows.slice(0, 5 * LOOKED_AT))).filter(({ filled }) => filled > 0);
   const left = columns.find(({ words }) => words > 0.5);
   const figures = columns.find((column) => left !== undefined && column.at > left.at && areAmounts(column));
   const right = columns.find(({ at, words }) => figures !== undefined && at > figures.at && words > 0.5);
@@ -79,13 +85,7 @@ const halves = (rows: readonly Row[], sides: boolean): readonly Row[] | undefine
   const half = halfOf(rows);
   if (half === undefined) return undefined;
   const both = rows.map((row) => [row.slice(0, half), row.slice(half)] as const);
-  const figures = survey(
-    both
-      .slice(0, 5 * LOOKED_AT)
-      .flat()
-      .filter((row) => row.some(isFigure))
-      .slice(0, LOOKED_AT),
-  )
+  const figures = survey(withFigures(both.slice(0, 5 * LOOKED_AT).flat()))
     .filter((column) => column.filled > 0 && areAmounts(column))
     .map(({ at }) => at);
   const [only] = figures;

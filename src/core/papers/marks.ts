@@ -6,7 +6,7 @@ import { byCodes, byIndent } from './parents';
 import { sectionOf } from './sign';
 import { ROW, type Skeleton } from './skeleton';
 import { breakdowns, sumsAbove } from './sums-above';
-import { totalWords, totalled } from './total-words';
+import { totalWords } from './total-words';
 import { BAD, type Values } from './values';
 
 const NONE: ReadonlySet<string> = new Set();
@@ -23,7 +23,6 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   const work: Work = { skeleton, values, marks, decided };
   const headings = new Set<string>();
   const isHeading = headingTest(skeleton, values);
-  const sums = totalled(skeleton.name);
   for (let at = 0; at < skeleton.size; at += 1) {
     if (skeleton.kind[at] !== ROW.body) continue;
     const hand = asAccount[String(at)];
@@ -44,10 +43,10 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
       name !== '' &&
       /\d/.test(code) &&
       !isHeading(at) &&
-      (skeleton.hasFigures(at) || !sums.has(folded(name)))
+      (skeleton.hasFigures(at) || !skeleton.totalled().has(folded(name)))
     )
       marks.mark[at] = MARK.account;
-    else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at, sums)) marks.mark[at] = MARK.account;
+    else if (!skeleton.coded && name !== '' && isNilAccount(skeleton, at)) marks.mark[at] = MARK.account;
     else {
       marks.mark[at] = MARK.heading;
       marks.why[at] = WHY.remark;
@@ -63,14 +62,14 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
 };
 
 /** Without codes, a name without an amount is a heading, but where its row has other figures or it is called as accounts are. */
-const isNilAccount = (skeleton: Skeleton, at: number, sums: ReadonlySet<string>): boolean => {
+const isNilAccount = (skeleton: Skeleton, at: number): boolean => {
   const name = skeleton.name[at] ?? '';
   return (
     skeleton.hasFigures(at) ||
     (!isSectionName(name) &&
       sectionOf(name) === undefined &&
       usualSide(name) !== undefined &&
-      !sums.has(folded(name)) &&
+      !skeleton.totalled().has(folded(name)) &&
       totalWords(name, NONE) === 0)
   );
 };

@@ -1,6 +1,7 @@
 import { type Row, indentOf, textOf } from '../base/table';
 import { oneLine } from '../files/clean';
 import { folded } from '../base/folded';
+import { once } from '../base/once';
 import { datesIn } from './dates-in';
 import { CARRIED, PAGE } from '../words/paper-words';
 import { headerScore } from './header';
@@ -8,6 +9,7 @@ import { codeNameSplitter, withoutLeaders } from './layout';
 import { lookOf } from './survey';
 import type { Reading } from './reading';
 import { placesOf } from './row-amount';
+import { totalled } from './total-words';
 
 /** What a row is before its amounts are looked at. */
 export const ROW = { blank: 0, title: 1, header: 2, page: 3, body: 4 } as const;
@@ -24,6 +26,8 @@ export interface Skeleton {
   readonly coded: boolean;
   /** Whether a figure, or a sign for nil, stands anywhere in a row but for its code: it is an account then, though the column that is read be empty. */
   readonly hasFigures: (at: number) => boolean;
+  /** See `totalled`. */
+  readonly totalled: () => ReadonlySet<string>;
 }
 
 const inOneLine = (text: string): string => (/[\n\r\t]/.test(text) ? oneLine(text) : text);
@@ -65,6 +69,8 @@ export const skeletonOf = (
   const places = placesOf(reading.columns);
   const top = reading.header - (reading.height ?? 1) + 1;
   const titles = new Set<string>();
+  // Most rows do not even begin as a title does.
+  const firsts = new Set<string | undefined>();
   const size = rows.length;
   const kind = new Uint8Array(size);
   const code: string[] = [];
@@ -109,10 +115,11 @@ export const skeletonOf = (
     if (at <= reading.header) {
       const text = key(row);
       if (text !== '') titles.add(text);
+      firsts.add(texts[0]);
       return;
     }
     if (kind[at] !== ROW.body || reading.asAccount[String(at)] === true) return;
-    if (titles.has(key(row)) || (!/\d/.test(code[at] ?? '') && headerScore(row) >= 4)) kind[at] = ROW.header;
+    if ((firsts.has(texts[0]) && titles.has(key(row))) || (!/\d/.test(code[at] ?? '') && headerScore(row) >= 4)) kind[at] = ROW.header;
     else if (!/\d/.test(code[at] ?? '') && isPageLine(row, texts)) kind[at] = ROW.page;
     if (kind[at] !== ROW.body) return;
     if (code[at] !== '') coded += 1;
@@ -128,7 +135,16 @@ export const skeletonOf = (
         (['amount', 'nil'].includes(lookOf(cell)) || textOf(cell) === '0')
       );
     });
-  return { size, kind, code, name, indent, coded: coded > 0 && coded >= (coded + named) * 0.15, hasFigures };
+  return {
+    size,
+    kind,
+    code,
+    name,
+    indent,
+    coded: coded > 0 && coded >= (coded + named) * 0.15,
+    hasFigures,
+    totalled: once(() => totalled(name)),
+  };
 };
 
 /** "Page 2 of 3", alone or beside a title: it has a page's word with a number, and no more than that to say. */
