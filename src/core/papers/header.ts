@@ -4,6 +4,7 @@ import { folded } from '../base/folded';
 import { PRINTED } from '../words/paper-words';
 import { lookOf } from './survey';
 import { type Title, isAmountTitle, isTelling, titleOf } from './titles';
+import { isUnitRow } from './units';
 
 export const COLUMN_ROLES = [
   'code',
@@ -106,10 +107,11 @@ export const headerOf = (rows: readonly Row[]): FoundHeader => {
     return { at: best.at + 1, height: 2 };
   const lower = rows[best.at];
   const above = rows[best.at - 1];
-  return {
-    at: best.at,
-    height: lower !== undefined && above !== undefined && isUpper(above, lower) ? 2 : 1,
-  };
+  if (lower !== undefined && above !== undefined && isUpper(above, lower)) return { at: best.at, height: 2 };
+  // What the amounts are in may stand on a line of its own below what they are.
+  return best.at >= 0 && next !== undefined && isUnitRow(next)
+    ? { at: best.at + 1, height: 2 }
+    : { at: best.at, height: 1 };
 };
 
 /** Rows without a header in which the title may stand. */

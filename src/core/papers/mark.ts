@@ -21,6 +21,7 @@ export const WHY = {
   byHand: 13,
   result: 14,
   form: 15,
+  kind: 16,
 } as const;
 
 export interface Marks {

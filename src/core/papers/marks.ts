@@ -23,6 +23,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   const work: Work = { skeleton, values, marks, decided };
   const headings = new Set<string>();
   const isHeading = headingTest(skeleton, values);
+  const headingKinds = kindsWithout(skeleton, values);
   for (let at = 0; at < skeleton.size; at += 1) {
     if (skeleton.kind[at] !== ROW.body) continue;
     const hand = asAccount[String(at)];
@@ -43,6 +44,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
       name !== '' &&
       /\d/.test(code) &&
       !isHeading(at) &&
+      !skeleton.kinds.some((kinds, column) => headingKinds[column]?.has(kinds[at] ?? '') === true) &&
       (skeleton.hasFigures(at) || !skeleton.totalled().has(folded(name)))
     )
       marks.mark[at] = MARK.account;
@@ -60,6 +62,22 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   byWords(work, headings);
   return marks;
 };
+
+/** Fewer rows of a kind are without figures by chance. */
+const FEWEST_HEADINGS = 2;
+
+/** Of each column of kinds, those of which several rows stand in the list, and none has a figure: what headings are called there. */
+const kindsWithout = (skeleton: Skeleton, values: Values): readonly ReadonlySet<string>[] =>
+  skeleton.kinds.map((kinds) => {
+    const bare = new Map<string, number>();
+    for (let at = 0; at < skeleton.size; at += 1) {
+      if (skeleton.kind[at] !== ROW.body) continue;
+      const kind = kinds[at] ?? '';
+      const figures = values.filled[at] === 1 || values.bad[at] !== 0 || skeleton.hasFigures(at);
+      bare.set(kind, figures || kind === '' ? -Infinity : (bare.get(kind) ?? 0) + 1);
+    }
+    return new Set([...bare].flatMap(([kind, count]) => (count >= FEWEST_HEADINGS ? [kind] : [])));
+  });
 
 /** Without codes, a name without an amount is a heading, but where its row has other figures or it is called as accounts are. */
 const isNilAccount = (skeleton: Skeleton, at: number): boolean => {

@@ -56,6 +56,7 @@ const NOTES: Readonly<Record<number, string>> = {
   [WHY.sides]: 'what one side comes to',
   [WHY.left]: 'an amount without a code: the accounts net to zero without it',
   [WHY.result]: 'the year’s result, which stands on the other side as well',
+  [WHY.kind]: 'no account: it is of a kind that is the sum of others, and the accounts net to zero without such rows',
   [WHY.form]: 'no account: its code is formed otherwise, and the accounts net to zero without such rows',
   [WHY.remark]: 'no amount: a heading or a remark',
   [WHY.byHand]: 'set aside by hand',

@@ -158,41 +158,83 @@ const FEWEST_ALIKE = 2;
 /** Rows of a form that more than this share of the accounts have are the accounts. */
 const MOST_ALIKE = 1 / 3;
 
-/**
- * Rows of one form that are no accounts, such as quantities between the accounts: their codes look otherwise than most, and they come
- * to exactly what the accounts are out by. Only where one form alone is so, and no result that stands twice would explain it.
- */
-export const settleForm = (
-  skeleton: Skeleton,
+/** Rows of one form, or of one word in a column of kinds. */
+interface Alike {
+  readonly rows: number[];
+  sum: bigint;
+  byHand: boolean;
+}
+
+const groupsBy = (
   marks: Marks,
   { amountAt }: Amounts,
   asAccount: Reading['asAccount'],
-): readonly number[] => {
-  const net = netOf(marks, amountAt);
-  if (net === 0n || !skeleton.coded) return [];
-  const forms = new Map<string, { readonly rows: number[]; sum: bigint; byHand: boolean }>();
-  let [moving, result] = [0, false];
+  formOf: (row: number) => string,
+): readonly Alike[] => {
+  const forms = new Map<string, Alike>();
   eachAccount(marks, (row) => {
     const amount = amountAt(row);
     if (amount === 0n) return;
-    moving += 1;
-    if ((amount === net || amount === -net) && isResult(skeleton.name[row] ?? '')) result = true;
-    const form = shapeOf(skeleton.code[row]);
+    const form = formOf(row);
     const known = forms.get(form) ?? { rows: [], sum: 0n, byHand: false };
     known.rows.push(row);
     known.sum += amount;
     known.byHand ||= asAccount[String(row)] === true;
     forms.set(form, known);
   });
-  const found = [...forms.values()].filter(
-    ({ rows, sum, byHand }) =>
-      !byHand && sum === net && rows.length >= FEWEST_ALIKE && rows.length <= moving * MOST_ALIKE,
-  );
-  const [only] = found;
+  return [...forms.values()];
+};
+
+/**
+ * Rows of one form that are no accounts, such as quantities between the accounts: their codes look otherwise than most, or a column
+ * calls them by a word of its own and most are sums of the others, and they come to exactly what the accounts are out by. Only where one form alone is so, and no result that stands twice would explain it.
+ */
+export const settleForm = (
+  skeleton: Skeleton,
+  marks: Marks,
+  signs: Amounts,
+  asAccount: Reading['asAccount'],
+): readonly number[] => {
+  const net = netOf(marks, signs.amountAt);
+  if (net === 0n || !skeleton.coded) return [];
+  let [moving, result] = [0, false];
+  eachAccount(marks, (row) => {
+    const amount = signs.amountAt(row);
+    if (amount === 0n) return;
+    moving += 1;
+    if ((amount === net || amount === -net) && isResult(skeleton.name[row] ?? '')) result = true;
+  });
+  const explain = (groups: readonly Alike[]): readonly Alike[] =>
+    groups.filter(
+      ({ rows, sum, byHand }) =>
+        !byHand && sum === net && rows.length >= FEWEST_ALIKE && rows.length <= moving * MOST_ALIKE,
+    );
+  const found = explain(groupsBy(marks, signs, asAccount, (row) => shapeOf(skeleton.code[row])));
+  const [only] =
+    found.length > 0
+      ? found
+      : skeleton.kinds.flatMap((kinds) =>
+          explain(groupsBy(marks, signs, asAccount, (row) => kinds[row] ?? '')).filter(({ rows }) =>
+            areSums(marks, signs, rows),
+          ),
+        );
   if (only === undefined || found.length > 1 || result) return [];
   for (const row of only.rows) {
     marks.mark[row] = MARK.total;
-    marks.why[row] = WHY.form;
+    marks.why[row] = found.length > 0 ? WHY.form : WHY.kind;
   }
   return only.rows;
+};
+
+/** Whether most of these rows come to what a run of the others right above them does. */
+const areSums = (marks: Marks, { amountAt }: Amounts, rows: readonly number[]): boolean => {
+  const own = new Set(rows);
+  const sums = new Set<bigint>([0n]);
+  let [sum, found] = [0n, 0];
+  eachAccount(marks, (row) => {
+    const amount = amountAt(row);
+    if (!own.has(row)) sums.add((sum += amount));
+    else if (sums.has(sum - amount)) found += 1;
+  });
+  return found * 2 > rows.length;
 };

@@ -1,4 +1,5 @@
 import { type Row, indentOf, textOf } from '../base/table';
+import { LONGEST_CODE } from '../chart/account';
 import { oneLine } from '../files/clean';
 import { folded } from '../base/folded';
 import { once } from '../base/once';
@@ -9,6 +10,7 @@ import { codeNameSplitter, withoutLeaders } from './layout';
 import { lookOf } from './survey';
 import type { Reading } from './reading';
 import { placesOf } from './row-amount';
+import { isUnitRow } from './units';
 import { totalled } from './total-words';
 
 /** What a row is before its amounts are looked at. */
@@ -26,6 +28,8 @@ export interface Skeleton {
   readonly coded: boolean;
   /** Whether a figure, or a sign for nil, stands anywhere in a row but for its code: it is an account then, though the column that is read be empty. */
   readonly hasFigures: (at: number) => boolean;
+  /** For each column of a few words that the rows have again and again, what it says of each row: "Posting", "Sum". */
+  readonly kinds: readonly (readonly string[])[];
   /** See `totalled`. */
   readonly totalled: () => ReadonlySet<string>;
 }
@@ -90,8 +94,10 @@ export const skeletonOf = (
     const split = splitter?.(withoutLeaders(textOf(row[joined])));
     code[at] = inOneLine(split === undefined ? textOf(row[places.code]) : split.code);
     name[at] = inOneLine(split === undefined ? withoutLeaders(textOf(row[places.name])) : split.name);
-    // Words in the column of codes, and none in that of names: "Total class 3" is what a row is called.
-    if (name[at] === '' && isWords(code[at])) [code[at], name[at]] = ['', code[at]];
+    // Words in the column of codes, and none in that of names: "Total class 3" is what a row is called. A line of text is no code at all.
+    const own = code[at] ?? '';
+    if (isWords(own) && (name[at] === '' || own.length > LONGEST_CODE))
+      [code[at], name[at]] = ['', [own, name[at]].join(' ').trim()];
     indent[at] = indentOf(row[joined < 0 ? places.name : joined] ?? '');
     const texts = filledIn(row);
     if (texts.length === 0 || texts.every((text) => RULE.test(text))) kind[at] = ROW.blank;
@@ -119,7 +125,9 @@ export const skeletonOf = (
       return;
     }
     if (kind[at] !== ROW.body || reading.asAccount[String(at)] === true) return;
-    if ((firsts.has(texts[0]) && titles.has(key(row))) || (!/\d/.test(code[at] ?? '') && headerScore(row) >= 4)) kind[at] = ROW.header;
+    if ((firsts.has(texts[0]) && titles.has(key(row))) || (!/\d/.test(code[at] ?? '') && headerScore(row) >= 4))
+      kind[at] = ROW.header;
+    else if (at === reading.header + 1 && isUnitRow(row)) kind[at] = ROW.header;
     else if (!/\d/.test(code[at] ?? '') && isPageLine(row, texts)) kind[at] = ROW.page;
     if (kind[at] !== ROW.body) return;
     if (code[at] !== '') coded += 1;
@@ -143,8 +151,33 @@ export const skeletonOf = (
     indent,
     coded: coded > 0 && coded >= (coded + named) * 0.15,
     hasFigures,
+    kinds: kindsAmong(rows, reading),
     totalled: once(() => totalled(name)),
   };
+};
+
+/** A column with more different words says something of each row, and no kind. */
+const MOST_KINDS = 12;
+/** Rows that are looked at for columns of kinds. */
+const KINDS_LOOKED_AT = 400;
+
+const kindsAmong = (
+  rows: readonly Row[],
+  { header, columns }: Pick<Reading, 'header' | 'columns'>,
+): readonly (readonly string[])[] => {
+  const body = rows.slice(header + 1, header + 1 + KINDS_LOOKED_AT);
+  return columns.flatMap((role, column) => {
+    if (role !== 'ignore') return [];
+    const texts = body.map((row) => textOf(row[column])).filter((text) => text !== '');
+    const words = new Set(texts);
+    return words.size > 1 &&
+      words.size <= MOST_KINDS &&
+      words.size * 3 <= texts.length &&
+      texts.length * 2 > body.length &&
+      [...words].every((text) => /^\P{N}+$/u.test(text))
+      ? [rows.map((row) => textOf(row[column]))]
+      : [];
+  });
 };
 
 /** "Page 2 of 3", alone or beside a title: it has a page's word with a number, and no more than that to say. */

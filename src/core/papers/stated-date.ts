@@ -4,6 +4,7 @@ import { datesIn, monthsIn } from './dates-in';
 import type { DayOrder } from './dates';
 import { AMOUNT_ROLES, titleRows } from './header';
 import type { Reading } from './reading';
+import { isCodeLike, lookOf } from './survey';
 
 /** Parts of a line between dashes; one without a year belongs to the one before: "1 January – 31 December 2025". */
 const clauses = (text: string): readonly string[] => {
@@ -28,6 +29,9 @@ const hasClock = (text: string): boolean =>
 
 /** The last days of a span, or the only one; a line of a paper that holds several says its last. */
 const lastOf = (line: string, order: DayOrder): string | undefined => [...datesIn(line, order)].sort().at(-1);
+
+/** Rows at the end of a table in which remarks may stand. */
+const FOOT = 8;
 
 /**
  * The day that a paper says its balances are of, ISO: from its title block, its header, the sheet's name or the file's,
@@ -80,6 +84,16 @@ export const statedDate = (
   for (const row of above) {
     const last = row.length > 1 ? lastOf(row.map(textOf).join(''), order) : undefined;
     if (last !== undefined && PRINTED.in(folded(row.map(textOf).join(' '))) === undefined) return last;
+  }
+  // What stands below the list tells a day only where it says that the balances are of it.
+  for (const row of table?.rows.slice(header + 1).slice(-FOOT) ?? []) {
+    const text = row.map(textOf).join(' ');
+    const words = folded(text);
+    const isRemark =
+      !row.some((cell) => lookOf(cell) === 'amount') && !isCodeLike(textOf(row[0])) && !above.includes(row);
+    if (!isRemark || AS_AT.in(words) === undefined || PRINTED.in(words) !== undefined || hasClock(text)) continue;
+    const last = lastOf(text, order);
+    if (last !== undefined) return last;
   }
   // A month without a day is its last one; what is called after a company or a file may hold a month too.
   return [...named, ...lines.filter((line) => parts.includes(line))].flatMap(

@@ -103,9 +103,9 @@ export const sumsAbove = (work: Work, headings: ReadonlySet<string>): void => {
       const enough = suspect ? parts >= 1 : parts >= 2;
       if (enough) {
         const words = totalWords(skeleton.name[at] ?? '', headings) || totalWords(skeleton.code[at] ?? '', headings);
-        const closes =
-          !skeleton.coded && parts >= 2 && sinceHeading >= 2 && runs.to(amount) >= 2 && !wholeOf(runs, amount);
-        if (suspect || words > 0 || closes) {
+        const whole = wholeOf(runs, amount);
+        const closes = !skeleton.coded && parts >= 2 && sinceHeading >= 2 && runs.to(amount) >= 2 && !whole;
+        if (suspect || words > (whole ? (skeleton.coded ? 2 : 1) : 0) || closes) {
           settle(work, at, words > 0 ? WHY.wordsAndSum : suspect && skeleton.name[at] === '' ? WHY.unnamed : WHY.above);
           marks.confirmed += 1;
           runs.begin();

@@ -211,7 +211,7 @@ const doubtsOf = (
     trial.odd,
     'reading.form',
     (said) =>
-      `${capital(said)} (the first is “${name(trial.odd[0] ?? 0)}”) have codes that are formed otherwise than the others’, and the accounts net to zero without them: they are left out, although they stand there like accounts.`,
+      `${capital(said)} (the first is “${name(trial.odd[0] ?? 0)}”) ${trial.marks.why[trial.odd[0] ?? 0] === WHY.kind ? 'are, by what a column says of each, of another kind than the others' : 'have codes that are formed otherwise than the others’'}, and the accounts net to zero without them: they are left out, although they stand there like accounts.`,
   );
   many(
     trial.uncoded,
