@@ -47,17 +47,24 @@ const isConverted = ({ sample, units }: Beside, currencyAt: number, one: number,
   return same === 1 && all.length > 1 && all.every(ofOneRate);
 };
 
-/** Columns that are called by currencies, where most rows have an amount in one of them alone: what is open, by its currency. */
+/** Columns that are called by currencies, or by amounts in them, where most rows have an amount in one of them alone: what is open, by its currency. */
 export const currencyColumns = (
   sample: readonly Row[],
   roles: readonly (Role | undefined)[],
   names: readonly string[],
 ): ReadonlyMap<number, string> => {
   const named = names.flatMap((name, at) => {
-    const code = name.trim().toUpperCase();
+    const own = name.trim().toUpperCase();
+    const code = isCurrency(own) ? own : (inCurrencyOf(name) ?? '');
     return isCurrency(code) && (roles[at] === undefined || MONEY.has(roles[at])) ? [[at, code] as const] : [];
   });
-  if (named.length < 2 || roles.includes('currency') || roles.includes('age')) return new Map();
+  if (
+    named.length < 2 ||
+    new Set(named.map(([, code]) => code)).size < named.length ||
+    roles.includes('currency') ||
+    roles.includes('age')
+  )
+    return new Map();
   const filled = sample.map((row) => named.filter(([at]) => /[1-9]/.test(textOf(row[at]))).length);
   const some = filled.filter((count) => count > 0).length;
   return mostly(filled.filter((count) => count === 1).length, some, 7) ? new Map(named) : new Map();
@@ -175,6 +182,34 @@ export const tellTax = (beside: Beside): ReadonlySet<number> => {
         if (open) roles[whole] = 'open';
         return new Set([net, tax]);
       }
+  return NONE;
+};
+
+/**
+ * What stood before, what came and what went beside what each row's balance is then: that alone is open. They stand in this order, what
+ * came and what went in either. Gives the columns of the other three.
+ */
+export const tellMoved = ({ roles, contents, sample, units, inCurrency }: Beside): ReadonlySet<number> => {
+  const money = contents.flatMap(({ amounts, dates, filled }, column) =>
+    roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
+  );
+  if (money.length < 4 || money.length > MOST_TRIED) return NONE;
+  const read = new Map(money.map((column) => [column, sample.map((row) => units(row, column) ?? 0n)]));
+  const of = (column: number, at: number): bigint => read.get(column)?.[at] ?? 0n;
+  const filled = sample.flatMap((_, at) => (money.some((column) => of(column, at) !== 0n) ? [at] : []));
+  for (const before of money)
+    for (const left of money)
+      for (const right of money)
+        for (const after of money) {
+          if (!(before < left && before < right && left !== right && left < after && right < after)) continue;
+          const meets = filled.filter((at) => of(before, at) + of(left, at) - of(right, at) === of(after, at));
+          const moved = [left, right].every((column) => meets.some((at) => of(column, at) !== 0n));
+          if (filled.length < 2 || !moved || !mostly(meets.length, filled.length)) continue;
+          for (const column of [before, left, right]) roles[column] = undefined;
+          for (const [column, role] of roles.entries()) if (role === 'open') roles[column] = undefined;
+          roles[after] = 'open';
+          return new Set([before, left, right]);
+        }
   return NONE;
 };
 

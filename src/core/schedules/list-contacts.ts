@@ -6,7 +6,7 @@ import { headerTexts } from '../papers/header';
 import { countryIn } from '../words/countries';
 import { lexicon } from '../words/lexicon';
 import { termDaysIn } from './list-terms';
-import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
+import { COLUMN_WORDS, CUSTOMERS, REGISTRATION_WORDS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 import { nearTwins } from './twins';
 
 export type ContactRole = 'customer' | 'supplier' | 'both' | 'other';
@@ -117,7 +117,15 @@ const columnsOf = (
       return COLUMNS.flatMap((column) => {
         const found = WORDS[column].in(own);
         const person = column === 'name' && PERSON.in(own) !== undefined;
-        const score = WORDS[column].is(own) ? 3 : found === undefined ? 0 : 1 + found.length / own.length;
+        // A number in a register of companies is the tax number only where there is no other.
+        const registered = column === 'taxNumber' && REGISTRATION_WORDS.in(own) !== undefined;
+        const score = registered
+          ? 0.5
+          : WORDS[column].is(own)
+            ? 3
+            : found === undefined
+              ? 0
+              : 1 + found.length / own.length;
         return score === 0 || person ? [] : [{ at, column, score }];
       });
     })

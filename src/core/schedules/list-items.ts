@@ -168,7 +168,7 @@ const totalsOf = ({ roles }: ListTable, last: PrintedRow | undefined, signs: Sig
 const itemDoubts = (items: readonly OpenItem[], day: string | undefined): readonly Problem[] => {
   const seen = new Map<string, number>();
   return items.flatMap(({ row, number, date, due, original, open, ...one }): Problem[] => {
-    const key = `${one.contactCode ?? one.contactName ?? ''}|${number ?? ''}|${one.reference ?? ''}|${one.documentKind}`;
+    const key = `${one.contactCode ?? one.contactName ?? ''}|${number ?? ''}|${one.reference ?? ''}|${one.documentKind}|${due ?? ''}`;
     const before = number === null ? undefined : seen.get(key);
     if (before === undefined) seen.set(key, row);
     const more = original !== null && original !== 0n && (original > 0n ? open > original : open < original);

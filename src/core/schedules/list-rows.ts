@@ -220,6 +220,7 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
   // What the items come to since the last sum or contact, and altogether, as printed.
   let [since, whole] = [NIL, NIL];
   const from = list.header + 1;
+  const end = list.rows.findLastIndex((row) => row.some((cell) => textOf(cell) !== '')) - from;
   list.rows.slice(from).forEach((row, at) => {
     const texts = row.map(textOf);
     if (texts.every((text) => text === '') || isRepeated(row) || texts.some((text) => /\d\s?%$/.test(text))) return;
@@ -252,7 +253,9 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
       since = NIL;
       return;
     }
-    const kind = named.has(printed.row) ? 'item' : kindOfRow(list, row, printed, since, whole);
+    const told = named.has(printed.row) ? 'item' : kindOfRow(list, row, printed, since, whole);
+    // Nothing is carried on from the last row: it is what all of them come to.
+    const kind = told === 'carried' && at === end && open === whole ? 'total' : told;
     if (kind === 'item' && open === 0n && printed.date !== undefined) {
       nothing.push(printed.row);
       return;

@@ -10,7 +10,7 @@ import { pairOfSides, sideReader } from '../papers/sides';
 import { totalWords } from '../papers/total-words';
 import { currencyColumns } from './list-amounts';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
-import { DATE_LIKE, dayOf, isDay } from './list-days';
+import { DATE_LIKE, dayOf, daysAmong, isDay } from './list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header';
 import { tellBeside } from './list-tell';
 import { contactIn, hasCodes } from './list-whose';
@@ -144,10 +144,7 @@ const orderOf = (
     .flatMap((at) => (at < 0 ? [] : column(rows, from, at)))
     .filter((text) => DATE_LIKE.test(text));
   // Titles write their days as the rows do.
-  const stated = titles.flatMap((title) =>
-    title.split(/\s+/).filter((word) => /^\d{1,2}\D/.test(word) && DATE_LIKE.test(word)),
-  );
-  for (const text of [...all, ...stated]) {
+  for (const text of [...all, ...daysAmong(titles)]) {
     const [first = '', second = ''] = text.split(/[./\-\s]/);
     if (first.length > 2) return { order: 'dmy', ordered: true };
     if (Number(first) > 12) return { order: 'dmy', ordered: true };
@@ -238,7 +235,7 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
       roles.map((role, at) => (inCurrency.has(at) ? 'open' : role)),
     ),
     sideOf: sideReader(roles.includes('side') ? column(rows, from, roles.indexOf('side')) : []),
-    ...orderOf(rows, from, roles, asAt, titles.flat()),
+    ...orderOf(rows, from, roles, asAt, [...titles.flat(), ...names]),
   };
 };
 

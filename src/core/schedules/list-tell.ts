@@ -1,11 +1,12 @@
-import { tellAges, tellBase, tellOpen, tellRunning, tellTax } from './list-amounts';
+import { tellAges, tellBase, tellMoved, tellOpen, tellRunning, tellTax } from './list-amounts';
 import type { Beside } from './list-beside';
 import { tellBalances, tellCodes, tellDays, tellKinds, tellNames, tellRemarks } from './list-whom';
 
 /** Tells the columns, one thing after the other, since each rests on those before; gives the column of a balance that runs on. */
 export const tellBeside = (given: Beside): number | undefined => {
   tellDays(given);
-  const parts = tellTax(given);
+  const moved = tellMoved(given);
+  const parts = moved.size > 0 ? moved : tellTax(given);
   const beside =
     parts.size === 0
       ? given

@@ -2,7 +2,7 @@ import { folded } from '../base/folded';
 import { textOf } from '../base/table';
 import type { Role } from './list-columns';
 import type { ListTable } from './list-table';
-import { CUSTOMERS, SUPPLIERS } from './list-words';
+import { CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 
 /** Whose the rows of a list are: by their own cells, by a row above them, or by a line above the whole list. */
 
@@ -22,6 +22,18 @@ const withoutLabel = (text: string): string => {
   return labels && code !== undefined && isCode(code) && name.length > 0 ? [code, ...name].join(' ') : text;
 };
 
+/** "Supplier: ", in front of what it is. */
+const LABELLED = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
+
+/** A name without the marks that set it off, and without the tax number in brackets behind it: "** Cairn & Sons (VAT 1234563218)". */
+const undecorated = (text: string): string => {
+  const plain = text.replace(/^[*#>•=~-]{1,6}\s+/u, '');
+  const open = plain.lastIndexOf('(');
+  const inside = open > 0 && plain.endsWith(')') ? plain.slice(open + 1, -1) : '';
+  const [label = ''] = inside.split(/[:：]?\s*(?=\S*\d)/u);
+  return label !== '' && TAX_NUMBER_WORDS.in(folded(label)) !== undefined ? plain.slice(0, open).trim() : plain;
+};
+
 /**
  * Whose the rows below are; undefined where a row names nobody.
  *
@@ -29,21 +41,21 @@ const withoutLabel = (text: string): string => {
  * // [{ code: '400003', name: 'Cairn & Sons' }, { code: '10001', name: 'Ardmore' }, { code: '10001', name: 'Ardmore' }]
  */
 export const contactIn = (texts: readonly string[]): Contact | undefined => {
-  const filled = texts.filter((text) => text !== '');
+  // Behind a code and a name may stand how to reach them: "Tel: 01632 960123".
+  const filled = texts.map(undecorated).filter((text, at) => text !== '' && (at < 2 || !LABELLED.test(text)));
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
-  const labelled = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
   // How to reach them may stand behind, apart.
   const apart = first.indexOf('  ');
   if (apart > 0 && /^\p{L}[\p{L}\s.]{0,20}[:：]/u.test(first.slice(apart).trim()))
     return contactIn([first.slice(0, apart), ...filled.slice(1)]);
-  const bare = withoutLabel(first.replace(labelled, '').trim());
+  const bare = withoutLabel(first.replace(LABELLED, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {
     if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };
     if (isCode(second) && hasLetters(bare)) return { code: second, name: bare };
     // Beside somebody who is called one may stand how to reach them.
-    if (!labelled.test(first)) return undefined;
+    if (!LABELLED.test(first)) return undefined;
   }
   if (!hasLetters(bare)) return undefined;
   // A code of letters alone is parted from the name by more than one blank.
@@ -51,8 +63,8 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   if (called !== undefined && /^[\p{Lu}\d._-]{2,12}$/u.test(letters ?? ''))
     return { code: letters ?? null, name: called };
   const words = bare.split(/\s+/);
-  // "400003 - Name", "400003: Name", "400003 Name".
-  const code = (words[0] ?? '').replace(/[-–—:·|,]$/, '');
+  // "400003 - Name", "400003: Name", "400003 Name", "(400003) Name".
+  const code = (words[0] ?? '').replace(/[-–—:·|,]$/, '').replace(/^[([](.+)[)\]]$/, '$1');
   const name = words
     .slice(1)
     .join(' ')

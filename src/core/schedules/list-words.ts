@@ -147,10 +147,15 @@ export const PHONE_WORDS = lexicon(
   'phone, phone no, phone number, tel, telephone, tel no, mobile, fax, telefon, telefonnr, telefonnummer, handy, mobil, rufnummer, telephone, portable, telefono, movil, cellulare, fax, telefone, telemovel, telefoon, telefoonnummer, komorka, mobilni, puhelin, puhelinnumero, τηλεφωνο, cep, cep telefonu, 電話, 電話番号, 电话',
 );
 
+/** Columns that hold numbers of registers of companies, which stand for the tax number where no other does. */
+export const REGISTRATION_WORDS = lexicon(
+  'orgnr, org nr, organisationsnr, organisationsnummer, org number, siret, siren, kvk, kvk nr, kvk nummer, company no, company number, reg no, registration no, registration number, hrb, handelsregister, regon, krs, ico, cegjegyzekszam, rea',
+);
+
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
   '登録番号, 税番号, rfc, r f c, ico dph, ico dic',
-  'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, orgnr, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
+  'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, momsregnr, moms reg nr, momsregistreringsnummer, momsregistreringsnr, vat registration no, vat registration number, orgnr, organisationsnummer, company no, company number, registration no, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );
 
 /** Columns that number the entries of the books, beside those that number the documents. */

@@ -76,13 +76,21 @@ describe('lists of open items', () => {
         'Customers, as at 31 July 2026, EUR',
         'Code,Name,Invoice no,Date,Due date,Amount,Open',
         'K1,Ard,A1,2026-07-02,2026-06-01,10.00,5.00',
-        'K1,Ard,A1,2026-07-02,2026-07-30,10.00,5.00',
+        'K1,Ard,A1,2026-07-02,2026-06-01,10.00,5.00',
         'K1,Ard,A3,2026-08-02,2026-08-30,10.00,15.00',
         'K1,Ard,A4,2026-07-02,2026-07-30,10.00,1.2.3',
         ',Total,,,,40.00,26.00',
       ].join('\n'),
     );
-    expect(codes(odd)).toEqual(['list.amount', 'list.total', 'list.due', 'list.twice', 'list.later', 'list.more']);
+    expect(codes(odd)).toEqual([
+      'list.amount',
+      'list.total',
+      'list.due',
+      'list.due',
+      'list.twice',
+      'list.later',
+      'list.more',
+    ]);
     expect(odd.printed).toEqual({ original: 4000n, open: 2600n });
     const left = read(
       'Customers\nCode,Name,No,Date,Amount,Open\nK1,Ard,A1,2026-07-02,10.00,\nK1,Ard,A2,2026-07-02,10.00,4.00\n,,,,,7.00\nK1,Ard,A3,2026-07-02,10.00,2.005\nK1,Ard,A4,2026-07-02,9.00,1.00\n',

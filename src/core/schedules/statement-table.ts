@@ -9,6 +9,7 @@ import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
 import { totalWords } from '../papers/total-words';
 import type { Lexicon } from '../words/lexicon';
+import { PAGE } from '../words/paper-words';
 import { type ListTable, amountIn, dayIn } from './list-table';
 import {
   type AccountStatement,
@@ -66,6 +67,23 @@ interface TableEntry extends StatementEntry {
   readonly currency: string;
 }
 
+const textsIn = ({ texts }: Pick<BankTable, 'texts'>, row: Row): string =>
+  texts
+    .map((where) => textOf(row[where]))
+    .filter((one) => one !== '')
+    .join(' ');
+
+/** Whether a row goes on with what the entry above it says: it has nothing but words, below its words, and days stand before those. */
+const goesOn = ({ texts, at }: BankTable, row: Row): boolean => {
+  const filled = row.flatMap((cell, column) => (textOf(cell) === '' ? [] : [column]));
+  const day = at('date') < 0 ? at('valueDate') : at('date');
+  return (
+    filled.length > 0 &&
+    filled.every((column) => column > day && texts.includes(column)) &&
+    PAGE.in(folded(textsIn({ texts }, row))) === undefined
+  );
+};
+
 /** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
 const entryIn = (
   { list, at, texts: words, currency: common, spare, digits: unstated }: BankTable,
@@ -116,10 +134,7 @@ const entryIn = (
     date,
     valueDate: dayIn(list, text('valueDate')) ?? null,
     amount,
-    text: words
-      .map((where) => textOf(row[where]))
-      .filter((one) => one !== '')
-      .join(' '),
+    text: textsIn({ texts: words }, row),
     account: text('account'),
     balance: after === undefined ? null : (units(after, row[at('balance')]) ?? null),
     currency,
@@ -249,7 +264,10 @@ const readTable = (
       return;
     const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
     // "Balance at 31 March", above the entries or below them.
+    const last = entries.at(-1);
     if (entry !== undefined && entry !== 'unread') entries.push({ ...entry, account });
+    else if (entry === undefined && last !== undefined && goesOn(bank, row))
+      entries[entries.length - 1] = { ...last, text: `${last.text} ${textsIn(bank, row)}` };
     else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
   // "01/06/2026 to 30/06/2026": the period of the statement.

@@ -39,5 +39,5 @@ export const OUT = lexicon(
 
 /** Says that a table is of a card, which writes what was spent above nil. */
 export const CARD = lexicon(
-  'card statement, credit card, card account, charge card, card ending, card number, card no, credit limit, minimum payment, kreditkarte*, kartenabrechnung, kartennummer, carte de credit, carte bancaire, releve de carte, carte, tarjeta, tarjeta de credito, carta di credito, cartao, cartao de credito, creditcard, kaartnummer, karta kredytowa, karty kredytowej, kreditni karta, kreditni karty, hitelkartya, kreditkort, kortutdrag, kontokort, luottokortti, luottokortin, card de credit, cardul, kredi karti, πιστωτικη καρτα, πιστωτικης καρτας, カード, 信用卡',
+  'card statement, card member, card holder, cardholder, cardmember, credit card, card account, charge card, card ending, card number, card no, credit limit, minimum payment, kreditkarte*, kartenabrechnung, kartennummer, carte de credit, carte bancaire, releve de carte, carte, tarjeta, tarjeta de credito, carta di credito, cartao, cartao de credito, creditcard, kaartnummer, karta kredytowa, karty kredytowej, kreditni karta, kreditni karty, hitelkartya, kreditkort, kortutdrag, kontokort, luottokortti, luottokortin, card de credit, cardul, kredi karti, πιστωτικη καρτα, πιστωτικης καρτας, カード, 信用卡',
 );

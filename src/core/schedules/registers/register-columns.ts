@@ -41,6 +41,7 @@ const FIGURES: ReadonlySet<RegisterRole> = new Set([
   'used',
   'remaining',
   'monthly',
+  'months',
 ]);
 /** Columns whose sums a list prints. */
 const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {

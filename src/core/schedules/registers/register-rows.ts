@@ -1,4 +1,5 @@
 import { folded } from '../../base/folded';
+import { dayBefore, plainDate } from '../../base/dates';
 import { type Row, textOf } from '../../base/table';
 import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
 import { type PaperAmount, unitsOf } from '../../money/paper-amount';
@@ -38,6 +39,15 @@ const NONE: ReadonlySet<string> = new Set();
 const isSum = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED.in(folded(text)) !== undefined;
 const isCarried = (text: string): boolean => CARRIED.in(folded(text)) !== undefined && totalWords(text, NONE) < 2;
 const hasLetters = (text: string): boolean => /\p{L}/u.test(text);
+
+/** Nothing is paid for more months before. */
+const MOST_MONTHS = 600n;
+
+/** The last day of so many months. */
+const lastOf = (from: string, months: bigint): string | undefined =>
+  months < 1n || months > MOST_MONTHS
+    ? undefined
+    : dayBefore(plainDate(from).add({ months: Number(months) })).toString();
 
 const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: number, digits: number): RegisterRow => {
   const [texts, days, money, figures] = [
@@ -80,6 +90,12 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
     // A lender may print what is owed below nil.
     money.outstanding =
       money.before < 0n ? add(money.before, abs(money.principal)) : subtract(money.before, abs(money.principal));
+  // So many months from the first day on.
+  const months = figures.months;
+  if (days.from !== undefined && days.to === undefined && months?.scale === 0) {
+    const last = lastOf(days.from, months.coefficient);
+    if (last !== undefined) days.to = last;
+  }
   // What came to nothing by what went is not owned any more; what is written off and went in part still is.
   const stood = money.netBefore ?? money.costBefore;
   const went = abs(money.disposals ?? NIL);

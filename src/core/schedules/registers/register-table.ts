@@ -5,7 +5,7 @@ import { type PaperAmount, readPaperAmount, unitsOf } from '../../money/paper-am
 import type { DayOrder } from '../../papers/dates';
 import { datesIn } from '../../papers/dates-in';
 import { totalWords } from '../../papers/total-words';
-import { COMPACT, DATE_LIKE, dayOf, isDay } from '../list-days';
+import { COMPACT, DATE_LIKE, dayOf, daysAmong, isDay } from '../list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
 import { SAMPLE } from '../list-table';
 import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
@@ -83,16 +83,17 @@ const styleOf = (body: readonly Row[]): NumberStyle => {
 const APART = 27;
 
 /**
- * Whether day or month is first: by any day that can be read in one way only, in a plan by how far its payments lie apart; day first
+ * Whether day or month is first: by any day that can be read in one way only, of the rows or of a title, in a plan by how far its payments lie apart; day first
  * where nothing says so.
  */
 const orderOf = (
   texts: readonly string[],
+  titles: readonly string[],
   planned: boolean,
 ): { readonly order: DayOrder; readonly ordered: boolean } => {
   // prettier-ignore
   const parted = texts.filter((text) => DATE_LIKE.test(text) && !COMPACT.test(text));
-  for (const text of parted) {
+  for (const text of [...parted, ...daysAmong(titles)]) {
     const [first = '', second = ''] = text.split(/[./\-\s]/);
     if (first.length > 2 || Number(first) > 12) return { order: 'dmy', ordered: true };
     if (Number(second) > 12) return { order: 'mdy', ordered: true };
@@ -170,7 +171,11 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
       .filter((text) => text !== ''),
     style,
     digits: digitsOf(read, money),
-    ...orderOf(days, kind === 'loans'),
+    ...orderOf(
+      days,
+      [...rows.slice(0, Math.max(0, header.at)).flatMap((row) => row.map(textOf)), ...headings],
+      kind === 'loans',
+    ),
   };
 };
 

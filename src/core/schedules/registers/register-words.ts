@@ -98,7 +98,7 @@ const STOCK = {
     'selling price, sales price, sale price, list price, retail price, retail, sell, vk, vk preis, verkaufspreis, listenpreis, prix de vente, pv, pv ht, prix public, precio de venta, pvp, precio venta, prezzo di vendita, prezzo vendita, listino, preco de venda, pvp, verkoopprijs, cena sprzedazy, cena prodejni, prodejni cena, eladasi ar, forsaljningspris, salgspris, utsalgspris, utpris, myyntihinta, pret de vanzare, pret vanzare, τιμη πωλησης, satis fiyati, 売価, 販売価格',
   ),
   writeDown: lexicon(
-    'write down, write downs, writedown, provision, allowance, obsolescence, abwertung, wertabschlag, abschlag, wertberichtigung, gangigkeitsabschlag, depreciation, provision pour depreciation, decote, deterioro, provision deterioro, svalutazione, fondo svalutazione, imparidade, afwaardering, voorziening incourant, odpis, odpis aktualizujacy, opravna polozka, ertekvesztes, nedskrivning, inkurans, inkuransavdrag, nedskrivning ukurans, ukurans, arvonalennus, ajustare, depreciere, απαξιωση, προβλεψη, deger dusuklugu, karsilik, 評価損',
+    'write down, write downs, writedown, provision, allowance, obsolescence, abwertung, wertabschlag, abschlag, wertberichtigung, gangigkeitsabschlag, depreciation, provision pour depreciation, decote, deterioro, provision deterioro, svalutazione, fondo svalutazione, imparidade, afwaardering, voorziening incourant, odpis, odpis aktualizujacy, opravna polozka, ertekvesztes, nedskrivning, inkurans, inkuransavdrag, nedskrivning ukurans, ukurans, arvonalennus, alaskirjaus, alaskirjaukset, ajustare, depreciere, απαξιωση, προβλεψη, deger dusuklugu, karsilik, 評価損',
   ),
 } as const;
 
@@ -152,6 +152,9 @@ const PREPAYMENTS = {
   ),
   period: lexicon(
     'period, cover, covers, term, dates, for, zeitraum, laufzeit, abgrenzungszeitraum, periode, duree, pour la periode, periodo, plazo, competenza dal al, vigencia, looptijd, okres, okres rozliczenia, obdobi, platnost, idoszak, giltighetstid, avser, gaelder, gjelder, jakso, ajalta, perioada, περιοδος, donem, sure, 期間, 対象期間, 期间',
+  ),
+  months: lexicon(
+    'months, mths, number of months, no of months, months covered, term months, months total, monate, laufzeit monate, laufzeit in monaten, anzahl monate, mois, nb mois, nombre de mois, duree mois, duree en mois, meses, num meses, numero de meses, mesi, n mesi, numero mesi, durata mesi, maanden, aantal maanden, miesiace, liczba miesiecy, mesice, pocet mesicu, honap, honapok szama, manader, antal manader, maneder, antal maneder, kuukaudet, kuukausia, luni, numar luni, μηνες, ay, ay sayisi, 月数, ヶ月, 个月',
   ),
   amount: lexicon(
     'whole, amount, total, whole amount, total amount, invoice amount, paid, amount paid, cost, premium, full amount, gross amount, value, original amount, invoiced, betrag, gesamtbetrag, rechnungsbetrag, bezahlt, pramie, montant, montant total, montant ht, montant facture, paye, total, importe, importe total, pagado, importo, importo totale, pagato, costo totale, valor, valor total, montante, pago, bedrag, totaalbedrag, betaald, factuurbedrag, kwota, wartosc, kwota calkowita, razem, zaplacono, castka, celkem, celkova castka, zaplaceno, osszeg, teljes osszeg, fizetve, brutto osszeg, belopp, totalbelopp, betalt, belob, samlet belob, betalt, belop, totalbelop, summa, kokonaissumma, maksettu, suma, suma totala, valoare, platit, ποσο, συνολο, συνολικο ποσο, tutar, toplam tutar, odenen, 金額, 支払額, 総額, 金额',
