@@ -24,13 +24,20 @@ export const DOUBLE_BYTE = ['shift_jis', 'euc-jp', 'gb18030', 'big5', 'euc-kr'] 
 export const ENCODINGS = ['utf-8', 'utf-16le', 'utf-16be', ...SINGLE_BYTE, ...DOUBLE_BYTE] as const;
 export type Encoding = (typeof ENCODINGS)[number];
 
-/** Letters beyond ASCII of a language, in lower case; what a text in it has. */
-export const ALPHABETS: readonly string[] = [
+/** Letters beyond ASCII of languages that write next to no k and no w. */
+export const WITHOUT_K_AND_W: ReadonlySet<string> = new Set([
   'àâæçéèêëîïôœùûüÿ', // French
-  'äöüßé', // German
   'áéíóúüñ', // Spanish
   'áâãàçéêíóôõúü', // Portuguese
   'àèéìíîòóùú', // Italian
+  'ăâîșşțţ', // Romanian
+  'àçéèíïóòúü', // Catalan
+]);
+
+/** Letters beyond ASCII of a language, in lower case; what a text in it has. */
+export const ALPHABETS: readonly string[] = [
+  ...WITHOUT_K_AND_W,
+  'äöüßé', // German
   'ëïéèöüáó', // Dutch
   'åäöéü', // Swedish, Finnish
   'æøåéòô', // Danish, Norwegian
@@ -39,7 +46,6 @@ export const ALPHABETS: readonly string[] = [
   'áčďéěíňóřšťúůýž', // Czech
   'áäčďéíĺľňóôŕšťúýž', // Slovak
   'áéíóöőúüű', // Hungarian
-  'ăâîșşțţ', // Romanian
   'čćđšž', // Croatian, Serbian, Slovenian
   'çğıöşüâîûİ', // Turkish
   'ąčęėįšųūž', // Lithuanian
@@ -49,7 +55,6 @@ export const ALPHABETS: readonly string[] = [
   'абвгґдеєжзиіїйклмнопрстуфхцчшщьюя', // Ukrainian
   'абвгдђежзијклљмнњопрстћуфхцчџш', // Serbian
   'αβγδεζηθικλμνξοπρστυφχψωςάέήίόύώϊϋΐΰ', // Greek
-  'àçéèíïóòúü', // Catalan
   'אבגדהוזחטיךכלםמןנסעףפץצקרשת', // Hebrew
   'ءآأؤإئابةتثجحخدذرزسشصضطظعغفقكلمنهوىي', // Arabic
 ];

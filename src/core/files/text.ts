@@ -1,5 +1,5 @@
 import iconv from 'iconv-lite';
-import { ALPHABETS, DOUBLE_BYTE, ENCODINGS, type Encoding, SINGLE_BYTE } from './formats';
+import { ALPHABETS, DOUBLE_BYTE, ENCODINGS, type Encoding, SINGLE_BYTE, WITHOUT_K_AND_W } from './formats';
 
 export const decodeAs = (bytes: Uint8Array, encoding: string): string =>
   encoding.startsWith('utf-')
@@ -50,6 +50,9 @@ const marked = (bytes: Uint8Array): Uint8Array => {
   return Uint8Array.from(parts.slice(0, LOOKED_AT));
 };
 
+/** Of so many plain letters one k or w is none of a foreign name alone. */
+const MANY = 40;
+
 const LETTER = /\p{L}/u;
 const LATIN = /\p{sc=Latin}/u;
 
@@ -99,9 +102,12 @@ const badness = (text: string, enough: number, framed: boolean): number => {
   // Names in Cyrillic and Greek begin with capitals; without any, they are letters of a script that has none.
   if (/[\p{sc=Cyrillic}\p{sc=Greek}]/u.test(text) && !/[\u0386-\u03ab\u0400-\u042f]/.test(text)) bad += 1;
   const total = [...letters.values()].reduce((sum, count) => sum + count, 0);
+  const plain = text.match(/[a-z]/gi)?.length ?? 0;
+  const others = (text.match(/[kw]/gi)?.length ?? 0) * MANY > plain;
   let most = 0;
   for (const alphabet of ALPHABETS) {
-    let inside = 0;
+    // Among equals, no language is it that does not write the plain letters beside.
+    let inside = others && WITHOUT_K_AND_W.has(alphabet) ? -0.5 : 0;
     for (const [letter, count] of letters) if (alphabet.includes(letter)) inside += count;
     most = Math.max(most, inside);
   }

@@ -85,6 +85,7 @@ const FEW = 8;
 const fits = (role: Role, content: Content): boolean => {
   if (content.filled === 0) return MONEY.has(role) || role === 'order' || role === 'reference' || role === 'due';
   if (MONEY.has(role)) return content.amounts >= 0.7 && content.dates < 0.5;
+  if (content.currencies >= 0.9) return role === 'currency';
   switch (role) {
     case 'date':
     case 'due':

@@ -6,6 +6,7 @@ import { lexicon } from '../words/lexicon';
  */
 export const COLUMN_WORDS = {
   contactCode: lexicon(
+    'код контрагента, код клиента, код покупателя, код поставщика, код покупця, код постачальника, код на клиент, код на доставчик, sifra, sifra partnera, sifra kupca, sifra dobavljaca, sifra dobavitelja, kliento kodas, pirkejo kodas, tiekejo kodas, klienta kods, kliendi kood, kliendinr, hankija kood, numer vidskiptamanns, מספר לקוח, קוד לקוח, מספר ספק, קוד ספק, رقم العميل, كود العميل, رقم المورد, كود المورد, 거래처코드, 거래처 코드',
     'kode, kundekode, leverandorkode',
     'cari kodu, kodu',
     'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
@@ -19,6 +20,7 @@ export const COLUMN_WORDS = {
     'kundnr, kundnummer, kund nr, leverantorsnr, leverantorsnummer, kundenr, kundenummer, leverandornr, leverandornummer, debitornr, kreditornr, asiakasnro, asiakasnumero, toimittajanro, toimittajanumero, tunnus, kod partener, cont, κωδικος, musteri kodu, cari kod, hesap kodu',
   ),
   contactName: lexicon(
+    'контрагент, клиент, покупатель, поставщик, заказчик, наименование, наименование контрагента, название, покупець, постачальник, замовник, назва, найменування, доставчик, име, партньор, kupac, dobavljac, naziv, naziv partnera, kupec, dobavitelj, stranka, klientas, pirkejas, tiekejas, pavadinimas, klients, pircejs, piegadatajs, nosaukums, klient, ostja, tarnija, hankija, nimetus, vidskiptamadur, vidskiptavinur, birgir, nafn, לקוח, שם לקוח, ספק, שם ספק, שם, العميل, اسم العميل, المورد, اسم المورد, الاسم, 거래처, 거래처명, 고객, 고객명, 공급업체',
     'debitor, kreditor, debitorer, kreditorer, motpart, modpart, medkontrahent, counterparty, payer, who, partner name, zakaznik',
     'nazov, nazov firmy, partner, obchodne meno, adi, ad, unvani, musteri adi, cari adi, firma adi, tedarikci adi',
     '名称, 得意先名, 得意先, 取引先名, 取引先, 仕入先名, 仕入先, 顧客名, 会社名, 氏名, 客户, 客户名称, 供应商, 供应商名称',
@@ -32,11 +34,13 @@ export const COLUMN_WORDS = {
     'namn, kund, kundnamn, leverantor, leverantorsnamn, navn, kundenavn, leverandor, asiakas, nimi, toimittaja, denumire, client, furnizor, επωνυμια, πελατης, προμηθευτης, unvan, cari unvan, musteri, tedarikci',
   ),
   kind: lexicon(
+    'вид, вид документа, тип, тип документа, вид документ, vrsta, vrsta dokumenta, tipas, dokumento tipas, veids, tuup, liik, tegund, סוג, סוג מסמך, النوع, نوع المستند, 구분, 유형',
     '区分, 種別, 伝票区分, 取引区分, 类型',
     'type, kind, doc type, document type, transaction type, transaction, tran, trans, tran type, trans type, tx type, entry type',
     'bilagsart, verifikatslag, lag, transaktionstyp, transaktionstype, posteringstype, dokladovy typ, typ dokladu, typ dokumentu, art, belegart, typ, buchungsart, nature, type piece, type de piece, tipo, tipo doc, tipo documento, clase, soort, type document, rodzaj, rodzaj dokumentu, druh, tipus, bizonylat tipus, jenis, tyyppi, laji, bilagstype, tip, tip document, ειδος, turu, belge turu',
   ),
   number: lexicon(
+    'документ, номер, номер документа, счет фактура, номер счета, рахунок, номер рахунку, фактура, номер на документ, racun, broj racuna, broj dokumenta, br racuna, stevilka, st racuna, stevilka racuna, saskaita, saskaitos nr, dokumento nr, dokumentas, rekins, rekina nr, dokumenta nr, arve, arve nr, arve number, reikningur, reikningsnumer, חשבונית, מספר חשבונית, מסמך, מספר מסמך, אסמכתא, الفاتورة, رقم الفاتورة, رقم المستند, 전표번호, 계산서번호, 송장번호, 문서번호',
     'prot, n prot, prot n, n reg, reg n, nr int, titulo, n titulo, titulo n, variabilny symbol, cislo faktury, c faktury, cislo dokladu, faktura c',
     'ver, ver nr, vernr, registro, fis no, boekstuk, bill, bill no, bill number, num, invoice id, doc, doc number, document id, laskun nro, laskun numero, tositenro, rechnungsnr, rechnungs nr, belegnummer, nr rechnung, n de piece, n de facture, numero de facture, numero de factura, num documento, n da fatura, numero fatura, nr faktury vat, numer faktury, cislo faktury, c dokladu, faktura cislo, fakturanr kund, bilagsnr, bilag nr, nr fact, numar factura, nr doc, αριθμος τιμολογιου, fatura numarasi, 請求書番号, 請求番号, 伝票番号, 伝票no, 請求書no, 発票番号, 发票号, 发票号码',
     'number, no, doc no, document, document no, document number, invoice, invoice no, invoice number, inv no, invoice ref, transaction no, tran no, voucher, voucher no, our ref, our reference, our no, register no, entry no',
@@ -65,6 +69,7 @@ export const COLUMN_WORDS = {
     'auftrag, auftragsnr, bestellung, bestellnr, bestell nr, bestellnummer, commande, n commande, no commande, notre commande, bon de commande, pedido, n pedido, nuestro pedido, ordine, n ordine, encomenda, n encomenda, ordernr, ordernummer, bestelnr, bestelling, onze order, zamowienie, nr zamowienia, objednavka, cislo objednavky, rendeles, rendelesszam, order nr, ordrenr, ordrenummer, tilausnro, tilaus, comanda, παραγγελια, siparis, siparis no',
   ),
   date: lexicon(
+    'дата, дата документа, дата счета, дата рахунку, дата на документ, datum racuna, datum dokumenta, datum izdaje, saskaitos data, israsymo data, datums, rekina datums, kuupaev, arve kuupaev, kuup, dagsetning, dags, תאריך, תאריך מסמך, תאריך חשבונית, التاريخ, تاريخ الفاتورة, 일자, 날짜, 발행일',
     'εκδοσης, ημ νια εκδοσης, ημερομηνια εκδοσης, dated, bill dated, wystawiono, emitido, emitida el',
     'datum vystavenia, vystavena dna, datum vyhotovenia, datum dokladu',
     'vystavena, vystaveny, vydana, dokl ze dne, kelte, udstedt, utstedt, utfardat, emis, issued on',
@@ -73,6 +78,7 @@ export const COLUMN_WORDS = {
     'datum, belegdatum, rechnungsdatum, buchungsdatum, re datum, date piece, date facture, date de facture, date document, date ecriture, date operation, fecha, fecha factura, fecha documento, f factura, f emision, fecha emision, data, data documento, data fattura, data doc, data fatura, data emissao, factuurdatum, boekdatum, datum factuur, data wystawienia, data dokumentu, data faktury, datum vystaveni, datum dokladu, vystaveno, kelt, kelte, szamla kelte, bizonylat kelte, teljesites, fakturadatum, bilagsdato, fakturadato, dato, bokforingsdatum, paivays, laskupvm, pvm, paivamaara, data factura, data document, ημερομηνια, ημ νια, tarih, belge tarihi, fatura tarihi',
   ),
   due: lexicon(
+    'срок оплаты, срок платежа, оплатить до, термін оплати, термін сплати, сплатити до, падеж, дата на падеж, срок за плащане, dospijece, datum dospijeca, zapadlost, datum zapadlosti, rok placila, apmoketi iki, mokejimo terminas, apmaksas termins, apmaksat lidz, maksetahtaeg, tahtaeg, gjalddagi, eindagi, תאריך פרעון, לתשלום עד, تاريخ الاستحقاق, الاستحقاق, 만기일, 지급기일',
     'ληξης, ημ νια ληξης, ημερομηνια ληξης',
     'datum splatnosti, splatna dna, splatne dna',
     'splatna, splatny, splatno, forf datum, forf dato, forfaller den, echeant, vencim',
@@ -87,16 +93,19 @@ export const COLUMN_WORDS = {
     'ziel, zahlungsziel, zahlungsziel tage, ziel tage, tage, conditions, delai, delai jours, jours, plazo, dias, giorni, termini, prazo, betaaltermijn, termijn, dagen, termin dni, dni, ilosc dni, splatnost dni, dnu, nap, fizetesi nap, betalningsvillkor, villkor, dagar, dage, dager, betingelser, maksuehto, paivaa, zile, ημερες, gun, vade gun',
   ),
   currency: lexicon(
+    'валюта, valiuta, valuuta, mynt, gjaldmidill, מטבע, العملة, 통화',
     '通貨, 币种, hl mena, mena dokl, waluta dok',
     'currency, curr, cur, ccy, wahrung, wkz, whg, wahr, devise, dev, monnaie, moneda, divisa, div, valuta, val, moeda, munt, waluta, mena, penznem, devizanem, deviza, valutta, valuuta, para birimi, doviz, νομισμα',
   ),
   original: lexicon(
+    'сумма, сумма документа, сумма счета, сума, сума документа, сума рахунку, стойност, iznos, iznos racuna, znesek, znesek racuna, suma, saskaitos suma, summa, rekina summa, arve summa, upphaed, סכום, סכום חשבונית, المبلغ, قيمة الفاتورة, 금액, 청구금액',
     'suma faktury, celkom, celkom s dph, fakturovana suma',
     'bill amount, invoice value, amount due originally, laskun summa, loppusumma, laskun loppusumma, vegosszeg, brutto ertek, szamla osszege, celkem, celkem s dph, castka celkem, fakturovano, belob, fakturabelob, belop, fakturabelop, valoare, valoare factura, valoare totala, ποσο, αξια, συνολικη αξια, tutar, fatura tutari, toplam tutar, 請求金額, 請求額, 発生額, 金額, 发票金额',
     'amount, original, original amount, gross, gross amount, invoice amount, invoice total, total, document amount, doc amount, invoiced, value, amount original',
     'betrag, rechnungsbetrag, belegbetrag, bruttobetrag, brutto, urspr betrag, ursprungsbetrag, montant, montant ttc, montant initial, montant facture, montant origine, ttc, importe, importe original, importe factura, total factura, importo, importo originale, importo fattura, totale documento, valor, valor original, valor documento, bedrag, factuurbedrag, oorspronkelijk, origineel bedrag, kwota, kwota dok, kwota dokumentu, kwota brutto, wartosc, castka, castka dokladu, fakturovano, puvodni castka, osszeg, szamla osszege, eredeti osszeg, brutto osszeg, belopp, fakturabelopp, ursprungligt belopp, belob, fakturabelob, belop, fakturabelop, opprinnelig belop, summa, laskun summa, alkuperainen, suma, valoare, valoare factura, ποσο, αξια, tutar, fatura tutari',
   ),
   open: lexicon(
+    'долг, остаток, остаток долга, задолженность, к оплате, не оплачено, сальдо, борг, залишок, заборгованість, до сплати, остатък, неплатена сума, дължимо, салдо, за плащане, otvoreno, otvoreni iznos, ostatak, preostalo, odprto, odprti znesek, ostanek, likutis, skola, neapmoketa, atlikums, parads, neapmaksats, jaak, tasumata, volg, eftirstodvar, ogreitt, יתרה, יתרה פתוחה, לתשלום, الرصيد, المتبقي, المستحق, 잔액, 미수금, 미수잔액, 미지급금',
     'owed, owing, total owing, amount owing, we owe, due to us, tartozas, ανεισπρακτο, ανεισπρακτα, pozostaje, do zaplacenia, tilbage, gjenstar',
     'zostava uhradit, zostava, zostatok, nezaplatene, neuhradene, ostava uhradit, k uhrade',
     'open balance, amount outstanding, balance outstanding, to pay, to be paid, still due, avoinna, avoinna eur, avoin, avoin saldo, maksamatta, hatralek, nyitott, nyitott osszeg, egyenleg, fizetendo, zbyva, zbyva uhradit, k uhrade, neuhrazeno, zustatek, rest, restbelob, restbelop, resterende, aterstaende, kvar att betala, saldo restant, sold, rest de plata, rest de incasat, neachitat, υπολοιπο, ανεξοφλητο, kalan, kalan tutar, bakiye, acik tutar, acik bakiye, 残高, 未収残高, 未払残高, 未回収額, 未払額, 未収金額, 余额',
@@ -105,7 +114,7 @@ export const COLUMN_WORDS = {
   ),
   base: lexicon(
     '円換算額, zbyva v czk, celkem v czk, eur ellenertek',
-    'base, base amount, local, local amount, local currency, amount lcy, lcy, home currency, base currency, equivalent, in base, balance lcy, remaining lcy',
+    'company currency, amount in company currency, amount in local currency, functional currency, accounting currency, base, base amount, local, local amount, local currency, amount lcy, lcy, home currency, base currency, equivalent, in base, balance lcy, remaining lcy',
     'hauswahrung, eigenwahrung, in hauswahrung, contre valeur, contrevaleur, devise locale, contravalor, moneda local, controvalore, valuta locale, contravalor, moeda local, tegenwaarde, in huisvaluta, basisvaluta, w walucie krajowej, w pln, w walucie ksiegowej, v czk, v domaci mene, v mene uctovnictvi, forintban, huf ertek, konyvelesi penznem, i sek, basvaluta, i dkk, i nok, basisvaluta, grundvaluta, euroina, kirjanpitovaluutta, in lei, echivalent lei, σε ευρω, tl karsiligi, yerel para',
   ),
   debit: lexicon(
@@ -188,6 +197,7 @@ export const OLDER = lexicon(
 
 /** Words of titles that say whose list it is. */
 export const CUSTOMERS = lexicon(
+  'покупател*, заказчик*, дебитор*, клиент*, покупц*, замовник*, дебітор*, kupac*, kupci, kupcem, potrazivanja, terjatve, pirkej*, pircej*, ostja*, vidskiptamenn, vidskiptakrofur, לקוחות, לקוח, العملاء, العميل, 매출처, 매출채권, 외상매출금, 미수금',
   'facturas emitidas, fatture emesse, factures emises, faturas emitidas, faktury wystawione, faktury vydane, issued invoices, utstalda fakturor',
   'pohladav*, vydane faktury, odberatelske',
   'neincasat*, de incasat, por cobrar, da incassare, vydane faktury, pohledav*, kimeno szamlak, utgaende fakturor, kundefordringer',
@@ -195,6 +205,7 @@ export const CUSTOMERS = lexicon(
   'a r, ar aging, ar ageing, customer*, client*, debtor*, debitor*, receivable*, sales ledger, aged debt, aged debtors, accounts receivable, kunden*, forderung*, offene posten debitoren, client*, clients, creances, balance clients, cliente*, deudores, por cobrar, clienti, crediti, clientes, a receber, debiteur*, klanten, vorderingen, odbiorc*, odbiorcami, naleznosci, klient*, odberatel*, pohledav*, vevo*, vevok, koveteles*, kund*, kundreskontra, kundfordringar, kunder, debitorer, tilgodehavender, kundefordringer, asiakas*, asiakkaat, myyntireskontra, myyntisaamiset, clienti, creante, πελατ*, απαιτησεις, musteri*, alicilar',
 );
 export const SUPPLIERS = lexicon(
+  'поставщик*, кредитор*, постачальник*, доставчи*, dobavljac*, dobavitelj*, tiekej*, piegadataj*, tarnija*, hankija*, birgj*, lanardrottn*, ספקים, ספק, الموردين, الموردون, المورد, 매입처, 공급업체, 매입채무, 외상매입금, 미지급금',
   'facturas recibidas, fatture ricevute, factures recues, faturas recebidas, faktury otrzymane, faktury prijate, received invoices, mottagna fakturor',
   'neplatit*, neachitat*, de platit, da pagare, prijate faktury, bejovo szamlak, ingaende fakturor',
   '仕入先, 買掛, 支払先, 供应商, 应付, ostoreskontra, ostolaskut, avoimet ostolaskut, toimittaj*, szallitoi*, satici*, tedarikci*, προμηθευτ*, bills to pay, unpaid bills, aged payable*',
@@ -203,13 +214,16 @@ export const SUPPLIERS = lexicon(
 
 /** What kinds of documents are called or how their numbers begin; a payment is what is not matched with an invoice yet. */
 export const INVOICE_WORDS = lexicon(
+  'счет фактура, счет, накладная, товарная накладная, упд, реализация, рахунок, видаткова накладна, racun, arve, saskaita, rekins, reikningur, חשבונית, فاتورة, 계산서',
   'invoice, inv, si, pi, sin, pin, bill, rechnung, re, ar, er, facture, fa, fac, fv, fz, fs, factura, fra, fattura, ft, fatura, factuur, vf, if, faktura, fakt, fak, szamla, sz, lasku, factura, τιμολογιο, τπυ, τδα, debit note, dn, f, i',
 );
 export const CREDIT_WORDS = lexicon(
+  'корректировка, корректировочный счет, возврат, коригування, повернення, кредитно известие, odobrenje, kreditine saskaita, kreditrekins, kreditreikningur, זיכוי, חשבונית זיכוי, اشعار دائن, 대변표',
   'c, g, cm, rect, rectif, kfs, kfz, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
   'credit note, credit, credit memo, cn, cr, crn, sc, pc, scr, pcr, scn, pcn, gutschrift, gs, gu, rechnungskorrektur, rk, storno, avoir, av, avo, note de credit, nc, abono, ab, abn, rectificativa, nota de credito, nota de abono, nota credito, nota di credito, ndc, creditnota, creditfactuur, cf, korekta, kor, fvk, fk, fkv, kfv, zks, dobropis, db, dob, opravny doklad, jovairo, jovairas, js, kreditfaktura, kreditnota, kf, kn, kr, kre, hyvityslasku, hl, hyvitys, nota de creditare, storno, πιστωτικο, iade, iade faturasi, refund invoice',
 );
 export const PAYMENT_WORDS = lexicon(
+  'оплата, платеж, аванс, предоплата, поступление, платіж, передоплата, плащане, авансово плащане, uplata, placanje, predujam, placilo, makse, laekumine, ettemaks, mokejimas, apmokejimas, maksajums, greidsla, innborgun, תשלום, קבלה, دفعة, سداد, 입금, 지급',
   'anz, anzahlg, inc, riba, bonif, ricevuta, cobros, enc, encaisst, zahlg, vplata, wplata, wpl',
   'bet, inbet, utbet, innbet, indbet, inbetalning, utbetalning, innbetaling, utbetaling, indbetaling, udbetaling, tahsilat, tah, odeme, tediye, πληρωμη, εισπραξη, 入金, 支払, 前受金, 前払金, 付款, 收款, maksu, suoritus, incasare, plata, avans, platba, uhrada, zaloha, kifizetes, befizetes, eloleg',
   'payment, pay, pmt, payment on account, poa, on account, receipt, rec, rct, rcpt, sa, pa, sr, pp, cash, unallocated, deposit, prepayment, advance, bank, zahlung, za, zahlungseingang, ze, anzahlung, az, akonto, a conto, vorauszahlung, bk, reglement, rg, rgt, acompte, ac, a affecter, virement, vir, encaissement, paiement, pago, cobro, anticipo, ant, a cuenta, entrega a cuenta, pagamento, incasso, acconto, in conto, bonifico, recebimento, rc, adiantamento, por conta, betaling, vooruitbetaling, aanbetaling, ontvangst, wplata, zaplata, zaliczka, zal, wb, wyciag, kp, przedplata, platba, uhrada, zaloha, zal, fizetes, befizetes, eloleg, el, elol, betalning, inbetalning, forskott, a conto, forskudd, forskud, indbetaling, innbetaling, suoritus, maksu, ennakko, ennakkomaksu, plata, incasare, avans, εισπραξη, πληρωμη, προκαταβολη, odeme, tahsilat, avans, unmatched',

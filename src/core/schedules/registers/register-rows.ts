@@ -101,8 +101,14 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
   const went = abs(money.disposals ?? NIL);
   const left = stood === undefined ? money.cost : subtract(add(stood, money.additions ?? NIL), went);
   if ((texts.disposed ?? '') === '' && went !== 0n && left === 0n) texts.disposed = texts.disposals ?? '';
-  if ((texts.disposed ?? '') === '' && GONE.in(folded(texts.status ?? '')) !== undefined)
-    texts.disposed = texts.status ?? '';
+  // A state says so, or a remark: beside the thing, or in brackets behind what it is called.
+  const remarks = kind === 'assets' ? [texts.status, /[([]([^()[\]]+)[)\]]$/.exec(texts.name ?? '')?.[1]] : [];
+  const said = remarks.find((remark) => GONE.in(folded(remark ?? '')) !== undefined);
+  if ((texts.disposed ?? '') === '' && said !== undefined) {
+    texts.disposed = said;
+    const [day] = said.split(/\s+/).flatMap((word) => (/\d/.test(word) ? (dayIn(table, word) ?? []) : []));
+    if (day !== undefined) days.disposed = day;
+  }
   return { row: number, texts, days, money, figures, unread, group: null };
 };
 

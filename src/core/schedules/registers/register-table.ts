@@ -3,7 +3,7 @@ import { textOf, type Cell, type Row, type Table } from '../../base/table';
 import { NUMBER_STYLES, type NumberStyle } from '../../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../../money/paper-amount';
 import type { DayOrder } from '../../papers/dates';
-import { datesIn } from '../../papers/dates-in';
+import { datesIn, monthsIn } from '../../papers/dates-in';
 import { totalWords } from '../../papers/total-words';
 import { COMPACT, DATE_LIKE, dayOf, daysAmong, isDay } from '../list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
@@ -72,7 +72,10 @@ const styleOf = (body: readonly Row[]): NumberStyle => {
   for (const style of NUMBER_STYLES) {
     const score = texts.reduce((sum, text) => {
       const read = readPaperAmount(text, style);
-      return sum + (read === undefined ? 0 : read.scale === 2 ? 1.1 : 1);
+      // Three decimals are groups of thousands sooner, where nothing else tells; "0.125" is none.
+      return (
+        sum + (read === undefined ? 0 : read.scale === 2 ? 1.1 : read.scale === 3 && !/^\D*0/.test(text) ? 0.99 : 1)
+      );
     }, 0);
     if (most === undefined || score > most.score) most = { style, score };
   }
@@ -190,5 +193,9 @@ export const spanIn = (
 ): readonly [string, string] | undefined => {
   const days = [...datesIn(text, order)].sort();
   const [first, last] = [days[0], days.at(-1)];
+  // "January 2026" is the whole of it.
+  const months = days.length === 0 ? [...monthsIn(text)].sort() : [];
+  const [begin, end] = [months[0], months.at(-1)];
+  if (begin !== undefined && end !== undefined) return [`${begin.slice(0, 7)}-01`, end];
   return first === undefined || last === undefined || days.length < 2 ? undefined : [first, last];
 };

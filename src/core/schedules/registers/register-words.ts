@@ -63,6 +63,7 @@ const ASSETS = {
     'nbv, net, net book value, book value, carrying amount, carrying value, written down value, wdv, net value, nbv c f, buchwert, restbuchwert, rbw, rest bw, restwert, nettowert, valeur nette, vnc, valeur nette comptable, net comptable, valor neto, valor neto contable, vnc, valor contable, valor en libros, neto, valore netto, valore residuo contabile, residuo, netto contabile, da ammortizzare, valor liquido, valor contabilistico, quantia escriturada, boekwaarde, nettoboekwaarde, restant, wartosc netto, netto, wart netto, zustatkova cena, zustatkova hodnota, zc, zustatek, netto ertek, konyv szerinti ertek, nyilvantartasi ertek, maradek, bokfort varde, restvarde bokfort, planenligt restvarde, bokvarde, nettovarde, bogfort vaerdi, regnskabsmaessig vaerdi, bokfort verdi, balansefort verdi, bokfort, kirjanpitoarvo, menojaannos, jaljella, valoare ramasa, valoare neta, valoare neta contabila, αναποσβεστη αξια, αναποσβεστο, λογιστικη αξια, υπολοιπο, net deger, net defter degeri, kalan deger, defter degeri, 帳簿価額, 未償却残高, 期末簿価, 簿価, 净值',
   ),
   status: lexicon(
+    'remark, remarks, note, notes, comment, comments, bemerkung, bemerkungen, anmerkung, vermerk, observation, observations, remarque, observaciones, notas, note, annotazioni, observacoes, opmerking, opmerkingen, uwagi, poznamka, megjegyzes, anmarkning, bemaerkning, merknad, huomautus, observatii, mentiuni, παρατηρησεις, aciklama, 備考, 备注, примечание',
     'status, state, condition, zustand, etat, statut, estado, situacion, stato, situacao, toestand, stan, stav, allapot, statusz, tila, tilanne, stare, κατασταση, durum, 状態, 状态',
   ),
   disposed: lexicon(
@@ -172,7 +173,7 @@ const PREPAYMENTS = {
 
 /** Words of a state that say that a thing is not owned any more. */
 export const GONE = lexicon(
-  'disposed*, sold, scrapped, retired, written off, abgegangen, verkauft, ausgeschieden, verschrottet, cede, cedee, vendu, vendue, sorti, sortie, mis au rebut, rebut, vendido, vendida, dado de baja, baja, desguazado, venduto, dismesso, rottamato, abatido, vendida, alienado, verkocht, afgestoten, gesloopt, zlikwidowan*, sprzedan*, vyrazen*, prodan*, selejtez*, eladva, eladott, utrangerad, sald, skrotad, avyttrad, solgt, skrottet, udgaet, utrangert, poistettu, myyty, romutettu, casat, vandut, scos din uz, πουληθηκε, πωληθηκε, καταστραφηκε, satildi, hurda, 除却, 売却, 报废, 已处置',
+  'disposed*, sold, scrapped, retired, written off, abgegangen, verkauft, ausgeschieden, verschrottet, cede, cedee, vendu, vendue, sorti, sortie, mis au rebut, rebut, vendido, vendida, dado de baja, baja, desguazado, venduto, dismesso, rottamato, abatido, vendida, alienado, verkocht, afgestoten, gesloopt, zlikwidowan*, sprzedan*, vyrazen*, prodan*, selejtez*, eladva, eladott, utrangerad, sald, skrotad, avyttrad, solgt, skrottet, udgaet, utrangert, poistettu, myyty, romutettu, casat*, vandut*, scos din uz, πουληθηκε, πωληθηκε, καταστραφηκε, satildi, hurda, 除却, 売却, 报废, 已处置',
 );
 
 export const REGISTER_WORDS = { assets: ASSETS, stock: STOCK, loans: LOANS, prepayments: PREPAYMENTS } as const;
