@@ -10,14 +10,14 @@ const IN_YEARS = lexicon(
 );
 
 const LIFE = /^(\d{1,4})(?:[.,](\d{1,2}))?\s*(\p{L}*)\.?$/u;
-/** "5/6": five years and six months. */
-const YEARS_MONTHS = /^0?(\d{1,2})\s?[/;:]\s?0?(\d{1,2})$/;
+/** "5/6", "5Y 6M": five years and six months. */
+const YEARS_MONTHS = /^0?(\d{1,2})(?:\s?[/;:]\s?|\s?(?:y|yr|yrs|years?)\s?)0?(\d{1,2})(?:\s?(?:m|mo|mths?|months?))?$/i;
 const MOST_MONTHS = 9999;
 
 /**
  * A life or a span in months; a bare number is of what `bare` says. Undefined for nil, and for what says neither months nor years.
  *
- * @example [monthsFrom('2.5', 'years'), monthsFrom('60', 'months'), monthsFrom('5 J.', 'months'), monthsFrom('5/6', 'years')] // [30, 60, 60, 66]
+ * @example [monthsFrom('2.5', 'years'), monthsFrom('60', 'months'), monthsFrom('5 J.', 'months'), monthsFrom('5/6', 'years'), monthsFrom('7Y 0M', 'years')] // [30, 60, 60, 66, 84]
  */
 export const monthsFrom = (text: string, bare: 'years' | 'months'): number | undefined => {
   const both = YEARS_MONTHS.exec(text.trim());

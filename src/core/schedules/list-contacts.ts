@@ -38,16 +38,19 @@ const WORDS = {
   code: COLUMN_WORDS.contactCode,
   name: COLUMN_WORDS.contactName,
   role: lexicon(
+    'тип, тип контрагента, вид, vrsta, tipas, veids, liik, tegund, סוג, النوع, 유형',
     'ledger, ledger type, 区分, 種別, 取引区分, 类型, 类别',
     'type, kind, role, category, contact type, art, typ, rolle, type de tiers, categorie, tipo, clase, categoria, soort, rodzaj, typ kontrahenta, tipus, typ partnera, tyyppi, tip, is, relationship',
   ),
   country: lexicon(
+    'страна, країна, държава, drzava, salis, valsts, riik, מדינה, البلد, الدولة, 국가',
     '国, 国名, country, country code, land, landesk, pays, code pays, pais, cod pais, paese, nazione, stato, kraj, zeme, stat, orszag, maa, tara, χωρα, ulke, land kode',
   ),
   taxNumber: TAX_NUMBER_WORDS,
   termDays: COLUMN_WORDS.terms,
   currency: COLUMN_WORDS.currency,
   email: lexicon(
+    'почта, электронная почта, електронна пошта, имейл, e posta, el pastas, epasts, netfang, דואל, אימייל, البريد الالكتروني, 이메일',
     'メール, メールアドレス, email, e mail, mail, email address, e mail adresse, mailadresse, courriel, adresse mail, correo, correo electronico, posta elettronica, e post, epost, sahkoposti, adres e mail, eposta, e posta',
   ),
 } as const;

@@ -30,7 +30,7 @@ const undecorated = (text: string): string => {
   const plain = text.replace(/^[*#>•=~-]{1,6}\s+/u, '');
   const open = plain.lastIndexOf('(');
   const inside = open > 0 && plain.endsWith(')') ? plain.slice(open + 1, -1) : '';
-  const [label = ''] = inside.split(/[:：]?\s*(?=\S*\d)/u);
+  const label = inside.slice(0, Math.max(0, inside.search(/\d/)));
   return label !== '' && TAX_NUMBER_WORDS.in(folded(label)) !== undefined ? plain.slice(0, open).trim() : plain;
 };
 

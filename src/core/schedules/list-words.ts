@@ -6,7 +6,7 @@ import { lexicon } from '../words/lexicon';
  */
 export const COLUMN_WORDS = {
   contactCode: lexicon(
-    'код контрагента, код клиента, код покупателя, код поставщика, код покупця, код постачальника, код на клиент, код на доставчик, sifra, sifra partnera, sifra kupca, sifra dobavljaca, sifra dobavitelja, kliento kodas, pirkejo kodas, tiekejo kodas, klienta kods, kliendi kood, kliendinr, hankija kood, numer vidskiptamanns, מספר לקוח, קוד לקוח, מספר ספק, קוד ספק, رقم العميل, كود العميل, رقم المورد, كود المورد, 거래처코드, 거래처 코드',
+    'код, kodas, kods, kood, код контрагента, код клиента, код покупателя, код поставщика, код покупця, код постачальника, код на клиент, код на доставчик, sifra, sifra partnera, sifra kupca, sifra dobavljaca, sifra dobavitelja, kliento kodas, pirkejo kodas, tiekejo kodas, klienta kods, kliendi kood, kliendinr, hankija kood, numer vidskiptamanns, מספר לקוח, קוד לקוח, מספר ספק, קוד ספק, رقم العميل, كود العميل, رقم المورد, كود المورد, 거래처코드, 거래처 코드',
     'kode, kundekode, leverandorkode',
     'cari kodu, kodu',
     'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
@@ -87,6 +87,7 @@ export const COLUMN_WORDS = {
     'fallig, fallig am, falligkeit, falligkeitsdatum, zahlbar bis, netto fallig, echeance, date echeance, date d echeance, ech, vencimiento, vto, fecha vencimiento, f vencimiento, fecha vto, vence, scadenza, data scadenza, scad, vencimento, data vencimento, vervaldatum, vervalt, vervaldag, termin, termin platnosci, data platnosci, platne do, splatnost, datum splatnosti, esedekesseg, hatarido, fizetesi hatarido, lejarat, forfallodatum, forfallo, forfallodag, forfall, forfallsdato, forfaldsdato, forfald, forfalder, erapaiva, erapvm, scadenta, data scadenta, ληξη, ημ ληξης, vade, vade tarihi',
   ),
   terms: lexicon(
+    'отсрочка, отсрочка дней, срок оплаты дней, rok placanja, rok placila, mokejimo salygos, apmaksas noteikumi, maksetingimus, gjaldfrestur, תנאי תשלום, شروط الدفع, 결제조건',
     'forma de pago, formas de pago, condiciones de pago, zahlungsbedingungen, zahlungsbedingung, zahlungskondition, zahlungskonditionen, conditions de paiement, condition de paiement, mode de reglement, conditions de reglement, condizioni di pagamento, modalita di pagamento, pagamento, condicoes de pagamento, betalingsconditie, betaalconditie, betalingsvoorwaarden, warunki platnosci, forma platnosci, platebni podminky, fizetesi feltetelek, fizetesi mod, betalningsvillkor, betalingsbetingelser, betalingsvilkar, maksuehdot, termen de plata, conditii de plata, odeme kosulu, odeme kosullari, οροι πληρωμης',
     '支払条件, サイト',
     'terms, days, term days, payment terms, payment days, credit days, terms days, net days',
@@ -163,6 +164,7 @@ export const REGISTRATION_WORDS = lexicon(
 
 /** Columns that hold the tax numbers of companies. */
 export const TAX_NUMBER_WORDS = lexicon(
+  'инн, еик, іпн, єдрпоу, булстат, oib, davcna stevilka, id za ddv, pib, pvm kodas, pvn numurs, kmkr, kmkr nr, vsk numer, ח פ, עוסק מורשה, الرقم الضريبي, 사업자등록번호',
   '登録番号, 税番号, rfc, r f c, ico dph, ico dic',
   'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, momsregnr, moms reg nr, momsregistreringsnummer, momsregistreringsnr, vat registration no, vat registration number, orgnr, organisationsnummer, company no, company number, registration no, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );

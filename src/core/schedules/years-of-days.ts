@@ -35,9 +35,19 @@ const inYear = (month: number, day: number, last: string): string | undefined =>
     .find((iso) => iso <= last && readDate(iso).ok);
 };
 
+/** For each row the year that stands alone in a row above it, if any. */
+const yearsAlone = (rows: Table['rows']): readonly (string | undefined)[] => {
+  let year: string | undefined;
+  return rows.map((row) => {
+    const [first, ...others] = row.map(textOf).filter((text) => text !== '');
+    if (others.length === 0 && first !== undefined && /^(?:19|20)\d\d$/.test(first)) year = first;
+    return year;
+  });
+};
+
 /**
  * A table whose days leave out the year, with the year that its titles say: a statement of 1 December 2025 to 5 January 2026 has its
- * "3 Jan" in the later one. As it is where its days have years, or no title names one.
+ * "3 Jan" in the later one. A year in a row of its own is that of the days below it. As it is where its days have years, or nothing names one.
  */
 export const withYears = (table: Table): Table => {
   const width = table.rows.reduce((widest, row) => Math.max(widest, row.length), 0);
@@ -53,17 +63,19 @@ export const withYears = (table: Table): Table => {
     .flatMap((row) => datesIn(row.map(textOf).join(' ')))
     .sort()
     .at(-1);
-  if (columns.length === 0 || last === undefined) return table;
+  const years = yearsAlone(table.rows);
+  if (columns.length === 0 || (last === undefined && years.every((year) => year === undefined))) return table;
   const days = table.rows.flatMap((row) => columns.flatMap((at) => dayIn(row[at]) ?? []));
   const monthFirst = days.some(({ second, worded }) => !worded && second > 12);
   return {
     ...table,
-    rows: table.rows.map((row) =>
+    rows: table.rows.map((row, place) =>
       row.map((cell, at) => {
         const day = columns.includes(at) ? dayIn(cell) : undefined;
         if (day === undefined) return cell;
         const [first, second] = monthFirst && !day.worded ? [day.second, day.first] : [day.first, day.second];
-        return inYear(second, first, last) ?? cell;
+        const year = years[place];
+        return inYear(second, first, year === undefined ? (last ?? '') : `${year}-12-31`) ?? cell;
       }),
     ),
   };
