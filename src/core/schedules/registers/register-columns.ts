@@ -279,7 +279,7 @@ export const columnsOf = (
   });
   const roles: (RegisterRole | undefined)[] = names.map(() => undefined);
   // The amounts of a list are written alike: beside some with decimals, a column without any counts something else.
-  const decimals = contents.some(({ fractions }) => fractions >= 0.8);
+  const decimals = unit < 10n ** BigInt(FINEST) && contents.some(({ fractions }) => fractions >= 0.8);
   const isAmount = (column: number): boolean => !decimals || (contents[column]?.fractions ?? 0) >= 0.5;
   const offers = names
     .flatMap((name, column) =>

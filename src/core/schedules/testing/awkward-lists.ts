@@ -1632,4 +1632,22 @@ export const AWKWARD_LISTS: readonly {
       '2026-05-29|-650.00|SO  RENT',
     ],
   },
+  {
+    what: 'whole amounts of which some have groups',
+    wanted: 'loan',
+    file: 'list.csv',
+    text: [
+      'Loan KSB-22',
+      'Date;Payment;Interest;Principal;Balance',
+      '2026-01-31;2,720;720;2,000;118,000',
+      '2026-02-28;2,708;708;2,000;116,000',
+      '2026-03-31;2,696;696;2,000;114,000',
+    ],
+    said: [
+      '',
+      '3|2026-01-31|2720|720|2000|118000',
+      '4|2026-02-28|2708|708|2000|116000',
+      '5|2026-03-31|2696|696|2000|114000',
+    ],
+  },
 ];
