@@ -26,12 +26,13 @@ import { type Result, plural } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { isTyping, useUndoKeys } from '../parts/undo-keys';
 import { useLastChange } from '../parts/use-last-change';
+import { useMatches } from '../parts/use-matches';
 import type { Range } from '../sheet/cells';
 import { PrintedSheet } from '../sheet/printed-sheet';
 import { useSheet } from '../sheet/use-sheet';
 import { ChartCellEditor } from './chart-cell-editor';
 import { ChartFilters, EVERYTHING, type Sift, isSifted, siftedRows } from './chart-filters';
-import { ChartRow, ROW } from './chart-row';
+import { ChartRow, LEFT_OUT, LEFT_OUT_ON_PHONES, ROW, hiddenWhere } from './chart-row';
 import type { ChartStore } from './chart-store';
 
 const EDITABLE: ReadonlySet<ChartSheetColumn> = new Set(['code', 'name', 'line', 'side', 'currency', 'role', 'state']);
@@ -65,9 +66,15 @@ export const ChartGrid = ({
   const [sift, setSift] = useState<Sift>(EVERYTHING);
   const [closed, setClosed] = useState<ReadonlySet<AccountId>>(new Set());
   const [cut, setCut] = useState<readonly AccountId[]>([]);
-  const columns = useMemo(
+  const all = useMemo(
     () => CHART_SHEET_COLUMNS.filter((column) => column !== 'code' || settings.codesShown),
     [settings.codesShown],
+  );
+  // What has no room is no place to go to either.
+  const [narrow, phone] = [useMatches('(width < 80rem)'), useMatches('(width < 48rem)')];
+  const columns = useMemo(
+    () => all.filter((column) => (phone ? !LEFT_OUT_ON_PHONES.has(column) : !narrow || !LEFT_OUT.has(column))),
+    [all, narrow, phone],
   );
   const index = useMemo(() => chartIndex(accounts), [accounts]);
   const tree = useMemo(() => inTreeOrder(accounts), [accounts]);
@@ -123,7 +130,9 @@ export const ChartGrid = ({
     },
     copied: ({ left, right, ...range }) => {
       const clean = (text: string): string => text.replace(/[\t\r\n]+/g, ' ');
-      const shown = columns.slice(left, right + 1);
+      // As they are pasted: with those between them that have no room.
+      const [first, last] = [columns[left] ?? 'name', columns[right] ?? 'name'];
+      const shown = all.slice(all.indexOf(first), all.indexOf(last) + 1);
       return accountsIn(range)
         .map((account) => shown.map((one) => clean(textOf(account, one))).join('\t'))
         .join('\n');
@@ -190,7 +199,7 @@ export const ChartGrid = ({
       columns[left] ?? 'name',
       block,
       frame.currency,
-      columns,
+      all,
     );
     if (!store.edit(edits)) return;
     if (problems.length > 0) store.say(problems);
@@ -273,7 +282,7 @@ export const ChartGrid = ({
               <span
                 key={one}
                 role="columnheader"
-                className={`py-1.5 ${one === 'balance' ? 'text-right' : ''} ${one === 'code' || one === 'name' ? '' : 'pl-2'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'max-md:hidden'}`}
+                className={`py-1.5 ${one === 'balance' ? 'text-right' : ''} ${one === 'code' || one === 'name' ? '' : 'pl-2'} ${hiddenWhere(one)}`}
               >
                 {CHART_SHEET_LABELS[one]}
                 {one === 'balance' ? ` ${frame.currency}` : ''}
@@ -334,7 +343,7 @@ export const ChartGrid = ({
       </DndContext>
       <PrintedSheet
         heading={`${frame.name} · chart of accounts`}
-        columns={columns.map((one) => ({
+        columns={all.map((one) => ({
           label: `${CHART_SHEET_LABELS[one]}${one === 'balance' ? ` ${frame.currency}` : ''}`,
           figures: one === 'balance',
           names: one === 'name',
@@ -343,7 +352,7 @@ export const ChartGrid = ({
           rows.map(({ account, depth }) => ({
             id: account.id,
             // What goes without saying is not printed, as it is not shown.
-            cells: columns.map((one) =>
+            cells: all.map((one) =>
               (one === 'balance' && (amounts.get(account.id) ?? NIL) === NIL) || (one === 'state' && account.active)
                 ? ''
                 : textOf(account, one),

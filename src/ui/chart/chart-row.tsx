@@ -12,6 +12,20 @@ import type { Cell } from '../sheet/cells';
 /** Height of a row in px. */
 export const ROW = 30;
 
+/** Columns that have no room on a small screen: what they say, the statement line and the row's look say too. */
+export const LEFT_OUT: ReadonlySet<ChartSheetColumn> = new Set(['type', 'state']);
+/** Those that have none on a phone. */
+export const LEFT_OUT_ON_PHONES: ReadonlySet<ChartSheetColumn> = new Set([
+  ...LEFT_OUT,
+  'line',
+  'side',
+  'currency',
+  'role',
+]);
+/** The same before the page knows how wide it is. */
+export const hiddenWhere = (column: ChartSheetColumn): string =>
+  LEFT_OUT.has(column) ? 'max-xl:hidden' : LEFT_OUT_ON_PHONES.has(column) ? 'max-md:hidden' : '';
+
 interface Props {
   readonly account: Account;
   readonly depth: number;
@@ -129,7 +143,7 @@ const Row = ({
           aria-colindex={index + 1}
           tabIndex={column === index ? 0 : -1}
           onClick={(event) => onPoint({ row: at, column: index }, event.shiftKey)}
-          className={`flex min-w-0 items-center overflow-hidden outline-offset-[-2px] ${column === index ? 'sheet-active' : ''} ${one === 'balance' ? 'justify-end tabular-nums' : ''} ${one === 'name' ? '' : 'font-normal'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'text-ink-2 max-md:hidden'} ${one === 'name' || one === 'code' ? '' : 'pl-2'} ${index >= from && index <= to && from >= 0 ? 'bg-madder-wash' : ''}`}
+          className={`flex min-w-0 items-center overflow-hidden outline-offset-[-2px] ${column === index ? 'sheet-active' : ''} ${one === 'balance' ? 'justify-end tabular-nums' : ''} ${one === 'name' ? '' : 'font-normal'} ${one === 'code' || one === 'name' || one === 'balance' ? '' : 'text-ink-2'} ${hiddenWhere(one)} ${one === 'name' || one === 'code' ? '' : 'pl-2'} ${index >= from && index <= to && from >= 0 ? 'bg-madder-wash' : ''}`}
         >
           {column === index && editing ? (
             editor

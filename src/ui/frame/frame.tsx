@@ -102,7 +102,7 @@ export const Frame = ({
               <Course books={frame.id} stages={frame.stages} totals={frame.totals} current={stage} />
             </header>
             <main
-              className={`frame-main relative grid min-h-0 grid-cols-[minmax(0,1fr)] max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_18.5rem]'}`}
+              className={`frame-main relative grid min-h-0 grid-cols-[minmax(0,1fr)] max-lg:overflow-y-auto ${margin === undefined ? '' : 'lg:grid-cols-[minmax(0,1fr)_16.5rem] xl:grid-cols-[minmax(0,1fr)_18.5rem]'}`}
             >
               <section
                 id="page"

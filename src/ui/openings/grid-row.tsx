@@ -14,13 +14,13 @@ import type { Figure, Figures } from './figures';
 export const ROW = 30;
 
 const WIDTHS: Readonly<Record<SheetColumn, string>> = {
-  code: '5rem',
+  code: 'clamp(4.2rem,8.2%,5rem)',
   name: 'minmax(9rem,clamp(21rem,30%,40rem))',
-  foreign: '8.5rem',
-  debit: '7.5rem',
-  credit: '7.5rem',
+  foreign: 'clamp(7.6rem,14%,8.5rem)',
+  debit: 'clamp(7rem,12.4%,7.5rem)',
+  credit: 'clamp(7rem,12.4%,7.5rem)',
   before: '7.5rem',
-  where: 'minmax(7rem,1fr)',
+  where: 'minmax(6.6rem,1fr)',
 };
 /** On a phone only the account and its two amounts have room. */
 const NARROW: ReadonlySet<SheetColumn> = new Set(['code', 'name', 'debit', 'credit']);
