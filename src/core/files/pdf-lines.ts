@@ -59,9 +59,15 @@ interface Column {
   readonly to: number;
 }
 
+/** Texts on a line of a list without figures, and lines of such a list. */
+const [FEWEST_CELLS, FEWEST_LINES] = [3, 3];
+
 /** Columns by what no line of figures fills; a line or two may hang over. */
 const columnsOf = (lines: readonly Line[]): readonly Column[] => {
-  const figures = lines.filter(({ pieces }) => pieces.length > 1 && pieces.some(isFigure));
+  const withFigures = lines.filter(({ pieces }) => pieces.length > 1 && pieces.some(isFigure));
+  // A list without a figure, as of contacts, is told by its lines of several texts.
+  const listed = withFigures.length > 0 ? [] : lines.filter(({ pieces }) => pieces.length >= FEWEST_CELLS);
+  const figures = withFigures.length > 0 || listed.length < FEWEST_LINES ? withFigures : listed;
   const width = Math.ceil(Math.max(0, ...figures.flatMap(({ pieces }) => pieces.map(({ to }) => to)))) + 1;
   const filled = new Uint32Array(Math.min(width, 20_000));
   for (const { pieces } of figures)

@@ -132,6 +132,17 @@ describe('pages of a PDF', () => {
       ['3010', 'Share capital', '', '1,200.00'],
     ]);
   });
+  it('without any figure have the columns of their lines of several texts', () => {
+    const line = (y: number, ...texts: readonly string[]): readonly Piece[] =>
+      texts.flatMap((text, at) => (text === '' ? [] : [piece(text, 40 + at * 120, y)]));
+    const page = [
+      ...line(780, 'No', 'Name', 'Tax', 'Place'),
+      ...line(760, '501', 'Ardmore', 'SE1', 'Granby'),
+      ...line(740, '502', 'Cairn', '', 'Tallmo'),
+      ...line(720, '503', 'Dale', 'SE3', 'Ekhamn'),
+    ];
+    expect(rowsOfPages([page]).rows[2]?.map((cell) => textOf(cell).trim())).toEqual(['502', 'Cairn', '', 'Tallmo']);
+  });
   it('have titles that begin before the figures which they stand over', () => {
     const row = (y: number, code: string, one: string, two: string): readonly Piece[] => [
       piece(code, 40, y),

@@ -84,6 +84,9 @@ const isUpper = (above: Row, lower: Row): boolean => {
   const isTitle = corner !== undefined && corner.text !== '' && !isTelling(corner);
   if (isTitle && !repeats && (under.code || under.name)) return false;
   const first = upper.findIndex((text) => text !== '');
+  // One text alone over names or codes is the paper's title, wherever its line begins.
+  const below = titleOf(textOf(lower[first]));
+  if (groups === 1 && (below.name || below.code)) return false;
   const told = titles.some((title, at) => (at > 0 || lower.length > 1) && isAmountTitle(title));
   return (groups > 1 || first > 0) && (repeats || told);
 };

@@ -5,7 +5,7 @@ import { MARK, type Marks, WHY, type Work, isFree, settle } from './mark';
 import { byCodes, byIndent } from './parents';
 import { sectionOf } from './sign';
 import { ROW, type Skeleton } from './skeleton';
-import { breakdowns, sumsAbove } from './sums-above';
+import { breakdowns, headedGroups, sumsAbove } from './sums-above';
 import { totalWords } from './total-words';
 import { BAD, type Values } from './values';
 
@@ -58,6 +58,7 @@ export const markRows = (skeleton: Skeleton, values: Values, asAccount: Readonly
   breakdowns(work);
   byCodes(work);
   byIndent(work);
+  headedGroups(work);
   sumsAbove(work, headings);
   byWords(work, headings);
   return marks;

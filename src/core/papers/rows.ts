@@ -18,12 +18,20 @@ const MOST_LOOKED_AT = 2000;
 /** Says why a row cannot be of the table's columns: a code or name that is none, or more cells than the header where few rows have. */
 const misfits = (table: Table, reading: Reading): ((cells: Row, code: string, name: string) => string | undefined) => {
   const titled = (at: number): number => (table.rows[at] ?? []).findLastIndex((cell) => textOf(cell) !== '') + 1;
+  // A column that is read without a title, as letters for sides are, is the table's too.
   const width =
-    reading.header < 0 ? 0 : Math.max(titled(reading.header), reading.height === 2 ? titled(reading.header - 1) : 0);
+    reading.header < 0
+      ? 0
+      : Math.max(
+          titled(reading.header),
+          reading.height === 2 ? titled(reading.header - 1) : 0,
+          reading.columns.findLastIndex((role) => role !== 'ignore') + 1,
+        );
   const filled = (cells: Row): number => cells.findLastIndex((cell) => textOf(cell) !== '') + 1;
   const body = table.rows.slice(reading.header + 1, reading.header + 1 + MOST_LOOKED_AT);
   const wider = width === 0 ? 0 : body.filter((cells) => filled(cells) > width).length;
-  const rare = wider > 0 && wider <= Math.max(1, body.length / 5);
+  // No character parts the columns of a printed list.
+  const rare = wider > 0 && wider <= Math.max(1, body.length / 5) && table.format?.delimiter !== 'columns';
   return (cells, code, name) =>
     code.length > MOST_CODE
       ? `its code has ${plural(code.length, 'character')}, and ${String(MOST_CODE)} is the most that is read`

@@ -33,6 +33,8 @@ const PAIRS: readonly (readonly [debit: string, credit: string])[] = [
   ['+', '-'],
 ];
 
+const LETTERS: ReadonlySet<string> = new Set(PAIRS.flat());
+
 /** What a cell of a side column says: its word, or the sign that stands there alone. */
 export const sideWord = (text: string): string => {
   const own = text.trim();
@@ -63,7 +65,8 @@ export const sidesAmong = (
   share: number,
 ): readonly [debit: string, credit: string] | undefined => {
   const most = [...counts]
-    .filter(([word]) => word !== '')
+    // What every page prints beside them is neither.
+    .filter(([word]) => LETTERS.has(word) || DEBIT.is(word) || CREDIT.is(word))
     .sort(([, a], [, b]) => b - a)
     .slice(0, 2);
   if (most.reduce((all, [, count]) => all + count, 0) < filled * share) return undefined;

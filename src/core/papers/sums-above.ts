@@ -121,5 +121,50 @@ export const sumsAbove = (work: Work, headings: ReadonlySet<string>): void => {
   }
 };
 
+/** So many groups tell that a list is made of them. */
+const FEWEST_GROUPS = 3;
+/** No list without codes has more rows. */
+const MOST_GROUPED = 20_000;
+
+/**
+ * Rows of a list without codes that stand above those that they sum up, without anything else to tell them by: only where the whole
+ * list is made of such groups, from the first row to the last, and some of them of several rows.
+ */
+export const headedGroups = (work: Work): void => {
+  const { skeleton, values, marks } = work;
+  if (skeleton.coded) return;
+  const rows: number[] = [];
+  for (let at = 0; at < skeleton.size; at += 1) {
+    const mark = marks.mark[at];
+    if ((mark === MARK.account || mark === MARK.open) && values.raw[at] !== 0n) rows.push(at);
+  }
+  if (rows.length < 2 * FEWEST_GROUPS || rows.length > MOST_GROUPED || !rows.every((at) => isFree(work, at))) return;
+  // From below: where a group may begin, and where it ends then; groups end where the sum up to there is what their head says.
+  const upTo: bigint[] = [0n];
+  for (const at of rows) upTo.push((upTo.at(-1) ?? 0n) + (values.raw[at] ?? 0n));
+  const ends = new Map<bigint, number[]>([[upTo[rows.length] ?? 0n, [rows.length]]]);
+  const next = new Map<number, number>();
+  for (let place = rows.length - 1; place >= 0; place -= 1) {
+    const target = (upTo[place + 1] ?? 0n) + (values.raw[rows[place] ?? 0] ?? 0n);
+    const end = ends.get(target)?.findLast((one) => one > place + 1);
+    if (end === undefined) continue;
+    next.set(place, end);
+    const own = upTo[place] ?? 0n;
+    ends.set(own, [...(ends.get(own) ?? []), place]);
+  }
+  const heads: number[] = [];
+  let several = false;
+  for (let place = 0; place < rows.length;) {
+    const end = next.get(place);
+    if (end === undefined) return;
+    heads.push(rows[place] ?? 0);
+    several ||= end > place + 2;
+    place = end;
+  }
+  if (heads.length < FEWEST_GROUPS || !several) return;
+  for (const at of heads) settle(work, at, WHY.under);
+  marks.confirmed += heads.length;
+};
+
 /** All others together come to an account's amount on the other side wherever the paper nets to zero: that shows nothing. */
 const wholeOf = (runs: Runs, amount: bigint): boolean => runs.net === -amount;

@@ -197,8 +197,24 @@ export const relationPoints = (
         for (const part of [left, right]) points[part] = Math.min(points[part] ?? 0, -6);
       }
   });
+  // Departments, branches or months beside what they come to together.
+  const alone = tried.flatMap((_, at) => (ways[at]?.way.kind === 'single' && !isHalf(at) ? [at] : []));
+  if (alone.length < FEWEST_BRANCHES + 1) return points;
+  const together = new Map(some.map((row) => [row, alone.reduce((sum, at) => sum + (tried[at]?.[row] ?? 0n), 0n)]));
+  for (const sum of alone) {
+    const of = (row: number): bigint => tried[sum]?.[row] ?? 0n;
+    const meets = some.filter((row) => (together.get(row) ?? 0n) === 2n * of(row));
+    const several = meets.filter(
+      (row) => of(row) !== 0n && alone.filter((at) => at !== sum && tried[at]?.[row] !== 0n).length > 1,
+    );
+    if (meets.length * 50 < some.length * 49 || several.length < 4) continue;
+    for (const at of alone) points[at] = at === sum ? Math.max(points[at] ?? 0, 12) : Math.min(points[at] ?? 0, -6);
+  }
   return points;
 };
+
+/** So many branches beside their sum: of fewer, opening, movement and closing are told apart above. */
+const FEWEST_BRANCHES = 3;
 
 /** The roles of a layout's columns under a way. */
 export const rolesUnder = (layout: Layout, way: Way): readonly ColumnRole[] => {

@@ -209,7 +209,8 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
       flags.some(({ name: flag, column }) => words.in(flag) !== undefined && YES.test(folded(textOf(row[column]))));
     const flagged: ContactRole | undefined =
       is(CUSTOMERS) && is(SUPPLIERS) ? 'both' : is(CUSTOMERS) ? 'customer' : is(SUPPLIERS) ? 'supplier' : undefined;
-    const tax = text('taxNumber');
+    // A telephone and a street have fewer figures, or other marks.
+    const tax = /(?:\d.*){4}/.test(text('taxNumber')) ? text('taxNumber') : '';
     const currency = text('currency').toUpperCase();
     return [
       {
@@ -217,7 +218,8 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
         code: text('code') || null,
         name,
         role: flagged ?? roleOf(text('role'), fallback),
-        country: countryIn(text('country')) ?? /^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? null,
+        country:
+          countryIn(text('country')) ?? countryIn(/^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? '') ?? null,
         taxNumber: tax || null,
         termDays: termDaysIn(text('termDays')) ?? null,
         currency: isCurrency(currency) ? currency : null,

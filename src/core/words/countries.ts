@@ -1,4 +1,5 @@
 import { folded } from '../base/folded';
+import { once } from '../base/once';
 
 /** Languages in which lists name countries. */
 const LANGUAGES = 'en de fr es it pt nl pl cs sk hu sv da nb fi et lv lt sl hr ro bg el tr ja zh ko'.split(' ');
@@ -43,13 +44,22 @@ const names = (): ReadonlyMap<string, string> => {
   return found;
 };
 
+/** Codes that are written for a country's own: by people, and in front of tax numbers. */
+const OTHERWISE: Readonly<Record<string, string>> = { UK: 'GB', XI: 'GB', EL: 'GR' };
+
+/** The codes of countries of today. */
+const codes = once((): ReadonlySet<string> => new Set(names().values()));
+
 /**
  * The country (ISO 3166-1 alpha-2) that a text is: its code, or its name in one of the languages.
  *
- * @example [countryIn('ie'), countryIn('Irlande'), countryIn('United Kingdom'), countryIn('Elsewhere')] // ['IE', 'IE', 'GB', undefined]
+ * @example [countryIn('ie'), countryIn('Irlande'), countryIn('United Kingdom'), countryIn('Elsewhere'), countryIn('HA')] // ['IE', 'IE', 'GB', undefined, undefined]
  */
 export const countryIn = (text: string): string | undefined => {
   const trimmed = text.trim();
-  if (/^[A-Z]{2}$/i.test(trimmed)) return trimmed.toUpperCase() === 'UK' ? 'GB' : trimmed.toUpperCase();
+  if (/^[A-Z]{2}$/i.test(trimmed)) {
+    const code = trimmed.toUpperCase();
+    return OTHERWISE[code] ?? (codes().has(code) ? code : undefined);
+  }
   return trimmed === '' || trimmed.length > 60 ? undefined : names().get(folded(trimmed));
 };

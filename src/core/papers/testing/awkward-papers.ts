@@ -176,4 +176,137 @@ Balances at 30/06/2026 - draft, subject to accruals`,
       '3000 -54289.06',
     ],
   },
+  {
+    what: 'sums above what they are of, without codes and without indentation',
+    asAt: '2026-03-31',
+    text: `Marigold Spice Mills Pvt. Ltd.
+Trial Balance
+1-Apr-2025 to 31-Mar-2026
+Particulars	Closing Balance
+Current Assets	1,15,01,174.50 Dr
+Cash in hand	28,666.88 Dr
+Kaveri Bank A/c	40,88,267.91 Dr
+Sundry Debtors	42,36,185.89 Dr
+Stock-in-trade	31,48,053.82 Dr
+Fixed Assets	42,48,113.08 Dr
+Plant & Machinery	42,48,113.08 Dr
+Current Liabilities	18,88,184.21 Cr
+Sundry Creditors	18,69,672.81 Cr
+GST Payable	18,511.40 Cr
+Loans (Liability)	39,34,364.01 Cr
+Secured Loans	39,34,364.01 Cr
+Sales Accounts	1,81,57,293.49 Cr
+Sales A/c	1,81,57,293.49 Cr
+Purchase Accounts	58,71,413.27 Dr
+Purchase A/c	58,71,413.27 Dr
+Indirect Expenses	7,05,770.86 Dr
+Salaries	6,62,078.32 Dr
+Electricity	43,692.54 Dr
+Capital Account	16,53,370.00 Dr
+Capital A/c	16,53,370.00 Dr
+Grand Total	`,
+    accounts: [
+      'Cash in hand 28666.88',
+      'Kaveri Bank A/c 4088267.91',
+      'Sundry Debtors 4236185.89',
+      'Stock-in-trade 3148053.82',
+      'Plant & Machinery 4248113.08',
+      'Sundry Creditors -1869672.81',
+      'GST Payable -18511.40',
+      'Secured Loans -3934364.01',
+      'Sales A/c -18157293.49',
+      'Purchase A/c 5871413.27',
+      'Salaries 662078.32',
+      'Electricity 43692.54',
+      'Capital A/c 1653370.00',
+    ],
+  },
+  {
+    what: 'branches beside what they come to, and its title over the names',
+    asAt: '2025-12-31',
+    text: `;Combined trial balance at 31.12.2025;;;;
+Account;Name;North;South;West;All
+1000;Petty cash;176.06;197.00;455.17;828.23
+1010;Bank current account;26,949.38;42,576.86;5,007.14;74,533.38
+1100;Trade debtors;42,852.85;47,887.09;52,900.91;143,640.85
+1200;Stock;52,038.50;5,292.93;30,766.82;88,098.25
+1500;Equipment;36,099.36;13,635.77;38,723.70;88,458.83
+1590;Accumulated depreciation;-160.36;-256.10;-211.40;-627.86
+2000;Trade creditors;-44,195.98;-45,450.11;-17,923.76;-107,569.85
+2100;PAYE;-415.38;-87.28;-129.22;-631.88
+2200;Bank loan;-56,500.22;-32,164.82;-53,337.00;-142,002.04
+4000;Sales;-129,959.41;-144,960.68;-93,983.61;-368,903.70
+5000;Cost of sales;59,785.26;4,330.55;37,324.82;101,440.63
+6000;Wages;18,217.15;51,783.01;7,031.78;77,031.94
+6100;Rent;10,270.09;48,712.29;8,006.09;66,988.47
+6200;Insurance;388.43;220.45;264.38;873.26
+3000;Retained earnings;-15,545.73;8,283.04;-14,895.82;-22,158.51`,
+    accounts: [
+      '1000 828.23',
+      '1010 74533.38',
+      '1100 143640.85',
+      '1200 88098.25',
+      '1500 88458.83',
+      '1590 -627.86',
+      '2000 -107569.85',
+      '2100 -631.88',
+      '2200 -142002.04',
+      '4000 -368903.70',
+      '5000 101440.63',
+      '6000 77031.94',
+      '6100 66988.47',
+      '6200 873.26',
+      '3000 -22158.51',
+    ],
+  },
+  {
+    what: 'a mark for credits alone, in a column without a title in which every page has its number',
+    asAt: '2026-06-30',
+    text: `STONECHAT GARAGE LTD                              PAGE 1
+TRIAL BALANCE AS AT 30/06/26
+
+ACCOUNT                                    BALANCE
+--------------------------------------------------
+Petty cash                               180.96
+Bank current account                  16,100.20
+Trade debtors                          6,275.71
+Stock                                 33,043.94
+Equipment                             13,302.03
+Accumulated depreciation                 387.13 CR
+Trade creditors                       15,847.04 CR
+PAYE                                     479.42 CR
+CARRIED FORWARD                       52,189.25
+
+STONECHAT GARAGE LTD                              PAGE 2
+TRIAL BALANCE AS AT 30/06/26
+
+ACCOUNT                                    BALANCE
+--------------------------------------------------
+BROUGHT FORWARD                       52,189.25
+Bank loan                             29,618.19 CR
+Sales                                128,096.16 CR
+Cost of sales                          7,321.01
+Wages                                 38,917.64
+Rent                                  27,218.29
+Insurance                                474.10
+Retained earnings                     31,594.06
+TOTAL                                      0.00`,
+    accounts: [
+      'Petty cash 180.96',
+      'Bank current account 16100.20',
+      'Trade debtors 6275.71',
+      'Stock 33043.94',
+      'Equipment 13302.03',
+      'Accumulated depreciation -387.13',
+      'Trade creditors -15847.04',
+      'PAYE -479.42',
+      'Bank loan -29618.19',
+      'Sales -128096.16',
+      'Cost of sales 7321.01',
+      'Wages 38917.64',
+      'Rent 27218.29',
+      'Insurance 474.10',
+      'Retained earnings 31594.06',
+    ],
+  },
 ];
