@@ -15,7 +15,7 @@ import { askRead } from '../src/ask/read';
 import { askSearch } from '../src/ask/search';
 import { askStatement } from '../src/ask/statement';
 import { MOST_BYTES, megabytes } from '../src/core/files/limits';
-import { REGISTER_KINDS } from '../src/core/schedules/registers/register-words';
+import { ALL_REGISTER_KINDS } from '../src/core/schedules/registers/register-words';
 import type { Result } from '../src/core/base/result';
 
 const USAGE = `Ask one of:
@@ -25,7 +25,7 @@ const USAGE = `Ask one of:
   list FILE [--kind customers|suppliers|contacts|assets|stock|loans|prepayments] [--date YYYY-MM-DD] [--digits N]
   statement FILE`;
 
-const LIST_KINDS = ['customers', 'suppliers', 'contacts', ...REGISTER_KINDS] as const;
+const LIST_KINDS = ['customers', 'suppliers', 'contacts', ...ALL_REGISTER_KINDS] as const;
 
 class Refused extends Error {}
 

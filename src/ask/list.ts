@@ -8,7 +8,7 @@ import { readItems } from '@/core/schedules/list-items';
 import type { ListKind } from '@/core/schedules/list-kinds';
 import { isRather } from '@/core/schedules/read-list';
 import { type Listed, readRegister, summedOf } from '@/core/schedules/registers/read-register';
-import { REGISTER_KINDS, type RegisterKind } from '@/core/schedules/registers/register-words';
+import { ALL_REGISTER_KINDS, type RegisterKind } from '@/core/schedules/registers/register-words';
 
 export interface ListQuestion {
   readonly bytes: Uint8Array;
@@ -33,7 +33,7 @@ const amount = (units: bigint | null, digits: number, currency: string | null): 
   return units % cut === 0n ? plainDecimal(units / cut, own) : plainDecimal(units, digits);
 };
 
-const isRegister = (kind: ListQuestion['kind']): kind is RegisterKind => REGISTER_KINDS.some((one) => one === kind);
+const isRegister = (kind: ListQuestion['kind']): kind is RegisterKind => ALL_REGISTER_KINDS.some((one) => one === kind);
 
 /** What the columns of a list would be called. */
 const REGISTER_COLUMNS: Readonly<Record<RegisterKind, string>> = {
@@ -41,6 +41,7 @@ const REGISTER_COLUMNS: Readonly<Record<RegisterKind, string>> = {
   stock: 'a stock list, such as article, quantity, cost and value',
   loans: 'a loan’s plan, such as date, interest, principal and balance',
   prepayments: 'a list of prepayments, such as from, to, amount and what remains',
+  borrowings: 'a list of loans, such as lender, amount, rate and what is still owed',
 };
 
 /** The fields that an answer has of each kind of thing. */
@@ -49,6 +50,19 @@ const ANSWERED: { readonly [K in RegisterKind]: readonly (keyof Listed[K])[] } =
   stock: ['row', 'code', 'name', 'category', 'unit', 'quantity', 'unitCost', 'value'],
   loans: ['row', 'date', 'instalment', 'interest', 'principal', 'outstanding'],
   prepayments: ['row', 'name', 'from', 'to', 'amount', 'remaining'],
+  borrowings: [
+    'row',
+    'lender',
+    'code',
+    'begun',
+    'lent',
+    'rate',
+    'instalment',
+    'every',
+    'last',
+    'outstanding',
+    'within',
+  ],
 };
 /** By which amount a list of the kind is totalled. */
 const TOTALLED: Readonly<Record<RegisterKind, string>> = {
@@ -56,6 +70,7 @@ const TOTALLED: Readonly<Record<RegisterKind, string>> = {
   stock: 'value',
   loans: 'principal',
   prepayments: 'remaining',
+  borrowings: 'outstanding',
 };
 
 /** The things of a register, as JSON; undefined where the file has none of the kind. */

@@ -152,7 +152,7 @@ const previewOf = async (
           accountId(given.get(group) ?? (group === '' ? undefined : accountOfGroup(group, accounts)) ?? account.id),
         ]),
       );
-      const items = incomingThings(
+      const { items, contacts: made } = incomingThings(
         read.read,
         {
           schedule,
@@ -163,6 +163,7 @@ const previewOf = async (
           base: books.currency,
           openingDate: openingDate(books.cutover),
           spans: books.facts.spans,
+          contacts,
         },
         name,
       );
@@ -170,6 +171,7 @@ const previewOf = async (
         ...nothing,
         kind: 'things',
         items,
+        contacts: made,
         groups: groups.map((group) => {
           const mine = items.filter((item) => item.group === group && item.problems.length === 0);
           return {

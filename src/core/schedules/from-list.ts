@@ -63,6 +63,52 @@ export interface ListRules {
   readonly booked: boolean;
 }
 
+/** The contact that a row names: one that is there, or the place of one to be made among the others; neither where it names none. */
+interface FoundContact {
+  readonly id: ContactId | null;
+  readonly makes: number | null;
+}
+
+/** Finds those that the rows of a list name by code and name, among contacts that are there; others are to be made once each. */
+export const contactFinder = (
+  contacts: readonly Contact[],
+  role: ContactFields['role'],
+): {
+  readonly contactOf: (named: Pick<OpenItem, 'contactCode' | 'contactName'>) => FoundContact;
+  readonly made: readonly ContactFields[];
+} => {
+  const known = new Map<string, number>();
+  const made: ContactFields[] = [];
+  const byCode = new Map(contacts.filter(({ code }) => code !== '').map((one) => [one.code.toLowerCase(), one]));
+  const byName = new Map(contacts.map((one) => [one.name.trim().toLowerCase(), one]));
+  return {
+    made,
+    contactOf: ({ contactCode, contactName }) => {
+      const [code, name] = [contactCode?.trim() ?? '', contactName?.trim() ?? ''];
+      if (code === '' && name === '') return { id: null, makes: null };
+      const there = [byCode.get(code.toLowerCase()), byName.get(name.toLowerCase())].find(
+        (one) => one !== undefined && sameContact({ code, name }, one),
+      );
+      if (there !== undefined) return { id: there.id, makes: null };
+      const key = `${code}\n${name}`.toLowerCase();
+      const before = known.get(key);
+      if (before !== undefined) return { id: null, makes: before };
+      known.set(key, made.length);
+      // A code that is another's stays theirs.
+      const taken =
+        code === '' ||
+        byCode.has(code.toLowerCase()) ||
+        made.some((one) => one.code.toLowerCase() === code.toLowerCase());
+      made.push({
+        ...blankContact(role),
+        code: taken ? '' : code.slice(0, 40),
+        name: (name === '' ? code : name).slice(0, 200),
+      });
+      return { id: null, makes: made.length - 1 };
+    },
+  };
+};
+
 /**
  * The rows of a list as items of a schedule: amounts in the decimals of their own currencies, kinds by what the list says and its signs,
  * contacts matched by code and name with those that are there, others to be made once each.
@@ -71,36 +117,10 @@ export const incomingItems = (
   list: { readonly items: readonly OpenItem[]; readonly digits: number; readonly currency?: string | null },
   { schedule, account, base, currencies, contacts, booked }: ListRules,
 ): Incoming => {
-  const known = new Map<string, ContactId | number>();
-  const made: ContactFields[] = [];
-  const byCode = new Map(contacts.filter(({ code }) => code !== '').map((one) => [one.code.toLowerCase(), one]));
-  const byName = new Map(contacts.map((one) => [one.name.trim().toLowerCase(), one]));
-  const contactOf = ({
-    contactCode,
-    contactName,
-  }: OpenItem): { readonly id: ContactId | null; readonly makes: number | null } => {
-    const [code, name] = [contactCode?.trim() ?? '', contactName?.trim() ?? ''];
-    if (code === '' && name === '') return { id: null, makes: null };
-    const there = [byCode.get(code.toLowerCase()), byName.get(name.toLowerCase())].find(
-      (one) => one !== undefined && sameContact({ code, name }, one),
-    );
-    if (there !== undefined) return { id: there.id, makes: null };
-    const key = `${code}\n${name}`.toLowerCase();
-    const before = known.get(key);
-    if (before !== undefined) return { id: null, makes: before };
-    known.set(key, made.length);
-    // A code that is another's stays theirs.
-    const taken =
-      code === '' ||
-      byCode.has(code.toLowerCase()) ||
-      made.some((one) => one.code.toLowerCase() === code.toLowerCase());
-    made.push({
-      ...blankContact(schedule === 'suppliers' ? 'supplier' : schedule === 'customers' ? 'customer' : 'other'),
-      code: taken ? '' : code.slice(0, 40),
-      name: (name === '' ? code : name).slice(0, 200),
-    });
-    return { id: null, makes: made.length - 1 };
-  };
+  const { contactOf, made } = contactFinder(
+    contacts,
+    schedule === 'suppliers' ? 'supplier' : schedule === 'customers' ? 'customer' : 'other',
+  );
   const items = list.items.map((listed): IncomingItem => {
     const currency = listed.currency ?? account.currency ?? base;
     const to = minorDigits(currency);

@@ -64,8 +64,13 @@ export const readList = (
   }
   const register = wanted !== 'contacts' && isThings(wanted) ? REGISTERS[wanted] : undefined;
   if (register !== undefined) {
-    const read = readRegister(tables, register, asked);
-    if (read !== undefined) return ok({ kind: 'things', read });
+    // Loans come one by one with their plans, or as the list of them.
+    const kinds: readonly RegisterKind[] =
+      register === 'loans' && isRather(tables, 'borrowings', bestOf('loans')) ? ['borrowings', 'loans'] : [register];
+    for (const kind of kinds) {
+      const read = readRegister(tables, kind, asked);
+      if (read !== undefined) return ok({ kind: 'things', read });
+    }
   } else if (wanted === 'contacts') {
     const read = readContacts(tables, asked.name);
     if (read !== undefined) return ok({ kind: 'contacts', read });
@@ -91,9 +96,9 @@ const namedBy = (tables: readonly Table[], naming: Naming): number =>
   );
 const NAMED = 2.5;
 
-/** Whether the header of a list names more of what a kind of things has than of what open items have. */
-export const isRather = (tables: readonly Table[], kind: RegisterKind): boolean =>
-  namedBy(tables, bestOf(kind)) > namedBy(tables, bestOfItems);
+/** Whether the header of a list names more of what a kind of things has than of what others have, open items as a rule. */
+export const isRather = (tables: readonly Table[], kind: RegisterKind, than: Naming = bestOfItems): boolean =>
+  namedBy(tables, bestOf(kind)) > namedBy(tables, than);
 
 /** The statements of a bank's own file: XML, or a message of SWIFT; undefined for any other, whose tables are read. */
 export const bankStatements = (bytes: Uint8Array, name: string): Result<StatementsRead> | undefined => {

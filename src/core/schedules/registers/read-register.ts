@@ -12,7 +12,7 @@ import { isMoneyRole } from './register-columns';
 import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
 import { type RegisterTable, UNIT_BEHIND, registerTable } from './register-table';
 import { IN_MONTHS, monthsFrom } from '../life';
-import { REGISTER_KINDS, type RegisterKind, type RegisterRole } from './register-words';
+import { REGISTER_KINDS, RHYTHMS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** A thing that is owned for years. Amounts are magnitudes in the list's decimals. */
 export interface ListedAsset {
@@ -69,6 +69,26 @@ export interface ListedSpan {
   readonly to: string | null;
   readonly amount: Minor | null;
   readonly remaining: Minor | null;
+  readonly supplier: string | null;
+}
+
+/** A loan or a lease with what is still owed of it. */
+export interface ListedLoan {
+  readonly row: number;
+  readonly lender: string | null;
+  readonly code: string | null;
+  readonly name: string | null;
+  readonly begun: string | null;
+  readonly lent: Minor | null;
+  /** Percent a year, as plain decimal text. */
+  readonly rate: string | null;
+  readonly instalment: Minor | null;
+  /** Months between payments. */
+  readonly every: number | null;
+  readonly last: string | null;
+  readonly outstanding: Minor | null;
+  /** What of it is due within a year. */
+  readonly within: Minor | null;
 }
 
 export interface Listed {
@@ -76,6 +96,7 @@ export interface Listed {
   readonly stock: ListedStock;
   readonly loans: ListedPayment;
   readonly prepayments: ListedSpan;
+  readonly borrowings: ListedLoan;
 }
 
 export interface RegisterRead<K extends RegisterKind = RegisterKind> {
@@ -197,7 +218,28 @@ const spanOf = (row: RegisterRow): ListedSpan => ({
   to: row.days.to ?? null,
   amount: moneyIn(row, 'amount'),
   remaining: moneyIn(row, 'remaining'),
+  supplier: orNull(row.texts.supplier),
 });
+
+const loanOf = (row: RegisterRow): ListedLoan => {
+  const every = row.texts.every ?? '';
+  const amount = (role: RegisterRole): Minor | null => (row.money[role] === undefined ? null : abs(row.money[role]));
+  return {
+    row: row.row,
+    lender: orNull(row.texts.lender),
+    code: orNull(row.texts.code),
+    name: orNull(row.texts.name),
+    begun: row.days.begun ?? null,
+    lent: amount('lent'),
+    rate: decimalText(row.figures.rate),
+    instalment: amount('instalment'),
+    every:
+      monthsFrom(every, 'months') ?? RHYTHMS.find(([, words]) => words.in(folded(every)) !== undefined)?.[0] ?? null,
+    last: row.days.last ?? null,
+    outstanding: amount('outstanding'),
+    within: amount('within'),
+  };
+};
 
 /** What is odd about a row of its own. */
 const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readonly Problem[] => {
@@ -231,6 +273,15 @@ const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readon
         ? []
         : says(`In row ${row.row} interest and principal are another amount than the instalment.`);
     }
+    case 'borrowings': {
+      const { lent, outstanding, within } = money;
+      const [owed, part] = [abs(outstanding ?? NIL), abs(within ?? NIL)];
+      if (lent !== undefined && owed > abs(lent))
+        return says(`Of the loan in row ${row.row} more is owed than was lent.`);
+      return part > owed && outstanding !== undefined
+        ? says(`Of the loan in row ${row.row} more falls due within a year than is owed.`)
+        : [];
+    }
     case 'prepayments': {
       const { amount, used, remaining } = money;
       return amount === undefined || used === undefined || remaining === undefined || subtract(amount, used) === remaining // prettier-ignore
@@ -247,6 +298,8 @@ const LABELS: Readonly<Partial<Record<RegisterRole, string>>> = {
   date: 'a day',
   from: 'a first day',
   to: 'a last day',
+  begun: 'a day on which it began',
+  last: 'a last day',
 };
 
 /** The list's own total by what its columns are; of two columns of depreciation what they come to. */
@@ -255,8 +308,13 @@ const printedOf = (kind: RegisterKind, sums: Sums | undefined): Readonly<Record<
   if (kind !== 'assets')
     return Object.fromEntries(
       Object.entries(sums)
-        .filter(([role]) => isMoneyRole(kind, role as RegisterRole) && role !== 'outstanding' && role !== 'used')
-        .map(([role, amount]) => [role, kind === 'loans' ? abs(amount) : amount]),
+        .filter(
+          ([role]) =>
+            isMoneyRole(kind, role as RegisterRole) &&
+            (role !== 'outstanding' || kind === 'borrowings') &&
+            role !== 'used',
+        )
+        .map(([role, amount]) => [role, kind === 'loans' || kind === 'borrowings' ? abs(amount) : amount]),
     );
   const { cost, brought, charge, depreciation, net } = sums;
   const written =
@@ -294,6 +352,7 @@ const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   stock: ['quantity', 'unitCost', 'unit'],
   loans: ['interest', 'principal'],
   prepayments: ['from', 'to', 'period', 'remaining'],
+  borrowings: ['lender', 'lent', 'rate', 'outstanding', 'last', 'begun'],
 };
 
 const chosenTable = (tables: readonly Table[], kinds: readonly RegisterKind[]): Chosen | undefined =>
@@ -331,6 +390,8 @@ const listedOf = (
     }
     case 'prepayments':
       return items.map(spanOf);
+    case 'borrowings':
+      return items.map(loanOf);
   }
 };
 
@@ -340,6 +401,7 @@ const SUMMED: { readonly [K in RegisterKind]: (item: Listed[K]) => Readonly<Reco
   stock: ({ value }) => ({ value }),
   loans: ({ instalment, interest, principal }) => ({ instalment, interest, principal }),
   prepayments: ({ amount, remaining }) => ({ amount, remaining }),
+  borrowings: ({ lent, instalment, outstanding, within }) => ({ lent, instalment, outstanding, within }),
 };
 
 /** The amounts of an item that sums are printed of, whatever kind it is of. */

@@ -12,7 +12,7 @@ export const FINEST = 6;
 /** The figures of a row by its columns, in units of `FINEST` decimals; undefined where a cell holds none. */
 export type Figures = readonly (bigint | undefined)[];
 
-const DAYS: ReadonlySet<RegisterRole> = new Set(['acquired', 'counted', 'date', 'from', 'to']);
+const DAYS: ReadonlySet<RegisterRole> = new Set(['acquired', 'counted', 'date', 'from', 'to', 'begun', 'last']);
 const FIGURES: ReadonlySet<RegisterRole> = new Set([
   'life',
   'rate',
@@ -42,6 +42,8 @@ const FIGURES: ReadonlySet<RegisterRole> = new Set([
   'remaining',
   'monthly',
   'months',
+  'lent',
+  'within',
 ]);
 /** Columns whose sums a list prints. */
 const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
@@ -49,6 +51,7 @@ const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   stock: ['value'],
   loans: ['instalment', 'interest', 'principal', 'outstanding'],
   prepayments: ['amount', 'used', 'remaining'],
+  borrowings: ['lent', 'instalment', 'outstanding', 'within'],
 };
 
 export const isMoneyRole = (kind: RegisterKind, role: RegisterRole): boolean => MONEY[kind].includes(role);
@@ -200,6 +203,8 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
       );
       return told.length === 0 ? 0 : told.reduce((all, tests) => all + share(tests), 0) / told.length;
     }
+    case 'borrowings':
+      return 0;
     case 'prepayments':
       return share(
         rows.map((row) => {
@@ -226,6 +231,8 @@ const EQUATION: Readonly<Record<RegisterKind, readonly (readonly RegisterRole[])
     ['amount', 'used', 'remaining'],
     ['amount', 'remaining'],
   ],
+  // Of a loan nothing follows from another figure of its row.
+  borrowings: [],
 };
 
 /** Every way to put `roles` into `columns`, each in one. */

@@ -136,6 +136,7 @@ const OWN: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   stock: ['code', 'unit', 'unitCost', 'group', 'place', 'counted', 'quantity'],
   loans: ['date', 'number'],
   prepayments: ['code', 'from', 'to', 'period', 'document', 'supplier', 'group'],
+  borrowings: ['lender', 'code', 'begun', 'last', 'rate', 'every'],
 };
 /** Of so many rows in a hundred that have figures, a role that says what a row is stands in at least so many. */
 const USUAL = 0.4;

@@ -424,6 +424,19 @@ const FIELDS: Readonly<Record<RegisterKind, readonly string[]>> = {
   stock: ['row', 'code', 'name', 'category', 'unit', 'quantity', 'unitCost', 'value'],
   loans: ['row', 'date', 'instalment', 'interest', 'principal', 'outstanding'],
   prepayments: ['row', 'name', 'from', 'to', 'amount', 'remaining'],
+  borrowings: [
+    'row',
+    'lender',
+    'code',
+    'begun',
+    'lent',
+    'rate',
+    'instalment',
+    'every',
+    'last',
+    'outstanding',
+    'within',
+  ],
 };
 const tablesOf = (lines: readonly string[]) => {
   const read = readCsv(new TextEncoder().encode(lines.join('\n')), 'list.csv');

@@ -2,7 +2,9 @@ import { lexicon } from '../../words/lexicon';
 
 /** The lists of single things, each with its own columns: assets, stock, the plan of a loan, what is paid beforehand. */
 export const REGISTER_KINDS = ['assets', 'stock', 'loans', 'prepayments'] as const;
-export type RegisterKind = (typeof REGISTER_KINDS)[number];
+/** Those and the loans themselves, each with what is still owed of it; such a list is only looked for where it is asked for. */
+export const ALL_REGISTER_KINDS = [...REGISTER_KINDS, 'borrowings'] as const;
+export type RegisterKind = (typeof ALL_REGISTER_KINDS)[number];
 
 const CODE = lexicon(
   'code, no, nr, number, id, ref, item, item code, item no, item number, article, article no, article code, sku, part no, part, product code, stock code, asset, asset no, asset id, asset code, asset number, tag, inventory no, inv no, key, plu, barcode, contract, contract no',
@@ -120,7 +122,7 @@ const LOANS = {
     'principal, capital, capital repayment, principal repaid, principal part, principal portion, repayment, redemption, amortisation, amortization, tilgung, tilgungsanteil, davon tilgung, kapital, capital, amortissement, capital rembourse, part capital, dont capital, amortizacion, capital amortizado, amortizacion capital, quota capitale, capitale, amortizacao, amortizacao de capital, capital amortizado, aflossing, aflossingsdeel, kapital, kapital raty, czesc kapitalowa, rata kapitalowa, splata kapitalu, jistina, umor, splatka jistiny, toke, toketorlesztes, tokeresz, torlesztes, amortering, amorteringsbelopp, afdrag, avdrag, lyhennys, paaoman lyhennys, principal, rata principal, capital rambursat, κεφαλαιο, χρεολυσιο, anapara, ana para, 元金, 元金額, 元本, 本金',
   ),
   outstanding: lexicon(
-    'outstanding, balance, closing balance, balance after, remaining, remaining balance, balance outstanding, principal outstanding, capital outstanding, left, balance c f, restschuld, restsaldo, saldo, restkapital, schuldenstand, kapitalstand, restdarlehen, capital restant du, crd, restant du, solde, capital restant, reste du, capital pendiente, saldo, saldo pendiente, capital vivo, pendiente, debito residuo, capitale residuo, residuo, saldo, capital em divida, saldo devedor, saldo em divida, restschuld, resterend, saldo, restant hoofdsom, resterende hoofdsom, saldo, saldo kapitalu, kapital pozostaly, pozostalo, saldo zadluzenia, pozostaly kapital, zustatek, zustatek jistiny, zbyva, zustatek uveru, zbyvajici jistina, fennallo toke, tokeegyenleg, fennallo tartozas, egyenleg, hatralevo toke, restskuld, aterstaende skuld, kvarvarande skuld, skuld, saldo, restgaeld, restgjeld, rest, saldo, laanesaldo, jaljella, lainaa jaljella, paaoma jaljella, jaannos, saldo, sold, sold ramas, sold credit, capital ramas, υπολοιπο, ανεξοφλητο κεφαλαιο, υπολοιπο κεφαλαιου, kalan, kalan anapara, bakiye, kalan borc, 残高, 借入残高, 元金残高, 剩余本金',
+    'still owed, owed, amount owed, outstanding, balance, closing balance, balance after, remaining, remaining balance, balance outstanding, principal outstanding, capital outstanding, left, balance c f, restschuld, restsaldo, saldo, restkapital, schuldenstand, kapitalstand, restdarlehen, capital restant du, crd, restant du, solde, capital restant, reste du, capital pendiente, saldo, saldo pendiente, capital vivo, pendiente, debito residuo, capitale residuo, residuo, saldo, capital em divida, saldo devedor, saldo em divida, restschuld, resterend, saldo, restant hoofdsom, resterende hoofdsom, saldo, saldo kapitalu, kapital pozostaly, pozostalo, saldo zadluzenia, pozostaly kapital, zustatek, zustatek jistiny, zbyva, zustatek uveru, zbyvajici jistina, fennallo toke, tokeegyenleg, fennallo tartozas, egyenleg, hatralevo toke, restskuld, aterstaende skuld, kvarvarande skuld, skuld, saldo, restgaeld, restgjeld, rest, saldo, laanesaldo, jaljella, lainaa jaljella, paaoma jaljella, jaannos, saldo, sold, sold ramas, sold credit, capital ramas, υπολοιπο, ανεξοφλητο κεφαλαιο, υπολοιπο κεφαλαιου, kalan, kalan anapara, bakiye, kalan borc, 残高, 借入残高, 元金残高, 剩余本金',
   ),
   before: lexicon(
     'capital restant du avant, crd avant, capital restant avant, restschuld vor, restschuld vorher, anfangsschuld, debito residuo iniziale, capital pendiente inicial, beginning balance, balance before payment, restskuld fore, saldo przed splata, restant inainte',
@@ -171,12 +173,58 @@ const PREPAYMENTS = {
   ),
 } as const;
 
+const BORROWINGS = {
+  lender: lexicon(
+    'lender, bank, creditor, lessor, with, from, loan from, borrowed from, darlehensgeber, kreditgeber, glaubiger, leasinggeber, preteur, banque, organisme, bailleur, prestamista, banco, entidad, acreedor, finanziatore, banca, ente, mutuante, emprestador, credor, kredietverstrekker, geldverstrekker, kredytodawca, pozyczkodawca, veritel, banka, hitelezo, langivare, kreditgivare, laangiver, langiver, lainanantaja, pankki, δανειστης, τραπεζα, kredi veren, 借入先, 金融機関, 貸主, 银行',
+  ),
+  code: lexicon(
+    'contract, contract no, contract number, agreement, agreement no, loan no, loan number, loan, account, number, no, ref, reference, vertrag, vertragsnr, vertragsnummer, darlehensnr, darlehen, kontonr, konto, contrat, n contrat, n pret, pret, contrato, n contrato, prestamo, n prestamo, contratto, n contratto, mutuo, contractnr, leningnummer, lening, umowa, nr umowy, nr kredytu, smlouva, cislo smlouvy, szerzodes, szerzodesszam, avtal, avtalsnr, lanenummer, lan, aftale, aftalenr, lanenr, laannr, sopimus, sopimusnro, laina, nr contract, συμβαση, sozlesme no, 契約番号, 合同号',
+  ),
+  name: lexicon(
+    'note, what, purpose, description, loan for, name, zweck, bezeichnung, verwendung, objet, designation, finalidad, descripcion, scopo, descrizione, doel, omschrijving, cel, opis, ucel, popis, megnevezes, andamal, formal, tarkoitus, scop, σκοπος, amac, 用途',
+  ),
+  begun: lexicon(
+    'begun, start, start date, begins, drawn, drawn on, drawn down, date, date of loan, taken, taken on, beginn, auszahlung, auszahlungsdatum, ausgezahlt, vertragsdatum, debut, date de debut, deblocage, date pret, date, fecha, inicio, fecha inicio, formalizacion, data, data inizio, erogazione, data erogazione, datum, ingang, ingangsdatum, startdatum, opname, data umowy, uruchomienie, cerpani, zacatek, folyositas, kezdet, utbetalning, startdato, udbetalt, dato, alku, nostopaiva, acordare, data acordarii, εναρξη, baslangic, tarih, 借入日, 起始日',
+  ),
+  lent: lexicon(
+    'lent, borrowed, principal, original amount, amount, loan amount, original principal, original loan, drawn amount, capital, darlehensbetrag, kreditbetrag, ursprungsbetrag, nennbetrag, betrag, montant, montant emprunte, capital emprunte, montant initial, importe, importe inicial, principal, capital inicial, importo, importo originario, capitale iniziale, valor, montante inicial, hoofdsom, oorspronkelijk bedrag, leenbedrag, bedrag, kwota, kwota kredytu, kwota pierwotna, castka, vyse uveru, hitelosszeg, eredeti osszeg, osszeg, lanebelopp, ursprungligt belopp, lanebelob, hovedstol, oprindelig hovedstol, lanebelop, lainan maara, alkuperainen maara, suma, valoare initiala, αρχικο ποσο, kredi tutari, 借入額, 当初借入額, 贷款金额',
+  ),
+  rate: lexicon(
+    'rate, interest rate, interest, rate of interest, apr, zins, zinssatz, sollzins, taux, taux d interet, interes, tipo, tipo interes, tasso, taxa, rente, rentepercentage, oprocentowanie, stopa, urok, urokova sazba, kamat, kamatlab, ranta, rantesats, rentesats, korko, dobanda, επιτοκιο, faiz, faiz orani, 利率',
+  ),
+  instalment: LOANS.instalment,
+  every: lexicon(
+    'months, every, rhythm, interval, payment interval, frequency, payments, months between payments, rhythmus, turnus, zahlungsweise, periodicite, periodicidad, periodicita, periodicidade, frequentie, betaaltermijn, czestotliwosc, splatky, gyakorisag, intervall, betalningsintervall, vali, maksuvali, frecventa, συχνοτητα, siklik, 返済間隔',
+  ),
+  last: lexicon(
+    'last payment, end, end date, final payment, maturity, maturity date, matures, ends, until, laufzeit bis, ende, endfalligkeit, fallig, echeance finale, fin, date de fin, derniere echeance, vencimiento, fecha fin, scadenza, fine, vencimento, vervaldatum, einddatum, looptijd tot, data splaty, koniec, termin splaty, splatnost, konec, lejarat, vege, slutdatum, forfallodag, slutbetalas, udlob, slutdato, forfall, loppu, erapaiva, scadenta, ληξη, vade, bitis, 最終返済日, 返済期限, 到期日',
+  ),
+  outstanding: LOANS.outstanding,
+  within: lexicon(
+    'within a year, within one year, due within one year, due within a year, current portion, short term, davon kurzfristig, innerhalb eines jahres, bis 1 jahr, kurzfristig, a moins d un an, part a moins d un an, a corto plazo, corto plazo, entro l anno, entro 12 mesi, a breve, curto prazo, binnen een jaar, kortlopend, do roku, czesc krotkoterminowa, do 1 roku, kratkodoba cast, even belul, rovid lejaratu, inom ett ar, kortfristig del, inden for 1 ar, kortfristet del, innen ett ar, alle vuoden, lyhytaikainen osuus, pana la un an, εντος ετους, bir yil icinde, 1年以内',
+  ),
+} as const;
+
+/** Words for how often a loan is paid, with the months between. */
+export const RHYTHMS: readonly (readonly [months: number, words: ReturnType<typeof lexicon>])[] = [
+  [1, lexicon('monthly, each month, monatlich, mensuel, mensuelle, mensual, mensile, mensal, maandelijks, miesiecznie, miesieczna, mesicne, havi, havonta, manadsvis, manatligen, manedlig, manedlig, kuukausittain, lunar, μηνιαια, aylik, 毎月')], // prettier-ignore
+  [3, lexicon('quarterly, each quarter, vierteljahrlich, quartalsweise, trimestriel, trimestrielle, trimestral, trimestrale, per kwartaal, kwartalnie, kwartalna, ctvrtletne, negyedevente, kvartalsvis, kvartalsvis, neljannesvuosittain, trimestrial, τριμηνιαια, uc aylik')], // prettier-ignore
+  [6, lexicon('half yearly, halfyearly, semi annual, semi annually, every six months, halbjahrlich, semestriel, semestrielle, semestral, semestrale, halfjaarlijks, polrocznie, pololetne, felevente, halvarsvis, puolivuosittain, semestrial, εξαμηνιαια')], // prettier-ignore
+  [12, lexicon('yearly, annual, annually, each year, jahrlich, annuel, annuelle, anual, annuale, jaarlijks, rocznie, rocne, evente, arsvis, arligen, arlig, vuosittain, ετησια, yillik')], // prettier-ignore
+];
+
 /** Words of a state that say that a thing is not owned any more. */
 export const GONE = lexicon(
   'disposed*, sold, scrapped, retired, written off, abgegangen, verkauft, ausgeschieden, verschrottet, cede, cedee, vendu, vendue, sorti, sortie, mis au rebut, rebut, vendido, vendida, dado de baja, baja, desguazado, venduto, dismesso, rottamato, abatido, vendida, alienado, verkocht, afgestoten, gesloopt, zlikwidowan*, sprzedan*, vyrazen*, prodan*, selejtez*, eladva, eladott, utrangerad, sald, skrotad, avyttrad, solgt, skrottet, udgaet, utrangert, poistettu, myyty, romutettu, casat*, vandut*, scos din uz, πουληθηκε, πωληθηκε, καταστραφηκε, satildi, hurda, 除却, 売却, 报废, 已处置',
 );
 
-export const REGISTER_WORDS = { assets: ASSETS, stock: STOCK, loans: LOANS, prepayments: PREPAYMENTS } as const;
+export const REGISTER_WORDS = {
+  assets: ASSETS,
+  stock: STOCK,
+  loans: LOANS,
+  prepayments: PREPAYMENTS,
+  borrowings: BORROWINGS,
+} as const;
 
 /** What a column of any of these lists is. */
 export type RegisterRole = {

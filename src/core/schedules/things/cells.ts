@@ -47,8 +47,11 @@ const own = (amount: Minor, { schedule, account }: Pick<ThingRules, 'schedule' |
 const besideSign = (schedule: ThingKind): 1 | -1 => BESIDE[schedule]?.sign ?? 1;
 const turned = (amount: Minor, sign: 1 | -1): Minor => (sign < 0 ? negate(amount) : amount);
 
+/** What the plan of a loan is worked out with. */
+type LoanRules = Pick<ThingRules, 'schedule' | 'account' | 'openingDate'>;
+
 /** All that a loan still owes, on its own side. */
-const owedOf = (item: ItemFields, rules: ThingRules): Minor => own(add(item.open, item.beside ?? NIL), rules);
+const owedOf = (item: ItemFields, rules: LoanRules): Minor => own(add(item.open, item.beside ?? NIL), rules);
 
 /** What an article is worth: quantity times cost, rounded once to a minor unit of its currency, half away from nil. */
 export const articleValue = (quantity: Decimal, cost: Decimal, currency: string): Minor => {
@@ -79,7 +82,7 @@ export const shouldBe = (item: ItemFields, { openingDate, ...rules }: ThingRules
 };
 
 /** The plan of a loan from the opening date on; the problem says what is missing. */
-export const planOfItem = (item: ItemFields, rules: ThingRules): Result<readonly Payment[]> => {
+export const planOfItem = (item: ItemFields, rules: LoanRules): Result<readonly Payment[]> => {
   const every = monthsIn(item.detail, 'every');
   const rate = decimalIn(item.detail, 'rate');
   if (item.date === null || every === null || rate === null)
@@ -111,7 +114,7 @@ export const afterOf = (
 };
 
 /** A loan with its amount divided by its plan, where part of it stands on another account. */
-export const dividedLoan = (item: ItemFields, owed: Minor, rules: ThingRules): ItemFields => {
+export const dividedLoan = (item: ItemFields, owed: Minor, rules: LoanRules): ItemFields => {
   const whole = { ...item, open: own(owed, rules), beside: null };
   if (item.besideAccount === null) return whole;
   const plan = planOfItem(whole, rules);

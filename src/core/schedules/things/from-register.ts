@@ -7,20 +7,21 @@ import { minorDigits } from '../../money/currency';
 import { type Minor, NIL, abs, minor, negate, subtract, sum } from '../../money/minor';
 import { type Decimal, decimalOf, plainRate } from '../../money/rate';
 import { divideRounded } from '../../money/rounding';
-import type { IncomingItem } from '../from-list';
-import { rescaled } from '../from-list';
+import type { Contact, ContactFields } from '../contact';
+import { type IncomingItem, contactFinder, rescaled } from '../from-list';
 import { type ItemFields, blankItem } from '../item';
 import { type ThingKind, ownSide } from '../kinds';
 import type {
   Listed,
   ListedAsset,
+  ListedLoan,
   ListedPayment,
   ListedSpan,
   ListedStock,
   RegisterRead,
 } from '../registers/read-register';
 import type { RegisterKind } from '../registers/register-words';
-import { afterOf, articleValue } from './cells';
+import { afterOf, articleValue, dividedLoan } from './cells';
 import { type Detail, NO_DETAIL, isKept, withDetail } from './detail';
 import { methodOf } from './depreciation';
 
@@ -42,6 +43,7 @@ export interface RegisterRules {
   readonly base: string;
   readonly openingDate: PlainDate;
   readonly spans: SpanRule;
+  readonly contacts: readonly Contact[];
 }
 
 interface Row {
@@ -53,6 +55,8 @@ interface Row {
   readonly open: Minor | null;
   readonly original: Minor | null;
   readonly beside: Minor | null;
+  /** Who it is with: a lender, whoever is paid beforehand. */
+  readonly who?: string | null;
   readonly problems: readonly Problem[];
 }
 
@@ -153,8 +157,38 @@ const spanRow = (listed: ListedSpan, rules: RegisterRules): Row => {
   // What a list does not say is worked out.
   const item = { ...blankItem(schedule, rules.base), ...fields, original: listed.amount };
   const after = listed.remaining ?? afterOf(item, rules) ?? null;
-  return { listed, group: '', fields, open: after, original: listed.amount, beside: null, problems: [] };
+  return {
+    listed,
+    group: '',
+    fields,
+    open: after,
+    original: listed.amount,
+    beside: null,
+    who: listed.supplier,
+    problems: [],
+  };
 };
+
+const loanRow = (listed: ListedLoan, digits: number, to: number): Row => ({
+  listed,
+  group: '',
+  fields: {
+    number: cut(listed.code),
+    note: cut(listed.name, 500),
+    date: listed.begun,
+    due: listed.last,
+    detail: details({
+      rate: kept(listed.rate),
+      every: listed.every === null ? null : String(listed.every),
+      instalment: listed.instalment === null ? null : String(rescaled(listed.instalment, digits, to) ?? ''),
+    }),
+  },
+  open: listed.outstanding,
+  original: listed.lent,
+  beside: listed.within,
+  who: listed.lender,
+  problems: [],
+});
 
 /** The one loan of which a file is the plan: what is owed on the opening date, and what of it falls due within a year. */
 const loanOf = (payments: readonly ListedPayment[], { openingDate }: RegisterRules, name: string): Row | undefined => {
@@ -207,13 +241,18 @@ const rateOf = (payments: readonly ListedPayment[], every: number): string | nul
 
 /**
  * The rows of a register as items, each on the account of its class or category; amounts in the decimals of the account's currency. What
- * has gone stays out, with the reason.
+ * has gone stays out, with the reason. Lenders, and those who are paid beforehand, are found among the contacts, or to be made.
  */
-export const incomingThings = (read: RegisterRead, rules: RegisterRules, name: string): readonly IncomingThing[] => {
+export const incomingThings = (
+  read: RegisterRead,
+  rules: RegisterRules,
+  name: string,
+): { readonly items: readonly IncomingThing[]; readonly contacts: readonly ContactFields[] } => {
   const { schedule, account: page, base } = rules;
   const byId = new Map(rules.accounts.map((one) => [one.id, one]));
   const rows = rowsOf(read, rules, name);
-  return rows.map(({ listed, group, fields, open, original, beside, problems }): IncomingThing => {
+  const { contactOf, made } = contactFinder(rules.contacts, schedule === 'span' ? 'supplier' : 'other');
+  const items = rows.map(({ listed, group, fields, open, original, beside, who = null, problems }): IncomingThing => {
     const account = byId.get(rules.places.get(group) ?? page.id) ?? page;
     const currency = account.currency ?? base;
     const to = minorDigits(currency);
@@ -223,29 +262,37 @@ export const incomingThings = (read: RegisterRead, rules: RegisterRules, name: s
       amount == null ? null : side < 0 ? negate(amount) : amount;
     const lost = [own, whole, second].includes(undefined);
     const besideAccount = rules.besideOf(account);
-    const amounts = amountsOf(schedule, signed(own) ?? NIL, signed(second), besideAccount);
+    const { id, makes } = contactOf({ contactCode: null, contactName: who });
+    const plain = {
+      ...blankItem(schedule, currency),
+      ...fields,
+      contact: id,
+      original: signed(whole),
+      ...amountsOf(schedule, signed(own) ?? NIL, signed(second), besideAccount),
+    };
+    // What of a loan falls due within a year is worked out where the list does not say it.
+    const item =
+      schedule === 'loan' && second === null && plain.besideAccount !== null
+        ? dividedLoan(plain, own ?? NIL, { schedule, account, openingDate: rules.openingDate })
+        : plain;
     return {
       row: listed.row,
-      makes: null,
+      makes,
       account: account.id,
       group,
-      item: {
-        ...blankItem(schedule, currency),
-        ...fields,
-        original: signed(whole),
-        ...amounts,
-      },
+      item,
       problems: [
         ...problems,
         ...(lost
           ? [problem('item.decimals', `An amount of row ${listed.row} has more decimals than ${currency} has. Type it as it should stand.`, listed.row)] // prettier-ignore
           : []),
-        ...(amounts.open === 0n && (amounts.beside ?? 0n) === 0n && problems.length === 0
+        ...(item.open === 0n && (item.beside ?? 0n) === 0n && problems.length === 0
           ? [problem('item.nothing', `Row ${listed.row} has no amount that could make up a figure.`, listed.row)]
           : []),
       ],
     };
   });
+  return { items, contacts: made };
 };
 
 const amountsOf = (
@@ -275,6 +322,8 @@ const rowsOf = (read: RegisterRead, rules: RegisterRules, name: string): readonl
       const loan = loanOf(read.items as readonly ListedPayment[], rules, name);
       return loan === undefined ? [] : [loan];
     }
+    case 'borrowings':
+      return (read.items as readonly ListedLoan[]).map((one) => loanRow(one, read.digits, to));
   }
 };
 

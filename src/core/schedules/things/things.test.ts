@@ -14,6 +14,7 @@ import { NO_CODES } from '../analysis';
 import type { ItemColumn } from '../item-columns';
 import { type Item, type ItemFields, blankItem, itemFrom, itemProblems, keptItem } from '../item';
 import { THING_KINDS, type ThingKind, kindsIn, scheduleOf } from '../kinds';
+import { readList } from '../read-list';
 import { readRegister } from '../registers/read-register';
 import { supportedBy, tieOf, together } from '../tie-out';
 import { type ThingRules, afterOf, articleValue, movedBeside, thingText, typedThing } from './cells';
@@ -499,12 +500,13 @@ describe('a register that is brought', () => {
     base: 'EUR',
     openingDate: OPENING,
     spans: 'days' as const,
+    contacts: [],
   });
   const brought = (text: string, schedule: ThingKind, kind: Parameters<typeof readRegister>[1], places = {}) => {
     const tables = readCsv(new TextEncoder().encode(text), 'list.csv');
     const read = tables.ok ? readRegister(tables.value, kind, { name: 'list.csv' }) : undefined;
     if (read === undefined) throw new Error('not read');
-    return incomingThings(read, rules(schedule, places), 'Loan 44.csv');
+    return incomingThings(read, rules(schedule, places), 'Loan 44.csv').items;
   };
   it('goes to the account of each class; what has gone stays out', () => {
     const text = [
@@ -537,6 +539,22 @@ describe('a register that is brought', () => {
     const [loan] = brought(['Date,Payment,Interest,Principal,Balance', ...rows].join('\n'), 'loan', 'loans');
     expect(loan?.item).toMatchObject({ note: 'Loan 44', open: -1_700_00n, date: '2025-12-31', due: '2027-12-31' });
     expect(loan?.item.detail).toMatchObject({ every: '1', rate: '12.00' });
+  });
+  it('of loans finds who lent, and works out what falls due within a year where the list does not say it', () => {
+    const text =
+      'Lender,Contract,Begun,Lent,Rate,Instalment,Payments,End,Balance\nSkerry Bank,K1,2024-01-31,"2,400.00",12,,monthly,2027-12-31,"1,700.00"\nSkerry Bank,K2,2025-01-31,900.00,0,100.00,quarterly,,800.00\n';
+    const tables = readCsv(new TextEncoder().encode(text), 'list.csv');
+    const read = tables.ok ? readList(tables.value, 'loan', { name: 'list.csv' }) : undefined;
+    if (read?.ok !== true || read.value.kind !== 'things') throw new Error('not read');
+    const owing = { ...rules('loan'), besideOf: () => PREPAID.id };
+    const { items, contacts } = incomingThings(read.value.read, owing, 'list.csv');
+    expect(contacts.map(({ name, role }) => [name, role])).toEqual([['Skerry Bank', 'other']]);
+    expect(items.map(({ makes }) => makes)).toEqual([0, 0]);
+    expect(items[0]?.item).toMatchObject({ number: 'K1', date: '2024-01-31', due: '2027-12-31', original: -2_400_00n });
+    expect(items[1]?.item).toMatchObject({ open: -400_00n, beside: -400_00n, detail: { every: '3' } });
+    const [first] = items;
+    expect((first?.item.open ?? 0n) + (first?.item.beside ?? 0n)).toBe(-1_700_00n);
+    expect(first?.item.beside).not.toBe(0n);
   });
   it('works out what a list of spans leaves open', () => {
     const [fees] = brought(
@@ -588,9 +606,10 @@ describe('a list of things that is exported', () => {
               base: 'EUR',
               openingDate: OPENING,
               spans: 'days',
+              contacts: [],
             },
             'list.csv',
-          )
+          ).items
     ).map(({ item }) => item);
   };
   it('reads again as it was', () => {
@@ -605,6 +624,20 @@ describe('a list of things that is exported', () => {
       }),
     );
     expect(again('assets', 'assets', boats)).toEqual(boats);
+    const loans = [1, 2, 3].map((n) =>
+      typed('loan', {
+        number: `L-${String(n)}`,
+        note: `Shed ${String(n)}`,
+        date: `31/1/202${String(n)}`,
+        due: '31/1/2031',
+        original: `${String(n)}0,000.00`,
+        rate: '4.5',
+        instalment: '250.00',
+        every: '3',
+        owed: `${String(n)},500.25`,
+      }),
+    );
+    expect(again('loan', 'borrowings', loans)).toEqual(loans);
     const stock = [1, 2, 3].map((n) =>
       typed('stock', {
         number: `K${String(n)}`,
