@@ -87,7 +87,7 @@ export const insertPaper = async (
 ): Promise<PaperId> =>
   one(
     await tx.query<{ id: PaperId }>(
-      "insert into paper (books_id, name, sha256, content, bytes, media, kept, brought_by, brought_at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id",
+      'insert into paper (books_id, name, sha256, content, bytes, media, kept, brought_by, brought_at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id',
       [booksId, name, sha256, content, content.length, media, kept, person, at],
     ),
   ).id;
