@@ -12,6 +12,7 @@ import {
   NOT_DUE,
   OLDER,
   ORDINAL,
+  POSTED_WORDS,
   SUPPLIERS,
   VOUCHER_WORDS,
 } from './list-words';
@@ -126,6 +127,8 @@ const named = (text: string, role: Role): number => {
   // "DueDate" is two words.
   const words = folded(text.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
   const own = COLUMN_WORDS[role];
+  // The day of a document is not the one on which it was entered, where both stand there.
+  if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
   if (own.is(words)) return 3;
   const found = own.in(words);
   // "Description of supplier" is what suppliers are called.

@@ -90,6 +90,13 @@ const PERSON = lexicon(
   'first name, last name, given name, surname, contact person, person, attention, ansprechpartner, vorname, nachname, prenom, interlocuteur, apellidos, persona de contacto, nome proprio, cognome, referente, voornaam, achternaam, contactpersoon, imie, nazwisko, osoba kontaktowa, jmeno, prijmeni, kontaktni osoba, kontaktperson, fornavn, etternavn, efternamn, fornamn, etunimi, sukunimi, yhteyshenkilo, kapcsolattarto, persoana de contact, 担当者',
 );
 
+const GIVEN = lexicon(
+  'first name, given name, firstname, vorname, prenom, nome proprio, voornaam, imie, jmeno, krestni jmeno, keresztnev, fornavn, fornamn, etunimi, prenume',
+);
+const SURNAME = lexicon(
+  'last name, surname, lastname, family name, nachname, familienname, nom de famille, apellidos, apellido, cognome, apelido, achternaam, nazwisko, prijmeni, vezeteknev, etternavn, efternavn, efternamn, sukunimi, nume de familie',
+);
+
 /** What a column is by what stands in most of its cells, where its name does not tell. */
 const IN_CELLS: readonly (readonly [ContactColumn, (text: string) => boolean])[] = [
   ['email', (text) => /^[^\s@]{1,64}@[^\s@]{3,255}$/.test(text)],
@@ -194,10 +201,16 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
   const flags = (table.rows[at] ?? []).flatMap((cell, column) =>
     isFlag(table, at, column) ? [{ name: folded(textOf(cell)), column }] : [],
   );
+  const people = [GIVEN, SURNAME].flatMap((words) => {
+    const column = (table.rows[at] ?? []).findIndex((cell) => words.is(folded(textOf(cell))));
+    return column < 0 || columns[column] !== undefined ? [] : [column];
+  });
   const doubts: Problem[] = [];
   const items = table.rows.slice(at + 1).flatMap((row, place): readonly ListedContact[] => {
     const text = (column: ContactColumn): string => textOf(row[columns.indexOf(column)]);
-    const name = text('name').replace(/\s+/g, ' ');
+    // Somebody who is no company is called by their own names.
+    const called = text('name') === '' ? people.map((column) => textOf(row[column])).join(' ') : text('name');
+    const name = called.replace(/\s+/g, ' ').trim();
     const number = at + 2 + place;
     if (name === '') {
       if (row.some((cell) => textOf(cell) !== ''))

@@ -69,6 +69,7 @@ export const COLUMN_WORDS = {
     'auftrag, auftragsnr, bestellung, bestellnr, bestell nr, bestellnummer, commande, n commande, no commande, notre commande, bon de commande, pedido, n pedido, nuestro pedido, ordine, n ordine, encomenda, n encomenda, ordernr, ordernummer, bestelnr, bestelling, onze order, zamowienie, nr zamowienia, objednavka, cislo objednavky, rendeles, rendelesszam, order nr, ordrenr, ordrenummer, tilausnro, tilaus, comanda, παραγγελια, siparis, siparis no',
   ),
   date: lexicon(
+    'data fatt, data ft, data fattura, invoice date, date of invoice, belegdatum, rechnungsdatum, date facture, fecha factura, data da fatura, factuurdatum, data faktury, datum faktury, szamla kelte, fakturadatum, fakturadato, laskun pvm, data facturii, ημ τιμολογιου, fatura tarihi, 請求日, 发票日期',
     'дата, дата документа, дата счета, дата рахунку, дата на документ, datum racuna, datum dokumenta, datum izdaje, saskaitos data, israsymo data, datums, rekina datums, kuupaev, arve kuupaev, kuup, dagsetning, dags, תאריך, תאריך מסמך, תאריך חשבונית, التاريخ, تاريخ الفاتورة, 일자, 날짜, 발행일',
     'εκδοσης, ημ νια εκδοσης, ημερομηνια εκδοσης, dated, bill dated, wystawiono, emitido, emitida el',
     'datum vystavenia, vystavena dna, datum vyhotovenia, datum dokladu',
@@ -135,6 +136,11 @@ export type ListColumn = keyof typeof COLUMN_WORDS;
 /** Columns that count the rows of the list, where that is what stands in them. */
 export const ORDINAL = lexicon(
   '#, no, nr, n, number, line, line no, row, item, item no, pos, position, s no, sl no, sr no, serial, serial no, lfd nr, lfd, laufende nr, zeile, n ord, no ordre, ligne, orden, n orden, linea, num, n ordine, riga, nr ordem, linha, volgnr, regel, lp, l p, liczba porzadkowa, poradi, p c, por c, c, rad, sorszam, ssz, s sz, rad nr, lopnr, linje, lbnr, rivi, jarjestysnro, nr crt, crt, α α, αα, sira, sira no, 番号, 行, 序号',
+);
+
+/** Columns of the day on which a document was entered in the books, beside its own. */
+export const POSTED_WORDS = lexicon(
+  'posted, posting date, post date, entry date, booked, booking date, registered, registration date, reg date, date entered, buchungsdatum, buchungstag, gebucht, erfasst am, erfassungsdatum, date comptable, date d enregistrement, date saisie, date ecriture, fecha registro, fecha contable, fecha asiento, data reg, data registrazione, data registo, data lancamento, boekdatum, invoerdatum, data ksiegowania, data rejestracji, datum zauctovani, datum uctovani, konyveles datuma, konyvelesi datum, bokforingsdatum, bokforingsdag, bokford, bogforingsdato, bogfort, bokforingsdato, kirjauspaiva, kirjauspvm, data inregistrarii, ημ καταχωρησης, kayit tarihi, 計上日, 登録日, 记账日期',
 );
 
 /** Columns of what is paid already. */

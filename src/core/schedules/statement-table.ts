@@ -246,6 +246,7 @@ const readTable = (
   const filled = listed.filter((row) => textOf(row[bank.at('account')]) !== '').length;
   const sparse = filled > 0 && filled * 2 < listed.length;
   let account = '';
+  let above: StatementBalance | undefined;
   list.rows.forEach((row, at) => {
     if (at === list.header) return;
     // A line of its own may have its words in the column of accounts.
@@ -259,7 +260,11 @@ const readTable = (
       return balance !== undefined;
     };
     const before = says(openings, OPENING);
-    if ((!before && says(closings, CLOSING)) || before || at < list.header) return;
+    if ((!before && says(closings, CLOSING)) || before) return;
+    if (at < list.header) {
+      if (row.some((cell) => isBalanceOfDay(textOf(cell)))) above = balanceIn(bank, row, BALANCE, digits) ?? above;
+      return;
+    }
     if (row.some((cell) => isBalanceOfDay(textOf(cell))) && says(entries.length === 0 ? openings : closings, BALANCE))
       return;
     const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
@@ -270,6 +275,13 @@ const readTable = (
       entries[entries.length - 1] = { ...last, text: `${last.text} ${textsIn(bank, row)}` };
     else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
+  // A balance above the entries is of before them or of after them, by its day.
+  const days = entries.flatMap(({ date }) => date ?? []).sort();
+  const [earliest, latest] = [days[0], days.at(-1)];
+  if (above?.date != null && earliest !== undefined && latest !== undefined) {
+    const its = above.date < earliest ? openings : above.date >= latest ? closings : undefined;
+    if (its?.has('') === false) its.set('', above);
+  }
   // "01/06/2026 to 30/06/2026": the period of the statement.
   const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
   return { entries, told: { account: accountIn(list.titles), period, openings, closings }, unread };

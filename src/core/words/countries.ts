@@ -46,6 +46,20 @@ const names = (): ReadonlyMap<string, string> => {
 
 /** Codes that are written for a country's own: by people, and in front of tax numbers. */
 const OTHERWISE: Readonly<Record<string, string>> = { UK: 'GB', XI: 'GB', EL: 'GR' };
+/** One letter, as on vehicles. */
+const LETTERS: Readonly<Record<string, string>> = {
+  A: 'AT',
+  B: 'BE',
+  D: 'DE',
+  E: 'ES',
+  F: 'FR',
+  H: 'HU',
+  I: 'IT',
+  L: 'LU',
+  N: 'NO',
+  P: 'PT',
+  S: 'SE',
+};
 
 /** The codes of countries of today. */
 const codes = once((): ReadonlySet<string> => new Set(names().values()));
@@ -61,5 +75,6 @@ export const countryIn = (text: string): string | undefined => {
     const code = trimmed.toUpperCase();
     return OTHERWISE[code] ?? (codes().has(code) ? code : undefined);
   }
+  if (trimmed.length === 1) return LETTERS[trimmed];
   return trimmed === '' || trimmed.length > 60 ? undefined : names().get(folded(trimmed));
 };
