@@ -140,7 +140,7 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
   const vague = ['list.columns', 'list.whose'].every((code) => items?.doubts.some((doubt) => doubt.code === code));
   if (things !== undefined && (none || vague || isRather(read.value, things.kind))) return ok(things);
   // Where no document has a day, a list with the columns of contacts is one of them, with a balance perhaps.
-  const documents = items?.items.some(({ date: dated }) => dated !== null);
+  const documents = items?.items.some(({ date: dated, due }) => dated !== null || due !== null);
   const contacts = none || (kind === undefined && documents === false) ? readContacts(read.value, name) : undefined;
   if (none || (contacts?.own ?? 0) >= 2) {
     if (contacts !== undefined)

@@ -101,10 +101,9 @@ export const tellBase = (beside: Beside): void => {
     openAt >= 0 &&
     ![found.own, found.other].includes(openAt) &&
     code !== undefined &&
-    inCurrencyOf(names[openAt] ?? '') === code &&
-    roles[found.own] === 'original'
+    inCurrencyOf(names[openAt] ?? '') === code
   ) {
-    [roles[found.other], roles[openAt]] = ['worth', 'base'];
+    [roles[found.own], roles[found.other], roles[openAt]] = ['original', 'worth', 'base'];
     return;
   }
   // What is open of each document stays so in its own currency.

@@ -90,6 +90,11 @@ const PERSON = lexicon(
   'first name, last name, given name, surname, contact person, person, attention, ansprechpartner, vorname, nachname, prenom, interlocuteur, apellidos, persona de contacto, nome proprio, cognome, referente, voornaam, achternaam, contactpersoon, imie, nazwisko, osoba kontaktowa, jmeno, prijmeni, kontaktni osoba, kontaktperson, fornavn, etternavn, efternamn, fornamn, etunimi, sukunimi, yhteyshenkilo, kapcsolattarto, persoana de contact, 担当者',
 );
 
+/** Codes of places, of nobody. */
+const POSTAL = lexicon(
+  'postal code, post code, postcode, zip, zip code, zip postal code, country code, bank code, sort code, plz, postleitzahl, code postal, codigo postal, cp, cap, cep, psc, kod pocztowy, postnr, postnummer, irsz, iranyitoszam, postinumero, cod postal, ταχυδρομικος κωδικας, posta kodu, 郵便番号, 邮编',
+);
+
 const GIVEN = lexicon(
   'first name, given name, firstname, vorname, prenom, nome proprio, voornaam, imie, jmeno, krestni jmeno, keresztnev, fornavn, fornamn, etunimi, prenume',
 );
@@ -126,7 +131,8 @@ const columnsOf = (
       if (own === '' || name.length > 60 || isFlag(table, header, at)) return [];
       return COLUMNS.flatMap((column) => {
         const found = WORDS[column].in(own);
-        const person = column === 'name' && PERSON.in(own) !== undefined;
+        const person =
+          (column === 'name' && PERSON.in(own) !== undefined) || (column === 'code' && POSTAL.in(own) !== undefined);
         // A number in a register of companies is the tax number only where there is no other.
         const registered = column === 'taxNumber' && REGISTRATION_WORDS.in(own) !== undefined;
         const score = registered

@@ -1,5 +1,6 @@
 import { folded } from '../base/folded';
 import { textOf } from '../base/table';
+import { PAGE } from '../words/paper-words';
 import type { Role } from './list-columns';
 import type { ListTable } from './list-table';
 import { CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
@@ -25,6 +26,10 @@ const withoutLabel = (text: string): string => {
 /** "Supplier: ", in front of what it is. */
 const LABELLED = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
 
+/** Without the number of the page, which may stand at the end of the line: "Page 2". */
+const withoutPage = (texts: readonly string[]): readonly string[] =>
+  texts.filter((text, at) => at === 0 || text.length > 20 || !/\d/.test(text) || PAGE.in(folded(text)) === undefined);
+
 /** A name without the marks that set it off, and without the tax number in brackets behind it: "** Cairn & Sons (VAT 1234563218)". */
 const undecorated = (text: string): string => {
   const plain = text.replace(/^[*#>•=~-]{1,6}\s+/u, '');
@@ -42,7 +47,9 @@ const undecorated = (text: string): string => {
  */
 export const contactIn = (texts: readonly string[]): Contact | undefined => {
   // Behind a code and a name may stand how to reach them: "Tel: 01632 960123".
-  const filled = texts.map(undecorated).filter((text, at) => text !== '' && (at < 2 || !LABELLED.test(text)));
+  const filled = withoutPage(texts)
+    .map(undecorated)
+    .filter((text, at) => text !== '' && (at < 2 || !LABELLED.test(text)));
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
   // How to reach them may stand behind, apart.
@@ -84,7 +91,8 @@ export const hasCodes = (names: readonly string[]): boolean => {
 
 /** Whether whose the items are stands right above each repetition of the header, and above the first one too. */
 const isAboveHeaders = ({ rows, header, height }: ListTable): boolean => {
-  const texts = (at: number): readonly string[] => (rows[at] ?? []).map(textOf).filter((text) => text !== '');
+  const texts = (at: number): readonly string[] =>
+    withoutPage((rows[at] ?? []).map(textOf).filter((text) => text !== ''));
   const names = texts(header).join('|');
   const alone = (at: number): boolean => texts(at).length === 1 && contactIn(texts(at))?.code != null;
   return (

@@ -7,7 +7,7 @@ import { lexicon } from '../words/lexicon';
 export const COLUMN_WORDS = {
   contactCode: lexicon(
     'код, kodas, kods, kood, код контрагента, код клиента, код покупателя, код поставщика, код покупця, код постачальника, код на клиент, код на доставчик, sifra, sifra partnera, sifra kupca, sifra dobavljaca, sifra dobavitelja, kliento kodas, pirkejo kodas, tiekejo kodas, klienta kods, kliendi kood, kliendinr, hankija kood, numer vidskiptamanns, מספר לקוח, קוד לקוח, מספר ספק, קוד ספק, رقم العميل, كود العميل, رقم المورد, كود المورد, 거래처코드, 거래처 코드',
-    'kode, kundekode, leverandorkode',
+    'id, kode, kundekode, leverandorkode',
     'cari kodu, kodu',
     'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
     'account, account no, account number, acct, a c, customer no, customer number, customer code, customer id, supplier no, supplier number, supplier code, supplier id, vendor no, vendor id, client code, client no, contact code, debtor no, creditor no, ledger account, code',
@@ -140,7 +140,7 @@ export const ORDINAL = lexicon(
 
 /** Columns of the day on which a document was entered in the books, beside its own. */
 export const POSTED_WORDS = lexicon(
-  'posted, posting date, post date, entry date, booked, booking date, registered, registration date, reg date, date entered, buchungsdatum, buchungstag, gebucht, erfasst am, erfassungsdatum, date comptable, date d enregistrement, date saisie, date ecriture, fecha registro, fecha contable, fecha asiento, data reg, data registrazione, data registo, data lancamento, boekdatum, invoerdatum, data ksiegowania, data rejestracji, datum zauctovani, datum uctovani, konyveles datuma, konyvelesi datum, bokforingsdatum, bokforingsdag, bokford, bogforingsdato, bogfort, bokforingsdato, kirjauspaiva, kirjauspvm, data inregistrarii, ημ καταχωρησης, kayit tarihi, 計上日, 登録日, 记账日期',
+  'gl date, gl dt, accounting date, period date, posted, posting date, post date, entry date, booked, booking date, registered, registration date, reg date, date entered, buchungsdatum, buchungstag, gebucht, erfasst am, erfassungsdatum, date comptable, date d enregistrement, date saisie, date ecriture, fecha registro, fecha contable, fecha asiento, data reg, data registrazione, data registo, data lancamento, boekdatum, invoerdatum, data ksiegowania, data rejestracji, datum zauctovani, datum uctovani, konyveles datuma, konyvelesi datum, bokforingsdatum, bokforingsdag, bokford, bogforingsdato, bogfort, bokforingsdato, kirjauspaiva, kirjauspvm, data inregistrarii, ημ καταχωρησης, kayit tarihi, 計上日, 登録日, 记账日期',
 );
 
 /** Columns of what is paid already. */
