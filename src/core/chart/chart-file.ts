@@ -4,6 +4,7 @@ import { readPaperAmount, unitsOf } from '../money/paper-amount';
 import { type Table, folded, textOf } from '../base/table';
 import { type OutRow, fromText } from '../files/write';
 import { type Problem, problem, quoted } from '../base/result';
+import { chartHeader, columnNamed, isCode } from './chart-header';
 import type { Account } from './account';
 import { type BankDetails, bankProblems, plainIban } from './bank';
 import { ANY_ROUTING, plainRouting } from './routing';
@@ -16,6 +17,7 @@ import { type ChosenTypes, withTypes } from './type-words';
 export const CHART_COLUMNS = [
   { id: 'code', label: 'Code' },
   { id: 'name', label: 'Name' },
+  { id: 'code-name', label: 'Code and name' },
   { id: 'type', label: 'Type' },
   { id: 'line', label: 'Statement line' },
   { id: 'kind', label: 'Heading or posting' },
@@ -52,37 +54,6 @@ export interface ChartMapping {
   readonly types?: ChosenTypes | undefined;
 }
 
-const WORDS: Readonly<Record<Exclude<ChartColumn, 'ignore'>, string>> = {
-  code: 'code|account code|acc code|account no|account number|account id|no|nr|number|nominal|nominal code|gl code|konto|kontonr|konto nr|kontonummer|ucet|cislo uctu|compte|numero|cuenta|conto|rekening|accountid',
-  name: 'name|account name|account|title|account title|description|bezeichnung|kontobezeichnung|kontoname|nazev|nazev uctu|libelle|intitule|nombre|descripcion|descrizione|omschrijving|navn|kontonavn|accountdescription',
-  type: 'type|account type|acc type|category|class|typ|kontoart|kontotyp|druh|typ uctu|categorie|tipo|soort|accounttype',
-  line: 'statement line|line|report line|statement|classification|balance sheet line|gliederung|radek vykazu|rubrique|groupingcategory',
-  kind: 'heading or posting|kind|posting|heading|header|level type|posting type',
-  parent:
-    'under heading|parent|parent account|parent code|heading code|group|sub account of|subaccount of|belongs to|gruppe|obergruppe|skupina|nadrazeny ucet|groupe|grupo|gruppo|groep|groupingcode',
-  side: 'side|normal side|normal balance|balance side|dr cr|seite|strana|sens',
-  role: 'role|use|purpose|function',
-  currency: 'currency|ccy|wahrung|mena|devise|moneda|valuta|valuta kode',
-  state: 'state|status|active|inactive|aktiv|aktivni|actif|activo',
-  tax: 'tax code|tax|vat code|vat|steuercode|steuer|dph|tva|iva|btw|mva',
-  note: 'note|notes|remark|remarks|comment|comments|notiz|bemerkung|poznamka|remarque|nota',
-  origin: 'why it is here|origin|source',
-  number: 'bank account number|bank account no|bankkonto',
-  routing:
-    'bank code|sort code|routing number|routing|bankleitzahl|blz|bsb|bsb number|branch code|clearing number|ifsc',
-  iban: 'iban',
-  bic: 'bic|swift|swift code|bic swift',
-  alert: 'alert below|minimum balance',
-  reconciled: 'reconciled|reconcile',
-  day: 'statement day',
-  documents: 'on documents',
-};
-const HEADER: ReadonlyMap<string, ChartColumn> = new Map(
-  Object.entries(WORDS).flatMap(([column, words]) =>
-    words.split('|').map((word): [string, ChartColumn] => [word, column as ChartColumn]),
-  ),
-);
-
 export interface RecognisedChart {
   readonly mapping: ChartMapping;
   readonly reasons: readonly string[];
@@ -90,30 +61,19 @@ export interface RecognisedChart {
   readonly signature: string;
 }
 
-const LOOKED_AT = 30;
-
-const headerIn = (table: Table): { readonly at: number; readonly hits: number } => {
-  let best = { at: -1, hits: 0 };
-  table.rows.slice(0, LOOKED_AT).forEach((row, at) => {
-    const found = new Set(row.flatMap((cell) => HEADER.get(folded(textOf(cell))) ?? []));
-    const hits = found.size + (found.has('name') || found.has('code') ? 1 : 0);
-    if (found.size >= 2 && hits > best.hits) best = { at, hits };
-  });
-  return best;
-};
-
 const width = (table: Table): number => table.rows.reduce((most, row) => Math.max(most, row.length), 0);
 
 /** Guesses how a file's list of accounts is to be read, with a reason for each guess. */
 export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
-  const heads = tables.map(headerIn);
+  const heads = tables.map((table) => chartHeader(table, width(table)));
   const sheet = heads.reduce((best, head, at) => (head.hits > (heads[best]?.hits ?? 0) ? at : best), 0);
   const table = tables[sheet] ?? { name: '', rows: [] };
   const header = heads[sheet]?.at ?? -1;
-  const cells = table.rows[header]?.map((cell) => folded(textOf(cell))) ?? [];
+  const titles = table.rows[header]?.map(textOf) ?? [];
+  const cells = titles.map((title) => folded(title));
   const used = new Set<ChartColumn>();
   const columns = Array.from({ length: width(table) }, (_, at): ChartColumn => {
-    const column = HEADER.get(cells[at] ?? '');
+    const column = columnNamed(titles[at] ?? '');
     if (column === undefined || used.has(column)) return 'ignore';
     used.add(column);
     return column;
@@ -126,10 +86,7 @@ export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
   const share = (at: number, test: (text: string) => boolean): number =>
     body.filter((row) => test(textOf(row[at]).trim())).length / Math.max(1, body.length);
   if (!used.has('code')) {
-    const at = columns.findIndex(
-      (column, index) =>
-        column === 'ignore' && share(index, (text) => /^[\p{L}]{0,3}[\d][\d.\-/]{0,15}$/u.test(text)) > 0.6,
-    );
+    const at = columns.findIndex((column, index) => column === 'ignore' && share(index, isCode) > 0.6);
     if (at >= 0) {
       columns[at] = 'code';
       used.add('code');
@@ -148,6 +105,22 @@ export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
       used.add('name');
       reasons.push(`Column ${at + 1} holds the names: the longest words.`);
     }
+  }
+  // A column of which each cell says that an account is a heading or takes postings, whatever it is called.
+  const kinds = columns.findIndex(
+    (column, at) =>
+      (column === 'ignore' || column === 'type') &&
+      share(at, (text) => text !== '') > 0.9 &&
+      areKinds(body.map((row) => textOf(row[at]))),
+  );
+  if (kinds >= 0 && !used.has('kind')) {
+    columns[kinds] = 'kind';
+    reasons.push(`Column ${kinds + 1} tells headings from accounts.`);
+  }
+  const together = columns.indexOf('name');
+  if (!used.has('code') && together >= 0 && share(together, (text) => splitCode(text) !== undefined) > 0.6) {
+    columns[together] = 'code-name';
+    reasons.push(`Column ${together + 1} holds codes with names behind them.`);
   }
   return {
     mapping: { sheet, header, columns },
@@ -172,19 +145,57 @@ const LINE_WORD = new Map(
 const YES = /^(y|yes|true|1|x|active|open|aktiv|ano|ja|oui|si)$/;
 const NO = /^(n|no|false|0|inactive|closed|hidden|archived|inaktiv|ne|nein|non|gesperrt)$/;
 
+/** Words for accounts that sum up others, and for those that take postings. */
+const HEADING =
+  /head|group|summ|title|titel|ueber|ubersch|nadpis|titre|titol|titul|titlu|sintetic|syntet|synthet|overskrift|rubri|otsikko|total|^h$|^s$/;
+const POSTING =
+  /post|detail|analit|analyt|analyi|buchung|^(?:account|konto|compte|cuenta|conto|conta|ucet|szamla|tili|cont|p|a)$/;
+const SUMS =
+  /^(?:synte[tc]|synthe[tc]|sinte[tc]|overskrift|otsikko|uberschrift|summenkonto|sumakonto|titelkonto|rubri[kc])/;
+/** Whether the texts of a column tell headings from accounts, and nothing more. */
+const areKinds = (texts: readonly string[]): boolean => {
+  const words = [...new Set(texts.map((text) => folded(text)).filter((text) => text !== ''))];
+  return (
+    words.length > 1 &&
+    words.length <= 4 &&
+    words.some((word) => HEADING.test(word)) &&
+    words.some((word) => POSTING.test(word)) &&
+    words.every((word) => HEADING.test(word) || POSTING.test(word))
+  );
+};
+
+/** "1000 Petty cash", "1000 - Petty cash". */
+const splitCode = (text: string): { readonly code: string; readonly name: string } | undefined => {
+  const space = text.search(/\s/);
+  const code = text.slice(0, Math.max(0, space)).replace(/[-–—:·|]$/, '');
+  const name = text.slice(space + 1).replace(/^[-–—:·|\s]+/, '');
+  return space > 0 && isCode(code) && /\p{L}/u.test(name) ? { code, name } : undefined;
+};
+
 /** The accounts that a table lists under a mapping, with the lines that a person said its words for types stand for. Blank rows, the title block and rows of totals are passed over. */
 export const readChartRows = (table: Table, mapping: ChartMapping, base: string): readonly Incoming[] => {
   const at = new Map<ChartColumn, number>();
   mapping.columns.forEach((column, index) => {
     if (column !== 'ignore' && !at.has(column)) at.set(column, index);
   });
+  const [joined, coded] = [at.get('code-name'), at.get('code')];
+  const hasCode = (row: Table['rows'][number]): boolean =>
+    joined === undefined
+      ? isCode(fromText(textOf(row[coded ?? -1])))
+      : splitCode(textOf(row[joined]).trim()) !== undefined;
+  const firstCode = table.rows.findIndex(hasCode);
+  /** A single text above the first code is the list's title. */
+  const isTitle = (row: Table['rows'][number], index: number): boolean =>
+    index < firstCode && row.filter((cell) => textOf(cell) !== '').length === 1;
   const rows = table.rows.flatMap((row, index): readonly Incoming[] => {
-    if (index <= mapping.header) return [];
+    if (index <= mapping.header || (mapping.header < 0 && isTitle(row, index))) return [];
     const cell = (column: ChartColumn): string | undefined => {
       const where = at.get(column);
       return where === undefined ? undefined : fromText(textOf(row[where]).trim());
     };
-    const [code, name] = [cell('code'), cell('name')];
+    const both = cell('code-name');
+    const split = both === undefined ? undefined : splitCode(both);
+    const [code, name] = both === undefined ? [cell('code'), cell('name')] : [split?.code ?? '', split?.name ?? both];
     if ((code ?? '') === '' && (name ?? '') === '') return [];
     const problems: Problem[] = [];
     const says: { -readonly [F in keyof IncomingFields]?: IncomingFields[F] } = {};
@@ -192,14 +203,18 @@ export const readChartRows = (table: Table, mapping: ChartMapping, base: string)
     if (name !== undefined) says.name = name;
     const parent = cell('parent');
     if (parent !== undefined) says.parent = parent;
-    const type = cell('type') ?? '';
+    const stated = cell('type') ?? '';
+    // Among the types of accounts, a word that only says that a row sums up others.
+    const sums = SUMS.test(folded(stated));
+    if (sums) says.heading = true;
+    const type = sums ? '' : stated;
     if (type !== '') says.type = type;
     const line = cell('line') ?? '';
     const known = LINE_WORD.get(folded(line));
     if (known !== undefined) says.classification = known;
     else if (line !== '' && type === '') says.type = line;
     const kind = folded(cell('kind') ?? '');
-    if (kind !== '') says.heading = /head|group|summ|title|ueber|nadpis|titre|^h$/.test(kind);
+    if (kind !== '') says.heading = HEADING.test(kind);
     else if (/\b(heading|header|group|title)\b/.test(folded(type))) says.heading = true;
     const side = folded(cell('side') ?? '');
     if (side !== '') says.contra = isContra(side, says, problems);
@@ -274,7 +289,9 @@ const isContra = (side: string, says: Partial<IncomingFields>, problems: Problem
   return normalSide({ classification: says.classification, contra: false }) !== (debit ? 'debit' : 'credit');
 };
 
-const HEADER_ROW: OutRow = CHART_COLUMNS.filter(({ id }) => id !== 'ignore').map(({ label }) => label);
+const HEADER_ROW: OutRow = CHART_COLUMNS.filter(({ id }) => id !== 'ignore' && id !== 'code-name').map(
+  ({ label }) => label,
+);
 
 /** A chart as rows of a CSV or XLSX file, in tree order. `readChartRows` reads them back to the same chart. */
 export const chartRows = (

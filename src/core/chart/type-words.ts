@@ -9,20 +9,20 @@ export interface Inferred {
   readonly why: string;
 }
 
-/** Words for types and statement lines as charts write them, folded; English, German, Czech, French, Spanish, Italian, Dutch, Nordic, and the words of SAF-T. */
+/** Words for types and statement lines as charts write them, folded, in the languages of the papers, and the words of SAF-T. */
 const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
   [
     'current-asset',
-    'current asset|current assets|asset|assets|bank|cash|stock|inventory|debtor|debtors|receivable|accounts receivable|umlaufvermogen|aktiva|aktivum|aktiv|obezna aktiva|actif|actif circulant|activo|activo corriente|attivo|activa|a|umlaufvermoegen',
+    'current asset|current assets|asset|assets|bank|cash|stock|inventory|debtor|debtors|receivable|accounts receivable|umlaufvermogen|aktiva|aktivum|aktiv|obezna aktiva|actif|actif circulant|activo|activo corriente|attivo|activa|a|umlaufvermoegen|aktywa|aktywa obrotowe|obrotowe|eszkoz|eszkozok|forgoeszkoz|active circulante|activ|activo circulante|ativo|ativo circulante|attivo circolante|attivita|vlottende activa|omsattningstillgangar|tillgang|tillgangar|omlobsaktiver|omlopsmidler|eiendel|eiendeler|aktiver|vastaavaa|vaihtuvat vastaavat|ενεργητικο|varlik|varliklar|donen varliklar|актив|активы|оборотные активы|активи|imovina|sredstva|turtas|aktivs|aktivi|varad|vara|eign|eignir|נכסים|נכס|اصول|الاصول|資産|流動資産|资产|流动资产|자산|유동자산',
   ],
   [
     'fixed-asset',
-    'fixed asset|fixed assets|non current asset|non current assets|property plant and equipment|tangible asset|intangible asset|capital asset|anlagevermogen|dlouhodoby majetek|immobilisation|immobilisations|activo no corriente|vaste activa|anleggsmiddel',
+    'fixed asset|fixed assets|non current asset|non current assets|property plant and equipment|tangible asset|intangible asset|capital asset|anlagevermogen|dlouhodoby majetek|immobilisation|immobilisations|activo no corriente|vaste activa|anleggsmiddel|aktywa trwale|srodki trwale|befektetett eszkozok|active imobilizate|imobilizari|ativo nao circulante|immobilizzazioni|anlaggningstillgangar|anlaegsaktiver|pysyvat vastaavat|duran varliklar|внеоборотные активы|固定資産|固定资产|비유동자산',
   ],
   ['other-asset', 'other asset|other assets|long term asset'],
   [
     'current-liability',
-    'current liability|current liabilities|liability|liabilities|creditor|creditors|payable|accounts payable|card|credit card|verbindlichkeit|verbindlichkeiten|passiva|passivum|pasiva|zavazek|zavazky|passif|pasivo|pasivo corriente|passivo|passiva kort|gjeld|l',
+    'current liability|current liabilities|liability|liabilities|creditor|creditors|payable|accounts payable|card|credit card|verbindlichkeit|verbindlichkeiten|passiva|passivum|pasiva|zavazek|zavazky|passif|pasivo|pasivo corriente|passivo|passiva kort|gjeld|l|pasywa|zobowiazania|forras|kotelezettseg|kotelezettsegek|datorii|pasiv|passivo circulante|passivita|schulden|kortlopende schulden|skulder|skuld|kortfristiga skulder|gaeld|gaeldsforpligtelser|kortsiktig gjeld|vastattavaa|vieras paaoma|velat|παθητικο|υποχρεωσεις|kaynak|kaynaklar|yukumluluk|пассив|пассивы|обязательства|пасив|зобов язання|задължения|obveze|obveznosti|isipareigojimai|saistibas|kohustused|skuldir|התחייבויות|خصوم|الخصوم|負債|流動負債|负债|流动负债|부채|유동부채',
   ],
   [
     'long-term-liability',
@@ -30,11 +30,11 @@ const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
   ],
   [
     'equity',
-    'equity|capital|capital and reserves|owners equity|shareholders funds|funds|eigenkapital|vlastni kapital|capitaux propres|patrimonio|patrimonio netto|eigen vermogen|egenkapital|q',
+    'equity|capital|capital and reserves|owners equity|shareholders funds|funds|eigenkapital|vlastni kapital|capitaux propres|patrimonio|patrimonio netto|eigen vermogen|egenkapital|q|kapital|kapitaly wlasne|kapital wlasny|sajat toke|capitaluri|capitaluri proprii|patrimonio liquido|capital proprio|eget kapital|egenkapital|oma paaoma|ιδια κεφαλαια|καθαρη θεση|ozkaynak|ozkaynaklar|капитал|капітал|kapitalas|nuosavas kapitalas|pasu kapitals|omakapital|eigid fe|הון|حقوق الملكية|純資産|資本|所有者权益|权益|자본',
   ],
   [
     'revenue',
-    'revenue|income|sales|sale|turnover|operating revenue|trading income|ertrag|ertrage|erlos|erlose|vynos|vynosy|produit|produits|ingreso|ingresos|ricavo|ricavi|opbrengst|inntekt|i',
+    'revenue|income|sales|sale|turnover|operating revenue|trading income|ertrag|ertrage|erlos|erlose|vynos|vynosy|produit|produits|ingreso|ingresos|ricavo|ricavi|opbrengst|inntekt|i|przychod|przychody|bevetel|arbevetel|bevetelek|venit|venituri|receita|receitas|rendimento|rendimentos|omzet|opbrengsten|intakt|intakter|indtaegt|indtaegter|omsaetning|inntekter|tulo|tulot|tuotto|tuotot|εσοδα|εσοδο|gelir|gelirler|доход|доходы|выручка|доходи|приходи|prihod|prihodi|pajamos|ienemumi|tulud|tekjur|הכנסות|ايرادات|الايرادات|収益|収入|売上|收入|损益收入|수익',
   ],
   ['other-income', 'other income|non operating income|other revenue|sonstige ertrage|ostatni vynosy|autres produits'],
   [
@@ -43,7 +43,7 @@ const TYPE_WORDS: readonly (readonly [Classification, string])[] = [
   ],
   [
     'operating-expense',
-    'expense|expenses|operating expense|operating expenses|overhead|overheads|administrative expense|indirect cost|aufwand|aufwendungen|naklad|naklady|charge|charges|gasto|gastos|costo|costi|kosten|kostnad|e',
+    'expense|expenses|operating expense|operating expenses|overhead|overheads|administrative expense|indirect cost|aufwand|aufwendungen|naklad|naklady|charge|charges|gasto|gastos|costo|costi|kosten|kostnad|e|koszt|koszty|koltseg|koltsegek|raforditas|raforditasok|cheltuiala|cheltuieli|despesa|despesas|custo|custos|lasten|kostnader|omkostning|omkostninger|udgift|udgifter|kulu|kulut|εξοδα|εξοδο|gider|giderler|расход|расходы|затраты|витрати|разходи|rashod|rashodi|trosak|troskovi|stroski|sanaudos|izmaksas|izdevumi|kulud|gjold|kostnadur|הוצאות|مصروفات|المصروفات|費用|经费|费用|비용',
   ],
   [
     'other-expense',
@@ -130,7 +130,7 @@ const about = (word: string): Classification | undefined => {
 };
 
 const BROAD = new Set(
-  'asset|assets|aktiva|aktivum|aktiv|actif|activo|attivo|activa|a|liability|liabilities|passiva|passivum|pasiva|passif|pasivo|passivo|l|income|i|expense|expenses|e|verbindlichkeit|verbindlichkeiten|aufwand|aufwendungen|ertrag|ertrage|zavazek|zavazky|charge|charges|produit|produits|kosten|gasto|gastos|ingreso|ingresos|costo|costi|ricavo|ricavi|gjeld|vynos|vynosy|naklad|naklady'.split(
+  'asset|assets|aktiva|aktivum|aktiv|actif|activo|attivo|activa|a|liability|liabilities|passiva|passivum|pasiva|passif|pasivo|passivo|l|income|i|expense|expenses|e|verbindlichkeit|verbindlichkeiten|aufwand|aufwendungen|ertrag|ertrage|zavazek|zavazky|charge|charges|produit|produits|kosten|gasto|gastos|ingreso|ingresos|costo|costi|ricavo|ricavi|gjeld|vynos|vynosy|naklad|naklady|aktywa|pasywa|eszkoz|eszkozok|forras|activ|pasiv|ativo|attivita|passivita|tillgang|tillgangar|skuld|skulder|aktiver|eiendel|eiendeler|vastaavaa|vastattavaa|ενεργητικο|παθητικο|varlik|varliklar|kaynak|kaynaklar|актив|активы|пассив|пассивы|資産|負債|资产|负债|자산|부채|przychod|przychody|koszt|koszty|bevetel|koltseg|venituri|cheltuieli|receita|receitas|despesa|despesas|intakt|intakter|kostnad|kostnader|tulo|tulot|kulu|kulut|εσοδα|εξοδα|gelir|gider|доходы|расходы|収益|費用|收入|费用|수익|비용'.split(
     '|',
   ),
 );
