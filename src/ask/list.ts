@@ -41,6 +41,8 @@ const REGISTER_COLUMNS: Readonly<Record<RegisterKind, string>> = {
   stock: 'a stock list, such as article, quantity, cost and value',
   loans: 'a loan’s plan, such as date, interest, principal and balance',
   prepayments: 'a list of prepayments, such as from, to, amount and what remains',
+  holdings: 'a list of holders, such as holder, shares, nominal and paid in',
+  returns: 'a list of returns, such as tax, period, due day and amount',
   borrowings: 'a list of loans, such as lender, amount, rate and what is still owed',
 };
 
@@ -50,6 +52,8 @@ const ANSWERED: { readonly [K in RegisterKind]: readonly (keyof Listed[K])[] } =
   stock: ['row', 'code', 'name', 'category', 'unit', 'quantity', 'unitCost', 'value'],
   loans: ['row', 'date', 'instalment', 'interest', 'principal', 'outstanding'],
   prepayments: ['row', 'name', 'from', 'to', 'amount', 'remaining'],
+  holdings: ['row', 'holder', 'class', 'shares', 'nominal', 'since', 'paid'],
+  returns: ['row', 'name', 'period', 'code', 'date', 'due', 'amount'],
   borrowings: [
     'row',
     'lender',
@@ -71,6 +75,8 @@ const TOTALLED: Readonly<Record<RegisterKind, string>> = {
   loans: 'principal',
   prepayments: 'remaining',
   borrowings: 'outstanding',
+  holdings: 'value',
+  returns: 'amount',
 };
 
 /** The things of a register, as JSON; undefined where the file has none of the kind. */

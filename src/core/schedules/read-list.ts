@@ -31,6 +31,8 @@ const REGISTERS: Readonly<Partial<Record<ThingKind, RegisterKind>>> = {
   assets: 'assets',
   loan: 'loans',
   span: 'prepayments',
+  holders: 'holdings',
+  tax: 'returns',
 };
 
 const NOTHING: Readonly<Record<ListWanted, string>> = {
@@ -39,8 +41,8 @@ const NOTHING: Readonly<Record<ListWanted, string>> = {
   plain: 'a list, such as text, date and amount',
   'written-off': 'a list, such as text, date and amount',
   division: 'a list, such as text and amount',
-  tax: 'a list, such as text, date and amount',
-  holders: 'a list, such as text, date and amount',
+  tax: 'a list of returns, such as tax, period, due day and amount',
+  holders: 'a list of holders, such as holder, shares, nominal and paid in',
   stock: 'a stock list, such as article, quantity, cost and value',
   assets: 'a register of assets, such as name, cost and depreciation',
   loan: 'a loan’s plan, such as date, interest, principal and balance',

@@ -91,12 +91,36 @@ export interface ListedLoan {
   readonly within: Minor | null;
 }
 
+/** Who holds how much of the capital. Shares and their nominal are plain decimal text. */
+export interface ListedHolding {
+  readonly row: number;
+  readonly holder: string | null;
+  readonly class: string | null;
+  readonly shares: string | null;
+  readonly nominal: string | null;
+  readonly since: string | null;
+  readonly paid: Minor | null;
+}
+
+/** A return of a tax with what is owed by it; what comes back is below nil. */
+export interface ListedReturn {
+  readonly row: number;
+  readonly name: string | null;
+  readonly period: string | null;
+  readonly code: string | null;
+  readonly date: string | null;
+  readonly due: string | null;
+  readonly amount: Minor | null;
+}
+
 export interface Listed {
   readonly assets: ListedAsset;
   readonly stock: ListedStock;
   readonly loans: ListedPayment;
   readonly prepayments: ListedSpan;
   readonly borrowings: ListedLoan;
+  readonly holdings: ListedHolding;
+  readonly returns: ListedReturn;
 }
 
 export interface RegisterRead<K extends RegisterKind = RegisterKind> {
@@ -241,6 +265,26 @@ const loanOf = (row: RegisterRow): ListedLoan => {
   };
 };
 
+const holdingOf = (row: RegisterRow): ListedHolding => ({
+  row: row.row,
+  holder: orNull(row.texts.holder),
+  class: row.group,
+  shares: decimalText(row.figures.quantity),
+  nominal: decimalText(row.figures.unitCost),
+  since: row.days.begun ?? null,
+  paid: row.money.value === undefined ? null : abs(row.money.value),
+});
+
+const returnOf = (row: RegisterRow): ListedReturn => ({
+  row: row.row,
+  name: orNull(row.texts.name),
+  period: orNull(row.texts.taxPeriod),
+  code: orNull(row.texts.code),
+  date: row.days.date ?? null,
+  due: row.days.to ?? null,
+  amount: moneyIn(row, 'amount'),
+});
+
 /** What is odd about a row of its own. */
 const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readonly Problem[] => {
   const says = (message: string): readonly Problem[] => [problem('list.figures', message, row.row)];
@@ -267,6 +311,9 @@ const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readon
         ? []
         : says(`In row ${row.row} quantity times cost is another amount than its value.`);
     }
+    case 'holdings':
+    case 'returns':
+      return [];
     case 'loans': {
       const { instalment, interest, principal } = money;
       return instalment === undefined || interest === undefined || principal === undefined || [add(interest, principal), sum([interest, principal, money.fee ?? NIL])].includes(instalment) // prettier-ignore
@@ -353,6 +400,8 @@ const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   loans: ['interest', 'principal'],
   prepayments: ['from', 'to', 'period', 'remaining'],
   borrowings: ['lender', 'lent', 'rate', 'outstanding', 'last', 'begun'],
+  holdings: ['holder', 'quantity', 'unitCost', 'value'],
+  returns: ['name', 'taxPeriod', 'code', 'date', 'to'],
 };
 
 const chosenTable = (tables: readonly Table[], kinds: readonly RegisterKind[]): Chosen | undefined =>
@@ -392,6 +441,10 @@ const listedOf = (
       return items.map(spanOf);
     case 'borrowings':
       return items.map(loanOf);
+    case 'holdings':
+      return items.map(holdingOf);
+    case 'returns':
+      return items.map(returnOf);
   }
 };
 
@@ -402,6 +455,8 @@ const SUMMED: { readonly [K in RegisterKind]: (item: Listed[K]) => Readonly<Reco
   loans: ({ instalment, interest, principal }) => ({ instalment, interest, principal }),
   prepayments: ({ amount, remaining }) => ({ amount, remaining }),
   borrowings: ({ lent, instalment, outstanding, within }) => ({ lent, instalment, outstanding, within }),
+  holdings: ({ paid }) => ({ value: paid }),
+  returns: ({ amount }) => ({ amount }),
 };
 
 /** The amounts of an item that sums are printed of, whatever kind it is of. */

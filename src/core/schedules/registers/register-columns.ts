@@ -52,6 +52,8 @@ const MONEY: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   loans: ['instalment', 'interest', 'principal', 'outstanding'],
   prepayments: ['amount', 'used', 'remaining'],
   borrowings: ['lent', 'instalment', 'outstanding', 'within'],
+  holdings: ['value'],
+  returns: ['amount'],
 };
 
 export const isMoneyRole = (kind: RegisterKind, role: RegisterRole): boolean => MONEY[kind].includes(role);
@@ -174,6 +176,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
         }),
       );
     case 'stock':
+    case 'holdings':
       return share(
         rows.map((row) => {
           const [quantity, cost, value] = [at(row, places.quantity), at(row, places.unitCost), at(row, places.value)];
@@ -204,6 +207,7 @@ export const bearsOut = (kind: RegisterKind, places: Places, rows: readonly Figu
       return told.length === 0 ? 0 : told.reduce((all, tests) => all + share(tests), 0) / told.length;
     }
     case 'borrowings':
+    case 'returns':
       return 0;
     case 'prepayments':
       return share(
@@ -231,8 +235,10 @@ const EQUATION: Readonly<Record<RegisterKind, readonly (readonly RegisterRole[])
     ['amount', 'used', 'remaining'],
     ['amount', 'remaining'],
   ],
-  // Of a loan nothing follows from another figure of its row.
+  holdings: [['quantity', 'unitCost', 'value']],
+  // Of a loan, and of a return, nothing follows from another figure of its row.
   borrowings: [],
+  returns: [],
 };
 
 /** Every way to put `roles` into `columns`, each in one. */

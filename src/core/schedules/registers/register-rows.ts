@@ -137,6 +137,8 @@ const OWN: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   loans: ['date', 'number'],
   prepayments: ['code', 'from', 'to', 'period', 'document', 'supplier', 'group'],
   borrowings: ['lender', 'code', 'begun', 'last', 'rate', 'every'],
+  holdings: ['holder', 'quantity', 'begun', 'group'],
+  returns: ['code', 'taxPeriod', 'date', 'to'],
 };
 /** Of so many rows in a hundred that have figures, a role that says what a row is stands in at least so many. */
 const USUAL = 0.4;

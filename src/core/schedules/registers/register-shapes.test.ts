@@ -424,6 +424,8 @@ const FIELDS: Readonly<Record<RegisterKind, readonly string[]>> = {
   stock: ['row', 'code', 'name', 'category', 'unit', 'quantity', 'unitCost', 'value'],
   loans: ['row', 'date', 'instalment', 'interest', 'principal', 'outstanding'],
   prepayments: ['row', 'name', 'from', 'to', 'amount', 'remaining'],
+  holdings: ['row', 'holder', 'class', 'shares', 'nominal', 'since', 'paid'],
+  returns: ['row', 'name', 'period', 'code', 'date', 'due', 'amount'],
   borrowings: [
     'row',
     'lender',

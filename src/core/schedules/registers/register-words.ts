@@ -2,8 +2,11 @@ import { lexicon } from '../../words/lexicon';
 
 /** The lists of single things, each with its own columns: assets, stock, the plan of a loan, what is paid beforehand. */
 export const REGISTER_KINDS = ['assets', 'stock', 'loans', 'prepayments'] as const;
-/** Those and the loans themselves, each with what is still owed of it; such a list is only looked for where it is asked for. */
-export const ALL_REGISTER_KINDS = [...REGISTER_KINDS, 'borrowings'] as const;
+/**
+ * Those, and the loans themselves with what is still owed of each, who holds the capital, and the returns of taxes: such lists are only
+ * looked for where they are asked for.
+ */
+export const ALL_REGISTER_KINDS = [...REGISTER_KINDS, 'borrowings', 'holdings', 'returns'] as const;
 export type RegisterKind = (typeof ALL_REGISTER_KINDS)[number];
 
 const CODE = lexicon(
@@ -205,6 +208,48 @@ const BORROWINGS = {
   ),
 } as const;
 
+const HOLDINGS = {
+  holder: lexicon(
+    'holder, shareholder, stockholder, member, partner, owner, name, fund, gesellschafter, aktionar, inhaber, kommanditist, mitglied, associe, actionnaire, titulaire, socio, accionista, participe, quotista, azionista, acionista, vennoot, aandeelhouder, wspolnik, akcjonariusz, udzialowiec, spolecnik, akcionar, tag, reszvenyes, aktieagare, delagare, aktionaer, anpartshaver, interessent, aksjonaer, eier, osakas, osakkeenomistaja, asociat, actionar, εταιρος, μετοχος, ortak, hissedar, акционер, участник, 株主, 社員, 股东',
+  ),
+  group: lexicon(
+    'class, share class, kind of share, type of share, type, art, aktiengattung, gattung, categorie, clase, categoria, classe, soort, rodzaj, serie, druh, fajta, aktieslag, klasse, laji, clasa, κατηγορια, tur, 種類',
+  ),
+  quantity: lexicon(
+    'shares, number of shares, no of shares, number, quantity, units, anzahl, stuck, anzahl anteile, anteile, actions, parts, nombre de parts, nombre d actions, nombre, acciones, participaciones, num acciones, azioni, quote, n azioni, quotas, acoes, aandelen, aantal, aantal aandelen, udzialy, liczba udzialow, akcje, podily, pocet akcii, reszveny, darab, aktier, antal aktier, anparter, antall aksjer, aksjer, osakkeet, osakemaara, actiuni, parti sociale, numar, μετοχες, μεριδια, hisse, pay adedi, 株数, 持株数, 股数',
+  ),
+  unitCost: lexicon(
+    'nominal, nominal value, par value, par, face value, per share, nennbetrag, nennwert, valeur nominale, valor nominal, valore nominale, nominale waarde, wartosc nominalna, nominalni hodnota, nevertek, kvotvarde, nominelt belob, palydende, nimellisarvo, valoare nominala, ονομαστικη αξια, nominal deger, 額面',
+  ),
+  begun: lexicon(
+    'since, date, issued, issue date, allotted, from, seit, beitritt, datum, depuis, desde, fecha, dal, data, sinds, od, od dnia, kezdete, sedan, siden, alkaen, din, απο, tarih, 取得日',
+  ),
+  value: lexicon(
+    'paid in, paid, paid up, capital, amount, contribution, capital contribution, balance, fund balance, stammeinlage, einlage, kapital, geleistete einlage, eingezahlt, betrag, capital libere, apport, montant, aportacion, desembolsado, importe, capitale versato, conferimento, importo, capital social, realizado, entrada, gestort, inbreng, kapitaal, bedrag, wklad, wartosc udzialow, vklad, splaceno, torzsbetet, befizetett, insatt, inbetalt, aktiekapital, indskud, innskudd, sijoitus, aport, capital subscris, καταβεβλημενο, sermaye, odenen, 払込額, 出資額, 出资额',
+  ),
+} as const;
+
+const RETURNS = {
+  name: lexicon(
+    'what, tax, kind, description, kind of tax, name, authority, steuer, art, steuerart, abgabe, impot, taxe, nature, impuesto, modelo, imposta, tributo, imposto, belasting, podatek, dan, ado, adonem, skatt, avgift, afgift, vero, taxa, impozit, φορος, vergi, налог, 税目, 税种',
+  ),
+  taxPeriod: lexicon(
+    'period, for, month, quarter, tax period, zeitraum, voranmeldungszeitraum, monat, periode, mois, trimestre, periodo, mes, mese, maand, okres, miesiac, obdobi, mesic, idoszak, honap, manad, maned, kausi, verokausi, kuukausi, perioada, luna, περιοδος, μηνας, donem, ay, период, 期間, 所属期',
+  ),
+  code: lexicon(
+    'return, return no, return number, reference, ref, number, no, form, declaration, meldung, aktenzeichen, n, declaracion, dichiarazione, aangifte, deklaracja, priznani, bevallas, deklaration, angivelse, ilmoitus, declaratie, δηλωση, beyanname, 申告',
+  ),
+  date: lexicon(
+    'of, date, period end, end, filed, stichtag, bis, datum, au, hasta, al, tot, do, dnia, ig, till, til, asti, la, εως, tarih, fecha, data, дата, 日付',
+  ),
+  to: lexicon(
+    'to be paid by, due, due date, payable by, pay by, fallig, falligkeit, fallig am, zahlbar bis, echeance, a payer le, vencimiento, scadenza, vencimento, vervaldatum, te betalen voor, termin, termin platnosci, splatnost, hatarido, esedekes, forfallodag, forfaldsdato, forfall, erapaiva, scadenta, προθεσμια, vade, срок, 納期限',
+  ),
+  amount: lexicon(
+    'owed, payable, amount, amount due, balance, to pay, liability, recoverable, betrag, zahllast, schuld, offen, montant, a payer, solde, importe, a pagar, importo, da versare, da pagare, valor, bedrag, te betalen, kwota, do zaplaty, castka, k uhrade, osszeg, fizetendo, belopp, att betala, belob, skyldig, belop, maara, maksettava, suma, de plata, ποσο, tutar, odenecek, сумма, 税額, 未払額',
+  ),
+} as const;
+
 /** Words for how often a loan is paid, with the months between. */
 export const RHYTHMS: readonly (readonly [months: number, words: ReturnType<typeof lexicon>])[] = [
   [1, lexicon('monthly, each month, monatlich, mensuel, mensuelle, mensual, mensile, mensal, maandelijks, miesiecznie, miesieczna, mesicne, havi, havonta, manadsvis, manatligen, manedlig, manedlig, kuukausittain, lunar, μηνιαια, aylik, 毎月')], // prettier-ignore
@@ -224,6 +269,8 @@ export const REGISTER_WORDS = {
   loans: LOANS,
   prepayments: PREPAYMENTS,
   borrowings: BORROWINGS,
+  holdings: HOLDINGS,
+  returns: RETURNS,
 } as const;
 
 /** What a column of any of these lists is. */

@@ -14,8 +14,10 @@ import { type ThingKind, ownSide } from '../kinds';
 import type {
   Listed,
   ListedAsset,
+  ListedHolding,
   ListedLoan,
   ListedPayment,
+  ListedReturn,
   ListedSpan,
   ListedStock,
   RegisterRead,
@@ -168,6 +170,40 @@ const spanRow = (listed: ListedSpan, rules: RegisterRules): Row => {
     problems: [],
   };
 };
+
+const holderRow = (listed: ListedHolding): Row => ({
+  listed,
+  group: '',
+  fields: {
+    number: '',
+    note: cut(listed.class, 500),
+    date: listed.since,
+    due: null,
+    detail: details({ shares: kept(listed.shares), nominal: kept(listed.nominal) }),
+  },
+  open: listed.paid,
+  original: null,
+  beside: null,
+  who: listed.holder,
+  problems: [],
+});
+
+const returnRow = (listed: ListedReturn): Row => ({
+  listed,
+  group: '',
+  fields: {
+    number: cut(listed.code),
+    reference: cut(listed.period),
+    note: cut(listed.name, 500),
+    date: listed.date,
+    due: listed.due,
+    detail: NO_DETAIL,
+  },
+  open: listed.amount,
+  original: null,
+  beside: null,
+  problems: [],
+});
 
 const loanRow = (listed: ListedLoan, digits: number, to: number): Row => ({
   listed,
@@ -324,11 +360,15 @@ const rowsOf = (read: RegisterRead, rules: RegisterRules, name: string): readonl
     }
     case 'borrowings':
       return (read.items as readonly ListedLoan[]).map((one) => loanRow(one, read.digits, to));
+    case 'holdings':
+      return (read.items as readonly ListedHolding[]).map(holderRow);
+    case 'returns':
+      return (read.items as readonly ListedReturn[]).map(returnRow);
   }
 };
 
 /** The classes or categories of a register, one for each of its rows; "" where it says none. */
 export const groupsOf = (read: RegisterRead): readonly string[] =>
-  read.kind === 'loans'
+  ['loans', 'borrowings', 'holdings', 'returns'].includes(read.kind)
     ? ['']
     : read.items.map((item) => cut('class' in item ? item.class : 'category' in item ? item.category : null));

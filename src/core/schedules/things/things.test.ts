@@ -638,6 +638,26 @@ describe('a list of things that is exported', () => {
       }),
     );
     expect(again('loan', 'borrowings', loans)).toEqual(loans);
+    const holders = [1, 2, 3].map((n) =>
+      typed('holders', {
+        note: `Class ${String(n)}`,
+        shares: `${String(n)}00`,
+        nominal: '1.5',
+        date: `1/${String(n)}/2020`,
+      }),
+    );
+    expect(again('holders', 'holdings', holders)).toEqual(holders);
+    const returns = [1, 2, 3].map((n) =>
+      typed('tax', {
+        note: `Sales tax ${String(n)}`,
+        reference: `2026-0${String(n)}`,
+        number: `R${String(n)}`,
+        date: `28/${String(n)}/2026`,
+        due: `7/${String(n + 1)}/2026`,
+        open: n === 2 ? '-45.10' : `${String(n)}20.30`,
+      }),
+    );
+    expect(again('tax', 'returns', returns)).toEqual(returns);
     const stock = [1, 2, 3].map((n) =>
       typed('stock', {
         number: `K${String(n)}`,
