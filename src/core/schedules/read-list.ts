@@ -45,7 +45,7 @@ const NOTHING: Readonly<Record<ListWanted, string>> = {
   holders: 'a list of holders, such as holder, shares, nominal and paid in',
   stock: 'a stock list, such as article, quantity, cost and value',
   assets: 'a register of assets, such as name, cost and depreciation',
-  loan: 'a loan’s plan, such as date, interest, principal and balance',
+  loan: 'a loan’s plan, such as date, interest, principal and balance, or of a list of loans, such as lender, rate and what is owed',
   span: 'amounts over time, such as text, from, to, amount and what remains',
   contacts: 'contacts, such as code and name',
   statement: 'a statement, such as date, text and amount',

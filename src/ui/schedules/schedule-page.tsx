@@ -326,7 +326,11 @@ export const SchedulePage = ({
           {editable && (
             <FileButton
               label={
-                schedule === 'statement' ? 'Bring a statement' : schedule === 'loan' ? 'Bring a plan' : 'Bring a list'
+                schedule === 'statement'
+                  ? 'Bring a statement'
+                  : schedule === 'loan'
+                    ? 'Bring loans or a plan'
+                    : 'Bring a list'
               }
               accept=".csv,.txt,.tsv,.xlsx,.ods,.html,.htm,.xls,.pdf,.xml,.sta,.940,.mt940"
               onFiles={([file]) => void list.bring(file)}
