@@ -232,6 +232,22 @@ const dayWithin = ({ rows, header, order }: ListTable): string | undefined => {
   return days.size === 1 ? [...days][0] : undefined;
 };
 
+/** Columns that are called as that of what is open but for their number, and hold amounts: parts of a document that are not read. */
+const unreadParts = ({ rows, header, roles }: ListTable): readonly string[] => {
+  const names = (rows[header] ?? []).map(textOf);
+  const open = names[roles.indexOf('open')] ?? '';
+  const plain = (name: string): string => folded(name).replace(/\d+/g, '#');
+  return !/\d/.test(open)
+    ? []
+    : names.filter(
+        (name, at) =>
+          (roles[at] === undefined || roles[at] === 'original') &&
+          name !== open &&
+          plain(name) === plain(open) &&
+          rows.slice(header + 1).some((row) => /[1-9]/.test(textOf(row[at]))),
+      );
+};
+
 /** What is left out, or is taken for something that it may not be. */
 const rowDoubts = (
   list: ListTable,
@@ -249,6 +265,13 @@ const rowDoubts = (
           ),
         ]
       : []),
+    ...unreadParts(list).map((name) =>
+      problem(
+        'list.parts',
+        `The column ${quoted(name)} seems to hold another part of each document, and only one such column is read as what is open. Give each part a row of its own.`,
+        list.header + 1,
+      ),
+    ),
     ...(list.ordered
       ? []
       : [

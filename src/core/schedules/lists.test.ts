@@ -98,6 +98,9 @@ describe('lists of open items', () => {
     expect(codes(left)).toEqual(['list.amount', 'list.nothing-open', 'list.row', 'list.total']);
     expect(left.items.map(({ open }) => open)).toEqual([400n, 100n]);
     expect(codes(read('Customers\nCode,Name,No,Date,Open\nK1,Ard,A1,02/03/2026,5.00\n'))).toEqual(['list.dates']);
+    const parts =
+      'Customers\nName,No,Date,Due 1,Amount 1,Due 2,Amount 2\nArd,A1,2026-05-15,2026-06-15,10.00,2026-07-15,10.00\nBray,A2,2026-05-20,2026-06-20,4.00,,\n';
+    expect(codes(read(parts))).toContain('list.parts');
   });
   it('have days whose order the due days settle', () => {
     const { items, doubts } = read(
