@@ -1,11 +1,4 @@
-/**
- * Asks the reader, the matcher and the search without the screen: one JSON value on stdout, sentences on stderr. See docs/formats.md.
- *   npm run --silent ask -- read FILE [--date YYYY-MM-DD] [--digits N]
- *   npm run --silent ask -- match --chart CHART.csv ROWS.csv
- *   npm run --silent ask -- search FIGURES.csv [--paper ROWS.csv]
- *   npm run --silent ask -- list FILE [--kind customers|suppliers|contacts|assets|stock|loans|prepayments] [--date YYYY-MM-DD] [--digits N]
- *   npm run --silent ask -- statement FILE
- */
+/** Asks the reader, the matcher and the search without the screen: one JSON value on stdout, sentences on stderr. See docs/formats.md. */
 import { readFile, stat } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -18,14 +11,14 @@ import { MOST_BYTES, megabytes } from '../src/core/files/limits';
 import { ALL_REGISTER_KINDS } from '../src/core/schedules/registers/register-words';
 import type { Result } from '../src/core/base/result';
 
+const LIST_KINDS = ['customers', 'suppliers', 'contacts', ...ALL_REGISTER_KINDS] as const;
+
 const USAGE = `Ask one of:
   read FILE [--date YYYY-MM-DD] [--digits N]
   match --chart CHART.csv ROWS.csv
   search FIGURES.csv [--paper ROWS.csv]
-  list FILE [--kind customers|suppliers|contacts|assets|stock|loans|prepayments] [--date YYYY-MM-DD] [--digits N]
+  list FILE [--kind ${LIST_KINDS.join('|')}] [--date YYYY-MM-DD] [--digits N]
   statement FILE`;
-
-const LIST_KINDS = ['customers', 'suppliers', 'contacts', ...ALL_REGISTER_KINDS] as const;
 
 class Refused extends Error {}
 

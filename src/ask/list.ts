@@ -1,12 +1,12 @@
 import type { Table } from '@/core/base/table';
 import { readAnyPaper } from '@/core/files/read-any';
-import { type Problem, type Result, fail, ok, problem } from '@/core/base/result';
+import { type Problem, type Result, fail, ok } from '@/core/base/result';
 import { minorDigits } from '@/core/money/currency';
 import { plainDecimal } from '@/core/money/format';
 import { readContacts } from '@/core/schedules/list-contacts';
 import { readItems } from '@/core/schedules/list-items';
 import type { ListKind } from '@/core/schedules/list-kinds';
-import { isRather } from '@/core/schedules/read-list';
+import { isRather, noList } from '@/core/schedules/read-list';
 import { type Listed, readRegister, summedOf } from '@/core/schedules/registers/read-register';
 import { ALL_REGISTER_KINDS, type RegisterKind } from '@/core/schedules/registers/register-words';
 
@@ -34,17 +34,6 @@ const amount = (units: bigint | null, digits: number, currency: string | null): 
 };
 
 const isRegister = (kind: ListQuestion['kind']): kind is RegisterKind => ALL_REGISTER_KINDS.some((one) => one === kind);
-
-/** What the columns of a list would be called. */
-const REGISTER_COLUMNS: Readonly<Record<RegisterKind, string>> = {
-  assets: 'a register of assets, such as name, cost and depreciation',
-  stock: 'a stock list, such as article, quantity, cost and value',
-  loans: 'a loan’s plan, such as date, interest, principal and balance',
-  prepayments: 'a list of prepayments, such as from, to, amount and what remains',
-  holdings: 'a list of holders, such as holder, shares, nominal and paid in',
-  returns: 'a list of returns, such as tax, period, due day and amount',
-  borrowings: 'a list of loans, such as lender, amount, rate and what is still owed',
-};
 
 /** The fields that an answer has of each kind of thing. */
 const ANSWERED: { readonly [K in RegisterKind]: readonly (keyof Listed[K])[] } = {
@@ -122,14 +111,7 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
   if (!read.ok) return read;
   if (isRegister(kind)) {
     const found = register(read.value, kind, name, digits);
-    return found === undefined
-      ? fail(
-          problem(
-            'list.none',
-            `${name} has no row that names the columns of ${REGISTER_COLUMNS[kind]}. Give its columns such names, and bring it again.`,
-          ),
-        )
-      : ok(found);
+    return found === undefined ? fail(noList(name, [kind])) : ok(found);
   }
   const items =
     kind === 'contacts'
@@ -158,12 +140,7 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
         nearDuplicates: contacts.nearDuplicates,
         doubts: contacts.doubts.map(toldDoubt),
       });
-    return fail(
-      problem(
-        'list.none',
-        `${name} has no row that names the columns of a list of open items or contacts, such as number, date and amount. Give its columns such names, and bring it again.`,
-      ),
-    );
+    return fail(noList(name, kind === undefined ? ['customers', 'contacts'] : [kind]));
   }
   const totals = new Map<string, bigint>();
   for (const { currency, open } of items.items) totals.set(currency ?? '', (totals.get(currency ?? '') ?? 0n) + open);

@@ -38,6 +38,12 @@ describe('a list of accounts from elsewhere', () => {
       ['1000|Cash on hand||current-asset', '2000|Accounts payable||current-liability'],
     ],
     [
+      'English, with the account in every title',
+      'Account,Account Nature,Account Level,Account Label\n1000,Current Assets,3,Cash on hand\n2000,Current Liabilities,3,Accounts payable\n',
+      'code,type,ignore,name',
+      ['1000|Cash on hand||current-asset', '2000|Accounts payable||current-liability'],
+    ],
+    [
       'Japanese',
       '科目コード,科目名,区分\n100,現金,資産\n500,売上高,収益\n',
       'code,name,type',

@@ -18,7 +18,7 @@ const WORDS = {
     'ονομασια, περιγραφη, ad, adi, hesap adi, aciklama, наименование, название, наименование счета, назва, назва рахунку, име, שם, שם חשבון, اسم الحساب, البيان, 科目名, 勘定科目, 勘定科目名, 名称, 科目名称, 계정과목, 계정명',
   ),
   type: lexicon(
-    'type, account type, acc type, accounttype, category, account category, class, account class, fs category, reporting category, nature',
+    'type, account type, acc type, accounttype, category, account category, class, fs category, reporting category, nature',
     'typ, kontoart, kontotyp, kontenart, kontoklasse, kontotype, tyyppi, tilityyppi, tililaji, tegund, soort, soort rekening, rekeningsoort, tuup, liik',
     'druh, druh uctu, typ uctu, rodzaj, rodzaj konta, typ konta, tipus, jelleg, vrsta, vrsta konta, tip konta, tipas, veids',
     'categorie, type de compte, tipo, tipo cuenta, naturaleza, clase, tipo conto, natura, natureza, tipo de conta, tip, tip cont, tipul contului, functie',
@@ -56,20 +56,34 @@ const WORDS = {
   documents: lexicon('on documents'),
 } as const satisfies Readonly<Record<string, Lexicon>>;
 
+/** What only says that a column is of accounts: it names the codes where it stands alone, and nothing beside other words. */
+const ACCOUNT = lexicon(
+  'account, accounts, acct, konto, konta, ucet, uctu, szamla, compte, cuenta, conto, conta, cont, tili, tilin, hesap, rekening, счет, счета, рахунок, сметка',
+);
+
 export type NamedColumn = keyof typeof WORDS;
 const COLUMNS = Object.keys(WORDS) as readonly NamedColumn[];
 /** Columns that a longer title still names: "Account number (GL)". */
 const NAMED_WITHIN: readonly NamedColumn[] = ['code', 'name', 'type', 'parent', 'currency', 'line'];
 
-/** The column that a title names: in whole, in what stands before its brackets, or by a word within. */
+/** The column that a title names: in whole, in what stands before its brackets, by what it says beside the account, or by a word within. */
 export const columnNamed = (title: string): NamedColumn | undefined => {
   const words = folded(title);
   if (words === '' || title.length > MOST_TITLE) return undefined;
   const bare = folded(title.replace(/[([].*/u, ''));
+  const beside = words
+    .split(' ')
+    .filter((word) => !ACCOUNT.is(word))
+    .join(' ');
+  const within = (column: NamedColumn): number => {
+    const found = WORDS[column].in(words);
+    return found === undefined || ACCOUNT.is(found) ? 0 : found.length;
+  };
   return (
     COLUMNS.find((column) => WORDS[column].is(words)) ??
     COLUMNS.find((column) => bare !== '' && WORDS[column].is(bare)) ??
-    NAMED_WITHIN.map((column) => ({ column, length: WORDS[column].in(words)?.length ?? 0 }))
+    COLUMNS.find((column) => beside !== '' && WORDS[column].is(beside)) ??
+    NAMED_WITHIN.map((column) => ({ column, length: within(column) }))
       .filter(({ length }) => length * 2 > words.length)
       .sort((one, other) => other.length - one.length)[0]?.column
   );

@@ -6,15 +6,16 @@ import { datesIn } from '../papers/dates-in';
 export const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
 /** Day, month and year as numbers, in any order. */
 export const DATE_LIKE = /^\d{1,4}(?:[./-]\s?|\s)\d{1,2}(?:[./-]\s?|\s)\d{1,4}\.?$/;
-/** The days that stand in titles as numbers, as they are written there. */
-export const daysAmong = (titles: readonly string[]): readonly string[] =>
-  titles.flatMap((title) => title.split(/[\s()]+/).filter((word) => /^\d{1,2}\D/.test(word) && DATE_LIKE.test(word)));
 const SHORT_WORDED = /^(\d{1,2})[-\s./]+(\p{L}{3,12})\.?[-\s./]+(\d{2})$/u;
 /** "01DEC2025", as machines print it. */
 const JOINED = /^(\d{1,2})(\p{L}{3,9})((?:\d{2}){1,2})$/u;
 
 /** A longer text is no day alone. */
 const MOST_DAY = 30;
+
+/** The days that stand in titles as numbers, as they are written there. */
+export const daysAmong = (titles: readonly string[]): readonly string[] =>
+  titles.flatMap((title) => title.split(/[\s()]+/).filter((word) => /^\d{1,2}\D/.test(word) && DATE_LIKE.test(word)));
 
 /** "14-Mar-21", "14 March 2021": a day with its month's name. */
 const wordedDay = (text: string): string | undefined => {

@@ -1,4 +1,4 @@
-import { type Result, fail, ok, problem } from '../base/result';
+import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { type Table, textOf } from '../base/table';
 import { isXml } from '../files/audit-file';
 import { isWebPage } from '../files/web-page';
@@ -13,7 +13,7 @@ import { isSwiftStatement, readSwiftStatement } from './swift-statement';
 import { bestOf } from './registers/register-columns';
 import { type RegisterRead, readRegister } from './registers/read-register';
 import type { RegisterKind } from './registers/register-words';
-import { type ScheduleKind, type ThingKind, isThings } from './kinds';
+import type { ScheduleKind, ThingKind } from './kinds';
 
 /** What a file holds for a schedule. */
 export type ListRead =
@@ -25,31 +25,43 @@ export type ListRead =
 /** What is looked for in a file: it says for which page it was brought. */
 export type ListWanted = ScheduleKind | 'contacts';
 
-/** The lists that things are read from; of taxes and holders a plain list is read. */
-const REGISTERS: Readonly<Partial<Record<ThingKind, RegisterKind>>> = {
-  stock: 'stock',
-  assets: 'assets',
-  loan: 'loans',
-  span: 'prepayments',
-  holders: 'holdings',
-  tax: 'returns',
-};
+/** The lists that things are read from. Loans come one by one with their plans, or as the list of them. */
+const REGISTERS = {
+  stock: ['stock'],
+  assets: ['assets'],
+  loan: ['loans', 'borrowings'],
+  span: ['prepayments'],
+  holders: ['holdings'],
+  tax: ['returns'],
+} as const satisfies Partial<Record<ThingKind, readonly RegisterKind[]>>;
+type OfRegisters = keyof typeof REGISTERS;
 
-const NOTHING: Readonly<Record<ListWanted, string>> = {
+const isOfRegisters = (wanted: ListWanted): wanted is OfRegisters => wanted in REGISTERS;
+
+/** What the columns of a list would be called. */
+const COLUMNS: Readonly<Record<RegisterKind | Exclude<ListWanted, OfRegisters>, string>> = {
   customers: 'open items, such as number, date and amount',
   suppliers: 'open items, such as number, date and amount',
   plain: 'a list, such as text, date and amount',
   'written-off': 'a list, such as text, date and amount',
   division: 'a list, such as text and amount',
-  tax: 'a list of returns, such as tax, period, due day and amount',
-  holders: 'a list of holders, such as holder, shares, nominal and paid in',
-  stock: 'a stock list, such as article, quantity, cost and value',
-  assets: 'a register of assets, such as name, cost and depreciation',
-  loan: 'a loan’s plan, such as date, interest, principal and balance, or of a list of loans, such as lender, rate and what is owed',
-  span: 'amounts over time, such as text, from, to, amount and what remains',
   contacts: 'contacts, such as code and name',
   statement: 'a statement, such as date, text and amount',
+  assets: 'a register of assets, such as name, cost and depreciation',
+  stock: 'a stock list, such as article, quantity, cost and value',
+  loans: 'a loan’s plan, such as date, interest, principal and balance',
+  borrowings: 'a list of loans, such as lender, amount, rate and what is still owed',
+  prepayments: 'a list of prepayments, such as text, from, to, amount and what remains',
+  holdings: 'a list of holders, such as holder, shares, nominal and paid in',
+  returns: 'a list of returns, such as tax, period, due day and amount',
 };
+
+/** The problem of a file that has none of the lists which are looked for. */
+export const noList = (name: string, kinds: readonly (keyof typeof COLUMNS)[]): Problem =>
+  problem(
+    'list.none',
+    `${name} has no row that names the columns of ${kinds.map((kind) => COLUMNS[kind]).join(', or of ')}. Give its columns such names, and bring it again.`,
+  );
 
 /**
  * Reads the tables of a file for a page, whose account stands on the credit side or on the other: that is where a list's amounts stand
@@ -64,28 +76,23 @@ export const readList = (
     const read = readStatementTable(tables, asked.name);
     return read.ok ? ok({ kind: 'statements', read: read.value }) : read;
   }
-  const register = wanted !== 'contacts' && isThings(wanted) ? REGISTERS[wanted] : undefined;
-  if (register !== undefined) {
-    // Loans come one by one with their plans, or as the list of them.
-    const kinds: readonly RegisterKind[] =
-      register === 'loans' && isRather(tables, 'borrowings', bestOf('loans')) ? ['borrowings', 'loans'] : [register];
-    for (const kind of kinds) {
+  if (isOfRegisters(wanted)) {
+    const kinds: readonly RegisterKind[] = REGISTERS[wanted];
+    const [first = 'loans', second] = kinds;
+    for (const kind of second !== undefined && isRather(tables, second, bestOf(first)) ? [second, first] : [first]) {
       const read = readRegister(tables, kind, asked);
       if (read !== undefined) return ok({ kind: 'things', read });
     }
-  } else if (wanted === 'contacts') {
+    return fail(noList(asked.name, kinds));
+  }
+  if (wanted === 'contacts') {
     const read = readContacts(tables, asked.name);
     if (read !== undefined) return ok({ kind: 'contacts', read });
   } else {
     const read = readItems(tables, { ...asked, kind: credit ? 'suppliers' : 'customers' });
     if (read !== undefined && read.items.length > 0) return ok({ kind: 'items', read });
   }
-  return fail(
-    problem(
-      'list.none',
-      `${asked.name} has no row that names the columns of ${NOTHING[wanted]}. Give its columns such names, and bring it again.`,
-    ),
-  );
+  return fail(noList(asked.name, [wanted]));
 };
 
 /** How many columns of a list the best of the first rows names; each only where it is hardly anything else. */

@@ -102,8 +102,8 @@ const entryIn = (
   const own = dayIn(list, day);
   if (own === undefined && row.some((cell) => totalWords(textOf(cell), NONE) > 0)) return undefined;
   const ofBalance = row.some((cell) => textOf(cell).length < 120 && BALANCE.in(folded(textOf(cell))) !== undefined);
-  const goesOn = day === '' && !ofBalance && words.some((where) => textOf(row[where]) !== '');
-  const date = own ?? (goesOn ? before : undefined);
+  const sameDay = day === '' && !ofBalance && words.some((where) => textOf(row[where]) !== '');
+  const date = own ?? (sameDay ? before : undefined);
   if (date === undefined) return 'unread';
   const currency = isCurrency(text('currency')) ? text('currency') : common;
   const digits = currency === '' ? unstated : minorDigits(currency);
