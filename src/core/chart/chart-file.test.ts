@@ -70,4 +70,9 @@ describe('a list of accounts from elsewhere', () => {
   ])('is read: %s', (_, text, columns, accounts) => {
     expect(read(text)).toEqual({ columns, accounts });
   });
+
+  it('of one column says once what that holds', () => {
+    const tables = readCsv(new TextEncoder().encode('1000 Bygninger\n1510 - Varelager\n'), 'chart.csv');
+    expect(tables.ok && recogniseChart(tables.value).reasons).toEqual(['Column 1 holds codes with names behind them.']);
+  });
 });

@@ -93,6 +93,8 @@ export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
       reasons.push(`Column ${at + 1} holds the codes: short numbers.`);
     }
   }
+  const hasBoth = (at: number): boolean =>
+    !used.has('code') && share(at, (text) => splitCode(text) !== undefined) > 0.6;
   if (!used.has('name')) {
     const scores = columns.map((column, at) =>
       column === 'ignore'
@@ -103,7 +105,7 @@ export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
     if (at >= 0 && (scores[at] ?? 0) > 0) {
       columns[at] = 'name';
       used.add('name');
-      reasons.push(`Column ${at + 1} holds the names: the longest words.`);
+      if (!hasBoth(at)) reasons.push(`Column ${at + 1} holds the names: the longest words.`);
     }
   }
   // A column of which each cell says that an account is a heading or takes postings, whatever it is called.
@@ -118,7 +120,7 @@ export const recogniseChart = (tables: readonly Table[]): RecognisedChart => {
     reasons.push(`Column ${kinds + 1} tells headings from accounts.`);
   }
   const together = columns.indexOf('name');
-  if (!used.has('code') && together >= 0 && share(together, (text) => splitCode(text) !== undefined) > 0.6) {
+  if (together >= 0 && hasBoth(together)) {
     columns[together] = 'code-name';
     reasons.push(`Column ${together + 1} holds codes with names behind them.`);
   }
