@@ -46,6 +46,7 @@ const namedIn = (text: string): string | undefined => {
   const capitals = text === text.toUpperCase();
   const code = text
     .split(/[^\p{L}]+/u)
+    .map((word) => IN_THOUSANDS.exec(word)?.[1] ?? word)
     .find((word) => /^[A-Z]{3}$/.test(word) && isCurrency(word) && !(capitals && LIKE_WORDS.has(word)));
   if (code !== undefined) return code;
   // "Owed to us" names no currency.
@@ -59,6 +60,9 @@ const namedIn = (text: string): string | undefined => {
     }
   return best?.currency;
 };
+
+/** A currency behind the letter of its thousands or millions: "TEUR", "MSEK". */
+const IN_THOUSANDS = /^[TKMk](EUR|USD|GBP|CHF|SEK|NOK|DKK|ISK|PLN|CZK|HUF|RON|JPY|AUD|CAD|NZD)$/;
 
 /** Codes of ISO 4217 that are words when a title is written in capitals. */
 const LIKE_WORDS = new Set([

@@ -241,7 +241,15 @@ export const rolesOf = (
   );
   // One column of amounts is what is open; of two, what is open is never the larger one, and stands last.
   if (!taken.has('open') && !taken.has('age') && !(taken.has('debit') && taken.has('credit'))) {
-    const amounts = free(({ fractions, amounts: share }) => fractions >= 0.6 && share >= 0.8);
+    const fractioned = free(({ fractions, amounts: share }) => fractions >= 0.6 && share >= 0.8);
+    // Whole amounts are some where their column is called by a currency.
+    const amounts =
+      fractioned >= 0
+        ? fractioned
+        : contents.findIndex(
+            ({ amounts: share, dates }, at) =>
+              found[at] === undefined && share >= 0.8 && dates < 0.3 && inCurrencyOf(names[at] ?? '') !== undefined,
+          );
     if (amounts >= 0) give('open', amounts);
     else {
       const at = found.indexOf('original');

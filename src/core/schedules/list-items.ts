@@ -14,8 +14,10 @@ import { MONEY, type Role } from './list-columns';
 import { type DocumentKind, type ListKind, isSided, kindOfList, kindsOf } from './list-kinds';
 import { type PrintedRow, type SortedRows, sortRows } from './list-rows';
 import { SUMMED, type Signs, type Summed, amountOf, signsOf } from './list-signs';
+import { scaleDoubts } from './list-scale';
 import { type ListTable, listTable } from './list-table';
 import { termDaysIn } from './list-terms';
+import { unreadColumns } from './list-unread';
 import { OTHER_LIST } from './list-words';
 
 /**
@@ -216,6 +218,20 @@ const totalDoubts = (
     : [];
 };
 
+/** Sums of a currency that its items do not come to. */
+const currencyDoubts = (
+  items: readonly OpenItem[],
+  { inCurrencies }: Pick<SortedRows, 'inCurrencies'>,
+  signs: Signs,
+): readonly Problem[] => {
+  const mixed = new Set(items.map(({ currency }) => currency)).size > 1;
+  return (mixed ? inCurrencies : []).flatMap(({ row, currency, amount }) =>
+    sum(items.filter((item) => item.currency === currency).map(({ open }) => open)) === signs.total(amount)
+      ? []
+      : [problem('list.sum', `The sum of ${currency} in row ${row} is not what its items come to.`, row)],
+  );
+};
+
 /** Rows below the header, and before the end, in which a list may say its day. */
 const LOOKED_AT = 12;
 
@@ -230,22 +246,6 @@ const dayWithin = ({ rows, header, order }: ListTable): string | undefined => {
     .filter((text) => AS_AT.in(folded(text)) !== undefined || totalWords(text, NONE) > 0);
   const days = new Set(lines.flatMap((line) => [...datesIn(line, order)].sort().at(-1) ?? []));
   return days.size === 1 ? [...days][0] : undefined;
-};
-
-/** Columns that are called as that of what is open but for their number, and hold amounts: parts of a document that are not read. */
-const unreadParts = ({ rows, header, roles }: ListTable): readonly string[] => {
-  const names = (rows[header] ?? []).map(textOf);
-  const open = names[roles.indexOf('open')] ?? '';
-  const plain = (name: string): string => folded(name).replace(/\d+/g, '#');
-  return !/\d/.test(open)
-    ? []
-    : names.filter(
-        (name, at) =>
-          (roles[at] === undefined || roles[at] === 'original') &&
-          name !== open &&
-          plain(name) === plain(open) &&
-          rows.slice(header + 1).some((row) => /[1-9]/.test(textOf(row[at]))),
-      );
 };
 
 /** What is left out, or is taken for something that it may not be. */
@@ -265,13 +265,16 @@ const rowDoubts = (
           ),
         ]
       : []),
-    ...unreadParts(list).map((name) =>
+    ...unreadColumns(list).map((name) =>
       problem(
         'list.parts',
-        `The column ${quoted(name)} seems to hold another part of each document, and only one such column is read as what is open. Give each part a row of its own.`,
+        name === ''
+          ? 'A column without a name has amounts that are not read. Where something is open there too, give it a row of its own.'
+          : `The column ${quoted(name)} has amounts that are not read. Where it is another part of each document, give each part a row of its own.`,
         list.header + 1,
       ),
     ),
+    ...scaleDoubts(list.scales, list.header + 1),
     ...(list.ordered
       ? []
       : [
@@ -362,6 +365,7 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
           ]),
       ...rowDoubts(list, sorted, guessed),
       ...totalDoubts(items, printed, sorted.grand),
+      ...currencyDoubts(items, sorted, signs),
       ...itemDoubts(items, asked.date ?? asAt),
     ],
   };

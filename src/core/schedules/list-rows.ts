@@ -10,6 +10,7 @@ import { CARRIED } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
 import { type ListTable, amountIn, dayIn } from './list-table';
 import { type Contact, contactAbove, contactIn, contactOf, hasLetters } from './list-whose';
+import { withNoughts } from './list-scale';
 import { BALANCE_WORDS, COLUMN_WORDS } from './list-words';
 
 /** Columns of amounts, but for those of ages. */
@@ -29,6 +30,8 @@ export interface PrintedRow {
   readonly unread: boolean;
   /** What is open is worked out from what is left in the currency of the books. */
   readonly derived: boolean;
+  /** Amounts by the currencies that their columns are called by, where it has several: a sum of each. */
+  readonly apart: readonly (readonly [currency: string, amount: Minor])[];
   readonly date: string | undefined;
   readonly due: string | undefined;
 }
@@ -47,6 +50,8 @@ export interface SortedRows {
   readonly unsure: readonly number[];
   /** Rows that are called sums, and are of nothing that stands above them. */
   readonly unlike: readonly PrintedRow[];
+  /** What the list prints as the sum of all that is in a currency, where it is not just what stands above it. */
+  readonly inCurrencies: readonly { readonly row: number; readonly currency: string; readonly amount: Minor }[];
 }
 
 const isMoney = (role: Role | undefined): boolean => role !== undefined && MONEY.has(role);
@@ -88,7 +93,8 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   const read = (column: number, beside: PaperAmount['side']): Minor | undefined => {
     const cell = row[column];
     const whole = amountIn(list, cell);
-    const found = whole !== undefined && list.hundredths.has(column) ? { ...whole, scale: whole.scale + 2 } : whole;
+    const parted = whole !== undefined && list.hundredths.has(column) ? { ...whole, scale: whole.scale + 2 } : whole;
+    const found = parted === undefined ? undefined : withNoughts(parted, list.scales.get(column));
     const units = found === undefined ? undefined : unitsOf(found, digits, typeof cell === 'object');
     if (found === undefined || units === undefined) {
       if (/\d/.test(textOf(cell)) || isRemark(textOf(cell))) unread = true;
@@ -99,11 +105,13 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     return said === 'credit' ? negate(minor(units.amount)) : minor(units.amount);
   };
   const { inCurrency } = list;
+  const each: (readonly [string, Minor])[] = [];
   list.roles.forEach((role, column) => {
     const currency = inCurrency.get(column);
     if (currency !== undefined) {
       const amount = read(column, side);
       if (amount === undefined || amount === 0n) return;
+      each.push([currency, amount]);
       // Two currencies in a row are a sum of each, not one document.
       if (texts.currency === undefined) [texts.currency, amounts.open] = [currency, amount];
       else delete amounts.open;
@@ -137,6 +145,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     spoken,
     unread,
     derived: part && base !== worth && original !== worth,
+    apart: each.length > 1 ? each : [],
     date: dayIn(list, texts.date ?? ''),
     due: dayIn(list, texts.due ?? ''),
   };
@@ -194,12 +203,21 @@ const kindOfRow = (
 
 const isGrouped = ({ roles }: ListTable): boolean => !roles.includes('contactName') && !roles.includes('contactCode');
 
-/** A currency that stands above the rows that are in it: "USD", "Currency: USD". */
-const currencyAlone = (texts: readonly string[]): string | undefined => {
-  const words = texts
+const wordsIn = (texts: readonly string[]): readonly string[] =>
+  texts
     .join(' ')
     .split(/[\s:：()]+/)
     .filter((word) => word !== '');
+
+/** The one currency that a row of a sum names: "Total USD". */
+const currencyNamed = (texts: readonly string[]): string | undefined => {
+  const codes = new Set(wordsIn(texts).filter(isCurrency));
+  return codes.size === 1 ? [...codes][0] : undefined;
+};
+
+/** A currency that stands above the rows that are in it: "USD", "Currency: USD". */
+const currencyAlone = (texts: readonly string[]): string | undefined => {
+  const words = wordsIn(texts);
   const codes = words.filter(isCurrency);
   const rest = words.filter((word) => !isCurrency(word)).join(' ');
   return codes.length === 1 && (rest === '' || COLUMN_WORDS.currency.is(folded(rest))) ? codes[0] : undefined;
@@ -211,6 +229,7 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
   const totals: PrintedRow[] = [];
   const [unread, nothing, unsure]: [number[], number[], number[]] = [[], [], []];
   const unlike: PrintedRow[] = [];
+  const inCurrencies: SortedRows['inCurrencies'][number][] = [];
   const grouped = isGrouped(list);
   const isRepeated = repeats(list);
   let heading = grouped ? contactAbove(list) : undefined;
@@ -242,6 +261,11 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
         totals.push(printed);
         grand = printed;
       }
+      if (labels.length > 0 && labels.every(isTotal) && !isCarried(row)) {
+        // The last of them is that of the whole.
+        if (printed.apart.length > 0) inCurrencies.length = 0;
+        for (const [of, amount] of printed.apart) inCurrencies.push({ row: printed.row, currency: of, amount });
+      }
       const money = list.roles.some((role, column) => isMoney(role) && amountIn(list, row[column]) !== undefined);
       if (money || isCarried(row) || labels.every(isTotal)) return;
       const section = parted ? currencyAlone(texts) : undefined;
@@ -265,6 +289,8 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
         totals.push(printed);
         // The sum of the last part says nothing of those before it.
         grand = open === since && open !== whole ? undefined : printed;
+        const of = currencyNamed(texts) ?? currency ?? printed.texts.currency ?? '';
+        if (isCurrency(of) && open !== since && open !== whole) inCurrencies.push({ row: printed.row, currency: of, amount: open }); // prettier-ignore
       }
       if (kind === 'total' && open !== since && open !== whole && open !== 0n) unlike.push(printed);
       if (kind === 'bare' && open !== since && open !== whole) unsure.push(printed.row);
@@ -277,7 +303,7 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
     const said = currency === undefined ? printed : { ...printed, texts: { ...printed.texts, currency } };
     items.push({ printed: said, contact: last });
   });
-  return { items, totals, grand, unread, nothing, unsure, unlike };
+  return { items, totals, grand, unread, nothing, unsure, unlike, inCurrencies };
 };
 
 /**

@@ -15,6 +15,8 @@ import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header
 import { tellBeside } from './list-tell';
 import { contactIn, hasCodes } from './list-whose';
 import { HUNDREDTHS } from './list-words';
+import { scalesOf } from './list-scale';
+import type { Scale } from '../papers/units';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -34,6 +36,8 @@ export interface ListTable {
   readonly inCurrency: ReadonlyMap<number, string>;
   /** Columns whose amounts are in hundredths, by their names. */
   readonly hundredths: ReadonlySet<number>;
+  /** Columns whose amounts leave noughts out, with how many. */
+  readonly scales: ReadonlyMap<number, Scale>;
   /** The names of contacts bear their codes. */
   readonly coded: boolean;
   /** On which side an amount stands, by the word in its column of sides. */
@@ -226,6 +230,7 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
         HUNDREDTHS.in(folded(name)) === undefined || (contents[at]?.fractions ?? 1) > 0 ? [] : [at],
       ),
     ),
+    scales: scalesOf(table, top.at, names, (at) => inCurrency.has(at) || MONEY.has(roles[at] ?? 'kind')),
     coded:
       !roles.includes('contactCode') &&
       hasCodes(column(body, 0, roles.indexOf('contactName')).filter((text) => totalWords(text, NONE) === 0)),

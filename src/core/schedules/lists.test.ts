@@ -102,6 +102,48 @@ describe('lists of open items', () => {
       'Customers\nName,No,Date,Due 1,Amount 1,Due 2,Amount 2\nArd,A1,2026-05-15,2026-06-15,10.00,2026-07-15,10.00\nBray,A2,2026-05-20,2026-06-20,4.00,,\n';
     expect(codes(read(parts))).toContain('list.parts');
   });
+
+  it('with amounts in a column that nothing reads are told, and not where they follow from others or are beside the matter', () => {
+    const beside = (head: string, ...rows: string[]): readonly string[] =>
+      codes(read(`Customers\nName,No,Date,Amount,Open,${head}\n${rows.join('\n')}\n`));
+    expect(beside('Kept back', 'Ard,A1,2026-05-15,10.00,8.00,1.23', 'Bray,A2,2026-05-20,4.00,4.00,0.77')).toEqual([
+      'list.parts',
+    ]);
+    expect(beside('Paid to date', 'Ard,A1,2026-05-15,10.00,8.00,2.00', 'Bray,A2,2026-05-20,4.00,3.00,1.00')).toEqual(
+      [],
+    );
+    expect(beside('So far', 'Ard,A1,2026-05-15,10.00,8.00,8.00', 'Bray,A2,2026-05-20,4.00,3.00,11.00')).toEqual([]);
+    expect(
+      beside('Credit limit', 'Ard,A1,2026-05-15,10.00,8.00,500.00', 'Bray,A2,2026-05-20,4.00,3.00,900.00'),
+    ).toEqual([]);
+  });
+
+  it('in thousands are read with their noughts, by a title, a column’s name or a unit below it, and say so', () => {
+    for (const [title, open, unit] of [
+      ['Customers, in thousands', 'Open', undefined],
+      ['Customers', 'Open (TEUR)', undefined],
+      ['Customers', 'EUR ’000', undefined],
+      ['Customers', 'Open', ',,,€000'],
+    ] as const) {
+      const lines = [title, `Name,No,Date,${open}`, ...(unit === undefined ? [] : [unit]), 'Ard,A1,2026-05-15,320.5', 'Bray,A2,2026-05-20,75', ',Total,,395.5']; // prettier-ignore
+      const found = read(lines.join('\n'));
+      expect(found.items.map((item) => item.open)).toEqual([320_500n, 75_000n].map((amount) => amount * 10n ** BigInt(found.digits))); // prettier-ignore
+      expect(codes(found)).toEqual(['list.scale']);
+    }
+  });
+
+  it('in several currencies come to what is printed of each', () => {
+    const apart = (nok: string): readonly string[] =>
+      codes(read(`Customers;;;;\nName;No;Date;EUR;NOK\nArd;A1;2026-05-15;10,00;\nBray;A2;2026-05-20;;4,00\nBray;A3;2026-05-21;;2,00\nTotal;;;10,00;${nok}`)); // prettier-ignore
+    const parted = (nok: string): readonly string[] =>
+      codes(read(`Customers\nName;No;Date;Open\nEUR\nArd;A1;2026-05-15;10,00\nTotal EUR;;;10,00\nNOK\nBray;A2;2026-05-20;4,00\nBray;A3;2026-05-21;2,00\nTotal NOK;;;${nok}`)); // prettier-ignore
+    const named = (nok: string): readonly string[] =>
+      codes(read(`Customers\nName;No;Date;Currency;Open\nBray;A2;2026-05-20;NOK;4,00\nArd;A1;2026-05-15;EUR;10,00\nBray;A3;2026-05-21;NOK;2,00\nTotal EUR;;;EUR;10,00\nTotal NOK;;;NOK;${nok}`)); // prettier-ignore
+    for (const list of [apart, parted, named]) {
+      expect(list('6,00')).toEqual([]);
+      expect(list('7,00')).toEqual(['list.sum']);
+    }
+  });
   it('have days whose order the due days settle', () => {
     const { items, doubts } = read(
       'Customers\nCode,Name,No,Date,Due date,Open\nK1,Ard,A1,03/02/2026,04/01/2026,5.00\nK1,Ard,A2,05/04/2026,06/03/2026,5.00\n',

@@ -11,6 +11,7 @@ import { statedDate } from '../../papers/stated-date';
 import { isMoneyRole } from './register-columns';
 import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
 import { type RegisterTable, UNIT_BEHIND, registerTable } from './register-table';
+import { scaleDoubts } from '../list-scale';
 import { IN_MONTHS, monthsFrom } from '../life';
 import { REGISTER_KINDS, RHYTHMS, type RegisterKind, type RegisterRole } from './register-words';
 
@@ -505,6 +506,7 @@ export const readRegister = (
     items,
     printed,
     doubts: [
+      ...scaleDoubts(table.scales, table.header.at + 1),
       ...(table.ordered
         ? []
         : [

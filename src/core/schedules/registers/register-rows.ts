@@ -7,6 +7,7 @@ import { totalWords } from '../../papers/total-words';
 import { CARRIED } from '../../words/paper-words';
 import { isDay } from '../list-days';
 import { repeats } from '../list-rows';
+import { withNoughts } from '../list-scale';
 import { isAmountRole, isDayRole, isMoneyRole } from './register-columns';
 import { type RegisterTable, dayIn, figureIn, spanIn } from './register-table';
 import { GONE, type RegisterKind, type RegisterRole } from './register-words';
@@ -74,7 +75,8 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
       else if (/\d/.test(text)) unread.push(role);
       return;
     }
-    const figure = figureIn(role === 'rate' && typeof cell === 'string' ? cell.replace('%', '') : cell, table.style);
+    const printed = figureIn(role === 'rate' && typeof cell === 'string' ? cell.replace('%', '') : cell, table.style);
+    const figure = printed === undefined ? undefined : withNoughts(printed, table.scales.get(column));
     if (figure !== undefined) figures[role] = figure;
     if (!isAmountRole(kind, role)) return;
     const units = figure === undefined ? undefined : unitsOf(figure, digits, typeof cell === 'object');

@@ -7,7 +7,9 @@ import { datesIn, monthsIn } from '../../papers/dates-in';
 import { totalWords } from '../../papers/total-words';
 import { COMPACT, DATE_LIKE, dayOf, daysAmong, isDay } from '../list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
+import { scalesOf } from '../list-scale';
 import { SAMPLE } from '../list-table';
+import type { Scale } from '../../papers/units';
 import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
 import { monthOf } from './register-days';
 import type { RegisterKind } from './register-words';
@@ -24,6 +26,8 @@ export interface RegisterTable extends Columns {
   readonly ordered: boolean;
   /** Decimals of its amounts. */
   readonly digits: number;
+  /** Columns whose amounts leave noughts out, with how many. */
+  readonly scales: ReadonlyMap<number, Scale>;
 }
 
 const NONE: ReadonlySet<string> = new Set();
@@ -174,6 +178,7 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
       .filter((text) => text !== ''),
     style,
     digits: digitsOf(read, money),
+    scales: scalesOf(table, header.at, headings, (at) => money.includes(at)),
     ...orderOf(
       days,
       [...rows.slice(0, Math.max(0, header.at)).flatMap((row) => row.map(textOf)), ...headings],

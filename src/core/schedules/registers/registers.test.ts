@@ -55,6 +55,16 @@ describe('registers, stock lists, plans and prepayments', () => {
     const got = read(['Code,Asset,Acquired,Cost,Depreciation,Net', ...rows].join('\n'));
     expect([got.kind, got.items.length, got.doubts]).toEqual(['assets', 5000, []]);
   });
+  it('in thousands are read with their noughts, quantities and rates as they are', () => {
+    const assets = read(
+      'Assets in thousands of EUR\nCode,Asset,Acquired,Life (years),Cost,Depreciation,Net\nA1,Boat,2020-01-01,10,120,60.5,59.5\nA2,Rack,2021-01-01,5,10,8,2\n,Total,,,130,68.5,61.5\n',
+    );
+    expect(assets.items.map((item) => ('cost' in item ? [item.cost, item.net, item.lifeMonths] : []))).toEqual([
+      [12_000_000n, 5_950_000n, 120],
+      [1_000_000n, 200_000n, 60],
+    ]);
+    expect(assets.doubts.map(({ code }) => code)).toEqual(['list.scale']);
+  });
   it('of any cells are read or are none, and never throw', () => {
     const cell = fc.oneof(
       fc.constantFrom(

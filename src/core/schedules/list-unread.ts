@@ -1,0 +1,82 @@
+import { folded } from '../base/folded';
+import { type Row, textOf } from '../base/table';
+import { lexicon } from '../words/lexicon';
+import { mostly } from './list-beside';
+import { SAMPLE, type ListTable, amountIn } from './list-table';
+import { MONEY, contentOf } from './list-columns';
+import { COLUMN_WORDS, PAID_WORDS, RATE_WORDS } from './list-words';
+import { unitsOf } from '../money/paper-amount';
+import { totalWords } from '../papers/total-words';
+
+/** Columns of amounts that a list may have beside what is open, and of which nothing is open. */
+const ASIDE_WORDS = lexicon(
+  'overdue, limit, credit limit, turnover, sales, purchases, budget, tax, vat, gst, discount, cash discount, net, interest, charges, last payment, price, quantity, hours, days, uberfallig, kreditlimit, umsatz, steuer, mwst, ust, skonto, netto, zinsen, plafond, encours autorise, chiffre d affaires, tva, escompte, ht, limite, ventas, iva, descuento, neto, fido, fatturato, sconto, imponibile, omzet, btw, korting, obrot, podatek, limit kupiecki, obrat, dph, forgalom, afa, moms, omsattning, omsetning, omsaetning, alv, myynti, cifra de afaceri, cota tva, ciro, kdv',
+);
+
+const NONE: ReadonlySet<string> = new Set();
+/** Decimals in which amounts are compared. */
+const FINEST = 4;
+
+/**
+ * Whether in most rows what is in a column follows from others: it is one of them, what two of them come to or differ by, or what they
+ * come to with the row above.
+ */
+const followsFrom = (rows: readonly (readonly (bigint | undefined)[])[], column: number): boolean => {
+  const filled = rows.filter((row) => (row[column] ?? 0n) !== 0n);
+  const follows = filled.filter((row, place) => {
+    const own = row[column] ?? 0n;
+    const since = own - (filled[place - 1]?.[column] ?? 0n);
+    const others = row.flatMap((one, at) => (at === column || one === undefined || one === 0n ? [] : [one]));
+    const sums = others.flatMap((one, at) => [
+      one,
+      ...others.slice(at + 1).flatMap((other) => [one + other, one - other]),
+    ]);
+    return sums.some((sum) => [own, since].some((one) => sum === one || -sum === one));
+  });
+  return mostly(follows.length, filled.length);
+};
+
+/**
+ * The names of columns with amounts that are not read, although nothing says that they are beside the matter: another part of each
+ * document, what is kept back, what somebody counted. Each is to be told, so that no amount goes without a word.
+ */
+export const unreadColumns = (list: ListTable): readonly string[] => {
+  const { rows, header, roles, inCurrency, running } = list;
+  const names = (rows[header] ?? []).map(textOf);
+  const body = rows
+    .slice(header + 1, header + 1 + SAMPLE)
+    .filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1 && !row.some((cell) => totalWords(textOf(cell), NONE) > 0)); // prettier-ignore
+  const open = roles.indexOf('open');
+  const plain = (name: string): string => folded(name).replace(/\d+/g, '#');
+  const units = (row: Row, at: number): bigint | undefined => {
+    const read = amountIn(list, row[at]);
+    return read === undefined ? undefined : unitsOf(read, FINEST, typeof row[at] === 'object')?.amount;
+  };
+  const isSpare = (at: number): boolean => {
+    const content = contentOf(body.map((row) => textOf(row[at])));
+    return (
+      content.filled > 0 &&
+      content.amounts >= 0.7 &&
+      content.fractions >= 0.6 &&
+      content.dates < 0.3 &&
+      (content.distinct > 0.5 || content.filled < 4)
+    );
+  };
+  const spare = names.flatMap((_, at) =>
+    roles[at] === undefined && !inCurrency.has(at) && at !== running && isSpare(at) ? [at] : [],
+  );
+  // Parts of a document are called alike, but for their number.
+  const alike = names.flatMap((name, at) =>
+    at !== open && open >= 0 && plain(name) === plain(names[open] ?? '') && plain(name) !== '' && (roles[at] === 'original' || roles[at] === undefined) && body.some((row) => (units(row, at) ?? 0n) !== 0n) // prettier-ignore
+      ? [at]
+      : [],
+  );
+  const money = names.flatMap((_, at) => (inCurrency.has(at) || MONEY.has(roles[at] ?? 'kind') || spare.includes(at) ? [at] : [])); // prettier-ignore
+  const amounts = body.map((row) => names.map((_, at) => (money.includes(at) ? units(row, at) : undefined)));
+  const aside = (at: number): boolean =>
+    [ASIDE_WORDS, PAID_WORDS, RATE_WORDS, COLUMN_WORDS.debit, COLUMN_WORDS.credit].some(
+      (words) => words.in(folded(names[at] ?? '')) !== undefined,
+    );
+  const untold = spare.filter((at) => !aside(at) && !followsFrom(amounts, at));
+  return [...new Set([...alike, ...untold])].sort((one, other) => one - other).map((at) => names[at] ?? '');
+};
