@@ -9,7 +9,7 @@ import { type Scale, isUnitRow, scaleIn } from '../papers/units';
  * How many noughts the columns of a list are short of: each by its own name or the unit below it, else all by a title. `names` are those
  * of its columns, `isAmount` tells the columns that a title speaks of.
  *
- * @example scalesOf({ rows: [['in thousands', ''], ['Name', 'Open'], ['Ard', '12']] }, 1, ['Name', 'Open'], (at) => at === 1) // Map { 1 => 3 }
+ * @example scalesOf({ rows: [['in thousands', ''], ['Name', 'Open'], ['Ard', '12']] }, 1, ['Name', 'Open'], (at) => at === 1) // new Map([[1, 3]])
  */
 export const scalesOf = (
   table: Pick<Table, 'rows' | 'format'>,
