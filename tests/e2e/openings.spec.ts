@@ -324,6 +324,32 @@ test('a paper of many rows comes page by page, and the keyboard reaches all of t
   await expect(grid).toHaveAttribute('aria-rowcount', '3000');
 });
 
+test('a row that somebody went to stays, with what they typed, when the answer to an earlier decision comes late', async ({
+  page,
+}) => {
+  await newBooks(page, 'Sandeel Traders', '2026-02-01', '2026-08-01');
+  await bring(page, {
+    name: 'late.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Code,Account,Balance\n1,Kelp in the yard,10.00\n2,Ropes on loan,-4.00\n3,Old crates,-6.00\n'),
+  });
+  const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+  await row('Kelp in the yard').click();
+  await expect(page.getByLabel('Margin')).toContainText('Row 2:');
+  // The server answers each time later than anybody goes on.
+  await page.route('**/papers/*', async (route) => {
+    if (route.request().method() === 'POST') await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
+  await page.keyboard.press('n');
+  await row('Old crates').click();
+  await page.getByLabel('Reason').fill('was thrown away');
+  await expect(row('Kelp in the yard')).toContainText('create', { timeout: 30_000 });
+  await page.waitForTimeout(4000);
+  await expect(page.getByLabel('Margin')).toContainText('Row 4:');
+  await expect(page.getByLabel('Reason')).toHaveValue('was thrown away');
+});
+
 asOwner(() => {
   test('a change of the chart says first what it does to opening figures', async ({ page }) => {
     await newBooks(page, 'Carrageen Foods Ltd', '2026-02-01', '2026-08-01');

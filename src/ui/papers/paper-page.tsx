@@ -83,12 +83,9 @@ export const PaperPage = ({
         action: { label: 'Undo', onClick: () => void act(readRows({ ...of, as: null })) },
       });
   };
-  const goOn = (next: number | null): void => {
-    if (next !== null) rows.goTo(next);
-  };
   const decide = (at: number, decision: Decision): void => {
     void act(decideRows({ books: frame.id, paper: paper.id, rows: [at], decision })).then((done) => {
-      if (done !== undefined) goOn(done.next);
+      if (done !== undefined) rows.goOn(at, done.next);
     });
   };
   return (
@@ -183,7 +180,7 @@ export const PaperPage = ({
             view={selected}
             accounts={accounts}
             onDecided={(next) => {
-              goOn(next);
+              rows.goOn(selected.row.row, next);
               refresh();
             }}
             onRead={(as, like) => void read(selected.row.row, as, like)}

@@ -16,8 +16,8 @@ export interface Rows {
   /** Its place under the filter, or -1. */
   readonly place: number;
   readonly select: (row: RowView) => void;
-  /** Selects the row with a number, wherever it is. */
-  readonly goTo: (row: number) => void;
+  /** Selects the row that comes after one, wherever it is, unless somebody chose another meanwhile. */
+  readonly goOn: (from: number, next: number | null) => void;
   /** Selects the row at a place. */
   readonly move: (place: number) => void;
   readonly show: (filter: RowFilter) => void;
@@ -48,6 +48,8 @@ export const useRows = (books: number, paper: PaperView): Rows => {
   });
   const wanted = useRef(paper.start?.row.row);
   const inView = useRef({ from: 0, to: 0 });
+  // Whoever chose last is followed: what was asked for before somebody went elsewhere does not take them back.
+  const choice = useRef(0);
 
   const take = (page: RowPage): void => {
     asking.current.fresh.add(page.page);
@@ -75,14 +77,20 @@ export const useRows = (books: number, paper: PaperView): Rows => {
       }
   };
   const select = (row: RowView): void => {
+    choice.current += 1;
     wanted.current = row.row.row;
     setSelected(row);
   };
+  const selectOnce = (coming: Promise<RowView | null | undefined>): void => {
+    choice.current += 1;
+    const mine = choice.current;
+    void coming.then((row) => {
+      if (row != null && choice.current === mine) select(row);
+    });
+  };
   const goTo = (row: number): void => {
     wanted.current = row;
-    void ask({ row }).then((came) => {
-      if (came?.row != null) select(came.row);
-    });
+    selectOnce(ask({ row }).then((came) => came?.row));
   };
 
   useEffect(() => {
@@ -109,15 +117,13 @@ export const useRows = (books: number, paper: PaperView): Rows => {
     selected,
     place,
     select,
-    goTo,
+    goOn: (from, next) => {
+      if (next !== null && wanted.current === from) goTo(next);
+    },
     move: (to) => {
       const known = at(to);
       if (known !== undefined) select(known);
-      else
-        void ask({ page: Math.floor(to / PAGE_ROWS) }).then((came) => {
-          const found = came?.rows.rows[to % PAGE_ROWS];
-          if (found !== undefined) select(found);
-        });
+      else selectOnce(ask({ page: Math.floor(to / PAGE_ROWS) }).then((came) => came?.rows.rows[to % PAGE_ROWS]));
     },
     show: (filter) => {
       asking.current = { state: paper.rows, filter, pages: new Set(), fresh: new Set() };
