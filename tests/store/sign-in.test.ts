@@ -2,7 +2,7 @@ import { createHook } from 'node:async_hooks';
 import { mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { boardView } from '@/actions/books/views';
 import { removeBooks } from '@/actions/books/commands';
 import { actAs, askedBy, useDatabase } from '@/actions/kernel/context';
@@ -71,6 +71,9 @@ const passphraseOf = (email: string, passphrase = PASSPHRASE) => ({ email, passp
 
 beforeAll(() => {
   process.env.BATHRON_SECRET = 'a secret of the tests that is long enough';
+});
+afterAll(() => {
+  delete process.env.BATHRON_SECRET;
 });
 // The owner who is there as the data is made acts where nobody asks.
 beforeEach(() => actAs(undefined));
