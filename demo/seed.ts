@@ -310,7 +310,7 @@ const seaweed = async (): Promise<void> => {
     '2200': { code: '2210' },
     '2310': 'remove',
     '2350': 'remove',
-    '2400': 'remove',
+    '2400': { name: 'Skerry Bank company card' },
     '2510': { code: '2550', name: 'Tideline Development Bank loan' },
     '3050': 'remove',
     '3100': 'remove',
@@ -402,6 +402,12 @@ const seaweed = async (): Promise<void> => {
   ]);
   await schedules.bring('1020', 'skerry-gbp-2026-07.csv');
   await schedules.closes('1030', '2026-07-31', 35_620_934n);
+  // The card closes in mid-month; what was paid with it since then is listed.
+  await schedules.bring('2400', 'skerry-card-2026-07-19.csv');
+  await schedules.lists('2400', [
+    { kind: 'payment-under-way', date: '2026-07-24', note: 'Harbour Diesel, pump 1', amount: -15_825n },
+    { kind: 'payment-under-way', date: '2026-07-29', note: 'Shetting Ferries, van', amount: -8500n },
+  ]);
   await schedules.closes('1050', '2026-07-31', 21_430n);
   // The register has a boat that was sold in May, to be found.
   await schedules.bring('1610', 'marram-boats-and-racks-2026-07-31.csv');

@@ -46,7 +46,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await expect(page.getByRole('heading', { name: 'marram-trial-balance-2026-07-31.csv' })).toBeVisible();
   await expect(page.getByText('Row 5 is the header')).toBeVisible();
   const facts = page.getByLabel('What taking over would do');
-  await expect(facts).toContainText('accounts read44');
+  await expect(facts).toContainText('accounts read45');
   await expect(page.getByRole('button', { name: 'Take over' })).toBeDisabled();
 
   // One row goes to an account that is there, one is left out by mistake and taken back, the rest get accounts.
@@ -93,7 +93,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await page.getByRole('link', { name: 'Go to Proof' }).click();
   await expect(page.getByRole('heading', { name: /checks are clear/ })).toBeVisible();
   await page.getByRole('link', { name: 'Go to Sign-off' }).click();
-  await page.getByRole('button', { name: 'Post 44 lines' }).click();
+  await page.getByRole('button', { name: 'Post 45 lines' }).click();
   await expect(page.getByRole('heading', { name: 'The opening balances are posted' })).toBeVisible();
   await page.getByRole('link', { name: 'Balance sheet' }).click();
   await expect(page.getByText('Net assets and equity are equal.')).toBeVisible();

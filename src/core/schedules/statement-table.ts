@@ -192,13 +192,22 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
   };
 };
 
+/** A number of which only the last digits are shown, as those of cards are. */
+const MASKED = /(?:[*x•#]{4}[\s-]?){2,3}\d{4}/i;
+
+/** The word for a card is one where it says what the statement is of; a card that is bought, or paid with at a till, is none. */
+const saysCard = (text: string): boolean => {
+  const found = CARD.in(folded(text));
+  return found !== undefined && (found !== 'card' || /^card(?:\W|$)/i.test(text));
+};
+
 /** Whether a table writes what was spent above nil, as cards do: where it is called one, and most of its entries say no side. */
 const isCard = ({ list, at }: BankTable, name: string, { entries, opening, closing }: AccountStatement): boolean => {
   const called = [...list.titles, ...(list.rows[list.header] ?? []).map(textOf), name.replace(/[_.-]+/g, ' ')];
   if (
     at('amount') < 0 ||
     at('side') >= 0 ||
-    !called.some((text) => text.length < 200 && CARD.in(folded(text)) !== undefined)
+    !called.some((text) => text.length < 200 && (saysCard(text) || MASKED.test(text)))
   )
     return false;
   const spent = entries.filter(({ amount }) => amount > 0n).length;

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
@@ -334,6 +335,20 @@ describe('a bank’s table', () => {
             opening: { date: '2026-06-20', amount: -412_000n },
             closing: { date: '2026-07-19', amount: -41_250n },
             entries: [{ date: '2026-06-21', valueDate: '2026-06-20' }, { date: '2026-07-02' }],
+          },
+        ],
+      },
+    });
+    const masked = table(readFileSync('demo/papers/skerry-card-2026-07-19.csv', 'utf8'));
+    expect(masked).toMatchObject({
+      value: {
+        doubts: [{ code: 'statement.card' }],
+        statements: [
+          {
+            account: '**** **** **** 4417',
+            opening: { date: '2026-06-20', amount: -91_280n },
+            closing: { date: '2026-07-19', amount: -104_135n },
+            entries: [{ amount: 91_280n }, { amount: -31_045n }, { amount: -18_800n }, {}, {}],
           },
         ],
       },
