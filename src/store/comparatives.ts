@@ -1,7 +1,7 @@
 import type { BooksId, PersonId } from '@/core/base/ids';
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
-import type { Comparatives } from '@/core/openings/comparatives';
+import { type Comparatives, LAST_YEAR } from '@/core/openings/comparatives';
 import { amountFrom, keptAmount } from '@/core/money/wire';
 import type { Change } from '@/core/base/change';
 import type { Queryable } from './database';
@@ -17,6 +17,20 @@ export const comparativesOf = async (tx: Queryable, booksId: BooksId): Promise<C
     if (known === undefined) found.set(account, new Map([[column, amount]]));
     else known.set(column, amount);
   }
+  return found;
+};
+
+/** What accounts closed last year at, by books. */
+export const lastYearsOf = async (
+  tx: Queryable,
+  ids: readonly BooksId[],
+): Promise<ReadonlyMap<BooksId, ReadonlyMap<AccountId, Minor>>> => {
+  const rows = await tx.query<{ books: BooksId; account: AccountId; amount: Minor }>(
+    'select books_id as books, account_id as account, amount from comparative where column_no = $2 and books_id = any($1::int[])',
+    [ids, LAST_YEAR],
+  );
+  const found = new Map<BooksId, Map<AccountId, Minor>>();
+  for (const { books, account, amount } of rows) found.set(books, (found.get(books) ?? new Map<AccountId, Minor>()).set(account, amount)); // prettier-ignore
   return found;
 };
 

@@ -11,6 +11,7 @@ import { scheduleOf } from '@/core/schedules/kinds';
 import { type Tie, countTies } from '@/core/schedules/tie-out';
 import { type StageState, stageStates } from '@/core/proof/stages';
 import type { Books } from '@/store/books';
+import { lastYearsOf } from '@/store/comparatives';
 import { type StoredYear, yearsOf } from '@/store/calendar';
 import { currenciesOf, ratesBefore } from '@/store/currencies';
 import type { Queryable } from '@/store/database';
@@ -62,6 +63,7 @@ export const statesOf = async (
   );
   const behinds = await behindOf(tx, ids);
   const partsIn = await currentParts(tx, ids);
+  const lastYears = await lastYearsOf(tx, ids);
   return list.map((books) => {
     const accounts = charts.get(books.id) ?? [];
     const own = years.get(books.id) ?? [];
@@ -78,6 +80,7 @@ export const statesOf = async (
       facts: books.facts,
       accounts,
       openings: amounts,
+      lastYear: lastYears.get(books.id) ?? new Map<AccountId, Minor>(),
       years: own,
       cutover: books.cutover,
       old: books,

@@ -5,9 +5,35 @@ import { anyChart } from '../chart/testing';
 import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, add, minor, negate, sum } from '../money/minor';
 import { plainDate } from '../base/dates';
+import { equityCarried } from './equity';
 import { LAST_YEAR, budgetFromLastYear, columnNamed, comparativeColumns, comparativeFaults } from './comparatives';
 
 const amount = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
+
+describe('equity', () => {
+  it('opens as last year closed it with its result, and is apart by just what owners paid in or drew since', () => {
+    fc.assert(
+      fc.property(anyChart(15), fc.array(amount, { minLength: 15, maxLength: 15 }), amount, (chart, amounts, since) => {
+        const posting = chart.filter(({ heading }) => !heading);
+        const lastYear = new Map(posting.map(({ id }, at) => [id, amounts[at] ?? minor(0n)]));
+        const equity = posting.filter(({ classification }) => typeOf(classification) === 'equity');
+        const result = sum(
+          posting.flatMap(({ id, classification }) => (isResult(typeOf(classification)) ? [lastYear.get(id) ?? minor(0n)] : [])), // prettier-ignore
+        );
+        const figures = new Map(
+          equity.map(({ id }, at) => [
+            id,
+            add(lastYear.get(id) ?? minor(0n), at === 0 ? add(result, since) : minor(0n)),
+          ]),
+        );
+        // What the present year has earned so far is no part of it.
+        for (const { id, classification } of posting) if (isResult(typeOf(classification))) figures.set(id, since);
+        expect(equityCarried(chart, figures, lastYear)?.apart).toBe(equity.length === 0 ? undefined : since);
+        expect(equityCarried(chart, figures, new Map())).toBeUndefined();
+      }),
+    );
+  });
+});
 
 describe('comparatives', () => {
   const scene = fc

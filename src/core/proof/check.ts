@@ -18,6 +18,8 @@ export interface ProofState {
   readonly facts: CompanyFacts;
   readonly accounts: readonly Account[];
   readonly openings: ReadonlyMap<AccountId, Minor>;
+  /** What accounts closed last year at, where it was given. */
+  readonly lastYear: ReadonlyMap<AccountId, Minor>;
   readonly years: readonly {
     readonly name: string;
     readonly start: PlainDate;

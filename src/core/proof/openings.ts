@@ -4,6 +4,7 @@ import { opensAtYearStart } from '../calendar/cutover';
 import { type Minor } from '../money/minor';
 import { difference, totalsOf } from '../ledger/level';
 import { type AmountCheck, accountFault } from '../openings/account-fault';
+import { equityCarried } from '../openings/equity';
 import { resultOf } from '../statements/statements';
 import { type Check, type ProofState, asideWhere, filled, money, yearOfCutover } from './check';
 
@@ -112,6 +113,31 @@ export const OPENING_CHECKS = {
               place: { stage: 'openings' },
             },
           ],
+  },
+  'openings.equity-follows': {
+    severity: 'warning',
+    title: 'Equity opens as last year closed it',
+    why: 'What the owners had at last year’s close, with its result, is what they open with, but for what they paid in or drew since.',
+    aside: (state) =>
+      asideWhere(
+        equityCarried(state.accounts, state.openings, state.lastYear) === undefined,
+        'not asked',
+        'No account of equity has an amount for last year’s close; the comparatives have room for it.',
+      ),
+    find: (state) => {
+      const carried = equityCarried(state.accounts, state.openings, state.lastYear);
+      if (carried === undefined || carried.apart === 0n) return [];
+      const { closed, opens, apart } = carried;
+      const since = atYearStart(state)
+        ? 'The books open with the year, so that nothing lies between: one of the two is wrong.'
+        : `Where that much was ${apart > 0n ? 'paid out to the owners' : 'paid in by the owners'} since, it is right; else one of the two is wrong.`;
+      return [
+        {
+          what: `With its result last year closed at ${money(state, closed)}, and equity opens at ${money(state, opens)}, which is ${money(state, apart)} apart. ${since}`,
+          place: { stage: 'openings' },
+        },
+      ];
+    },
   },
   'openings.something-stands': {
     severity: 'warning',

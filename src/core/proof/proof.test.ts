@@ -98,6 +98,7 @@ const stateOf = (
     itemsTwice: new Map(),
     things: new Map(),
     alerts: new Map(),
+    lastYear: new Map(),
     accounts: chart,
     openings: new Map(
       (
@@ -154,6 +155,16 @@ describe('the checks', () => {
           [50, 110n],
           [7, -10n],
         ],
+      }),
+    ],
+    [
+      'openings.equity-follows',
+      // Last year closed at 85 with its result, and 90 stand: five were paid in, or are wrong.
+      stateOf({
+        lastYear: new Map([
+          [accountId(50), minor(-75n)],
+          [accountId(7), minor(-10n)],
+        ]),
       }),
     ],
     [
