@@ -8,6 +8,7 @@ import {
   AGE_MONTHS,
   COLUMN_WORDS,
   CUSTOMERS,
+  LAST_WORDS,
   type ListColumn,
   NOT_DUE,
   OLDER,
@@ -124,13 +125,15 @@ const named = (text: string, role: Role): number => {
       OLDER.is(folded(text))
       ? 4
       : 0;
-  // "DueDate" is two words.
+  // "DueDate" is two words, and "MwSt" is one.
+  const plain = folded(text);
   const words = folded(text.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
+  if (LAST_WORDS.in(words) !== undefined) return 0;
   const own = COLUMN_WORDS[role];
   // The day of a document is not the one on which it was entered, where both stand there.
   if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
-  if (own.is(words)) return 3;
-  const found = own.in(words);
+  if (own.is(words) || own.is(plain)) return 3;
+  const found = own.in(words) ?? own.in(plain);
   // "Description of supplier" is what suppliers are called.
   const whose = role === 'contactName' && [CUSTOMERS, SUPPLIERS].some((list) => list.in(words) !== undefined);
   return found === undefined ? 0 : 1 + found.length / Math.max(1, words.length) + (whose ? 0.5 : 0);
@@ -197,7 +200,13 @@ export const rolesOf = (
     }
   }
   const free = (is: (content: Content) => boolean): number =>
-    contents.findIndex((content, at) => found[at] === undefined && content.filled > 0 && is(content));
+    contents.findIndex(
+      (content, at) =>
+        found[at] === undefined &&
+        content.filled > 0 &&
+        LAST_WORDS.in(folded(names[at] ?? '')) === undefined &&
+        is(content),
+    );
   const give = (role: Role, at: number): void => {
     if (at < 0 || taken.has(role)) return;
     found[at] = role;

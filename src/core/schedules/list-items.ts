@@ -288,7 +288,7 @@ const rowDoubts = (
       : [
           problem(
             'list.kind',
-            `Nothing says what ${quoted(odd.texts.number ?? odd.texts.kind ?? '')} and those like it are, but that they count against invoices.`,
+            `Nothing says what ${['number', 'kind', 'reference'].map((role) => odd.texts[role as Role] ?? '').find((text) => text !== '') ?? `row ${String(odd.row)}`} and those like it are, but that they count against invoices.`,
             odd.row,
           ),
         ]),

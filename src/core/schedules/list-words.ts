@@ -143,6 +143,11 @@ export const POSTED_WORDS = lexicon(
   'gl date, gl dt, accounting date, period date, posted, posting date, post date, entry date, booked, booking date, registered, registration date, reg date, date entered, buchungsdatum, buchungstag, gebucht, erfasst am, erfassungsdatum, date comptable, date d enregistrement, date saisie, date ecriture, fecha registro, fecha contable, fecha asiento, data reg, data registrazione, data registo, data lancamento, boekdatum, invoerdatum, data ksiegowania, data rejestracji, datum zauctovani, datum uctovani, konyveles datuma, konyvelesi datum, bokforingsdatum, bokforingsdag, bokford, bogforingsdato, bogfort, bokforingsdato, kirjauspaiva, kirjauspvm, data inregistrarii, ημ καταχωρησης, kayit tarihi, 計上日, 登録日, 记账日期',
 );
 
+/** Columns of the day on which something happened last with somebody: no document's day. */
+export const LAST_WORDS = lexicon(
+  'last invoice, last invoiced, last payment, last paid, last receipt, last sale, last purchase, last activity, last transaction, last movement, last entry, letzte rechnung, letzte zahlung, letzte bewegung, letzte buchung, derniere facture, dernier paiement, dernier reglement, dernier mouvement, ultima factura, ultimo pago, ultimo cobro, ultimo movimiento, ultima fattura, ultimo pagamento, ultimo movimento, ultima fatura, laatste factuur, laatste betaling, ostatnia faktura, ostatnia wplata, ostatnia platnosc, posledni faktura, posledni platba, utolso szamla, utolso fizetes, senaste faktura, senaste betalning, seneste faktura, sidste faktura, sidste betaling, siste faktura, siste betaling, viimeisin lasku, viimeisin maksu, ultima factura, ultima plata, τελευταια πληρωμη, τελευταια κινηση, son fatura, son odeme, 最終入金日, 最終取引日',
+);
+
 /** Columns of what is paid already. */
 export const PAID_WORDS = lexicon(
   'paid, amount paid, paid amount, received, settled, allocated, applied, bezahlt, gezahlt, zahlung, zahlungen, zahlung eur, ausgeglichen, regle, paye, deja paye, acompte, encaisse, cobrado, pagado, abonado, pagato, incassato, pago, recebido, liquidado, betaald, voldaan, ontvangen, zaplacono, rozliczono, uhrazeno, zaplaceno, befizetve, fizetve, kiegyenlitve, betalt, betald, innbetalt, indbetalt, inbetalt, maksettu, platit, incasat, achitat, εισπραχθεν, πληρωθεν, εξοφληθεν, odenen, tahsil edilen, 入金済, 入金額, 支払済, 已收, 已付',

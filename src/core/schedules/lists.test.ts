@@ -103,6 +103,20 @@ describe('lists of open items', () => {
     expect(codes(read(parts))).toContain('list.parts');
   });
 
+  it('of balances have no documents of the days on which somebody was last invoiced or paid', () => {
+    const found = read(
+      'Supplier balances 31.3.2026\nNo;Supplier;Last invoice;Last payment;Balance\nS1;Rope & Rove;12.3.2026;1.3.2026;412,00\nS2;Saltwick;2.2.2026;;-30,00\n;Total;;;382,00\n',
+      { kind: 'suppliers' },
+    );
+    expect(
+      found.items.map(({ contactCode, documentKind, date, due, open }) => [contactCode, documentKind, date, due, open]),
+    ).toEqual([
+      ['S1', 'balance', null, null, -41_200n],
+      ['S2', 'balance', null, null, 3000n],
+    ]);
+    expect(found.doubts).toEqual([]);
+  });
+
   it('with amounts in a column that nothing reads are told, and not where they follow from others or are beside the matter', () => {
     const beside = (head: string, ...rows: string[]): readonly string[] =>
       codes(read(`Customers\nName,No,Date,Amount,Open,${head}\n${rows.join('\n')}\n`));

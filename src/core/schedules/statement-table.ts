@@ -19,11 +19,9 @@ import {
   balanceDoubts,
 } from './statement';
 import { type BankTable, type Column, bankTable, wentOut } from './statement-columns';
-import { ACCOUNT, BALANCE, CARD, CLOSING, OPENING, PENDING } from './statement-words';
-
-const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
-/** Two blanks part it from what stands beside it. */
-const NUMBER = /(?:\*|x|\d)(?:[\d*x-]|\s(?!\s)){4,38}\d/i;
+import { IBAN, accountIn, byAccounts } from './statement-accounts';
+import { isCard, turned } from './statement-card';
+import { BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
 
 const NONE: ReadonlySet<string> = new Set();
 
@@ -65,6 +63,8 @@ interface TableEntry extends StatementEntry {
   /** What stands in the account after it, where the table says so. */
   readonly balance: Minor | null;
   readonly currency: string;
+  /** The amount says its side itself. */
+  readonly spoken: boolean;
 }
 
 const textsIn = ({ texts }: Pick<BankTable, 'texts'>, row: Row): string =>
@@ -138,6 +138,7 @@ const entryIn = (
     account: text('account'),
     balance: after === undefined ? null : (units(after, row[at('balance')]) ?? null),
     currency,
+    spoken: whole?.side !== undefined,
   };
 };
 
@@ -190,55 +191,6 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
     closing,
     entries: own.map(({ date, valueDate, amount, text }) => ({ date, valueDate, amount, text })),
   };
-};
-
-/** A number of which only the last digits are shown, as those of cards are. */
-const MASKED = /(?:[*x•#]{4}[\s-]?){2,3}\d{4}/i;
-
-/** The word for a card is one where it says what the statement is of; a card that is bought, or paid with at a till, is none. */
-const saysCard = (text: string): boolean => {
-  const found = CARD.in(folded(text));
-  return found !== undefined && (found !== 'card' || /^card(?:\W|$)/i.test(text));
-};
-
-/** Whether a table writes what was spent above nil, as cards do: where it is called one, and most of its entries say no side. */
-const isCard = ({ list, at }: BankTable, name: string, { entries, opening, closing }: AccountStatement): boolean => {
-  const called = [...list.titles, ...(list.rows[list.header] ?? []).map(textOf), name.replace(/[_.-]+/g, ' ')];
-  if (
-    at('amount') < 0 ||
-    at('side') >= 0 ||
-    !called.some((text) => text.length < 200 && (saysCard(text) || MASKED.test(text)))
-  )
-    return false;
-  const spent = entries.filter(({ amount }) => amount > 0n).length;
-  return spent * 2 >= entries.length && [opening, closing].every((one) => one === null || one.amount >= 0n);
-};
-
-const turned = (statement: AccountStatement): AccountStatement => {
-  const balance = (one: StatementBalance | null): StatementBalance | null =>
-    one === null ? null : { ...one, amount: negate(one.amount) };
-  return {
-    ...statement,
-    opening: balance(statement.opening),
-    closing: balance(statement.closing),
-    entries: statement.entries.map((entry) => ({ ...entry, amount: negate(entry.amount) })),
-  };
-};
-
-/** The account that the lines above the table name: an IBAN, else a number beside the word for one. */
-const accountIn = (titles: readonly string[]): string => {
-  const iban = IBAN.exec(titles.join('\n'))?.[0];
-  if (iban !== undefined) return plainIban(iban);
-  const numbers = titles.flatMap((title) => {
-    if (ACCOUNT.in(folded(title)) === undefined) return [];
-    // What stands behind the word, else anywhere beside it.
-    const words = title.split(/(?<=\p{L})[\s:：.#]+(?=[\d*x])/iu);
-    const behind = words.find(
-      (_, at) => at > 0 && ACCOUNT.in(folded(words[at - 1]?.split(/\s{2,}/).at(-1) ?? '')) !== undefined,
-    );
-    return NUMBER.exec(behind ?? title)?.[0].trim() ?? [];
-  });
-  return numbers[0] ?? '';
 };
 
 /** Reads the rows of a bank's table; rows with an amount that are neither entries nor balances are told. */
@@ -300,7 +252,8 @@ const readTable = (
  * The statements in a bank's table: entries with their days, amounts in one column or by in and out, oldest first whatever the table's
  * order. Balances come from its own lines, else from the balance beside each entry.
  */
-export const readStatementTable = (tables: readonly Table[], name: string): Result<StatementsRead> => {
+export const readStatementTable = (given: readonly Table[], name: string): Result<StatementsRead> => {
+  const tables = given.flatMap(byAccounts);
   const statements: AccountStatement[] = [];
   const doubts: Problem[] = [];
   tables.forEach((_, sheet) => {
@@ -310,12 +263,14 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
     const byAccount = new Map<string, TableEntry[]>();
     for (const entry of entries) addTo(byAccount, entry.account, entry);
     const first = statements.length;
-    for (const own of byAccount.values()) statements.push(statementOf(own, told, byAccount.size === 1, bank.digits));
-    if (statements.length === first) return;
-    const cards = statements.slice(first).filter((one) => isCard(bank, name, one));
-    for (const one of cards) {
-      const place = statements.indexOf(one);
-      statements[place] = turned(one);
+    for (const own of byAccount.values()) {
+      const statement = statementOf(own, told, byAccount.size === 1, bank.digits);
+      const place = statements.length;
+      if (!isCard(bank, name, statement)) {
+        statements.push(statement);
+        continue;
+      }
+      statements.push(turned(statement, oldestFirst(own).map(({ spoken }) => spoken))); // prettier-ignore
       doubts.push(
         problem(
           'statement.card',
@@ -324,6 +279,7 @@ export const readStatementTable = (tables: readonly Table[], name: string): Resu
         ),
       );
     }
+    if (statements.length === first) return;
     for (const row of unread)
       doubts.push(
         problem('statement.entry', `Row ${row} has an amount or a day that does not read, so it is left out.`, first),

@@ -353,6 +353,36 @@ describe('a bank’s table', () => {
         ],
       },
     });
+    const short = table(
+      'Card ending 4417\nStatement date,19 Jul 2026\nPrevious balance,"1,000.00"\nNew balance,310.45\nTrans date,Post date,Merchant,Amount (EUR)\n22 Jun,23 Jun,PAYMENT - THANK YOU,"1,000.00 CR"\n26 Jun,27 Jun,HARBOUR DIESEL,310.45\n',
+    );
+    expect(short).toMatchObject({
+      value: {
+        doubts: [{ code: 'statement.card' }],
+        statements: [
+          {
+            opening: { amount: -100_000n },
+            closing: { amount: -31_045n },
+            entries: [
+              { date: '2026-06-22', valueDate: '2026-06-23', amount: 100_000n },
+              { date: '2026-06-26', amount: -31_045n },
+            ],
+          },
+        ],
+      },
+    });
+    const below = table(
+      'Statement of account 00112233\nEUR account\nBooked;Text;Amount;Balance\n2026-03-05;Wrack;100,00;1.100,00\n2026-03-06;Fee;-2,50;1.097,50\nStatement of account 00112244\nUSD account\nBooked;Text;Amount;Balance\n2026-03-07;Tern;900,00;1.900,00\n2026-03-09;Fee;-15,00;1.885,00\n',
+    );
+    expect(below).toMatchObject({
+      value: {
+        doubts: [],
+        statements: [
+          { account: '00112233', currency: 'EUR', closing: { amount: 109_750n }, entries: [{}, {}] },
+          { account: '00112244', currency: 'USD', closing: { amount: 188_500n }, entries: [{}, {}] },
+        ],
+      },
+    });
     const merchant = table(
       'Account statement\nAccount number,12-34-56 00112233\nTransaction Date,Posting Date,Merchant,Debit,Credit\n2026-07-03,2026-07-04,ROPE SHOP,45.10,\n2026-07-10,2026-07-11,PAYMENT RECEIVED,,300.00\n',
     );

@@ -52,9 +52,10 @@ const yearsAlone = (rows: Table['rows']): readonly (string | undefined)[] => {
 export const withYears = (table: Table): Table => {
   const width = table.rows.reduce((widest, row) => Math.max(widest, row.length), 0);
   const columns = Array.from({ length: width }, (_, at) => at).filter((at) => {
-    const filled = table.rows.map((row) => row[at]).filter((cell) => textOf(cell) !== '');
+    const cells = table.rows.map((row) => row[at]);
+    // Titles and the header stand in the column too, above the first day, and remarks between the days.
+    const filled = cells.slice(cells.findIndex((cell) => dayIn(cell) !== undefined)).filter((cell) => textOf(cell) !== ''); // prettier-ignore
     const days = filled.filter((cell) => dayIn(cell) !== undefined);
-    // Titles, headers and remarks stand in the column too.
     return days.length >= FEWEST && days.length * 2 >= filled.length;
   });
   const last = table.rows

@@ -398,7 +398,7 @@ const weight = ({ table }: Chosen): number =>
 const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   assets: ['depreciation', 'brought', 'charge', 'net', 'life', 'acquired'],
   stock: ['quantity', 'unitCost', 'unit'],
-  loans: ['interest', 'principal'],
+  loans: ['interest', 'principal', 'before'],
   prepayments: ['from', 'to', 'period', 'remaining'],
   borrowings: ['lender', 'lent', 'rate', 'outstanding', 'last', 'begun'],
   holdings: ['holder', 'quantity', 'unitCost', 'value'],

@@ -76,12 +76,14 @@ export const isDayRole = (role: RegisterRole): boolean => DAYS.has(role);
 const named = (kind: RegisterKind, role: RegisterRole, name: string): number => {
   const own = (REGISTER_WORDS[kind] as Partial<Record<RegisterRole, (typeof REGISTER_WORDS)['assets']['code']>>)[role];
   if (own === undefined || name === '' || name.length > 60) return 0;
+  const plain = folded(name);
+  // "DueDate" is two words, and "AfA" is one.
   const words = folded(name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
   if (name.includes('%')) return role === 'rate' ? 3 : 0;
-  if (own.is(words)) return 3;
+  if (own.is(words) || own.is(plain)) return 3;
   // What stands in brackets says more of the same: "Cost (EUR)", "Life (yrs)".
   if (own.is(folded(name.replace(/[([].*/u, '')))) return 2.8;
-  const found = own.in(words);
+  const found = own.in(words) ?? own.in(plain);
   if (found !== undefined) return 1 + found.length / words.length;
   // A column of months or years is of lives.
   return role === 'life' && IN_MONTHS.in(words) !== undefined ? 2 : 0;
@@ -391,6 +393,23 @@ export const columnsOf = (
     cost !== undefined ? { cost: 'netBefore', depreciation: 'charge' } : isMoved ? { cost: 'costBefore' } : {};
   for (const [role, column] of Object.entries(best.places)) roles[column] = renamed[role] ?? (role as RegisterRole);
   if (cost !== undefined) roles[cost.column] = 'cost';
+
+  // What is written off by the last day may stand beside what was when the year began and what came to it and went.
+  const [costAt, netAt] = [roles.indexOf('cost'), roles.indexOf('net')];
+  if (kind === 'assets' && !roles.includes('depreciation') && costAt >= 0 && netAt >= 0)
+    give(
+      'depreciation',
+      names.findIndex((name, column) => {
+        const told = figures.map((row) => [row[costAt], row[column], row[netAt]] as const);
+        const written = told.filter(([, one]) => one !== undefined && one !== 0n);
+        return (
+          roles[column] === undefined &&
+          (['depreciation', 'brought', 'charge'] as const).some((role) => named(kind, role, name) > 0) &&
+          written.length > 1 &&
+          told.every(([cost = 0n, one = 0n, net = 0n]) => magnitude(cost) - magnitude(one) === magnitude(net))
+        );
+      }),
+    );
 
   // What is owed before each payment is no balance after it.
   if (kind === 'loans' && !roles.includes('before')) {

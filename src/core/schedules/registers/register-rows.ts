@@ -92,6 +92,14 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
     // A lender may print what is owed below nil.
     money.outstanding =
       money.before < 0n ? add(money.before, abs(money.principal)) : subtract(money.before, abs(money.principal));
+  // What is owed less after a payment than before it was repaid.
+  if (
+    kind === 'loans' &&
+    !table.roles.includes('principal') &&
+    money.before !== undefined &&
+    money.outstanding !== undefined
+  )
+    money.principal = subtract(abs(money.before), abs(money.outstanding));
   // So many months from the first day on.
   const months = figures.months;
   if (days.from !== undefined && days.to === undefined && months?.scale === 0) {

@@ -460,6 +460,43 @@ describe('a register', () => {
       [100_000n, null],
     ]);
   });
+  it('has what is written off by the last day, where what came and went stands beside it', () => {
+    const read = readRegister(
+      tablesOf([
+        'Inv.-Nr.;Bezeichnung;AHK 01.01.;Zugänge;Abgänge;AHK 31.12.;kum. AfA 01.01.;AfA;Abgang AfA;kum. AfA 31.12.;Restbuchwert',
+        '100;Lieferwagen;30.000,00;0,00;0,00;30.000,00;14.166,67;5.000,00;0,00;19.166,67;10.833,33',
+        '101;Anhänger;0,00;4.000,00;0,00;4.000,00;0,00;250,00;0,00;250,00;3.750,00',
+        '102;Altwagen;12.000,00;0,00;12.000,00;0,00;12.000,00;0,00;12.000,00;0,00;0,00',
+        ';Summe;42.000,00;4.000,00;12.000,00;34.000,00;26.166,67;5.250,00;12.000,00;19.416,67;14.583,33',
+      ]),
+      'assets',
+      { name: 'list.csv' },
+    );
+    expect(read?.items.map((item) => ('disposed' in item ? [item.cost, item.depreciation, item.net] : []))).toEqual([
+      [3_000_000n, 1_916_667n, 1_083_333n],
+      [400_000n, 25_000n, 375_000n],
+      [0n, 0n, 0n],
+    ]);
+    expect(read?.printed).toEqual({ cost: 3_400_000n, depreciation: 1_941_667n, net: 1_458_333n });
+  });
+  it('works out what of a loan is repaid from what is owed before and after each payment', () => {
+    const read = readRegister(
+      tablesOf([
+        'No;Due;Opening;Payment;Of which interest;Closing',
+        '1;31.01.2026;12.000,00;1.030,00;30,00;11.000,00',
+        '2;28.02.2026;11.000,00;1.027,50;27,50;10.000,00',
+      ]),
+      'loans',
+      { name: 'plan.csv' },
+    );
+    expect(
+      read?.items.map((item) => ('principal' in item ? [item.date, item.principal, item.outstanding] : [])),
+    ).toEqual([
+      ['2026-01-31', 100_000n, 1_100_000n],
+      ['2026-02-28', 100_000n, 1_000_000n],
+    ]);
+    expect(read?.doubts).toEqual([]);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([
