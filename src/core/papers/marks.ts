@@ -6,7 +6,7 @@ import { byCodes, byIndent } from './parents';
 import { sectionOf } from './sign';
 import { ROW, type Skeleton } from './skeleton';
 import { breakdowns, headedGroups, sumsAbove } from './sums-above';
-import { totalWords } from './total-words';
+import { isResult, totalWords } from './total-words';
 import { BAD, type Values } from './values';
 
 const NONE: ReadonlySet<string> = new Set();
@@ -153,6 +153,25 @@ const byWords = (work: Work, headings: ReadonlySet<string>): void => {
       if (values.raw[at] !== 0n || values.debit[at] !== 0n) marks.unconfirmed.add(at);
     }
   }
+};
+
+/**
+ * The year's result in a balance sheet of two sides, which it makes even: what all others are out by, and an account of it. Elsewhere it
+ * is what income and expense come to.
+ */
+export const settleLevel = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) => bigint, net: bigint): void => {
+  if (net === 0n) return;
+  for (let at = 0; at < skeleton.size; at += 1)
+    if (
+      (marks.mark[at] === MARK.open || (marks.mark[at] === MARK.total && marks.why[at] === WHY.above)) &&
+      skeleton.code[at] === '' &&
+      amountAt(at) === -net &&
+      isResult(skeleton.name[at] ?? '')
+    ) {
+      marks.mark[at] = MARK.account;
+      marks.why[at] = WHY.none;
+      return;
+    }
 };
 
 /**

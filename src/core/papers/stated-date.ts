@@ -85,8 +85,10 @@ export const statedDate = (
     const last = row.length > 1 ? lastOf(row.map(textOf).join(''), order) : undefined;
     if (last !== undefined && PRINTED.in(folded(row.map(textOf).join(' '))) === undefined) return last;
   }
-  // What stands below the list tells a day only where it says that the balances are of it.
-  for (const row of table?.rows.slice(header + 1).slice(-FOOT) ?? []) {
+  // What stands right below the header, or below the list, tells a day only where it says that the balances are of it.
+  const below = table?.rows.slice(header + 1) ?? [];
+  const first = below.findIndex((row) => row.some((cell) => lookOf(cell) === 'amount'));
+  for (const row of [...below.slice(0, Math.min(FOOT, Math.max(0, first))), ...below.slice(-FOOT)]) {
     const text = row.map(textOf).join(' ');
     const words = folded(text);
     const isRemark =

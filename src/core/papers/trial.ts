@@ -2,7 +2,7 @@ import { codeStem } from '../chart/codes';
 import type { Side } from '../money/minor';
 import { sectionSide, usualSide } from '../words/side-words';
 import { MARK, type Marks, WHY } from './mark';
-import { markRows, settleBySides } from './marks';
+import { markRows, settleBySides, settleLevel } from './marks';
 import type { Convention, Reading } from './reading';
 import { eachAccount, netOf, settleForm, settleHeads, settleLeft, settleResults, settleSum } from './settle-net';
 import type { Hint } from './sign';
@@ -197,7 +197,7 @@ export const trials = (
   way: Way,
   skeleton: Skeleton,
   values: Values,
-  { asAccount }: Pick<Reading, 'asAccount'>,
+  { asAccount, arrangement }: Pick<Reading, 'asAccount' | 'arrangement'>,
   hint: Hint | undefined,
   only?: Convention,
 ): readonly Trial[] => {
@@ -205,6 +205,7 @@ export const trials = (
   const sideOf = sidesOf(skeleton, first, hint);
   return openTo(way, skeleton, first, values, sideOf, only).map((signs): Trial => {
     const marks = copied(first);
+    if (arrangement === 'two-sides') settleLevel(skeleton, marks, signs.amountAt, netOf(marks, signs.amountAt));
     settleBySides(skeleton, marks, values, sideSums(marks, values, signs, skeleton.size));
     const { setAside, uncoded } = settleLeft(skeleton, marks, signs);
     settleResults(skeleton, marks, signs);

@@ -309,4 +309,111 @@ TOTAL                                      0.00`,
       'Retained earnings 31594.06',
     ],
   },
+  {
+    what: 'two sides that the year’s result makes even, which has no code',
+    asAt: '2025-12-31',
+    text: `Aktiva;;;Passiva;;
+Konto;Bezeichnung;EUR;Konto;Bezeichnung;EUR
+0420;Büroeinrichtung;4.200,00;0800;Gezeichnetes Kapital;25.000,00
+0520;Fuhrpark;18.000,00;0860;Gewinnvortrag;3.110,40
+1200;Bank;11.310,40;1600;Verbindlichkeiten;6.400,00
+1400;Forderungen;7.500,00;1776;Umsatzsteuer 19 %;1.900,00
+;;;;Jahresüberschuss;4.600,00
+;Summe Aktiva;41.010,40;;Summe Passiva;41.010,40
+Stand: 31.12.2025;;;;;`,
+    accounts: [
+      '0420 4200.00',
+      '0520 18000.00',
+      '1200 11310.40',
+      '1400 7500.00',
+      '0800 -25000.00',
+      '0860 -3110.40',
+      '1600 -6400.00',
+      '1776 -1900.00',
+      'Jahresüberschuss -4600.00',
+    ],
+  },
+  {
+    what: 'names above their figures, and the day in the second line of a page that has no header',
+    asAt: '2025-12-31',
+    text: `WHIMBREL BOATYARD                      TRIAL BALANCE                    PAGE 1
+                                       PERIOD 12 TO 31/12/2025
+
+1000 CASH AT BANK
+                                                 12,410.33
+1100 TRADE DEBTORS
+                                                  8,900.00
+1500 SLIPWAY AND PLANT
+                                                 40,000.00
+1510 PROVISION FOR DEPRECIATION
+                                                                  16,000.00
+2000 TRADE CREDITORS
+                                                                   5,210.33
+3000 CAPITAL
+                                                                  30,000.00
+4000 SALES
+                                                                  55,000.00
+5000 PURCHASES
+                                                 28,900.00
+6000 WAGES
+                                                 16,000.00
+                                                ----------       ----------
+                                                106,210.33       106,210.33`,
+    accounts: [
+      '1000 12410.33',
+      '1100 8900.00',
+      '1500 40000.00',
+      '1510 -16000.00',
+      '2000 -5210.33',
+      '3000 -30000.00',
+      '4000 -55000.00',
+      '5000 28900.00',
+      '6000 16000.00',
+    ],
+  },
+  {
+    what: 'no codes, and a heading that is called as an account is',
+    asAt: '2026-01-31',
+    text: `Trial balance;Ptarmigan Textiles;GBP
+31 January 2026;;
+;Dr;Cr
+Fixed assets;;
+Looms;32,500;
+Looms: accumulated depreciation;;12,100
+Current assets;;
+Yarn stock;9,870;
+Debtors;6,615;
+Bank;;2,380
+Cash;120;
+Creditors: amounts falling due within one year;;
+Creditors;;7,433
+VAT;;1,902
+PAYE and NI;;655
+Capital and reserves;;
+Share capital;;1,000
+Profit and loss account b/f;;18,740
+Profit and loss;;
+Turnover;;61,330
+Purchases;27,410;
+Wages;24,800;
+Rent;4,225;
+Totals;105,540;105,540`,
+    accounts: [
+      'Looms 32500.00',
+      'Looms: accumulated depreciation -12100.00',
+      'Yarn stock 9870.00',
+      'Debtors 6615.00',
+      'Bank -2380.00',
+      'Cash 120.00',
+      'Creditors -7433.00',
+      'VAT -1902.00',
+      'PAYE and NI -655.00',
+      'Share capital -1000.00',
+      'Profit and loss account b/f -18740.00',
+      'Turnover -61330.00',
+      'Purchases 27410.00',
+      'Wages 24800.00',
+      'Rent 4225.00',
+    ],
+  },
 ];
