@@ -21,7 +21,7 @@ export default defineConfig({
     actionTimeout: 60_000,
     navigationTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
-    trace: 'on-first-retry',
+    trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

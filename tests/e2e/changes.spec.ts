@@ -1,4 +1,4 @@
-import { beginBooks, cell, expect, fillYear, stage, test, typeFigures } from './support';
+import { beginBooks, cell, expect, fillYear, makeTheseBooks, stage, test, typeFigures } from './support';
 
 test('what was typed is taken back from the record after a reload, by keyboard; what is newer stands in the way and is named', async ({
   page,
@@ -6,8 +6,7 @@ test('what was typed is taken back from the record after a reload, by keyboard; 
   await page.goto('/new');
   await page.getByLabel('Company name').fill('Limpet Chandlery Ltd');
   await fillYear(page, '2026-02-01', '2026-08-01');
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
   await stage(page, 'Opening balances').click();
   for (const [account, column, amount] of [
     ['1010', 2, '100'],

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { client, expect, fillYear, stage, test, typeFigures } from './support';
+import { client, expect, fillYear, makeTheseBooks, stage, test, typeFigures } from './support';
 
 const made = async (
   page: Page,
@@ -14,8 +14,7 @@ const made = async (
   await fillYear(page, '2026-01-01', '2026-01-01');
   await page.getByRole('radio', { name: /^Empty/ }).check();
   if (more.foreign === true) await page.getByLabel(/^Works in foreign currencies/).check();
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
 };
 const view = async (page: Page, name: string): Promise<void> => {
   await stage(page, 'Chart').click();

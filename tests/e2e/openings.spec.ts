@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import * as XLSX from '@e965/xlsx';
 import type { Page } from '@playwright/test';
-import { asOwner, cell, client, expect, fillYear, stage, test } from './support';
+import { asOwner, cell, client, expect, fillYear, makeTheseBooks, stage, test } from './support';
 
 test.use({ as: 'Tomas Bielik' });
 
@@ -12,8 +12,7 @@ const newBooks = async (page: Page, name: string, yearStart: string, cutover: st
   await page.getByRole('link', { name: 'New books' }).click();
   await page.getByLabel('Company name').fill(name);
   await fillYear(page, yearStart, cutover);
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
 };
 
 type Files = Parameters<ReturnType<Page['locator']>['setInputFiles']>[0];

@@ -2,7 +2,7 @@ import type { Browser, Page } from '@playwright/test';
 import { codeOf } from '../device-code';
 import { nothingSerious } from './axe';
 import { type OwnServer, startOwnServer } from './own-server';
-import { expect, fillYear, stage, test } from './support';
+import { expect, fillYear, makeTheseBooks, stage, test } from './support';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -53,8 +53,7 @@ test('an empty practice is begun by whoever knows the printed code, by keyboard'
   await page.goto('/new');
   await page.getByLabel('Company name').fill('Saltmarsh Pottery');
   await fillYear(page, '2026-02-01', '2026-08-01');
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
   await page.context().close();
 });
 

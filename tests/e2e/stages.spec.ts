@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { client, expect, fillYear, stage, test } from './support';
+import { client, expect, fillYear, makeTheseBooks, stage, test } from './support';
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 const put = async (page: Page, label: string, text: string): Promise<void> => {
@@ -19,8 +19,7 @@ const make = async (
   if (more.country !== undefined) await field(page, 'Country').selectOption(more.country);
   await fillYear(page, more.start, more.cutover);
   if (more.foreign === true) await page.getByLabel(/^Works in foreign currencies/).check();
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
 };
 const exported = async (page: Page, name: string): Promise<string> => {
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name }).click()]);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { cell, expect, fillYear, registerForTaxes, stage, test } from './support';
+import { cell, expect, fillYear, makeTheseBooks, registerForTaxes, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
@@ -18,8 +18,7 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await page.getByLabel('Periods', { exact: true }).selectOption('calendar months');
   await expect(page.getByText('Balances stand at close of 31 Jul 2026')).toBeVisible();
   await expect(page.getByText('Carriage inwards')).toBeVisible();
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
 
   // Company: what is required.
   await registerForTaxes(page);
@@ -50,6 +49,8 @@ test('from an empty screen to posted opening balances, from the old trial balanc
   await expect(page.getByRole('button', { name: 'Take over' })).toBeDisabled();
 
   // One row goes to an account that is there, one is left out by mistake and taken back, the rest get accounts.
+  await page.getByRole('grid', { name: 'Rows of the paper' }).hover();
+  await page.mouse.wheel(0, 400);
   await page.getByRole('row').filter({ hasText: 'Cost of dried kelp sold' }).click();
   await page.getByLabel('Account', { exact: true }).fill('5010 Cost of goods sold');
   await page.getByLabel('Account', { exact: true }).press('Enter');

@@ -62,13 +62,26 @@ export const fillYear = async (page: Page, start: string, cutover: string): Prom
   await page.getByLabel('Cutover date').selectOption(cutover);
 };
 
+/**
+ * Makes the books that the form describes, and stands on their Company page. A test that is tried again finds books of that name from the
+ * time before, and presses again as a person would who means it.
+ */
+export const makeTheseBooks = async (page: Page): Promise<void> => {
+  const make = page.getByRole('button', { name: 'Make these books' });
+  const made = page.getByRole('heading', { name: 'Company', exact: true });
+  const asked = page.getByText('Press again to make a second set');
+  await make.click();
+  await expect(made.or(asked)).toBeVisible();
+  if (await asked.isVisible()) await make.click();
+  await expect(made).toBeVisible();
+};
+
 /** Makes books of a year from February with a cutover in August, and stands on their Company page. */
 export const beginBooks = async (page: Page, name: string): Promise<void> => {
   await page.goto('/new');
   await page.getByLabel('Company name').fill(name);
   await fillYear(page, '2026-02-01', '2026-08-01');
-  await page.getByRole('button', { name: 'Make these books' }).click();
-  await expect(page.getByRole('heading', { name: 'Company', exact: true })).toBeVisible();
+  await makeTheseBooks(page);
 };
 
 /** Types opening figures; a minus stands for a credit, "=" for what makes both sides equal. */
