@@ -255,6 +255,9 @@ const rowDoubts = (
   guessed: readonly PrintedRow[],
 ): readonly Problem[] => {
   const [odd] = guessed;
+  const told = [odd?.texts.number, odd?.texts.kind, odd?.texts.reference].find(
+    (text) => text !== undefined && text !== '',
+  );
   return [
     ...(list.unnamed
       ? [
@@ -288,7 +291,7 @@ const rowDoubts = (
       : [
           problem(
             'list.kind',
-            `Nothing says what ${['number', 'kind', 'reference'].map((role) => odd.texts[role as Role] ?? '').find((text) => text !== '') ?? `row ${String(odd.row)}`} and those like it are, but that they count against invoices.`,
+            `Nothing says what ${told === undefined ? `row ${String(odd.row)}` : quoted(told)} and those like it are, but that they count against invoices.`,
             odd.row,
           ),
         ]),

@@ -105,11 +105,7 @@ const settled = (
   );
   const sideAt = roles.indexOf('side');
   const sideOf = sideReader(sideAt < 0 ? [] : column(rows, from, sideAt));
-  const units = (row: Row, column: number): bigint | undefined => {
-    const read = amountIn({ style }, row[column]);
-    const amount = read === undefined ? undefined : unitsOf(read, FINEST, typeof row[column] === 'object')?.amount;
-    return amount !== undefined && read?.side === 'credit' ? -amount : amount;
-  };
+  const units = (row: Row, column: number): bigint | undefined => unitsIn({ style }, row[column]);
   const { order } = orderOf(rows, from, roles, undefined, []);
   const day = (text: string): string | undefined => dayOf(text, order);
   const running = tellBeside({ roles, names, contents, sample, inCurrency, units, sideOf, day });
@@ -252,4 +248,11 @@ export const amountIn = ({ style }: Pick<ListTable, 'style'>, cell: Cell | undef
   if (cell !== undefined && typeof cell !== 'string') return readPaperAmount(cell.decimal, '1234.56');
   const text = textOf(cell);
   return /\d/.test(text) && !text.includes('%') ? readPaperAmount(text, style) : undefined;
+};
+
+/** An amount in a cell of the list in units of one size, by which amounts are compared; a credit is negative where its cell says so. */
+export const unitsIn = (list: Pick<ListTable, 'style'>, cell: Cell | undefined): bigint | undefined => {
+  const read = amountIn(list, cell);
+  const amount = read === undefined ? undefined : unitsOf(read, FINEST, typeof cell === 'object')?.amount;
+  return amount !== undefined && read?.side === 'credit' ? -amount : amount;
 };

@@ -1,21 +1,12 @@
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
-import { lexicon } from '../words/lexicon';
 import { mostly } from './list-beside';
-import { SAMPLE, type ListTable, amountIn } from './list-table';
+import { type ListTable, SAMPLE, unitsIn } from './list-table';
 import { MONEY, contentOf } from './list-columns';
-import { COLUMN_WORDS, PAID_WORDS, RATE_WORDS } from './list-words';
-import { unitsOf } from '../money/paper-amount';
+import { ASIDE_WORDS, COLUMN_WORDS, PAID_WORDS, RATE_WORDS } from './list-words';
 import { totalWords } from '../papers/total-words';
 
-/** Columns of amounts that a list may have beside what is open, and of which nothing is open. */
-const ASIDE_WORDS = lexicon(
-  'overdue, limit, credit limit, turnover, sales, purchases, budget, tax, vat, gst, discount, cash discount, net, interest, charges, last payment, price, quantity, hours, days, uberfallig, kreditlimit, umsatz, steuer, mwst, ust, skonto, netto, zinsen, plafond, encours autorise, chiffre d affaires, tva, escompte, ht, limite, ventas, iva, descuento, neto, fido, fatturato, sconto, imponibile, omzet, btw, korting, obrot, podatek, limit kupiecki, obrat, dph, forgalom, afa, moms, omsattning, omsetning, omsaetning, alv, myynti, cifra de afaceri, cota tva, ciro, kdv',
-);
-
 const NONE: ReadonlySet<string> = new Set();
-/** Decimals in which amounts are compared. */
-const FINEST = 4;
 
 /**
  * Whether in most rows what is in a column follows from others: it is one of them, what two of them come to or differ by, or what they
@@ -48,10 +39,7 @@ export const unreadColumns = (list: ListTable): readonly string[] => {
     .filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1 && !row.some((cell) => totalWords(textOf(cell), NONE) > 0)); // prettier-ignore
   const open = roles.indexOf('open');
   const plain = (name: string): string => folded(name).replace(/\d+/g, '#');
-  const units = (row: Row, at: number): bigint | undefined => {
-    const read = amountIn(list, row[at]);
-    return read === undefined ? undefined : unitsOf(read, FINEST, typeof row[at] === 'object')?.amount;
-  };
+  const units = (row: Row, at: number): bigint | undefined => unitsIn(list, row[at]);
   const isSpare = (at: number): boolean => {
     const content = contentOf(body.map((row) => textOf(row[at])));
     return (

@@ -545,7 +545,8 @@ export const readRegister = (
               items.find(gone)?.row,
             ),
           ]),
-      ...sorted.items.flatMap((row) => rowDoubts(chosen.kind, row, digits)),
+      // Amounts that were rounded to their noughts need not bear each other out to the last of them.
+      ...(table.scales.size > 0 ? [] : sorted.items.flatMap((row) => rowDoubts(chosen.kind, row, digits))),
     ],
   };
 };

@@ -1,6 +1,7 @@
 import { folded } from '../../base/folded';
 import { type Row, textOf } from '../../base/table';
 import { divideRounded, magnitude } from '../../money/rounding';
+import { scaleIn } from '../../papers/units';
 import { type Content, contentOf } from '../list-columns';
 import { monthOf } from './register-days';
 import { IN_MONTHS } from '../life';
@@ -295,7 +296,8 @@ export const columnsOf = (
   const roles: (RegisterRole | undefined)[] = names.map(() => undefined);
   // The amounts of a list are written alike: beside some with decimals, a column without any counts something else.
   const decimals = unit < 10n ** BigInt(FINEST) && contents.some(({ fractions }) => fractions >= 0.8);
-  const isAmount = (column: number): boolean => !decimals || (contents[column]?.fractions ?? 0) >= 0.5;
+  const isAmount = (column: number): boolean =>
+    !decimals || (contents[column]?.fractions ?? 0) >= 0.5 || scaleIn(names[column] ?? '') !== undefined;
   const offers = names
     .flatMap((name, column) =>
       rolesIn(kind).flatMap((role) => {

@@ -64,6 +64,16 @@ describe('registers, stock lists, plans and prepayments', () => {
       [1_000_000n, 200_000n, 60],
     ]);
     expect(assets.doubts.map(({ code }) => code)).toEqual(['list.scale']);
+    const stock = read(
+      'Stock\nCode,Article,Quantity,Unit cost,Value (TEUR)\nS1,Rope,120,103.25,12.4\nS2,Twine,80,250.10,20.0\n',
+    );
+    expect(
+      stock.items.map((item) => ('value' in item && 'unitCost' in item ? [item.unitCost, item.value] : [])),
+    ).toEqual([
+      ['103.25', 1_240_000n],
+      ['250.1', 2_000_000n],
+    ]);
+    expect(stock.doubts.map(({ code }) => code)).toEqual(['list.scale']);
   });
   it('of any cells are read or are none, and never throw', () => {
     const cell = fc.oneof(
