@@ -555,6 +555,11 @@ describe('comparatives', () => {
     expect(view?.columns).toHaveLength(7);
     expect(view?.rows.find(({ id }) => id === bank)).toMatchObject({ figure: minor(0n), entered: { 0: 500n } });
     expect(view?.rows.find(({ id }) => id === capital)?.entered).toEqual({ 0: -500n });
+    // Capital closed last year at 5.00 and opens at nothing: that is asked, and not once it opens so.
+    const asked = async () => (await proofView(books))?.proof.find(({ id }) => id === 'openings.equity-follows')?.findings; // prettier-ignore
+    expect(await asked()).toHaveLength(1);
+    await type(books, '3010', -500n);
+    expect(await asked()).toEqual([]);
     expect((await accountStory(books, bank))?.events.map(({ what }) => what).slice(0, 3)).toEqual([
       'Jul 2026: 0.20 Dr → empty',
       'Jul 2026: empty → 0.20 Dr',
