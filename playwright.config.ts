@@ -21,7 +21,8 @@ export default defineConfig({
     actionTimeout: 60_000,
     navigationTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // Keeping a trace of every test makes them half again as slow; what is tried once more has one.
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

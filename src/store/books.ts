@@ -127,9 +127,13 @@ export const bookNames = (
 ): Promise<readonly { readonly id: BooksId; readonly name: string }[]> =>
   tx.query('select id, name from books where practice_id = $1 order by name, id', [practice]);
 
-/** Says that something in these books has changed. */
-export const raiseRevision = async (tx: Queryable, id: BooksId): Promise<void> => {
-  await tx.query('update books set revision = revision + 1 where id = $1', [id]);
+/** Says that something in these books has changed; gives the revision that they have then. */
+export const raiseRevision = async (tx: Queryable, id: BooksId): Promise<bigint> => {
+  const [row] = await tx.query<{ readonly revision: bigint }>(
+    'update books set revision = revision + 1 where id = $1 returning revision',
+    [id],
+  );
+  return row?.revision ?? 0n;
 };
 
 /** `lock` makes other writers of the same books wait until this transaction ends. */

@@ -17,6 +17,8 @@ import type { BooksState } from './state';
 /** What every page of a set of books shows around its sheet. Dates are ISO text, since they cross to the browser. */
 export interface FrameView {
   readonly id: number;
+  /** Of the books, as this page shows them. */
+  readonly revision: number;
   readonly name: string;
   readonly legalForm: LegalForm;
   readonly country: string;
@@ -45,9 +47,10 @@ export interface FrameView {
 }
 
 export const frameOf = (state: BooksState, actor: Actor, since: SinceThen | undefined): FrameView => {
-  const { id, name, legalForm, country, currency, style, purpose, cutover, archived, facts } = state.books;
+  const { id, revision, name, legalForm, country, currency, style, purpose, cutover, archived, facts } = state.books;
   return {
     id,
+    revision: Number(revision),
     name,
     legalForm,
     country,

@@ -237,12 +237,11 @@ export const recorded = async <T>(
 ): Promise<Result<T>> => {
   const changes = recorder(context, name);
   const done = await run({ ...context, changes });
-  if (done.ok) {
-    await changes.write();
-    await raiseRevision(context.tx, context.books.id);
-    context.onCommit(chartAfter(context));
-  }
-  return done;
+  if (!done.ok) return done;
+  await changes.write();
+  const revision = Number(await raiseRevision(context.tx, context.books.id));
+  context.onCommit(chartAfter(context));
+  return { ...done, left: { id: context.books.id, revision } };
 };
 
 /** A use case inside one set of books: authorised for the actor's practice, the books locked so that two writers queue. */

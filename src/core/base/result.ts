@@ -20,7 +20,19 @@ export interface Problem {
 }
 
 export type Result<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+  | {
+      readonly ok: true;
+      readonly value: T;
+      /** The books that were changed for it, and as which revision of theirs. */
+      readonly left?: Revised;
+    }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/** A set of books at one of its revisions: every change makes the next. */
+export interface Revised {
+  readonly id: number;
+  readonly revision: number;
+}
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 

@@ -15,6 +15,7 @@ import { plural } from '@/core/base/result';
 import { sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { Problems } from '../parts/problems';
+import { isBehind, noted } from '../parts/send';
 import { AccountMargin } from './account-margin';
 import { AddLines } from './add-lines';
 import { ChartFrame } from './chart-frame';
@@ -62,7 +63,7 @@ export const ChartPage = ({
     chartStore(
       accounts,
       { codes: settings.codes, base: frame.currency },
-      (edits) => editChart({ books: frame.id, edits: [...edits] }),
+      (edits) => editChart({ books: frame.id, edits: [...edits] }).then(noted),
       (before, after) =>
         chartEffects(before, after, amounts, { base: frame.currency, atYearStart: frame.atYearStart }, (amount) =>
           sided(amount, frame),
@@ -70,7 +71,9 @@ export const ChartPage = ({
     ),
   );
   const state = useSyncExternalStore(store.subscribe, store.get, store.get);
-  useEffect(() => store.reset(accounts), [store, accounts]);
+  useEffect(() => {
+    if (!isBehind(frame)) store.reset(accounts);
+  }, [store, accounts, frame]);
   const [selected, setSelected] = useState<AccountId | undefined>(accounts[0]?.id);
   const [adding, setAdding] = useState(false);
   const { version } = state;

@@ -90,6 +90,7 @@ interface Props {
 export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money }: Props) => {
   const [selected, setSelected] = useState<string | undefined>();
   const rows = useSavedRows<MoneyFields>({
+    of: frame,
     stored: useMemo(() => money.map((one) => ({ id: one.account.id, revision: 0, fields: one })), [money]),
     blank: { account: PLAIN_MONEY, amount: null, details: NO_BANK_DETAILS },
     apply: (fields, { column, text }) => {

@@ -34,7 +34,7 @@ const KEYS = [
 
 /** Who the company is, what its books use, and how far they stand. */
 export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, years, next, banks, history }: View) => (
-  <FactsProvider books={frame.id} facts={facts}>
+  <FactsProvider books={frame} facts={facts}>
     <Frame
       frame={frame}
       stage="company"

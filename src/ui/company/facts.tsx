@@ -2,8 +2,9 @@
 
 import { type ReactNode, createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { changeFact } from '@/actions/company/commands';
+import type { Revised } from '@/core/base/result';
 import type { CompanyFacts, FactName } from '@/core/company/facts';
-import { send } from '../parts/send';
+import { isBehind, send } from '../parts/send';
 import { useUndoKeys } from '../parts/undo-keys';
 import { useRefresh } from '../parts/use-refresh';
 
@@ -70,7 +71,8 @@ export const FactsProvider = ({
   facts,
   children,
 }: {
-  readonly books: number;
+  /** As they were when the facts were read. */
+  readonly books: Revised;
   readonly facts: CompanyFacts;
   readonly children: ReactNode;
 }) => {
@@ -85,7 +87,7 @@ export const FactsProvider = ({
   const [undone, setUndone] = useState<readonly Change[]>([]);
   const [saving, setSaving] = useState(0);
   // The server said what stands now: by a refresh, or because somebody else changed something.
-  if (facts !== seen) {
+  if (facts !== seen && !isBehind(books)) {
     setSeen(facts);
     setStanding(facts);
   }
@@ -94,12 +96,12 @@ export const FactsProvider = ({
   const queue = useRef(Promise.resolve());
   const left = useRef(facts);
   useEffect(() => {
-    left.current = facts;
-  }, [facts]);
+    left.current = seen;
+  }, [seen]);
   const put = async (field: FactName, now: unknown): Promise<boolean> => {
     setSaving((count) => count + 1);
     setWished((before) => ({ ...before, [field]: now }));
-    const saved = queue.current.then(() => send(changeFact({ books, field, was: left.current[field], now })));
+    const saved = queue.current.then(() => send(changeFact({ books: books.id, field, was: left.current[field], now })));
     queue.current = saved.then(() => undefined);
     const done = await saved;
     if (done.ok) left.current = { ...left.current, [field]: done.value.value };
@@ -144,7 +146,7 @@ export const FactsProvider = ({
   // While something is typed, the keys undo the typing, as everywhere.
   useUndoKeys({ undo, redo, typing: () => Object.keys(drafts.get()).length > 0 });
   const store: FactsStore = {
-    books,
+    books: books.id,
     facts: { ...standing, ...wished },
     type: (field, value) => drafts.set(field, value),
     change: async (field, now) => {

@@ -1,12 +1,22 @@
-import type { Result } from '@/core/base/result';
+import type { Result, Revised } from '@/core/base/result';
+
+/** The newest revision that something stored from this tab left, by books. */
+const newest = new Map<number, number>();
+
+/**
+ * Whether what the server shows was asked for before the last that was stored from here. Such a page does not know of it yet: it comes
+ * late, and another is on its way.
+ */
+export const isBehind = ({ id, revision }: Revised): boolean => revision < (newest.get(id) ?? 0);
 
 let signedOut = false;
 
 /** Whether the last that was sent found the session ended. */
 export const isSignedOut = (): boolean => signedOut;
 
-/** What came of something that was sent, noted for `isSignedOut`. */
+/** What came of something that was sent, noted for `isSignedOut` and `isBehind`. */
 export const noted = <R extends Result<unknown>>(done: R): R => {
+  if (done.ok && done.left !== undefined && !isBehind(done.left)) newest.set(done.left.id, done.left.revision);
   signedOut = !done.ok && done.problems.some(({ code }) => code === 'access.signed-out');
   return done;
 };

@@ -52,6 +52,7 @@ export const AnalysisPage = ({ frame, lists, list, codes, document }: Found & { 
   const [selected, setSelected] = useState<string | undefined>();
   const [view, setView] = useState<'codes' | 'sums'>('codes');
   const rows = useSavedRows<CodeFields>({
+    of: frame,
     stored: useMemo(() => codes.map(({ id, revision, used: _, ...fields }) => ({ id, revision, fields })), [codes]),
     blank: blankCode(list.list),
     apply: (fields, { column, text }) => typedCode(fields, column as CodeColumn, text, frame.dates),

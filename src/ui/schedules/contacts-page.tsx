@@ -72,6 +72,7 @@ export const ContactsPage = ({
   const rules = { countries, base: frame.currency, style: frame.style, accounts };
   const list = useBroughtList(frame.id, null);
   const rows = useSavedRows<ContactFields>({
+    of: frame,
     stored: useMemo(
       () => contacts.map(({ id, revision, used: _, ...fields }) => ({ id, revision, fields })),
       [contacts],

@@ -50,7 +50,7 @@ import { ThisThing, thingTotals } from './this-thing';
 import { StatementForm } from './statement-form';
 import { TieBox } from './tie-box';
 import { SCHEDULE_NAMES } from './tie-words';
-import { useNewCode, useNewContact } from './use-made-row';
+import { useCodes, useContacts } from './use-made-row';
 
 const KEYS = [
   ['type, Enter or F2', 'edit a cell; in the blank row behind the last, a new item'],
@@ -104,7 +104,7 @@ export const SchedulePage = ({
   set,
   drafting,
   items,
-  contacts,
+  contacts: contactsShown,
   currencies,
   rates,
   terms,
@@ -116,7 +116,7 @@ export const SchedulePage = ({
   besides,
   partner,
   lists,
-  codes,
+  codes: codesShown,
   returns,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
   const editable = drafting && frame.may.includes('openings.change');
@@ -126,6 +126,8 @@ export const SchedulePage = ({
   const papers = useEvidence(frame.id, evidence);
   const list = useBroughtList(frame.id, account.id);
   const people = schedule === 'customers' || schedule === 'suppliers';
+  const { contacts, makeContact } = useContacts(frame, contactsShown, schedule);
+  const { codes, makeCode } = useCodes(frame, codesShown);
   const book = useMemo(() => contactBook(contacts), [contacts]);
   const codeOf = useMemo(() => codeBook(lists, codes), [lists, codes]);
   const rules: CellRules = {
@@ -149,6 +151,7 @@ export const SchedulePage = ({
     return all.length === 0 ? partner : (all.find((one) => one.besideAccount !== null)?.besideAccount ?? null);
   }, [items, partner]);
   const rows = useSavedRows<ItemFields>({
+    of: frame,
     stored: useMemo(
       () =>
         rowsIn(items).map(({ id, revision, account: _, paper: __, row: ___, ...fields }) => ({ id, revision, fields })),
@@ -169,12 +172,17 @@ export const SchedulePage = ({
       }),
     one: 'item',
   });
-  const makeContact = useNewContact(frame.id, schedule, (key, contact) =>
-    rows.change(key, (fields) => ({ ...fields, contact })),
-  );
-  const makeCode = useNewCode(frame.id, (key, list, code) =>
-    rows.change(key, (fields) => ({ ...fields, detail: withDetail(fields.detail, fieldOfList(list), String(code)) })),
-  );
+  const makeFor = async (key: string, column: ItemColumn, text: string): Promise<void> => {
+    const list = listOfColumn(column);
+    if (list === undefined) {
+      const contact = await makeContact(text);
+      if (contact !== undefined) rows.change(key, (fields) => ({ ...fields, contact }));
+      return;
+    }
+    const code = await makeCode(list, text);
+    if (code !== undefined)
+      rows.change(key, (fields) => ({ ...fields, detail: withDetail(fields.detail, fieldOfList(list), String(code)) }));
+  };
   const offerLast = useLastChange(frame.id, [
     'item',
     'contact',
@@ -523,8 +531,7 @@ export const SchedulePage = ({
             });
             for (const edit of placed.filter((one) => one.made)) {
               const key = rows.rows[edit.at]?.key ?? rows.next;
-              const of = listOfColumn(edit.column);
-              void (of === undefined ? makeContact(key, edit.text) : makeCode(key, of, edit.text));
+              void makeFor(key, edit.column as ItemColumn, edit.text);
             }
             rows.edit(placed);
           }}

@@ -40,6 +40,10 @@ export const adopted = <Fields>(
   }));
 };
 
+/** Whether the server has all that stands here. */
+export const allStored = (rows: readonly SheetRow<unknown>[]): boolean =>
+  rows.every((row) => row.fields === row.stored && Object.keys(row.unread).length === 0);
+
 export type Apply<Fields> = (fields: Fields, edit: Pick<CellEdit, 'column' | 'text'>) => Result<Fields>;
 
 const typedInto = <Fields>(

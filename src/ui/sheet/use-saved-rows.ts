@@ -2,11 +2,22 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { type Problem, type Result, plural } from '@/core/base/result';
+import { type Problem, type Result, type Revised, plural } from '@/core/base/result';
 import { fromWire, toWire } from '@/core/money/wire';
 import type { CellEdit } from './data-sheet';
-import { type Apply, type SheetRow, type Stored, adopted, edited, keyOf, refused, saved, unsaved } from './saved-rows';
-import { noted } from '../parts/send';
+import {
+  type Apply,
+  type SheetRow,
+  type Stored,
+  adopted,
+  allStored,
+  edited,
+  keyOf,
+  refused,
+  saved,
+  unsaved,
+} from './saved-rows';
+import { isBehind, noted } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
 
 type Written = Result<{ readonly rows: readonly ({ readonly id: number; readonly revision: number } | null)[] }>;
@@ -20,6 +31,8 @@ export interface SentRow<Fields> {
 }
 
 interface Wanted<Fields> {
+  /** The books that the stored rows are of, as they were when they were read. */
+  readonly of: Revised;
   readonly stored: readonly Stored<Fields>[];
   readonly blank: Fields;
   readonly apply: Apply<Fields>;
@@ -112,10 +125,10 @@ export const useSavedRows = <Fields>(wanted: Wanted<Fields>): SavedRows<Fields> 
     if (held.current.rows.length <= MOST_REFRESHED) refresh();
   }, [refresh, show]);
 
-  // What the server has now takes the place of what stands here, unless something here is not stored yet.
+  // What the server has now takes the place of what stands here, unless something here is not stored yet, or was not when it was read.
   useEffect(() => {
     const { rows, busy } = held.current;
-    if (busy || rows.some((row) => row.fields !== row.stored || Object.keys(row.unread).length > 0)) return;
+    if (busy || !allStored(rows) || isBehind(now.current.of)) return;
     held.current.rows = adopted(stored, rows);
     show();
   }, [stored, show]);
