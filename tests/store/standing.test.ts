@@ -156,6 +156,16 @@ describe('what is held or kept of books', () => {
     );
   });
 
+  it('is told of by what changed it: the revision that it left is that of the page that is asked for next', async () => {
+    const books = await newBooks();
+    const before = (await openingsView(books))?.frame.revision ?? Number.NaN;
+    const done = await changeFact({ books, field: 'remark', was: '', now: 'begun' });
+    expect(done.ok && done.left).toEqual({ id: books, revision: before + 1 });
+    expect((await openingsView(books))?.frame.revision).toBe(before + 1);
+    const refused = await changeFact({ books, field: 'remark', was: 'other', now: 'again' });
+    expect(refused.ok).toBe(false);
+    expect((await openingsView(books))?.frame.revision).toBe(before + 1);
+  });
   it('of another process says so by its revision: what was kept before a change there is not shown as of now', async () => {
     const books = await newBooks({ starter: 'services' });
     await boardView();
