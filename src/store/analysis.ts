@@ -14,6 +14,17 @@ export const codesOf = (tx: Queryable, booksId: BooksId): Promise<readonly Analy
     [booksId],
   );
 
+/** How many codes each list has, by its place from nil; those without any are left out. */
+export const listsInUse = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<number, number>> =>
+  new Map(
+    (
+      await tx.query<{ place: number; codes: number }>(
+        'select list_no - 1 as place, count(*)::int as codes from analysis_code where books_id = $1 group by list_no',
+        [booksId],
+      )
+    ).map(({ place, codes }) => [place, codes]),
+  );
+
 /** Codes that items of any version bear: they stay. */
 export const codesInUse = async (tx: Queryable, booksId: BooksId): Promise<ReadonlySet<number>> =>
   new Set(

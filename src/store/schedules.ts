@@ -6,6 +6,7 @@ import type { Minor } from '@/core/money/minor';
 import { keptAmount } from '@/core/money/wire';
 import { type Item, type ItemFields, keptItem } from '@/core/schedules/item';
 import { DATED_LATER, THING_ITEMS } from '@/core/schedules/kinds';
+import { PRICE_FIELDS, type PriceField } from '@/core/schedules/things/prices';
 import type { Closing, Looked, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
 import { numbersOf } from './fresh-ids';
@@ -24,6 +25,18 @@ export const itemsOf = (
   tx.query<Item>(
     `select ${ITEM} from schedule_item where books_id = $1 and set_id = $2 and ($3::int is null or account_id = $3) order by id`,
     [booksId, setId, account ?? null],
+  );
+
+/** How many prices articles of any version have on each price level, by its place from nil; levels without any are left out. */
+export const pricesInUse = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<number, number>> =>
+  new Map(
+    (
+      await tx.query<{ field: string; prices: number }>(
+        `select field, count(*)::int as prices from schedule_item i, jsonb_object_keys(i.detail) as field
+         where i.books_id = $1 and field = any($2::text[]) group by field`,
+        [booksId, [...PRICE_FIELDS]],
+      )
+    ).map(({ field, prices }) => [PRICE_FIELDS.indexOf(field as PriceField), prices]),
   );
 
 /** Some items of a version, held against other writers. */

@@ -281,6 +281,36 @@ describe('a list that is brought', () => {
   });
 });
 
+describe('prices', () => {
+  it('stand by the company’s levels, come from the columns of a list, and hold their level where it is', async () => {
+    const books = await newBooks();
+    const levels = async (was: readonly string[], now: readonly string[]) =>
+      changeFact({ books, field: 'priceLevels', was: [...was], now: [...now] });
+    valueOf(await levels([], ['Shop', 'Export']));
+    const account = await accountOf(books, '1200');
+    const content = new TextEncoder().encode(
+      'Code,Article,Quantity,Unit cost,Value,Export,Shop\n1,Nori,10,2.00,20.00,3.50,4.00\n2,Kombu,4,5.50,22.00,,9.00\n3,Dulse,3,1.25,3.75,2.00,2.50\n',
+    );
+    const brought = valueOf(await bringList({ books, account, name: 'stock.csv', content }));
+    expect(brought.doubts).toEqual([]);
+    valueOf(await takeList({ books, set: await setOf(books), account, paper: brought.paper }));
+    expect((await found(books, '1200')).items.map(({ detail }) => [detail.price, detail.price2])).toEqual([
+      ['4', '3.5'],
+      ['9', undefined],
+      ['2.5', '2'],
+    ]);
+    const file = await exportList(books, 'schedule', 'csv', { account });
+    expect(file?.content).toContain('"Selling price, Shop","Selling price, Export"');
+    // A level in use stays where it is; it may be called otherwise, and others come behind it.
+    for (const now of [['Export'], ['Export', 'Shop']])
+      expect(await levels(['Shop', 'Export'], now)).toMatchObject({
+        problems: [{ message: expect.stringMatching(/“Shop” has 3 prices.*keeps its place/) as string }],
+      });
+    valueOf(await levels(['Shop', 'Export'], ['Counter', 'Export', 'Kitchen']));
+    valueOf(await levels(['Counter', 'Export', 'Kitchen'], ['Counter', 'Export']));
+  });
+});
+
 describe('amounts over time', () => {
   it('are divided as the books say', async () => {
     const books = await newBooks();

@@ -4,11 +4,13 @@ import { partHolds } from '@/core/chart/parts-in-use';
 import type { Part } from '@/core/company/parts';
 import { firstReturnProblems, taxNumberProblems } from '@/core/company/tax';
 import type { Change } from '@/core/base/change';
-import { type Problem, problem } from '@/core/base/result';
-import { codesOf } from '@/store/analysis';
+import { movedPlace } from '@/core/company/placed-names';
+import { type Problem, plural, problem, quoted } from '@/core/base/result';
+import { codesOf, listsInUse } from '@/store/analysis';
 import { updateFact } from '@/store/books';
 import { currenciesOf, pairsOf } from '@/store/currencies';
 import { record } from '@/store/history';
+import { pricesInUse } from '@/store/schedules';
 import { standingChart } from '../frame/held-chart';
 import type { BooksContext, WritingContext } from '../kernel/action';
 import { FACT_SCHEMAS } from './schemas';
@@ -40,6 +42,28 @@ const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Pr
   return off.flatMap((part) => partHolds(part, data) ?? []);
 };
 
+/** Why names by whose places something is kept cannot change as they are about to: another name would take it over. */
+const heldNames = async (
+  { tx, books }: BooksContext,
+  field: 'priceLevels' | 'analysisLists',
+  next: CompanyFacts,
+): Promise<readonly Problem[]> => {
+  const prices = field === 'priceLevels';
+  const used = await (prices ? pricesInUse : listsInUse)(tx, books.id);
+  const moved = movedPlace(books.facts[field], next[field], new Set(used.keys()));
+  if (moved === undefined) return [];
+  const [has, keeps, out] = prices
+    ? (['price', 'a price level', 'empty its prices'] as const)
+    : (['code', 'a list', 'delete its codes'] as const);
+  return [
+    problem(
+      'names.in-use',
+      `${quoted(books.facts[field][moved] ?? '')} has ${plural(used.get(moved) ?? 0, has)}, and ${keeps} keeps its place: add new names behind the last, give this one another where it stands, or ${out} first.`,
+      field,
+    ),
+  ];
+};
+
 /** Puts a fact in the place of the one that stands, or says why not. */
 export const putFact = async <F extends FactName>(
   context: WritingContext,
@@ -49,7 +73,11 @@ export const putFact = async <F extends FactName>(
   const { tx, books, actor, now, changes } = context;
   const standing = books.facts[field];
   const next = { ...books.facts, [field]: value };
-  const wrong = [...together(field, next), ...(field === 'parts' ? await heldParts(context, next.parts) : [])];
+  const wrong = [
+    ...together(field, next),
+    ...(field === 'parts' ? await heldParts(context, next.parts) : []),
+    ...(field === 'priceLevels' || field === 'analysisLists' ? await heldNames(context, field, next) : []),
+  ];
   if (wrong.length > 0) return wrong;
   changes.add([await updateFact(tx, books, field, next[field])]);
   await record(

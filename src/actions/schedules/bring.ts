@@ -67,7 +67,8 @@ const targetOf = async (context: BooksContext, account: number | null) => {
 const dayOf = ({ books }: Pick<BooksContext, 'books'>): string => openingDate(books.cutover).toString();
 
 /** What a file is read for. */
-const aboutOf = ({ account, wanted, schedule }: Target, date: string) => ({
+const aboutOf = ({ account, wanted, schedule }: Target, date: string, levels: readonly string[]) => ({
+  levels,
   wanted,
   date,
   credit: account !== null && ownSide(schedule, account) < 0,
@@ -152,7 +153,11 @@ const previewOf = async (
           accountId(given.get(group) ?? (group === '' ? undefined : accountOfGroup(group, accounts)) ?? account.id),
         ]),
       );
-      const { items, contacts: made } = incomingThings(
+      const {
+        items,
+        contacts: made,
+        doubts,
+      } = incomingThings(
         read.read,
         {
           schedule,
@@ -164,6 +169,7 @@ const previewOf = async (
           openingDate: openingDate(books.cutover),
           spans: books.facts.spans,
           contacts,
+          levels: books.facts.priceLevels,
         },
         name,
       );
@@ -182,7 +188,7 @@ const previewOf = async (
           };
         }),
         accounts: accounts.map(({ id: one, code, name: called }) => ({ id: one, code, name: called })),
-        doubts: told(read.read.doubts),
+        doubts: told([...read.read.doubts, ...doubts]),
       };
     }
     case 'statements':
@@ -209,8 +215,11 @@ export const bringList = fileAction(
   async (context, { account, name, content }) => {
     const found = await targetOf(context, account);
     const date = dayOf(context);
+    const levels = context.books.facts.priceLevels;
     return () =>
-      found.ok ? readHeld(hashOf(content), name, aboutOf(found.value, date), () => content) : Promise.resolve(found);
+      found.ok
+        ? readHeld(hashOf(content), name, aboutOf(found.value, date, levels), () => content)
+        : Promise.resolve(found);
   },
   async (context, input, read) => {
     const found = await targetOf(context, input.account);
@@ -247,7 +256,7 @@ export const takeList = fileAction(
     if (kept === undefined)
       return () => Promise.resolve(fail(problem('paper.unknown', 'This paper is not in these books any more.')));
     const content = await paperContent(context.tx, context.books.id, kept.id);
-    const about = aboutOf(found.value, dayOf(context));
+    const about = aboutOf(found.value, dayOf(context), context.books.facts.priceLevels);
     return () => readHeld(hashOf(content), kept.name, about, () => content);
   },
   async (context, input, read) => {

@@ -12,6 +12,8 @@ interface Asked {
   readonly date: string;
   /** Whether the account stands on the credit side. */
   readonly credit: boolean;
+  /** What price levels are called in the books. */
+  readonly levels: readonly string[];
 }
 
 /** A list as a thread of the pool reads it, held for when it is taken; `hash` is that of its bytes. */

@@ -104,6 +104,7 @@ export const scheduleView = (id: number, account: number) =>
         contacts: await contactsOf(tx, books.id),
         lists: divides ? namedLists(books.facts.analysisLists) : [],
         codes: divides ? await codesOf(tx, books.id) : [],
+        levels: books.facts.priceLevels,
         evidence: [
           ...(await evidenceTo(tx, books.id, { of: 'account', id: own.id })),
           ...(set === undefined ? [] : await evidenceToItems(tx, books.id, set.id, own.id)),

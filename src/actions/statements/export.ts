@@ -149,7 +149,7 @@ const listDocument = async (
       return {
         openingDate,
         document: isThings(schedule)
-          ? thingsReport(own, items, contacts, tie, { ...rules, schedule }, codes, head)
+          ? thingsReport(own, items, contacts, tie, { ...rules, schedule }, { codes, levels: view.found.levels }, head)
           : scheduleReport(own, schedule, items, contacts, tie, codes, head),
       };
     }

@@ -61,8 +61,8 @@ describe('lists of analysis codes', () => {
     ]);
     for (const list of ANALYSIS_LISTS) expect(listOfColumn(fieldOfList(list))).toBe(list);
     expect(listOfColumn('open')).toBeUndefined();
-    expect(columnsIn('customers', false, LISTS).slice(-2)).toEqual(['analysis1', 'analysis2']);
-    expect(columnsIn('division', false, LISTS).slice(0, 2)).toEqual(['analysis1', 'analysis2']);
+    expect(columnsIn('customers', false, { lists: LISTS, levels: [] }).slice(-2)).toEqual(['analysis1', 'analysis2']);
+    expect(columnsIn('division', false, { lists: LISTS, levels: [] }).slice(0, 2)).toEqual(['analysis1', 'analysis2']);
   });
 
   it('have codes once each, whatever the capitals, and dates in order', () => {

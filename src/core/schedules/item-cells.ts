@@ -16,7 +16,7 @@ import { type ItemFields, asKind, dueBy } from './item';
 import type { ItemColumn } from './item-columns';
 import { type ItemKind, type ScheduleKind, isThings, kindsIn, signedAmount } from './kinds';
 import { type ThingRules, thingText, typedThing } from './things/cells';
-import { THING_COLUMNS } from './things/columns';
+import { thingColumns } from './things/columns';
 import { withDetail } from './things/detail';
 
 const COLUMN_LABELS: Readonly<Partial<Record<ItemColumn, string>>> = {
@@ -34,9 +34,17 @@ const COLUMN_LABELS: Readonly<Partial<Record<ItemColumn, string>>> = {
   note: 'Note',
 };
 
+/** What the sheet of a schedule has beside what every one has: lists of analysis codes, and price levels. */
+export interface SheetLists {
+  readonly lists: readonly ListNamed[];
+  readonly levels: readonly string[];
+}
+const NO_LISTS: SheetLists = { lists: [], levels: [] };
+
 /** What a column is called in a schedule. */
-export const labelOf = (schedule: ScheduleKind, column: ItemColumn): string =>
-  (isThings(schedule) ? THING_COLUMNS[schedule].find(({ id }) => id === column)?.label : undefined) ??
+export const labelOf = (schedule: ScheduleKind, column: ItemColumn, { lists, levels }: SheetLists): string =>
+  lists.find(({ list }) => list === listOfColumn(column))?.name ??
+  (isThings(schedule) ? thingColumns(schedule, levels).find(({ id }) => id === column)?.label : undefined) ??
   (schedule === 'division' && column === 'open' ? 'Amount' : COLUMN_LABELS[column]) ??
   '';
 
@@ -44,18 +52,18 @@ export const labelOf = (schedule: ScheduleKind, column: ItemColumn): string =>
 export const columnsIn = (
   schedule: ScheduleKind,
   foreign: boolean,
-  lists: readonly Pick<ListNamed, 'list'>[] = [],
+  { lists, levels }: SheetLists = NO_LISTS,
 ): readonly ItemColumn[] => {
   const codes = lists.map(({ list }) => fieldOfList(list));
   // A division is made of codes and amounts, and of little else.
   return schedule === 'division'
     ? [...codes, 'note', 'number', ...(foreign ? (['currency', 'open', 'base'] as const) : (['open'] as const))]
-    : [...ownColumns(schedule, foreign), ...codes];
+    : [...ownColumns(schedule, foreign, levels), ...codes];
 };
 
-const ownColumns = (schedule: ScheduleKind, foreign: boolean): readonly ItemColumn[] =>
+const ownColumns = (schedule: ScheduleKind, foreign: boolean, levels: readonly string[]): readonly ItemColumn[] =>
   isThings(schedule)
-    ? THING_COLUMNS[schedule].flatMap(({ id }) =>
+    ? thingColumns(schedule, levels).flatMap(({ id }) =>
         foreign && id === 'date' && schedule !== 'stock' && schedule !== 'assets' ? (['currency', id] as const) : [id],
       )
     : schedule === 'customers' || schedule === 'suppliers'

@@ -63,6 +63,8 @@ export interface ListAsked {
   /** The opening date, ISO: nothing in the list should be of after it. */
   readonly date?: string;
   readonly digits?: number;
+  /** What price levels are called where the list goes. */
+  readonly levels?: readonly string[];
 }
 
 interface Chosen {

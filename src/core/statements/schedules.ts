@@ -8,9 +8,9 @@ import { type CodeBook, codeIn } from '../schedules/analysis';
 import { CONTACT_ROLES, type Contact } from '../schedules/contact';
 import type { Item } from '../schedules/item';
 import type { ItemColumn } from '../schedules/item-columns';
-import { type ScheduleKind, type ThingKind, kindsIn } from '../schedules/kinds';
+import { type ScheduleKind, kindsIn } from '../schedules/kinds';
 import { type ThingRules, thingAmount } from '../schedules/things/cells';
-import { THING_COLUMNS, THING_SUMS } from '../schedules/things/columns';
+import { THING_SUMS, type ThingColumn, thingColumns } from '../schedules/things/columns';
 import { DETAILS, type DetailField } from '../schedules/things/detail';
 import type { Tie } from '../schedules/tie-out';
 import type { Column, Document, Line, Value } from './document';
@@ -57,33 +57,31 @@ const codeColumns = ({
   }));
 
 /** The columns of things as a document has them, with what stands in each. */
-const thingColumns = (
-  schedule: ThingKind,
+const valuesOf = (
+  own: readonly ThingColumn[],
   rules: ThingRules,
   contacts: ReadonlyMap<number, Contact>,
 ): readonly { readonly column: Column; readonly value: (item: Item) => Value }[] =>
-  THING_COLUMNS[schedule]
-    .filter(({ id }) => id !== 'should')
-    .map(({ id, label }) => {
-      const kind = id in DETAILS ? DETAILS[id as DetailField] : undefined;
-      const day = id === 'date' || id === 'due' || kind === 'day';
-      const money = MONEY.has(id) || kind === 'amount';
-      return {
-        column: { label, kind: money ? 'figure' : day ? 'date' : id === 'note' || id === 'contact' ? 'text' : 'code' },
-        value: (item): Value => {
-          if (id === 'contact') return item.contact === null ? '' : (contacts.get(item.contact)?.name ?? '');
-          if (id === 'date' || id === 'due') return item[id] === null ? null : { date: item[id] };
-          if (kind === 'day')
-            return item.detail[id as DetailField] === undefined ? null : { date: item.detail[id as DetailField] ?? '' };
-          if (money) {
-            const amount = thingAmount(item, id, rules);
-            return amount === null ? null : { amount, digits: minorDigits(item.currency) };
-          }
-          if (kind !== undefined) return item.detail[id as DetailField] ?? '';
-          return id === 'number' || id === 'reference' || id === 'note' ? item[id] : '';
-        },
-      };
-    });
+  own.map(({ id, label }) => {
+    const kind = id in DETAILS ? DETAILS[id as DetailField] : undefined;
+    const day = id === 'date' || id === 'due' || kind === 'day';
+    const money = MONEY.has(id) || kind === 'amount';
+    return {
+      column: { label, kind: money ? 'figure' : day ? 'date' : id === 'note' || id === 'contact' ? 'text' : 'code' },
+      value: (item): Value => {
+        if (id === 'contact') return item.contact === null ? '' : (contacts.get(item.contact)?.name ?? '');
+        if (id === 'date' || id === 'due') return item[id] === null ? null : { date: item[id] };
+        if (kind === 'day')
+          return item.detail[id as DetailField] === undefined ? null : { date: item.detail[id as DetailField] ?? '' };
+        if (money) {
+          const amount = thingAmount(item, id, rules);
+          return amount === null ? null : { amount, digits: minorDigits(item.currency) };
+        }
+        if (kind !== undefined) return item.detail[id as DetailField] ?? '';
+        return id === 'number' || id === 'reference' || id === 'note' ? item[id] : '';
+      },
+    };
+  });
 
 const MONEY: ReadonlySet<ItemColumn> = new Set(THING_SUMS);
 
@@ -94,13 +92,11 @@ export const thingsReport = (
   contacts: readonly Contact[],
   tie: Tie,
   rules: ThingRules,
-  codes: CodeBook,
+  { codes, levels }: { readonly codes: CodeBook; readonly levels: readonly string[] },
   head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
 ): Document => {
-  const columns = [
-    ...thingColumns(rules.schedule, rules, new Map(contacts.map((one) => [one.id, one]))),
-    ...codeColumns(codes),
-  ];
+  const own = thingColumns(rules.schedule, levels).filter(({ id }) => id !== 'should');
+  const columns = [...valuesOf(own, rules, new Map(contacts.map((one) => [one.id, one]))), ...codeColumns(codes)];
   const currency = account.currency ?? head.currency;
   const lines = items.map((item): Line => ({
     kind: 'line',
@@ -109,7 +105,7 @@ export const thingsReport = (
   }));
   const one = items.every((item) => item.currency === currency);
   const total = columns.map(({ column }, place): Value => {
-    const id = THING_COLUMNS[rules.schedule].filter((known) => known.id !== 'should')[place]?.id;
+    const id = own[place]?.id;
     if (place === 0) return '';
     if (id === 'note' || (id === 'contact' && place < 2)) return 'Total';
     return column.kind === 'figure' && id !== undefined && MONEY.has(id)

@@ -18,7 +18,8 @@ import type { ItemColumn } from '@/core/schedules/item-columns';
 import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
 import { type ScheduleKind, isThings, kindsIn } from '@/core/schedules/kinds';
 import { lacksEvidence } from '@/core/schedules/evidence';
-import { THING_COLUMNS, THING_FIGURES, WORKED_OUT } from '@/core/schedules/things/columns';
+import { THING_FIGURES, WORKED_OUT, thingColumns } from '@/core/schedules/things/columns';
+import { isPrice } from '@/core/schedules/things/prices';
 import { METHODS } from '@/core/schedules/things/depreciation';
 import { thingDoubts } from '@/core/schedules/things/doubts';
 import { supportedBy, tieOf, together } from '@/core/schedules/tie-out';
@@ -79,8 +80,9 @@ const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base', ..
 const CHOICES: ReadonlySet<ItemColumn> = new Set(['contact', 'kind', 'currency', 'method']);
 
 const widthOf = (schedule: ScheduleKind, column: ItemColumn): string =>
-  (isThings(schedule) ? THING_COLUMNS[schedule].find(({ id }) => id === column)?.width : undefined) ??
-  (schedule === 'statement' && column === 'kind' ? '19rem' : (WIDTHS[column] ?? '6.6rem'));
+  (isThings(schedule)
+    ? thingColumns(schedule, []).find(({ id }) => id === (isPrice(column) ? 'price' : column))?.width
+    : undefined) ?? (schedule === 'statement' && column === 'kind' ? '19rem' : (WIDTHS[column] ?? '6.6rem'));
 
 /** Whether an item has an amount, so that it can be kept. */
 const isComplete = ({ open, beside }: ItemFields): boolean => open !== 0n || (beside ?? 0n) !== 0n;
@@ -116,6 +118,7 @@ export const SchedulePage = ({
   besides,
   partner,
   lists,
+  levels,
   codes: codesShown,
   returns,
 }: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
@@ -257,9 +260,10 @@ export const SchedulePage = ({
           makes: (text) => `Add “${text}” to the list`,
         };
   };
-  const columns = columnsIn(schedule, foreign, lists).map((id): DataColumn<Row> => ({
+  const named = { lists, levels };
+  const columns = columnsIn(schedule, foreign, named).map((id): DataColumn<Row> => ({
     id,
-    label: lists.find(({ list }) => list === listOfColumn(id))?.name ?? labelOf(schedule, id),
+    label: labelOf(schedule, id, named),
     width:
       listOfColumn(id) === undefined ? widthOf(schedule, id) : schedule === 'division' ? 'minmax(8rem,1fr)' : '8rem',
     kind: FIGURES.has(id) ? 'figure' : CHOICES.has(id) || listOfColumn(id) !== undefined ? 'choice' : 'text',

@@ -1,6 +1,6 @@
 import type { ItemFields } from '@/core/schedules/item';
 import { type ThingRules, planOfItem, shouldBe, thingAmount } from '@/core/schedules/things/cells';
-import { THING_COLUMNS, THING_SUMS } from '@/core/schedules/things/columns';
+import { THING_SUMS, thingColumns } from '@/core/schedules/things/columns';
 import { splitAt } from '@/core/schedules/things/loan-plan';
 import { type Minor, NIL, negate, sum } from '@/core/money/minor';
 import { writeStyled } from '@/core/base/date-style';
@@ -15,7 +15,7 @@ export const thingTotals = (
   money: Money,
 ): Readonly<Record<string, string>> =>
   Object.fromEntries(
-    THING_COLUMNS[rules.schedule].flatMap(({ id }) => {
+    thingColumns(rules.schedule, []).flatMap(({ id }) => {
       if (!THING_SUMS.includes(id)) return [];
       const total = sum(items.map((item) => thingAmount(item, id, rules) ?? NIL));
       return total === NIL ? [] : [[id, figure(total, money)]];

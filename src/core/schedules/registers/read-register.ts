@@ -47,7 +47,8 @@ export interface ListedStock {
   readonly value: Minor | null;
   readonly place: string | null;
   readonly counted: string | null;
-  readonly price: string | null;
+  /** What it is sold for, in each of the list's columns of prices. */
+  readonly prices: readonly (string | null)[];
   readonly writeDown: Minor | null;
 }
 
@@ -133,12 +134,16 @@ export interface RegisterRead<K extends RegisterKind = RegisterKind> {
   readonly items: readonly Listed[K][];
   /** What the list prints as its total, by what its columns are. */
   readonly printed: Readonly<Record<string, Minor>>;
+  /** The names of its columns of prices. */
+  readonly prices: readonly string[];
   readonly doubts: readonly Problem[];
 }
 
 export interface RegisterAsked {
   readonly name: string;
   readonly digits?: number;
+  /** What price levels are called where the list goes: columns of their names hold prices. */
+  readonly levels?: readonly string[];
 }
 
 const orNull = (text: string | undefined): string | null => (text === undefined || text === '' ? null : text);
@@ -195,7 +200,7 @@ const stockOf = (row: RegisterRow): ListedStock => ({
   value: moneyIn(row, 'value'),
   place: orNull(row.texts.place),
   counted: row.days.counted ?? null,
-  price: decimalText(row.figures.price),
+  prices: row.prices.map(decimalText),
   writeDown: moneyIn(row, 'writeDown'),
 });
 
@@ -405,11 +410,15 @@ const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
   returns: ['name', 'taxPeriod', 'code', 'date', 'to'],
 };
 
-const chosenTable = (tables: readonly Table[], kinds: readonly RegisterKind[]): Chosen | undefined =>
+const chosenTable = (
+  tables: readonly Table[],
+  kinds: readonly RegisterKind[],
+  levels: readonly string[] | undefined,
+): Chosen | undefined =>
   kinds
     .flatMap((kind) =>
       tables.flatMap((one, sheet): readonly Chosen[] => {
-        const table = registerTable(one, kind);
+        const table = registerTable(one, kind, levels);
         return table === undefined ? [] : [{ kind, table, sheet }];
       }),
     )
@@ -473,7 +482,7 @@ export const readRegister = (
   kind: RegisterKind | undefined,
   asked: RegisterAsked,
 ): RegisterRead | undefined => {
-  const chosen = chosenTable(tables, kind === undefined ? REGISTER_KINDS : [kind]);
+  const chosen = chosenTable(tables, kind === undefined ? REGISTER_KINDS : [kind], asked.levels);
   if (chosen === undefined) return undefined;
   const { table, sheet } = chosen;
   const about = {
@@ -505,6 +514,7 @@ export const readRegister = (
     digits,
     items,
     printed,
+    prices: table.prices.map((column) => table.headings[column] ?? ''),
     doubts: [
       ...scaleDoubts(table.scales, table.header.at + 1),
       ...(table.ordered

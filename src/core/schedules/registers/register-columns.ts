@@ -268,6 +268,8 @@ const MOVES: readonly RegisterRole[] = ['additions', 'disposals'];
 
 export interface Columns {
   readonly roles: readonly (RegisterRole | undefined)[];
+  /** Columns of what an article is sold for: one, or one for each price level. */
+  readonly prices: readonly number[];
   /** How well their names say so, and their figures bear each other out. */
   readonly names: number;
   readonly holds: number;
@@ -283,6 +285,8 @@ export const columnsOf = (
   body: readonly Row[],
   figures: readonly Figures[],
   unit: bigint,
+  /** What price levels are called where the list goes. */
+  levels: readonly string[] = [],
 ): Columns => {
   const contents = names.map((_, column) => contentOf(body.map((row) => textOf(row[column]))));
   const filled = names.map((_, column) => figures.filter((row) => row[column] !== undefined).length);
@@ -443,8 +447,22 @@ export const columnsOf = (
     );
   for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))
     give(role, free((content, column) => content.dates >= 0.8 || (months[column] ?? 0) >= 0.8)[0]);
+  const isLevel = new Set(levels.map(folded));
+  const prices =
+    kind !== 'stock'
+      ? []
+      : names.flatMap((name, column) =>
+          roles[column] === 'price' ||
+          (roles[column] === undefined &&
+            (inFigures[column] ?? 0) >= 0.6 &&
+            (contents[column]?.dates ?? 0) < 0.3 &&
+            (isLevel.has(folded(name)) || offers.some((one) => one.column === column && one.role === 'price')))
+            ? [column]
+            : [],
+        );
   return {
     roles,
+    prices,
     names: names.reduce(
       (sum, name, column) => sum + (roles[column] === undefined ? 0 : named(kind, roles[column], name)),
       0,

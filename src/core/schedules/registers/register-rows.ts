@@ -19,6 +19,8 @@ export interface RegisterRow {
   readonly days: Readonly<Partial<Record<RegisterRole, string>>>;
   readonly money: Readonly<Partial<Record<RegisterRole, Minor>>>;
   readonly figures: Readonly<Partial<Record<RegisterRole, PaperAmount>>>;
+  /** What it is sold for, in the columns of prices. */
+  readonly prices: readonly (PaperAmount | undefined)[];
   /** The columns of which something does not read. */
   readonly unread: readonly RegisterRole[];
   /** What it is grouped under: its own class, or the heading above it. */
@@ -119,7 +121,8 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
     const [day] = said.split(/\s+/).flatMap((word) => (/\d/.test(word) ? (dayIn(table, word) ?? []) : []));
     if (day !== undefined) days.disposed = day;
   }
-  return { row: number, texts, days, money, figures, unread, group: null };
+  const prices = table.prices.map((column) => figureIn(row[column], table.style));
+  return { row: number, texts, days, money, figures, prices, unread, group: null };
 };
 
 /** A heading without the word for what it is: "Class: Vehicles". */

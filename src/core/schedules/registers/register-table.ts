@@ -123,7 +123,11 @@ const digitsOf = (figures: readonly (readonly (PaperAmount | undefined)[])[], co
 };
 
 /** The list of a kind in a table; undefined where no row names its columns and none of its figures bears another out. */
-export const registerTable = (table: Table, kind: RegisterKind): RegisterTable | undefined => {
+export const registerTable = (
+  table: Table,
+  kind: RegisterKind,
+  levels: readonly string[] = [],
+): RegisterTable | undefined => {
   const { rows } = table;
   const width = Math.min(
     WIDEST,
@@ -155,7 +159,7 @@ export const registerTable = (table: Table, kind: RegisterKind): RegisterTable |
   const all = headings.map((_, column) => column);
   const fewest = all.map((column) => digitsOf(read, [column])).filter((digits) => digits > 0);
   const unit = 10n ** BigInt(FINEST - (fewest.length === 0 ? 0 : Math.min(...fewest)));
-  const columns = columnsOf(kind, headings, body, figures, unit);
+  const columns = columnsOf(kind, headings, body, figures, unit, levels);
   const money = columns.roles.flatMap((role, column) =>
     role !== undefined && isMoneyRole(kind, role) ? [column] : [],
   );

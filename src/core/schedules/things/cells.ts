@@ -28,6 +28,7 @@ import {
 } from './detail';
 import { METHODS, writtenOff } from './depreciation';
 import { shareAfter } from './elapsed';
+import { isPrice } from './prices';
 import { type Payment, nextPayment, planOf, splitAt } from './loan-plan';
 
 /** What the cells of things are read and written with. */
@@ -161,7 +162,7 @@ export const thingText = (item: ItemFields, column: ItemColumn, rules: ThingRule
         const value = decimalIn(item.detail, column);
         if (value === null) return '';
         // Prices stand in line: with two decimals at least.
-        const priced = column === 'cost' || column === 'price' || column === 'nominal';
+        const priced = column === 'cost' || column === 'nominal' || isPrice(column);
         return decimalText(priced ? atLeast(value, 2) : value, rules.style, rules.dates);
       }
       case 'day':

@@ -1,5 +1,6 @@
 import type { ItemColumn } from '../item-columns';
 import type { ThingKind } from '../kinds';
+import { PRICE_FIELDS, priceLevels } from './prices';
 
 /** A column of a schedule of things: what it is called there, and how wide it stands. */
 export interface ThingColumn {
@@ -11,8 +12,8 @@ export interface ThingColumn {
 const column = (id: ItemColumn, label: string, width = '6.6rem'): ThingColumn => ({ id, label, width });
 const WIDE = 'minmax(10rem,1.4fr)';
 
-/** The columns of each kind, in their order. `net`, `should` and `gone` are worked out. */
-export const THING_COLUMNS: Readonly<Record<ThingKind, readonly ThingColumn[]>> = {
+/** The columns of each kind, in their order. `net`, `should` and `gone` are worked out; of `price` there is one for each level. */
+const THING_COLUMNS: Readonly<Record<ThingKind, readonly ThingColumn[]>> = {
   stock: [
     column('number', 'Code', '6rem'),
     column('note', 'Article', WIDE),
@@ -21,7 +22,7 @@ export const THING_COLUMNS: Readonly<Record<ThingKind, readonly ThingColumn[]>> 
     column('cost', 'Unit cost'),
     column('open', 'Value', '7rem'),
     column('beside', 'Write-down', '6.2rem'),
-    column('price', 'Selling price', '6.8rem'),
+    column('price', '', '6.8rem'),
     column('date', 'Counted on', '6.1rem'),
     column('place', 'Place', '5.5rem'),
     column('category', 'Category', '7rem'),
@@ -82,6 +83,12 @@ export const THING_COLUMNS: Readonly<Record<ThingKind, readonly ThingColumn[]>> 
   ],
 };
 
+/** The columns of a schedule of things, in their order, in books with such price levels. */
+export const thingColumns = (kind: ThingKind, levels: readonly string[]): readonly ThingColumn[] =>
+  THING_COLUMNS[kind].flatMap((one) =>
+    one.id === 'price' ? priceLevels(levels).map(({ field, label }) => ({ ...one, id: field, label })) : [one],
+  );
+
 /** Columns that nobody types: they follow from others. */
 export const WORKED_OUT: ReadonlySet<ItemColumn> = new Set(['net', 'should', 'gone']);
 
@@ -96,7 +103,7 @@ export const BESIDE: Readonly<Partial<Record<ThingKind, { readonly sign: 1 | -1;
 export const THING_FIGURES: readonly ItemColumn[] = [
   'quantity',
   'cost',
-  'price',
+  ...PRICE_FIELDS,
   'beside',
   'should',
   'net',

@@ -4,10 +4,12 @@ import { dated, say } from '../../base/sentence';
 import { minorDigits } from '../../money/currency';
 import { formatMinor } from '../../money/format';
 import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
+import type { Decimal } from '../../money/rate';
 import type { Asked } from '../item';
 import { type ThingRules, afterOf, articleValue, planOfItem, shouldBe } from './cells';
 import { amountIn, decimalIn, methodIn, monthsIn } from './detail';
 import { isNear } from './depreciation';
+import { PRICE_FIELDS } from './prices';
 import { monthsBetween } from './elapsed';
 
 const ask = (code: string, message: Parameters<typeof problem>[1], column: string): Problem =>
@@ -52,6 +54,13 @@ const assetDoubts = (item: Asked, rules: ThingRules, money: (amount: Minor) => s
   ];
 };
 
+/** A price of more times the cost is asked about: cost and price may be of different units. */
+const FAR = 50n;
+
+/** Whether one decimal is more than so many times another. */
+const isMore = (one: Decimal, other: Decimal, times = 1n): boolean =>
+  one.coefficient * 10n ** BigInt(other.scale) > times * other.coefficient * 10n ** BigInt(one.scale);
+
 const articleDoubts = (
   item: Asked,
   { openingDate }: ThingRules,
@@ -59,13 +68,11 @@ const articleDoubts = (
   someCounted: boolean,
 ): readonly Problem[] => {
   const { detail } = item;
-  const [quantity, cost, price] = [
-    decimalIn(detail, 'quantity'),
-    decimalIn(detail, 'cost'),
-    decimalIn(detail, 'price'),
-  ];
+  const [quantity, cost] = [decimalIn(detail, 'quantity'), decimalIn(detail, 'cost')];
   const worth = quantity === null || cost === null ? undefined : articleValue(quantity, cost, item.currency);
-  const dear = cost !== null && price !== null && price.coefficient > 0n && cost.coefficient * 10n ** BigInt(price.scale) > price.coefficient * 10n ** BigInt(cost.scale); // prettier-ignore
+  const prices = PRICE_FIELDS.flatMap((field) => decimalIn(detail, field) ?? []).filter((one) => one.coefficient > 0n);
+  const dear = cost !== null && prices.length > 0 && prices.every((price) => isMore(cost, price));
+  const cheap = cost !== null && cost.coefficient > 0n && prices.some((price) => isMore(price, cost, FAR));
   return [
     ...(quantity !== null && quantity.coefficient < 0n
       ? [
@@ -82,7 +89,9 @@ const articleDoubts = (
         ? [ask('cost', 'Its cost is below nil.', 'cost')]
         : dear
           ? [ask('dear', 'It costs more than it is sold for. Is its value to be written down?', 'cost')]
-          : []),
+          : cheap
+            ? [ask('cheap', `It is sold for more than ${FAR} times its cost. Is the cost of one of it?`, 'cost')]
+            : []),
     ...(worth !== undefined && abs(subtract(worth, item.open)) > 1n
       ? [ask('worth', `Quantity times cost is ${money(worth)}.`, 'open')]
       : []),

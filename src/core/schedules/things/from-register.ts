@@ -1,6 +1,6 @@
 import { dated, say } from '../../base/sentence';
 import { type PlainDate, plainDate } from '../../base/dates';
-import { type Problem, problem } from '../../base/result';
+import { type Problem, problem, quoted } from '../../base/result';
 import type { Account, AccountId } from '../../chart/account';
 import type { SpanRule } from '../../company/facts';
 import { minorDigits } from '../../money/currency';
@@ -26,6 +26,7 @@ import type { RegisterKind } from '../registers/register-words';
 import { afterOf, articleValue, dividedLoan } from './cells';
 import { type Detail, NO_DETAIL, isKept, withDetail } from './detail';
 import { methodOf } from './depreciation';
+import { type PriceField, levelsOfColumns } from './prices';
 
 /** A row of a register as an item, on the account that its class or category belongs to. */
 export interface IncomingThing extends IncomingItem {
@@ -46,6 +47,8 @@ export interface RegisterRules {
   readonly openingDate: PlainDate;
   readonly spans: SpanRule;
   readonly contacts: readonly Contact[];
+  /** The names of the company's price levels. */
+  readonly levels: readonly string[];
 }
 
 interface Row {
@@ -109,7 +112,12 @@ const assetRow = (listed: ListedAsset, digits: number, to: number): Row => ({
 /** A price of ten to the power of so many pieces as that of one. */
 const perPiece = ({ coefficient, scale }: Decimal, powers: number): Decimal => ({ coefficient, scale: scale + powers });
 
-const stockRow = (listed: ListedStock, digits: number, currency: string): Row => {
+const stockRow = (
+  listed: ListedStock,
+  digits: number,
+  currency: string,
+  levels: readonly (PriceField | undefined)[],
+): Row => {
   const [quantity, cost] = [kept(listed.quantity), kept(listed.unitCost)];
   const signed = (text: string) => {
     const { coefficient, scale } = decimalOf(text.replace('-', ''));
@@ -135,7 +143,9 @@ const stockRow = (listed: ListedStock, digits: number, currency: string): Row =>
         unit: cut(listed.unit, 20),
         quantity,
         cost: each,
-        price: kept(listed.price),
+        ...Object.fromEntries(
+          levels.flatMap((field, at) => (field === undefined ? [] : [[field, kept(listed.prices[at] ?? null)]])),
+        ),
         place: cut(listed.place),
         category: cut(listed.category),
       }),
@@ -283,10 +293,15 @@ export const incomingThings = (
   read: RegisterRead,
   rules: RegisterRules,
   name: string,
-): { readonly items: readonly IncomingThing[]; readonly contacts: readonly ContactFields[] } => {
+): {
+  readonly items: readonly IncomingThing[];
+  readonly contacts: readonly ContactFields[];
+  readonly doubts: readonly Problem[];
+} => {
   const { schedule, account: page, base } = rules;
   const byId = new Map(rules.accounts.map((one) => [one.id, one]));
-  const rows = rowsOf(read, rules, name);
+  const levels = levelsOfColumns(read.prices, rules.levels);
+  const rows = rowsOf(read, rules, name, levels);
   const { contactOf, made } = contactFinder(rules.contacts, schedule === 'span' ? 'supplier' : 'other');
   const items = rows.map(({ listed, group, fields, open, original, beside, who = null, problems }): IncomingThing => {
     const account = byId.get(rules.places.get(group) ?? page.id) ?? page;
@@ -328,7 +343,14 @@ export const incomingThings = (
       ],
     };
   });
-  return { items, contacts: made };
+  const unknown = read.prices.filter((_, at) => levels[at] === undefined);
+  const doubts = unknown.map((column) =>
+    problem(
+      'list.level',
+      `${quoted(column)} holds prices, and no price level of these books is called so: they stay out. Name the level on the Company page, then bring the list again.`,
+    ),
+  );
+  return { items, contacts: made, doubts };
 };
 
 const amountsOf = (
@@ -344,14 +366,19 @@ const amountsOf = (
     : { open: subtract(open, beside), beside, besideAccount };
 };
 
-const rowsOf = (read: RegisterRead, rules: RegisterRules, name: string): readonly Row[] => {
+const rowsOf = (
+  read: RegisterRead,
+  rules: RegisterRules,
+  name: string,
+  levels: readonly (PriceField | undefined)[],
+): readonly Row[] => {
   const currency = rules.account.currency ?? rules.base;
   const to = minorDigits(currency);
   switch (read.kind) {
     case 'assets':
       return (read.items as readonly ListedAsset[]).map((one) => assetRow(one, read.digits, to));
     case 'stock':
-      return (read.items as readonly ListedStock[]).map((one) => stockRow(one, read.digits, currency));
+      return (read.items as readonly ListedStock[]).map((one) => stockRow(one, read.digits, currency, levels));
     case 'prepayments':
       return (read.items as readonly ListedSpan[]).map((one) => spanRow(one, rules));
     case 'loans': {

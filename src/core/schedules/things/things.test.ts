@@ -18,7 +18,7 @@ import { readList } from '../read-list';
 import { readRegister } from '../registers/read-register';
 import { supportedBy, tieOf, together } from '../tie-out';
 import { type ThingRules, afterOf, articleValue, movedBeside, thingText, typedThing } from './cells';
-import { THING_COLUMNS } from './columns';
+import { thingColumns } from './columns';
 import { isNear, methodOf, writtenOff } from './depreciation';
 import { detailProblems } from './detail';
 import { thingDoubts } from './doubts';
@@ -29,6 +29,7 @@ import { type Loan, nextPayment, planOf, splitAt } from './loan-plan';
 import { accountOfGroup, besideAccounts, partnerOf } from './partners';
 
 const OPENING = plainDate('2026-07-31');
+const LEVELS = ['Shop', 'Kitchen', 'Export shop'];
 const account = (
   id: number,
   name: string,
@@ -341,10 +342,10 @@ describe('cells of things', () => {
   });
   it('show what was typed, in every column that takes something', () => {
     const texts: Readonly<Partial<Record<ItemColumn, string>>> = {
-      method: 'Reducing balance', life: '60', rate: '12.5', residual: '100.00', disposed: '1/5/2026', category: 'A', unit: 'kg', quantity: '-2.5', cost: '3.1234', price: '4.00', place: 'B', instalment: '250.00', every: '3', shares: '100', nominal: '1.25', date: '3/4/2026', due: '4/5/2026', original: '900.00', open: '800.00', beside: '50.00',
+      method: 'Reducing balance', life: '60', rate: '12.5', residual: '100.00', disposed: '1/5/2026', category: 'A', unit: 'kg', quantity: '-2.5', cost: '3.1234', price: '4.00', price2: '3.50', price3: '3.125', place: 'B', instalment: '250.00', every: '3', shares: '100', nominal: '1.25', date: '3/4/2026', due: '4/5/2026', original: '900.00', open: '800.00', beside: '50.00',
     }; // prettier-ignore
     for (const schedule of THING_KINDS)
-      for (const { id } of THING_COLUMNS[schedule]) {
+      for (const { id } of thingColumns(schedule, LEVELS)) {
         const text = texts[id];
         if (text === undefined || id === 'date' || id === 'due') continue;
         const rules = rulesOf(schedule);
@@ -391,6 +392,8 @@ describe('what is asked about things', () => {
     expect(asked([typed('stock', { ...rope, quantity: '-2' })], 'stock')).toEqual(['below']);
     expect(asked([typed('stock', { quantity: '3', open: '5', date: '31/7/2026' })], 'stock')).toEqual(['cost']);
     expect(asked([typed('stock', { ...rope, price: '1.50' })], 'stock')).toEqual(['dear']);
+    expect(asked([typed('stock', { ...rope, price: '1.50', price2: '3' })], 'stock')).toEqual([]);
+    expect(asked([typed('stock', { ...rope, price3: '101' })], 'stock')).toEqual(['cheap']);
     expect(asked([typed('stock', { ...rope, open: '25' })], 'stock')).toEqual(['worth']);
     expect(asked([typed('stock', { ...rope, date: '5/8/2026' })], 'stock')).toEqual(['counted']);
     expect(asked([typed('stock', rope), typed('stock', { ...rope, date: '' })], 'stock')).toEqual(['counted']);
@@ -501,6 +504,7 @@ describe('a register that is brought', () => {
     openingDate: OPENING,
     spans: 'days' as const,
     contacts: [],
+    levels: LEVELS,
   });
   const brought = (text: string, schedule: ThingKind, kind: Parameters<typeof readRegister>[1], places = {}) => {
     const tables = readCsv(new TextEncoder().encode(text), 'list.csv');
@@ -530,6 +534,23 @@ describe('a register that is brought', () => {
       [BOATS.id, 'Old punt', 900_00n, -900_00n, BOATS_OFF.id, 1],
       [RACKS.id, 'Rack', 1_000_00n, -200_00n, RACKS_OFF.id, 0],
     ]);
+  });
+  it('has prices of each level, by what its columns are called; what no level is called stays out, told', () => {
+    const pricesOf = (header: string) => {
+      const text = `Code,Article,Unit,Quantity,Unit cost,Value,${header}\n1,Dulse,kg,10,2.00,20.00,4.00,3.50,3.25\n2,Nori,kg,4,5.50,22.00,9.00,8.50,8.10\n3,Kombu,kg,3,1.25,3.75,2.50,2.00,\n`;
+      const tables = readCsv(new TextEncoder().encode(text), 'list.csv');
+      const read = tables.ok
+        ? readList(tables.value, 'stock', { name: 'list.csv', levels: rules('stock').levels })
+        : undefined;
+      if (read?.ok !== true || read.value.kind !== 'things') throw new Error('not read');
+      const { items, doubts } = incomingThings(read.value.read, rules('stock'), 'list.csv');
+      const { price, price2, price3 } = items[0]?.item.detail ?? {};
+      return [price, price2, price3, doubts.length];
+    };
+    expect(pricesOf('Kitchen,Shop,Export shop')).toEqual(['3.5', '4', '3.25', 0]);
+    expect(pricesOf('Selling price kitchen,Selling price export shop,Selling price')).toEqual(['3.25', '4', '3.5', 0]);
+    expect(pricesOf('VK,VK Export shop,VK Kitchen')).toEqual(['4', '3.25', '3.5', 0]);
+    expect(pricesOf('VK 1,VK 2,VK Shop')).toEqual(['3.25', undefined, undefined, 2]);
   });
   it('of a loan’s payments is the loan: what is owed on the opening date, and what of it within a year', () => {
     const rows = Array.from({ length: 24 }, (_, place) => {
@@ -568,7 +589,7 @@ describe('a register that is brought', () => {
 
 describe('a list of things that is exported', () => {
   const HEAD = { openingDate: OPENING.toString(), currency: 'EUR', digits: 2, draft: true };
-  const exported = (schedule: ThingKind, items: readonly ItemFields[]): string => {
+  const exported = (schedule: ThingKind, items: readonly ItemFields[], levels: readonly string[] = []): string => {
     const rows = items.map((item, id): Item => ({
       ...item,
       id: id + 1,
@@ -587,11 +608,18 @@ describe('a list of things that is exported', () => {
       explained: null,
       rate: () => undefined,
     });
-    return toCsv(plainRows(thingsReport(OF[schedule], rows, [], tie, rulesOf(schedule), NO_CODES, HEAD)));
+    return toCsv(
+      plainRows(thingsReport(OF[schedule], rows, [], tie, rulesOf(schedule), { codes: NO_CODES, levels }, HEAD)),
+    );
   };
-  const again = (schedule: ThingKind, kind: Parameters<typeof readRegister>[1], items: readonly ItemFields[]) => {
-    const tables = readCsv(new TextEncoder().encode(exported(schedule, items)), 'list.csv');
-    const read = tables.ok ? readRegister(tables.value, kind, { name: 'list.csv' }) : undefined;
+  const again = (
+    schedule: ThingKind,
+    kind: Parameters<typeof readRegister>[1],
+    items: readonly ItemFields[],
+    levels: readonly string[] = [],
+  ) => {
+    const tables = readCsv(new TextEncoder().encode(exported(schedule, items, levels)), 'list.csv');
+    const read = tables.ok ? readRegister(tables.value, kind, { name: 'list.csv', levels }) : undefined;
     return (
       read === undefined
         ? []
@@ -607,6 +635,7 @@ describe('a list of things that is exported', () => {
               openingDate: OPENING,
               spans: 'days',
               contacts: [],
+              levels,
             },
             'list.csv',
           ).items
@@ -672,6 +701,8 @@ describe('a list of things that is exported', () => {
       }),
     );
     expect(again('stock', 'stock', stock)).toEqual(stock);
+    const priced = stock.map((item) => typed('stock', { price2: '4.25', price3: '3.9' }, { from: item }));
+    expect(again('stock', 'stock', priced, LEVELS)).toEqual(priced);
     const spans = [1, 2, 3].map((n) =>
       typed('span', {
         note: `Fees ${String(n)}`,
