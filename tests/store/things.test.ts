@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { undo } from '@/actions/changes/commands';
 import { changesView } from '@/actions/changes/views';
-import { editChart, mergeAccounts } from '@/actions/chart/commands';
+import { takeCopy } from '@/actions/chart/begin';
+import { addAccount, editChart, mergeAccounts } from '@/actions/chart/commands';
 import { changeFact } from '@/actions/company/commands';
 import { budgetByRule, saveComparatives } from '@/actions/openings/comparatives';
 import { comparativesView } from '@/actions/openings/comparatives-view';
@@ -308,6 +309,14 @@ describe('prices', () => {
       });
     valueOf(await levels(['Shop', 'Export'], ['Counter', 'Export', 'Kitchen']));
     valueOf(await levels(['Counter', 'Export', 'Kitchen'], ['Counter', 'Export']));
+    // So it does where the defaults of other books are copied.
+    const source = await newBooks();
+    valueOf(await changeFact({ books: source, field: 'priceLevels', was: [], now: ['Export', 'Counter'] }));
+    valueOf(await addAccount({ books: source, code: '1299', name: 'Nets in store', classification: 'current-asset', parent: null, role: null, heading: false })); // prettier-ignore
+    const wish = { branches: null, inactive: true, notes: true, taxCodes: false, pattern: false, currencies: false };
+    const copied = valueOf(await takeCopy({ ...wish, books, from: { kind: 'books', id: source }, defaults: true }));
+    expect(copied.also).toEqual([expect.stringContaining('but for price levels, which are in use')]);
+    expect((await found(books, '1200')).levels).toEqual(['Counter', 'Export']);
   });
 });
 

@@ -7,6 +7,7 @@ import { copied } from '@/core/chart/copy';
 import { readLines } from '@/core/chart/lines';
 import type { TaxCodeFields } from '@/core/chart/tax-codes';
 import { DEFAULT_FACTS } from '@/core/chart/template';
+import { FACT_LABELS } from '@/core/company/facts';
 import { PART_IDS } from '@/core/company/parts';
 import { type Result, fail, ok, plural, problem } from '@/core/base/result';
 import { updateChartSettings, updateFact } from '@/store/books';
@@ -18,6 +19,7 @@ import { standingChart, standingIndex } from '../frame/held-chart';
 import { type WritingContext, action, booksAction } from '../kernel/action';
 import { draw } from '../calendar/draw';
 import { standing } from '../calendar/standing';
+import { heldNames } from '../company/facts';
 import { beginFrom, takeIncoming } from './beginnings';
 import { answers, choices, clash } from './schemas';
 import { findSource, sourceOfBooks, sourceRef } from './sources';
@@ -189,11 +191,20 @@ export const takeCopy = booksAction(
       also.push('the calendar pattern');
     }
     if (input.defaults) {
+      const held: string[] = [];
       for (const fact of DEFAULT_FACTS) {
         const value = source.defaults[fact];
-        if (value !== undefined) context.changes.add([await updateFact(tx, books, fact, value)]);
+        if (value === undefined) continue;
+        // What is in use here keeps its names.
+        if ((await heldNames(context, fact, { ...books.facts, [fact]: value })).length > 0)
+          held.push(FACT_LABELS[fact].toLowerCase());
+        else context.changes.add([await updateFact(tx, books, fact, value)]);
       }
-      also.push('the defaults for documents');
+      also.push(
+        held.length === 0
+          ? 'the defaults for documents'
+          : `the defaults for documents, but for ${held.join(' and ')}, which are in use`,
+      );
     }
     if (empty)
       context.changes.add(

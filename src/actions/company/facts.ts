@@ -43,11 +43,12 @@ const heldParts = async ({ tx, books }: BooksContext, next: readonly Part[]): Pr
 };
 
 /** Why names by whose places something is kept cannot change as they are about to: another name would take it over. */
-const heldNames = async (
+export const heldNames = async (
   { tx, books }: BooksContext,
-  field: 'priceLevels' | 'analysisLists',
+  field: FactName,
   next: CompanyFacts,
 ): Promise<readonly Problem[]> => {
+  if (field !== 'priceLevels' && field !== 'analysisLists') return [];
   const prices = field === 'priceLevels';
   const used = await (prices ? pricesInUse : listsInUse)(tx, books.id);
   const moved = movedPlace(books.facts[field], next[field], new Set(used.keys()));
@@ -76,7 +77,7 @@ export const putFact = async <F extends FactName>(
   const wrong = [
     ...together(field, next),
     ...(field === 'parts' ? await heldParts(context, next.parts) : []),
-    ...(field === 'priceLevels' || field === 'analysisLists' ? await heldNames(context, field, next) : []),
+    ...(await heldNames(context, field, next)),
   ];
   if (wrong.length > 0) return wrong;
   changes.add([await updateFact(tx, books, field, next[field])]);
