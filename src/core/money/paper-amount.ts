@@ -1,6 +1,6 @@
 import { isMark, mayMean } from './marks';
 import { divideRounded } from './rounding';
-import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
+import { type NumberStyle, marksOf, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 
 /** An amount as a paper writes it. `scale` is its number of decimals; `side` is there when the text itself names one. */
 export interface PaperAmount {
@@ -21,6 +21,9 @@ const patternOf = (style: NumberStyle): RegExp => {
   return made;
 };
 
+/** Dashes in the place of decimals that are nought: "1'250.–", "1.250,--". */
+const DASHED = /(?<=\d([.,]))[-—]{1,2}(?=$|[\s)*])/;
+
 /** A number with one sign at most: a plus or minus before it, or a minus after it. */
 const signedNumber = (text: string, style: NumberStyle): PaperAmount | undefined => {
   const before = text.startsWith('-') || text.startsWith('+');
@@ -32,8 +35,9 @@ const signedNumber = (text: string, style: NumberStyle): PaperAmount | undefined
   return { coefficient: after || text.startsWith('-') ? -coefficient : coefficient, scale };
 };
 
+const STARS = /^\*{1,3}|\*{1,3}$/g;
 const SIDE = /(?<=[\d\s)-])(dr|cr|d|c|s|h)\.?$/iu;
-const SIDE_FIRST = /^(dr|cr|d|c|s|h)\.?\s(?=[\d\s.,']{0,3}\d)/i;
+const SIDE_FIRST = /^(dr|cr|d|c|s|h)\.?\s(?=(?:\p{L}{3}\s?|\p{Sc}\s?)?[\d\s.,']{0,3}\d)/iu;
 const MARK_BEFORE = /^[+-]?(\p{L}{0,3}[\p{Sc}]|\p{L}{1,3}\.?)/u;
 const MARK_AFTER = /(\p{L}{0,3}[\p{Sc}]|(?<!\p{L})\p{L}{1,3}\.?)-?$/u;
 
@@ -65,10 +69,13 @@ const withoutMarks = (text: string, currency: string | undefined): string | unde
 export const readPaperAmount = (cell: string, style: NumberStyle, currency?: string): PaperAmount | undefined => {
   if (cell.length > MOST_AMOUNT_CHARACTERS && cell.trim().length > MOST_AMOUNT_CHARACTERS) return undefined;
   let text = plainSeparators(cell.trim());
+  if (DASHED.exec(text)?.[1] === marksOf(style).decimal) text = text.replace(DASHED, '');
   // A bare number has none of what is looked for below, and in most papers all are.
   const bare = signedNumber(text, style);
   if (bare !== undefined) return bare;
   if (isNil(text)) return { coefficient: 0n, scale: 0 };
+  // Stars set a sum apart.
+  if (text.includes('*')) text = text.replace(STARS, '').trim();
   const behind = SIDE.exec(text)?.[1];
   const sideWord = (behind ?? SIDE_FIRST.exec(text)?.[1])?.toLowerCase();
   if (sideWord !== undefined) text = text.replace(behind === undefined ? SIDE_FIRST : SIDE, '').trim();

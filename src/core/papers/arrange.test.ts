@@ -71,6 +71,41 @@ describe('a table is read however it lies', () => {
     );
   });
 
+  it('with lines that are called alike below each account', () => {
+    fc.assert(
+      fc.property(accounts, fc.constantFrom('', 'Account: '), fc.boolean(), (list, before, days) => {
+        const day = days ? '31.07.2026' : '';
+        const found = taken([
+          ['General ledger, sums', '', '', ''],
+          ['Date', 'Text', 'Debit', 'Credit', 'Balance'],
+          ...list.flatMap((one, at) => [
+            [`${before}${one.code} ${one.name}`],
+            ['', 'Opening balance', '', '', '0.00'],
+            ['', 'Turnover', written(Math.max(0, one.amount) + at * 100), written(Math.max(0, -one.amount) + at * 100)],
+            [day, 'Closing balance', '', '', `${one.amount < 0 ? '-' : ''}${written(one.amount)}`],
+          ]),
+        ]);
+        expect(found).toEqual({ arrangement: 'with-lines', rows: list });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('with its codes in two columns', () => {
+    fc.assert(
+      fc.property(accounts, (list) => {
+        const parts = (at: number) => [String(10 + Math.floor(at / 3)), `0${String((at % 3) * 10)}`.slice(-2)];
+        const found = taken([
+          ['Main', 'Sub', 'Name', 'Debit', 'Credit'],
+          ...list.map((one, at) => [...parts(at), one.name, side(1, one), side(-1, one)]),
+        ]);
+        const rows = list.map((one, at) => ({ ...one, code: parts(at).join('') }));
+        expect(found).toEqual({ arrangement: 'two-codes', rows });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   it('with two accounts a line, debits at the left and credits at the right', () => {
     fc.assert(
       fc.property(accounts, (list) => {
@@ -120,6 +155,29 @@ describe('a table is read however it lies', () => {
         }
       }),
       { numRuns: 3000 },
+    );
+  });
+});
+
+describe('the sign of a balance', () => {
+  it('is told by the turnovers beside it, whatever the accounts are called', () => {
+    fc.assert(
+      fc.property(accounts, fc.boolean(), fc.boolean(), (list, opens, turned) => {
+        const signed = (amount: number): string => `${amount < 0 ? '-' : ''}${written(amount)}`;
+        const found = taken([
+          ['Code', 'Account', ...(opens ? ['Opening'] : []), 'Debit', 'Credit', 'Closing'],
+          ...list.map(({ code, name, amount }, at) => {
+            // What an account began with, which nets to zero too.
+            const first = opens && at < 2 ? (at === 0 ? 1234 : -1234) : 0;
+            const moved = amount - first;
+            const [debit, credit] = [Math.max(0, moved) + at * 77, Math.max(0, -moved) + at * 77];
+            const sign = turned ? -1 : 1;
+            return [code, name, ...(opens ? [signed(sign * first)] : []), written(debit), written(credit), signed(sign * amount)]; // prettier-ignore
+          }),
+        ]);
+        expect(found.rows).toEqual(list);
+      }),
+      { numRuns: 60 },
     );
   });
 });

@@ -1,13 +1,15 @@
 import { type Cell, type Row, type Table, textOf } from '../base/table';
+import { accountsWithLines, codesOfTwo } from './arrange-lines';
 import { headerScore } from './header';
 import { type Column, lookOf, survey } from './survey';
 import { isAmountTitle, titleOf } from './titles';
 
 /**
  * How a table may lie when a line of it is not one account: on its side; two accounts a line, those at the left standing in debit
- * and those at the right in credit, or going on at the right; or the name on one line and its figures on the next.
+ * and those at the right in credit, or going on at the right; the name on one line and its figures on the next; an account with lines of
+ * its own below it; or its code in two columns.
  */
-export const ARRANGEMENTS = ['turned', 'two-sides', 'two-beside', 'two-lines'] as const;
+export const ARRANGEMENTS = ['turned', 'two-sides', 'two-beside', 'two-lines', 'with-lines', 'two-codes'] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
 
 const WORD = /\p{L}{2}|[\p{sc=Han}\p{sc=Hangul}\p{sc=Katakana}\p{sc=Hiragana}]/u;
@@ -161,12 +163,14 @@ const joinedLines = (rows: readonly Row[]): readonly Row[] | undefined => {
 };
 
 /** The rows of a table as they would stand if each were one account, or undefined where it does not lie so. */
-const rearranged = (rows: readonly Row[], arrangement: Arrangement): readonly Row[] | undefined =>
-  arrangement === 'turned'
-    ? turned(rows)
-    : arrangement === 'two-lines'
-      ? joinedLines(rows)
-      : halves(rows, arrangement === 'two-sides');
+const REARRANGED: Readonly<Record<Arrangement, (rows: readonly Row[]) => readonly Row[] | undefined>> = {
+  turned,
+  'two-sides': (rows) => halves(rows, true),
+  'two-beside': (rows) => halves(rows, false),
+  'two-lines': joinedLines,
+  'with-lines': accountsWithLines,
+  'two-codes': codesOfTwo,
+};
 
 const held = new WeakMap<Table, Map<Arrangement, Table | undefined>>();
 
@@ -175,7 +179,7 @@ export const arranged = (table: Table, arrangement: Arrangement): Table | undefi
   const own = held.get(table) ?? new Map<Arrangement, Table | undefined>();
   held.set(table, own);
   if (!own.has(arrangement)) {
-    const rows = rearranged(table.rows, arrangement);
+    const rows = REARRANGED[arrangement](table.rows);
     // Its rows and columns are others, so it does not say where they stand.
     const { places: _, hidden: __, ...rest } = table;
     own.set(arrangement, rows === undefined ? undefined : { ...rest, rows });
@@ -200,4 +204,6 @@ export const ARRANGED: Readonly<Record<Arrangement, string>> = {
     'A line holds two accounts: those at the left are read as debits, those at the right as credits, one under the other.',
   'two-beside': 'A line holds two accounts: those at the right are read under those at the left.',
   'two-lines': 'The figures stand a line below their names: each two lines are read as one row.',
+  'with-lines': 'Each account has lines of its own below it: they are read as one row.',
+  'two-codes': 'The codes stand in two columns: they are read as one.',
 };

@@ -14,7 +14,7 @@ import { type Skeleton, skeletonOf } from './skeleton';
 import { type Scale, isRounding, statedScale } from './stated-scale';
 import { type Trial, trials } from './trial';
 import { type Values, type Way, parserOf, valuesOf } from './values';
-import { type LikelyWay, relationPoints, rolesUnder, wayUnder, waysOf } from './ways';
+import { type LikelyWay, relationPoints, rolesUnder, signByTurnovers, wayUnder, waysOf } from './ways';
 
 export interface Circumstances extends PaperMoney {
   /** The day on which the balances should stand, ISO; decides between columns by date. */
@@ -52,6 +52,9 @@ const MOST_WAYS_OF_LARGE = 2;
 
 /** Points for a paper in thousands that nets to zero as nearly as it can. */
 const NETS_BUT_FOR_ROUNDING = 22;
+
+/** Points for what turnovers tell of a sign: more than names of accounts do. */
+const SIGN_TOLD = 12;
 
 /** A hypothesis about a table: the reading, what it comes to, and the points for it. */
 export interface Hypothesis {
@@ -112,18 +115,20 @@ export const hypotheses = (
   const none: Way = { kind: 'single', at: -1 };
   const tried = ranked.length > 0 ? ranked : [{ way: none, roles: rolesWith(layout.roles, chosen.columns), prior: 0 }];
   return tried
-    .flatMap(({ way, roles, prior }) =>
-      trials(way, skeleton, values(way), base, hint, chosen.convention).map((trial): Hypothesis => ({
+    .flatMap(({ way, roles, prior }) => {
+      const sign = signByTurnovers(way, likely, values, listed);
+      return trials(way, skeleton, values(way), base, hint, chosen.convention).map((trial): Hypothesis => ({
         reading: { ...base, columns: roles, convention: trial.convention },
         skeleton,
         trial,
         points:
           trial.points +
           prior +
+          (sign === undefined ? 0 : sign === trial.convention ? SIGN_TOLD : -SIGN_TOLD) +
           coverage(skeleton, trial) * 10 +
           (trial.net !== 0n && isRounding(trial.net, trial.moving, scale, money.digits) ? NETS_BUT_FOR_ROUNDING : 0),
-      })),
-    )
+      }));
+    })
     .sort((a, b) => b.points - a.points);
 };
 

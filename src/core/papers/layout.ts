@@ -115,10 +115,13 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: read
   const amounts =
     columns.find((column) => column.at > (firstWords?.at ?? 0) && column.numbers > 0.7 && column.plain < 0.5)?.at ??
     Infinity;
+  // Behind the amounts, those of one length, and another in each row: counts are neither.
+  const isOfOneWidth = ({ at, distinct, length }: Column): boolean =>
+    distinct > 0.9 && length >= 3 && sample.every((row) => textOf(row[at]) === '' || textOf(row[at]).length === length);
   const coded = columns.filter(
     (column) =>
       free(column) &&
-      column.at < amounts &&
+      (column.at < amounts || (title(column.at).code && isOfOneWidth(column))) &&
       column.codes > (title(column.at).code ? 0.4 : 0.6) &&
       (!column.sequence || title(column.at).code) &&
       (column.dates < 0.3 || title(column.at).code),

@@ -5,7 +5,7 @@ import * as XLSX from '@e965/xlsx';
 import { describe, expect, it } from 'vitest';
 import { formatMinor } from '../money/format';
 import { type Minor, minor, sum } from '../money/minor';
-import { NUMBER_STYLES } from '../money/number-style';
+import { NUMBER_STYLES, marksOf } from '../money/number-style';
 import { readPaperAmount } from '../money/paper-amount';
 import { type Table, textOf } from '../base/table';
 import { MOST_ROWS } from '../files/limits';
@@ -268,6 +268,24 @@ describe('reading what was written', () => {
         if (read === undefined) throw new Error(magnitude);
         const signed = read.side === 'credit' ? -read.coefficient : read.coefficient;
         expect(signed * 10n ** BigInt(2 - read.scale)).toBe(amount);
+      }),
+    );
+  });
+
+  it('knows a dash in the place of decimals from one that is a sign, and stars around a sum from figures', () => {
+    fc.assert(
+      fc.property(amounts, styles, fc.constantFrom('–', '-', '--', '—'), (amount, style, dash) => {
+        const whole = amount < 0n ? -amount : amount;
+        const text = formatMinor(whole, 0, style) + marksOf(style).decimal + dash;
+        const of = (written: string) => readPaperAmount(written, style)?.coefficient;
+        expect([text, `-${text}`, `(${text})`, `${text} Cr`, `**${text}**`].map(of)).toEqual([
+          whole,
+          -whole,
+          -whole,
+          whole,
+          whole,
+        ]);
+        expect(of(`${formatMinor(whole, 0, style)}-`)).toBe(-whole);
       }),
     );
   });

@@ -33,10 +33,14 @@ export const recognise = (tables: readonly Table[], circumstances: Circumstances
 
 /**
  * A table lies as it stands unless more speaks for another arrangement than chance would give; where names stand between the
- * columns of figures, it is the other way round, since as it stands they would not be read.
+ * columns of figures, or codes in two columns, it is the other way round, since as it stands they would not be read.
  */
 const lyingPoints = (table: Table, arrangement: Arrangement | undefined): number =>
-  arrangement !== undefined ? -6 : arranged(table, 'two-beside') === undefined ? 0 : -12;
+  arrangement !== undefined
+    ? -6
+    : (['two-beside', 'two-codes'] as const).every((one) => arranged(table, one) === undefined)
+      ? 0
+      : -12;
 
 /** A longer list is the likelier one among sheets that read equally well. */
 const sheetPoints = (best: Hypothesis | undefined): number =>

@@ -52,8 +52,9 @@ export const shapeOf = (code = ''): string => code.replace(/\d/g, '0').replace(/
 /** No code: a word, and a blank. */
 const isWords = (text: string): boolean => /\p{L}{3}/u.test(text) && /\s/.test(text);
 
-const RULE = /^[-=_*\s.+|–—]{3,}$/;
+const RULE = /^[-=_*\s.+|:–—]{3,}$/;
 
+const POINT_NOUGHT = /^\d+\.0$/;
 const YEAR = /^(?:19|20)\d\d$/;
 
 /** "As of June 30, 2026", whose comma parted it: its only figure is the year of the day that it names. */
@@ -133,6 +134,9 @@ export const skeletonOf = (
     if (code[at] !== '') coded += 1;
     else if (name[at] !== '') named += 1;
   });
+  // A spreadsheet's numbers that another program wrote out: "1000.0".
+  if (code.every((one) => one === '' || POINT_NOUGHT.test(one) || /\p{L}{3}/u.test(one)))
+    code.forEach((one, at) => (code[at] = POINT_NOUGHT.test(one) ? one.slice(0, -2) : one));
   const hasFigures = (at: number): boolean =>
     (rows[at] ?? []).some((cell, column) => {
       const role = reading.columns[column];

@@ -20,9 +20,12 @@ export const DATE = /^(?:\d{1,2}[./-]\d{1,2}[./-](?:\d{2}|\d{4})|\d{4}[./-]\d{1,
 const isDay = (text: string): boolean =>
   DATE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined;
 
+/** A side beside a currency: "DR EUR", "EUR CR". */
+const SIDE_BESIDE = /^\s*(?:dr|cr|d|c|s|h)\.?(?=\s+\p{L}{3})|(?<=\p{L}{3}\s+)(?:dr|cr|d|c|s|h)\.?\s*$/iu;
+
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
 const isAround = (text: string): boolean => {
-  const letters = text.replace(/[\s()+\-.\p{Sc}]/gu, '');
+  const letters = text.replace(SIDE_BESIDE, '').replace(/[\s()+\-.\p{Sc}]/gu, '');
   return letters.length <= 3 && /^\p{L}*$/u.test(letters);
 };
 const SIDE_AFTER = /^\s*(?:debit|credit|debet|kredit|haben|soll)$/i;

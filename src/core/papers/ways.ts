@@ -135,6 +135,8 @@ const baseOf = (layout: Layout): string | undefined => {
 };
 
 const MOST_RELATED = 12;
+/** Points between a column that is called closing and one that is called opening, at least. */
+const APART = 8;
 const LOOKED_AT = 400;
 
 /**
@@ -193,8 +195,14 @@ export const relationPoints = (
         if (left === sum || right === sum || isHalf(left) || isHalf(right)) continue;
         const used = [sum, left, right].flatMap((at) => columns(ways[at]?.way ?? { kind: 'single', at: -1 }));
         if (new Set(used).size < used.length || !isSum(sum, left, right)) continue;
-        points[sum] = Math.max(points[sum] ?? 0, 12);
-        for (const part of [left, right]) points[part] = Math.min(points[part] ?? 0, -6);
+        const single = [left, right].filter((at) => ways[at]?.way.kind !== 'pair');
+        const [other] = single;
+        // With credits as a plus, the opening is what the closing and the turnovers come to: titles tell them apart.
+        const turned =
+          single.length === 1 && other !== undefined && (ways[other]?.prior ?? 0) >= (ways[sum]?.prior ?? 0) + APART;
+        const read = turned ? other : sum;
+        points[read] = Math.max(points[read] ?? 0, 12);
+        for (const part of [sum, left, right]) if (part !== read) points[part] = Math.min(points[part] ?? 0, -6);
       }
   });
   // Departments, branches or months beside what they come to together.
@@ -211,6 +219,47 @@ export const relationPoints = (
     for (const at of alone) points[at] = at === sum ? Math.max(points[at] ?? 0, 12) : Math.min(points[at] ?? 0, -6);
   }
   return points;
+};
+
+/** Of the rows that tell a sign, so many have to tell the same one. */
+const TELLS = 0.95;
+
+/**
+ * What a plus in a column of balances means, by the turnovers beside it: debits less credits, and maybe another balance, come to it row by
+ * row, or to its opposite. Undefined where no columns that are called debit and credit tell it.
+ */
+export const signByTurnovers = (
+  way: Way,
+  ways: readonly LikelyWay[],
+  values: (way: Way) => Values,
+  rows: readonly number[],
+): 'debit-positive' | 'credit-positive' | undefined => {
+  if (way.kind !== 'single') return undefined;
+  const some = rows.slice(0, LOOKED_AT);
+  const own = values(way).raw;
+  const near = ways.slice(0, MOST_RELATED);
+  const before = near.flatMap((one) => (one.way.kind === 'single' && one.way.at !== way.at ? [one.way] : []));
+  for (const { way: pair, untitled } of near) {
+    if (pair.kind !== 'pair' || pair.signed || untitled || pair.debit === way.at || pair.credit === way.at) continue;
+    const turnover = values(pair).raw;
+    for (const other of [undefined, ...before]) {
+      if (other !== undefined && (other.at === pair.debit || other.at === pair.credit)) continue;
+      const from = other === undefined ? undefined : values(other).raw;
+      let [plus, minus, told] = [0, 0, 0];
+      for (const row of some) {
+        const moved = turnover[row] ?? 0n;
+        const change = (own[row] ?? 0n) - (from?.[row] ?? 0n);
+        if (moved === 0n && change === 0n) continue;
+        told += 1;
+        if (change === moved) plus += 1;
+        if (change === -moved) minus += 1;
+      }
+      if (told < 3) continue;
+      if (plus >= told * TELLS && minus === 0) return 'debit-positive';
+      if (minus >= told * TELLS && plus === 0) return 'credit-positive';
+    }
+  }
+  return undefined;
 };
 
 /** So many branches beside their sum: of fewer, opening, movement and closing are told apart above. */

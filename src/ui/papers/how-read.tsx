@@ -44,6 +44,8 @@ const LIES: Readonly<Record<Arrangement, string>> = {
   'two-sides': 'has two accounts a line, debits and credits',
   'two-beside': 'goes on at the right',
   'two-lines': 'has the figures a line below',
+  'with-lines': 'has lines of its own below it',
+  'two-codes': 'has its code in two columns',
 };
 
 const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
