@@ -21,7 +21,7 @@ const isDay = (text: string): boolean =>
   DATE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined;
 
 /** A side beside a currency: "DR EUR", "EUR CR". */
-const SIDE_BESIDE = /^\s*(?:dr|cr|d|c|s|h)\.?(?=\s+\p{L}{3})|(?<=\p{L}{3}\s+)(?:dr|cr|d|c|s|h)\.?\s*$/iu;
+const SIDE_BESIDE = /^\s{0,3}(?:dr|cr|d|c|s|h)\.?(?=\s{1,3}\p{L}{3})|(?<=\p{L}{3}\s{1,3})(?:dr|cr|d|c|s|h)\.?\s{0,3}$/iu;
 
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
 const isAround = (text: string): boolean => {

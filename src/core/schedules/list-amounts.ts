@@ -128,7 +128,22 @@ export const tellAges = (beside: Beside): void => {
     );
     return mostly(meets.length, filled.length);
   });
-  if (adds === undefined) return;
+  // What is left blank where ages stand, and never is what they come to, is one more part: what was paid on account.
+  if (adds === undefined) {
+    const aged = sample.flatMap((row) => {
+      const own = known.map((column) => units(row, column) ?? 0n);
+      return own.some((one) => one !== 0n) ? [{ total: units(row, named), ages: own.reduce((a, b) => a + b, 0n) }] : [];
+    });
+    if (
+      known.length > 1 &&
+      named >= 0 &&
+      aged.some(({ total }) => total === undefined) &&
+      !aged.some(({ total, ages }) => total === ages)
+    )
+      // prettier-ignore
+      roles[named] = 'age';
+    return;
+  }
   // Two of which none is called an age are what is paid and what is left.
   if (known.length === 0 && adds.ages.length === 2) {
     const paid = adds.ages.find((column) => PAID_WORDS.in(folded(names[column] ?? '')) !== undefined) ?? adds.ages[0];

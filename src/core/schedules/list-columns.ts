@@ -16,6 +16,7 @@ import {
   POSTED_WORDS,
   SUPPLIERS,
   VOUCHER_WORDS,
+  isKindWord,
 } from './list-words';
 
 /** What a column of a list is. */
@@ -39,6 +40,8 @@ export interface Content {
   readonly numbered: number;
   readonly spaced: number;
   readonly distinct: number;
+  /** Words for kinds of documents. */
+  readonly kinds: number;
   /** Characters of a cell, on the whole. */
   readonly length: number;
   /** Of letters only, few of them. */
@@ -71,6 +74,7 @@ export const contentOf = (cells: readonly string[]): Content => {
     numbered: share((text) => text.length <= 20 && /\d/.test(text) && !/\d[.,]\d{2}(?:\s?\p{L}{1,2})?$/u.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
     short: share((text) => /^\p{L}{1,4}$/u.test(text)),
+    kinds: share((text) => text.length <= 20 && isKindWord(folded(text))),
     serial: filled.length > 2 && filled.every((text, at) => text.replace(/[.)]$/, '') === String(at + 1)),
     length: filled.length === 0 ? 0 : filled.reduce((sum, text) => sum + text.length, 0) / filled.length,
     distinct: filled.length === 0 ? 0 : new Set(filled).size / filled.length,
@@ -278,8 +282,11 @@ export const rolesOf = (
     give(
       'contactName',
       free(
-        ({ spaced, distinct, fractions }) =>
-          spaced >= 0.8 && fractions < 0.2 && (!grouped || ((distinct <= 0.9 || balances) && !taken.has('reference'))),
+        ({ spaced, distinct, fractions, kinds }) =>
+          spaced >= 0.8 &&
+          fractions < 0.2 &&
+          (kinds < 0.9 || distinct > 0.7) &&
+          (!grouped || ((distinct <= 0.9 || balances) && !taken.has('reference'))),
       ),
     );
   if (!taken.has('number'))

@@ -505,6 +505,50 @@ const LISTS: readonly {
       '10|C-40|Quay Fish Co.|invoice|S805||2026-02-15|2026-03-17||4334.03|4334.03|',
     ],
   },
+  {
+    what: 'kinds in short words that could be names, below whose account it is',
+    file: 'ledger.csv',
+    of: 'customers',
+    text: [
+      'Customer account: C100 Harbour Café;;;;;;',
+      'Date;Doc;Ref;Debit;Credit;Balance;Due',
+      '01/06/2026;INV;1001;1.200,00;;1.200,00;01/07/2026',
+      '15/06/2026;INV;1007;350,50;;1.550,50;15/07/2026',
+      '20/06/2026;CN;C002;;50,50;1.500,00;',
+      '30/06/2026;PAY;P17;;1.200,00;300,00;',
+      ';;Closing balance;;;300,00;',
+      'Customer account: C200 Tide Inn;;;;;;',
+      'Date;Doc;Ref;Debit;Credit;Balance;Due',
+      '03/07/2026;INV;1011;780,00;;780,00;02/08/2026',
+      ';;Closing balance;;;780,00;',
+      ';;Grand total;;;1.080,00;',
+    ].join('\n'),
+    items: [
+      '3|C100|Harbour Café|invoice|1001||2026-06-01|2026-07-01|||1200.00|',
+      '4|C100|Harbour Café|invoice|1007||2026-06-15|2026-07-15|||350.50|',
+      '5|C100|Harbour Café|credit-note|C002||2026-06-20||||-50.50|',
+      '6|C100|Harbour Café|payment|P17||2026-06-30||||-1200.00|',
+      '10|C200|Tide Inn|invoice|1011||2026-07-03|2026-08-02|||780.00|',
+    ],
+  },
+  {
+    what: 'ages, and what was paid on account beside them, but no column of what they come to',
+    file: 'creditors.csv',
+    of: 'suppliers 2026-07-31',
+    text: [
+      'Aged creditors at 31 July 2026,,,,,,',
+      'A/C,Supplier,Not due,1-30,31-60,Over 60,Unallocated',
+      'S001,Rope & Co,"1,200.00",,,,',
+      'S002,Netmakers,300.00,150.00,,20.00,-75.00',
+      'S003,Pier Fuel,,,90.50,,',
+      'Total,,"1,500.00",150.00,90.50,20.00,-75.00',
+    ].join('\n'),
+    items: [
+      '3|S001|Rope & Co|balance|||||||-1200.00|',
+      '4|S002|Netmakers|balance|||||||-395.00|',
+      '5|S003|Pier Fuel|balance|||||||-90.50|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {

@@ -2,12 +2,13 @@ import { magnitude } from '../money/rounding';
 import { addTo } from '../base/lists';
 import { folded } from '../base/folded';
 import { type Row, type Table, textOf } from '../base/table';
+import { isCurrency } from '../money/currency';
 import { unitsOf } from '../money/paper-amount';
 import { decimalsOf } from '../papers/decimals';
 import { statedCurrency } from '../papers/stated-currency';
 import { CREDIT, DEBIT } from '../words/paper-words';
-import { contentOf } from './list-columns';
-import { type ListTable, amountIn, dayIn, listTable } from './list-table';
+import { contentOf, inCurrencyOf } from './list-columns';
+import { type ListTable, amountIn, dayIn, listTable, unitsIn } from './list-table';
 import { ACCOUNT, BALANCE, BOOKED, IN, OUT, VALUE_DATE, WORDS } from './statement-words';
 import { withYears } from './years-of-days';
 
@@ -235,16 +236,48 @@ export interface BankTable {
   readonly digits: number;
 }
 
+/**
+ * The currency of an account whose entries also say what they were in another one: by the name of the column of its amounts, else the one
+ * in which both amounts are the same. Undefined where a column of currencies is of the amounts themselves.
+ */
+const besideOriginals = (
+  list: ListTable,
+  amounts: readonly number[],
+  currencyAt: number,
+  spare: readonly number[],
+): string | undefined => {
+  const header = list.rows[list.header] ?? [];
+  const named = amounts.flatMap((at) => inCurrencyOf(textOf(header[at])) ?? []);
+  const [amount] = amounts;
+  if (named[0] !== undefined || amount === undefined || currencyAt < 0) return named[0];
+  const rows = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE);
+  const codes = [...new Set(rows.map((row) => textOf(row[currencyAt])).filter(isCurrency))];
+  const same = (code: string, at: number): boolean =>
+    rows
+      .filter((row) => textOf(row[currencyAt]) === code)
+      .every((row) => unitsIn(list, row[amount]) === unitsIn(list, row[at]));
+  const own = codes.filter((code) => spare.some((at) => same(code, at)));
+  return codes.length > 1 && own.length === 1 ? own[0] : undefined;
+};
+
 /** The bank's table in a table; undefined where it has no days with amounts. */
 export const bankTable = (tables: readonly Table[], sheet: number): BankTable | undefined => {
   const table = tables[sheet];
   const list = table === undefined ? undefined : listTable(withYears(table));
   if (list === undefined) return undefined;
-  const columns = columnsOf(list);
+  const columns = new Map(columnsOf(list));
   const at = (column: Column): number => columns.get(column)?.[0] ?? -1;
   const amounts = (['amount', 'in', 'out'] as const).map(at);
   if ((at('date') < 0 && at('valueDate') < 0) || amounts.every((one) => one < 0)) return undefined;
-  const currency = statedCurrency(tables, {
+  const spare = spareIn(list, columns);
+  const own = besideOriginals(
+    list,
+    [...amounts, at('balance')].filter((one) => one >= 0),
+    at('currency'),
+    spare,
+  );
+  if (own !== undefined) columns.delete('currency');
+  const stated = statedCurrency(tables, {
     sheet,
     header: list.header,
     columns: list.roles.map((_, where) =>
@@ -255,8 +288,8 @@ export const bankTable = (tables: readonly Table[], sheet: number): BankTable | 
     list,
     at,
     texts: columns.get('text') ?? [],
-    currency: currency ?? '',
-    spare: spareIn(list, columns),
+    currency: own ?? stated ?? '',
+    spare,
     digits: decimalsOf(tables),
   };
 };

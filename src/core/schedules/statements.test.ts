@@ -416,6 +416,25 @@ describe('a bank’s table', () => {
   });
 });
 
+describe('a bank’s table with what entries were in another currency', () => {
+  const currencies = (...lines: readonly string[]) => {
+    const read = table(lines.join('\n'));
+    return read.ok && read.value.statements.map(({ currency }) => currency);
+  };
+  it('is in the currency that its amounts are called by, else in the one in which both amounts are the same', () => {
+    const rows = (between: string) => [
+      `2026-07-01${between}Card Oslo,-85.20,-950.00,NOK,914.80`,
+      `2026-07-05${between}Salary,-500.00,-500.00,EUR,414.80`,
+      `2026-07-20${between}Customer,1450.00,1450.00,EUR,1864.80`,
+    ];
+    expect(currencies('Date,Text,Amount EUR,Amount original,Cur,Balance', ...rows(','))).toEqual(['EUR']);
+    expect(currencies('Date,Text,Amount,Original amount,Currency,Balance', ...rows(','))).toEqual(['EUR']);
+    expect(
+      currencies('Date,Text,Amount,Currency,Balance', '2026-07-01,Card,-85.20,GBP,914.80', '2026-07-05,Fee,-5.00,GBP,909.80'),
+    ).toEqual(['GBP']); // prettier-ignore
+  });
+});
+
 describe('a message of SWIFT', () => {
   const message = (...lines: readonly string[]): Uint8Array => bytes(`${lines.join('\r\n')}\r\n`);
   const swift = (...lines: readonly string[]) => {

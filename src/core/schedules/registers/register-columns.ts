@@ -77,9 +77,11 @@ export const isDayRole = (role: RegisterRole): boolean => DAYS.has(role);
 const named = (kind: RegisterKind, role: RegisterRole, name: string): number => {
   const own = (REGISTER_WORDS[kind] as Partial<Record<RegisterRole, (typeof REGISTER_WORDS)['assets']['code']>>)[role];
   if (own === undefined || name === '' || name.length > 60) return 0;
-  const plain = folded(name);
+  // "< 1 yr" and "> 1 yr" are told apart by their marks.
+  const marked = name.replace(/[<≤]/gu, ' up to ').replace(/[>≥]/gu, ' over ');
+  const plain = folded(marked);
   // "DueDate" is two words, and "AfA" is one.
-  const words = folded(name.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
+  const words = folded(marked.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
   if (name.includes('%')) return role === 'rate' ? 3 : 0;
   if (own.is(words) || own.is(plain)) return 3;
   // What stands in brackets says more of the same: "Cost (EUR)", "Life (yrs)".

@@ -497,6 +497,23 @@ describe('a register', () => {
     ]);
     expect(read?.doubts).toEqual([]);
   });
+  it('of loans tells what is due within a year from what is later by the marks of their names', () => {
+    const read = readRegister(
+      tablesOf([
+        'Lender,Ref,Drawn,Original,Rate,Maturity,Balance,< 1 yr,> 1 yr',
+        'Skerry Bank,TL-1,2024-01-31,"40,000.00",4.50%,2029-01-31,"21,500.00","8,000.00","13,500.00"',
+        'Tideline,HP 7003,2025-08-01,"12,000.00",6.9%,2028-07-31,"8,200.00","3,950.00","4,250.00"',
+        'Total,,,"52,000.00",,,"29,700.00","11,950.00","17,750.00"',
+      ]),
+      'borrowings',
+      { name: 'loans.csv' },
+    );
+    expect(read?.items.map((item) => ('within' in item ? [item.lent, item.outstanding, item.within] : []))).toEqual([
+      [4_000_000n, 2_150_000n, 800_000n],
+      [1_200_000n, 820_000n, 395_000n],
+    ]);
+    expect(read?.doubts).toEqual([]);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([
