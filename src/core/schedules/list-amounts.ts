@@ -218,7 +218,9 @@ export const tellMoved = ({ roles, contents, sample, units, inCurrency }: Beside
           if (!(before < left && before < right && left !== right && left < after && right < after)) continue;
           const meets = filled.filter((at) => of(before, at) + of(left, at) - of(right, at) === of(after, at));
           const moved = [left, right].every((column) => meets.some((at) => of(column, at) !== 0n));
+          // Balances that are nil nearly everywhere are what three columns that add up leave over.
           if (filled.length < 2 || !moved || !mostly(meets.length, filled.length)) continue;
+          if (!mostly(meets.filter((at) => of(after, at) !== 0n).length, meets.length, 3)) continue;
           for (const column of [before, left, right]) roles[column] = undefined;
           for (const [column, role] of roles.entries()) if (role === 'open') roles[column] = undefined;
           roles[after] = 'open';
@@ -282,4 +284,30 @@ export const tellOpen = (beside: Beside, running: number | undefined): void => {
       : 0;
   const best = free.reduce((most, column) => (same(column) > same(most) ? column : most), open);
   if (best !== open) [roles[open], roles[best]] = [undefined, 'open'];
+};
+
+/** What is paid already beside what a document came to, where no column has what is left: that is the one less the other. */
+export const tellPaid = (beside: Beside): void => {
+  const { roles, names, contents, units } = beside;
+  const [open, original] = [place(beside, 'open'), place(beside, 'original')];
+  const isPaid = (column: number): boolean =>
+    (contents[column]?.amounts ?? 0) >= 0.7 &&
+    !isOpen(names[column] ?? '') &&
+    PAID_WORDS.in(folded(names[column] ?? '')) !== undefined;
+  const paid = names.findIndex((_, column) => (roles[column] === undefined || column === open) && isPaid(column));
+  const whole = original >= 0 ? original : open;
+  const left = open >= 0 && open !== paid && open !== whole;
+  if (paid < 0 || whole < 0 || whole === paid || left || (whole === open && isOpen(names[open] ?? ''))) return;
+  if (roles.some((role) => role === 'age' || role === 'debit' || role === 'credit')) return;
+  const both = datedIn(beside).flatMap((row) => {
+    const [came, went] = [units(row, whole), units(row, paid)];
+    return came === undefined || went === undefined ? [] : [magnitude(went) <= magnitude(came)];
+  });
+  const told = spareIn(beside).some((column) => {
+    const rows = datedIn(beside).filter((row) => (units(row, column) ?? 0n) !== 0n);
+    const left = rows.filter((row) => units(row, column) === (units(row, whole) ?? 0n) - (units(row, paid) ?? 0n));
+    return column !== paid && mostly(left.length, rows.length);
+  });
+  if (told || !mostly(both.filter(Boolean).length, both.length)) return;
+  [roles[whole], roles[paid]] = ['original', 'paid'];
 };

@@ -20,7 +20,7 @@ import {
 } from './list-words';
 
 /** What a column of a list is. */
-export type Role = ListColumn | 'age' | 'side' | 'voucher' | 'worth';
+export type Role = ListColumn | 'age' | 'side' | 'voucher' | 'worth' | 'paid';
 
 const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
 
@@ -82,7 +82,16 @@ export const contentOf = (cells: readonly string[]): Content => {
 };
 
 /** Roles of columns that hold amounts. */
-export const MONEY: ReadonlySet<Role> = new Set(['original', 'open', 'base', 'worth', 'debit', 'credit', 'age']);
+export const MONEY: ReadonlySet<Role> = new Set([
+  'original',
+  'open',
+  'base',
+  'worth',
+  'paid',
+  'debit',
+  'credit',
+  'age',
+]);
 
 /** Of so few cells most may differ, though they come again in longer lists. */
 const FEW = 8;
@@ -118,10 +127,12 @@ const fits = (role: Role, content: Content): boolean => {
   }
 };
 
+const SIDES = ['debit', 'credit'] as const;
+
 /** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
 const named = (text: string, role: Role): number => {
   if (text === '' || text.length > 60) return 0;
-  if (role === 'side' || role === 'voucher' || role === 'worth') return 0;
+  if (role === 'side' || role === 'voucher' || role === 'worth' || role === 'paid') return 0;
   if (role === 'age')
     return AGE_COLUMN.test(text.trim()) ||
       AGE_MONTHS.test(text.trim()) ||
@@ -137,6 +148,9 @@ const named = (text: string, role: Role): number => {
   // The day of a document is not the one on which it was entered, where both stand there.
   if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
   if (own.is(words) || own.is(plain)) return 3;
+  // "Debit amount" is a debit first.
+  if ((role === 'original' || role === 'open') && SIDES.some((side) => COLUMN_WORDS[side].in(words) !== undefined))
+    return 0.5;
   const found = own.in(words) ?? own.in(plain);
   // "Description of supplier" is what suppliers are called.
   const whose = role === 'contactName' && [CUSTOMERS, SUPPLIERS].some((list) => list.in(words) !== undefined);

@@ -1,7 +1,7 @@
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
-import { type Minor, NIL, add, minor, negate, subtract, sum } from '../money/minor';
+import { type Minor, NIL, abs, add, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { divideRounded } from '../money/rounding';
 import { totalWords } from '../papers/total-words';
@@ -14,7 +14,7 @@ import { withNoughts } from './list-scale';
 import { BALANCE_WORDS, COLUMN_WORDS } from './list-words';
 
 /** Columns of amounts, but for those of ages. */
-type AmountRole = 'original' | 'open' | 'base' | 'worth' | 'debit' | 'credit';
+type AmountRole = 'original' | 'open' | 'base' | 'worth' | 'paid' | 'debit' | 'credit';
 
 /** A row as it is printed: its texts by role, its amounts in the list's decimals, a credit negative where the row says so. */
 export interface PrintedRow {
@@ -59,13 +59,16 @@ const isMoney = (role: Role | undefined): boolean => role !== undefined && MONEY
 /** What the columns of a row come to: what is open, else its ages, else debit less credit, else the one amount that there is. */
 const openOf = (
   list: ListTable,
-  { open, debit, credit, original, base }: PrintedRow['amounts'],
+  { open, debit, credit, original, base, paid = NIL }: PrintedRow['amounts'],
   ages: readonly (Minor | undefined)[],
   running: Minor | undefined,
 ): Minor | undefined => {
   if (open !== undefined) return open;
   const aged = ages.filter((one) => one !== undefined);
   if (aged.length > 0) return sum(aged);
+  // What is paid has the side of the document, or the other one.
+  if (original !== undefined && list.roles.includes('paid'))
+    return original < 0n ? add(original, abs(paid)) : subtract(original, abs(paid));
   if (debit !== undefined || credit !== undefined) return subtract(debit ?? NIL, credit ?? NIL);
   // What stood before the first row that a running balance goes on from.
   if (running !== undefined && (list.roles.includes('debit') || list.roles.includes('open'))) return running;
@@ -120,7 +123,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
       // These say the side by their column.
       const amount = read(column, undefined);
       if (amount !== undefined) amounts[role] = amount;
-    } else if (role === 'original' || role === 'open' || role === 'base' || role === 'worth') {
+    } else if (role === 'original' || role === 'open' || role === 'base' || role === 'worth' || role === 'paid') {
       const amount = read(column, side);
       if (amount !== undefined) amounts[role] = amount;
     } else if (role !== undefined) texts[role] = textOf(row[column]);

@@ -549,6 +549,25 @@ const LISTS: readonly {
       '5|S003|Pier Fuel|balance|||||||-90.50|',
     ],
   },
+  {
+    what: 'what is paid beside what the documents came to, and no column of what is left',
+    file: 'kunden.csv',
+    of: 'customers',
+    text: [
+      'Kunde;Rg-Nr;Rg-Datum;Netto;MwSt;Brutto;bezahlt;Mahnstufe',
+      'Hafencafé;R-100;05.06.2026;1.000,00;190,00;1.190,00;190,00;1',
+      'Hafencafé;R-112;01.07.2026;500,00;95,00;595,00;;0',
+      'Gasthof Anker;R-101;06.06.2026;200,00;38,00;238,00;238,00;0',
+      'Gasthof Anker;R-120;20.07.2026;100,00;19,00;119,00;;0',
+      'Gasthof Anker;G-7;21.07.2026;-50,00;-9,50;-59,50;-9,50;0',
+    ].join('\n'),
+    items: [
+      '2||Hafencafé|invoice|R-100||2026-06-05|||1190.00|1000.00|',
+      '3||Hafencafé|invoice|R-112||2026-07-01|||595.00|595.00|',
+      '5||Gasthof Anker|invoice|R-120||2026-07-20|||119.00|119.00|',
+      '6||Gasthof Anker|credit-note|G-7||2026-07-21|||-59.50|-50.00|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {

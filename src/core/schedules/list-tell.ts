@@ -1,4 +1,4 @@
-import { tellAges, tellBase, tellMoved, tellOpen, tellRunning, tellTax } from './list-amounts';
+import { tellAges, tellBase, tellMoved, tellOpen, tellPaid, tellRunning, tellTax } from './list-amounts';
 import type { Beside } from './list-beside';
 import { tellBalances, tellCodes, tellDays, tellKinds, tellNames, tellRemarks } from './list-whom';
 
@@ -14,6 +14,7 @@ export const tellBeside = (given: Beside): number | undefined => {
   tellBase(beside);
   tellAges(beside);
   const running = tellRunning(beside);
+  if (running === undefined) tellPaid(beside);
   tellOpen(beside, running);
   tellKinds(beside);
   tellRemarks(beside);

@@ -4,7 +4,7 @@ import { type Row, type Table, textOf } from '../base/table';
 import { addTo } from '../base/lists';
 import { plainIban } from '../chart/bank';
 import { isCurrency, minorDigits } from '../money/currency';
-import { type Minor, NIL, abs, minor, negate, subtract } from '../money/minor';
+import { type Minor, NIL, abs, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
 import { totalWords } from '../papers/total-words';
@@ -154,6 +154,25 @@ const oldestFirst = (entries: readonly TableEntry[]): readonly TableEntry[] => {
   return start > stop || (start === stop && follows(turned) > follows(entries)) ? turned : entries;
 };
 
+/** Fewer entries may come to the last of them by chance. */
+const FEWEST_BETWEEN = 4;
+
+/**
+ * The first and the last of the entries where those are the balances, called by whatever words: the one and all between come to the other.
+ */
+const balancesAmong = (
+  own: readonly TableEntry[],
+): { readonly first: TableEntry; readonly last: TableEntry; readonly between: readonly TableEntry[] } | undefined => {
+  const [first, last] = [own[0], own.at(-1)];
+  const between = own.slice(1, -1);
+  if (first === undefined || last === undefined || own.some(({ balance }) => balance !== null)) return undefined;
+  const called = [first, last].every(({ text }) => BALANCE.in(folded(text)) !== undefined);
+  const meets = sum([first, ...between].map(({ amount }) => amount)) === last.amount;
+  return meets && between.length > 0 && (called || between.length >= FEWEST_BETWEEN)
+    ? { first, last, between }
+    : undefined;
+};
+
 /** What a table says of all its entries: the account, the period, the balances before and after. */
 interface Told {
   readonly account: string;
@@ -165,7 +184,9 @@ interface Told {
 
 /** One account's entries as a statement; balances that the table says in lines without an account are those of its only one. */
 const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean, digits: number): AccountStatement => {
-  const own = oldestFirst(entries);
+  const all = oldestFirst(entries);
+  const found = told.openings.size + told.closings.size === 0 ? balancesAmong(all) : undefined;
+  const own = found?.between ?? all;
   const [oldest, newest] = [own[0], own.at(-1)];
   const [from, to] = told.period;
   const said = (balances: Told['openings'], day: string | null | undefined): StatementBalance | null => {
@@ -177,8 +198,10 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
       ? null
       : { date: entry.date, amount: before ? subtract(entry.balance, entry.amount) : entry.balance };
   const account = oldest?.account ?? '';
-  const opening = said(told.openings, from ?? oldest?.date) ?? beside(oldest, true);
-  const closing = said(told.closings, to ?? newest?.date) ?? beside(newest, false);
+  const listed = (entry: TableEntry | undefined): StatementBalance | null =>
+    entry === undefined ? null : { date: entry.date, amount: entry.amount };
+  const opening = said(told.openings, from ?? oldest?.date) ?? listed(found?.first) ?? beside(oldest, true);
+  const closing = said(told.closings, to ?? newest?.date) ?? listed(found?.last) ?? beside(newest, false);
   const iban = IBAN.exec(account)?.[0];
   const currency = oldest?.currency ?? '';
   return {

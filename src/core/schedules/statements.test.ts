@@ -435,6 +435,40 @@ describe('a bank’s table with what entries were in another currency', () => {
   });
 });
 
+describe('a bank’s table with its balances among the entries', () => {
+  const read = (...lines: readonly string[]) => {
+    const found = table(lines.join('\n'));
+    if (!found.ok) throw new Error(found.problems[0]?.message);
+    return found.value.statements.map(({ opening, closing, entries }) => [
+      opening?.amount,
+      closing?.amount,
+      entries.length,
+    ]);
+  };
+  it('knows them by their words, or by what all between come to', () => {
+    const between = ['02.07.2026;Husleie;-1.190,00', '15.07.2026;Kunde;190,00', '20.07.2026;Kunde 2;250,00'];
+    const end = ['31.07.2026;Gebyr;-9,90', '31.07.2026;Til neste side;4.240,10'];
+    expect(read('Dag;Tekst;Beløp', '01.07.2026;Frå førre side;5.000,00', ...between, ...end)).toEqual([
+      [500_000n, 424_010n, 4],
+    ]);
+    expect(read('Dag;Tekst;Beløp', '01.07.2026;Kunde 0;5.000,01', ...between, ...end)).toEqual([
+      [undefined, undefined, 6],
+    ]);
+    expect(
+      read('Datum;Text;Betrag', '30.06.2026;Kontostand alt;5.000,00', ...between, '31.07.2026;Kontostand neu;4.250,00'),
+    ).toEqual([[500_000n, 425_000n, 3]]);
+  });
+  it('has debits and credits by whatever more their columns are called', () => {
+    expect(
+      read(
+        'trans_date,description,debit_amount,credit_amount,running_balance',
+        '20260701,PIER RENT,400.00,,2100.00',
+        '20260715,CARD TERMINAL,,150.00,2250.00',
+      ),
+    ).toEqual([[250_000n, 225_000n, 2]]);
+  });
+});
+
 describe('a message of SWIFT', () => {
   const message = (...lines: readonly string[]): Uint8Array => bytes(`${lines.join('\r\n')}\r\n`);
   const swift = (...lines: readonly string[]) => {

@@ -149,7 +149,8 @@ export const registerTable = (
   // Things may be called "Sum board" and "Total station", all of them.
   const body = (things.length > 0 ? things : listed).slice(0, TRIED);
   if (body.length === 0) return undefined;
-  const style = styleOf(body);
+  // Sums are the largest figures: where nothing else is parted into thousands, they may be.
+  const style = styleOf(rows.slice(header.at + 1, header.at + 1 + SAMPLE));
   const read = body.map((row) =>
     headings.map((_, column) => (isDay(textOf(row[column])) ? undefined : figureIn(row[column], style))),
   );
