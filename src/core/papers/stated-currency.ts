@@ -51,7 +51,8 @@ const namedIn = (text: string): string | undefined => {
   if (code !== undefined) return code;
   // "Owed to us" names no currency.
   if (/\bUS\s?\$/.test(text)) return 'USD';
-  const words = ` ${folded(text)} `;
+  // "TL-1" is a number of something.
+  const words = ` ${folded(text.replace(NUMBERED, ' '))} `;
   let best: { readonly currency: string; readonly length: number } | undefined;
   for (const [currency, names] of NAMES)
     for (const name of names.split(', ').map(folded)) {
@@ -60,6 +61,8 @@ const namedIn = (text: string): string | undefined => {
     }
   return best?.currency;
 };
+
+const NUMBERED = /\p{L}{1,4}-\d+/gu;
 
 /** A currency behind the letter of its thousands or millions: "TEUR", "MSEK". */
 const IN_THOUSANDS = /^[TKMk](EUR|USD|GBP|CHF|SEK|NOK|DKK|ISK|PLN|CZK|HUF|RON|JPY|AUD|CAD|NZD)$/;

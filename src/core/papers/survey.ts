@@ -21,7 +21,8 @@ const isDay = (text: string): boolean =>
   DATE.test(text) && (readFileDate(text, 'dmy') ?? readFileDate(text, 'mdy')) !== undefined;
 
 /** A side beside a currency: "DR EUR", "EUR CR". */
-const SIDE_BESIDE = /^\s{0,3}(?:dr|cr|d|c|s|h)\.?(?=\s{1,3}\p{L}{3})|(?<=\p{L}{3}\s{1,3})(?:dr|cr|d|c|s|h)\.?\s{0,3}$/iu;
+const SIDE_BESIDE =
+  /^\s{0,3}(?:dr|cr|d|c|s|h)\.?(?=\s{1,3}\p{L}{3})|(?<=\p{L}{3}\s{1,3})(?:dr|cr|d|c|s|h)\.?\s{0,3}$/iu;
 
 /** What stands around the digits of an amount: a sign, brackets, a currency's mark or code, a side. */
 const isAround = (text: string): boolean => {
@@ -82,8 +83,12 @@ export interface Column {
 }
 
 /** Whether a text looks like an account's code; "100.01" may be one or an amount, which its column tells. */
-export const isCodeLike = (text: string): boolean =>
-  text.length <= 20 && /^\p{L}{0,4}[.-]?\d[\dA-Z./-]*$/iu.test(text) && !/\d{4}\.\d{2}$/.test(text);
+export const isCodeLike = (text: string): boolean => text.length <= 20 && (IN_GROUPS.test(text) || isUnbroken(text));
+
+/** "10 10 00": groups of digits, and not of three, as those of an amount are. */
+const IN_GROUPS = /^\d{1,4}(?: (?!\d{3}(?:\D|$))\d{1,4}){1,5}$/;
+const isUnbroken = (text: string): boolean =>
+  /^\p{L}{0,4}[.-]?\d[\dA-Z./-]*$/iu.test(text) && !/\d{4}\.\d{2}$/.test(text);
 
 const surveyed = (cells: readonly Cell[], at: number): Column => {
   const texts = cells.map(textOf);

@@ -196,6 +196,8 @@ const kindOfRow = (
   if (carried) return 'carried';
   // A balance behind all that is listed is what it comes to, and nobody's.
   if (printed.open === whole && whole !== 0n && !isGrouped(list) && !named && !hasNumber) return 'total';
+  // So is one behind all of somebody's documents.
+  if (printed.open === since && since !== 0n && isGrouped(list) && !hasNumber) return 'total';
   if (labels.some((text) => BALANCE_WORDS.is(folded(text)))) return 'item';
   if (labels.some(isTotal) || (printed.open === since && since !== 0n && !hasNumber)) return 'total';
   // Without a day and a number of its own, and with one word at most, it is what others come to.

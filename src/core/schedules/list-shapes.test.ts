@@ -568,6 +568,29 @@ const LISTS: readonly {
       '6||Gasthof Anker|credit-note|G-7||2026-07-21|||-59.50|-50.00|',
     ],
   },
+  {
+    what: 'balances behind the documents of each, and a contract in the title that is no currency',
+    file: 'offen.csv',
+    of: 'suppliers',
+    text: [
+      'Offene Posten, Darlehen TL-1 ausgenommen;;;;;',
+      'Lieferant 70100 Seilerei Anker;;;;;',
+      'R-4711;02.06.26;02.07.26;1.190,00;H;Taue',
+      'R-4799;12.07.26;11.08.26;595,00;H;',
+      'GS-12;15.07.26;;119,00;S;Gutschrift',
+      'Saldo;;;1.666,00;H;',
+      'Lieferant 70200 Netz & Boje;;;;;',
+      '88/26;20.06.26;20.07.26;2.000,00;H;Netze',
+      'Saldo;;;2.000,00;H;',
+      'Gesamtsaldo;;;3.666,00;H;',
+    ].join('\n'),
+    items: [
+      '3|70100|Seilerei Anker|invoice|R-4711||2026-06-02|2026-07-02|||-1190.00|',
+      '4|70100|Seilerei Anker|invoice|R-4799||2026-07-12|2026-08-11|||-595.00|',
+      '5|70100|Seilerei Anker|credit-note|GS-12||2026-07-15||||119.00|',
+      '8|70200|Netz & Boje|invoice|88/26||2026-06-20|2026-07-20|||-2000.00|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {

@@ -416,4 +416,39 @@ Totals;105,540;105,540`,
       'Rent 4225.00',
     ],
   },
+  {
+    what: 'codes in groups behind the amounts, which have their side and currency before them',
+    asAt: '2026-07-31',
+    text: `Balances at 31 July 2026;;
+Account name;Balance c/f;GL code
+Till;DR EUR 1,250.50;10 00 00
+Bank;DR EUR 18,453.20;10 10 00
+Stock;DR EUR 4,550.00;12 00 00
+Trade payables;CR EUR 8,732.40;20 00 00
+Loan;CR EUR 5,000.00;25 00 00
+Capital;CR EUR 10,521.30;30 00 00
+`,
+    accounts: [
+      '10 00 00 1250.50',
+      '10 10 00 18453.20',
+      '12 00 00 4550.00',
+      '20 00 00 -8732.40',
+      '25 00 00 -5000.00',
+      '30 00 00 -10521.30',
+    ],
+  },
+  {
+    what: 'codes as another program wrote numbers out, whole amounts with a dash for their decimals',
+    asAt: '2026-07-31',
+    text: `Saldobilanz per 31. Juli 2026 in CHF
+Kto.;Text;Soll;Haben
+1000.0;Kasse;1'250.–;
+1010.0;Bank;18'453.–;
+1200.0;Warenlager;4'550.–;
+2000.0;Kreditoren;;8'732.–
+2500.0;Darlehen;;5'000.–
+2800.0;Kapital;;10'521.–
+`,
+    accounts: ['1000 1250.00', '1010 18453.00', '1200 4550.00', '2000 -8732.00', '2500 -5000.00', '2800 -10521.00'],
+  },
 ];
