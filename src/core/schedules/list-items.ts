@@ -103,9 +103,30 @@ const baseOf = (tables: readonly Table[], { list, sheet }: Chosen): string | nul
 
 const NONE: ReadonlySet<string> = new Set();
 
+/**
+ * The day to which a column of days counts, where those since each document all end on the same: they are its age then, and no terms.
+ */
+const countedTo = (rows: readonly PrintedRow[]): string | undefined => {
+  const counted = rows.flatMap(({ date, texts: { terms = '' } }) =>
+    date !== undefined && /^\d{1,4}$/.test(terms)
+      ? [
+          {
+            terms,
+            to: plainDate(date)
+              .add({ days: Number(terms) })
+              .toString(),
+          },
+        ]
+      : [],
+  );
+  const [first] = counted;
+  const several = new Set(counted.map(({ terms }) => terms)).size > 1;
+  return several && counted.every(({ to }) => to === first?.to) ? first?.to : undefined;
+};
+
 /** The day on which a document is due: as it is printed, else by its terms. */
-const dueOf = ({ due, date, texts }: PrintedRow): string | null => {
-  const days = termDaysIn(texts.terms ?? '');
+const dueOf = ({ due, date, texts }: PrintedRow, aged: boolean): string | null => {
+  const days = aged ? undefined : termDaysIn(texts.terms ?? '');
   if (due !== undefined) return due;
   return date === undefined || days === undefined || texts.due !== undefined
     ? null
@@ -121,6 +142,7 @@ const itemsOf = (
   signs: Signs,
   base: string | null,
   whose: ListKind,
+  aged: boolean,
 ): readonly OpenItem[] =>
   items.map(({ printed, contact }, place): OpenItem => {
     const { texts } = printed;
@@ -141,7 +163,7 @@ const itemsOf = (
       reference: orNull(texts.reference) ?? (ours ? orNull(texts.number) : null),
       order: orNull(texts.order),
       date: printed.date ?? null,
-      due: dueOf(printed),
+      due: dueOf(printed, aged),
       currency: texts.currency !== undefined && isCurrency(texts.currency) ? texts.currency : base,
       original: own('original'),
       open: own('open') ?? NIL,
@@ -337,7 +359,6 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   if (chosen === undefined) return undefined;
   const { list, sheet } = chosen;
   const about = { sheet, header: list.header + 1 - list.height, columns: list.roles.map(() => 'ignore' as const) };
-  const asAt = statedDate(tables, about, asked.name, list.order) ?? dayWithin(list);
   const currency = list.inCurrency.size > 0 ? null : baseOf(tables, chosen);
   const digits = asked.digits ?? Math.max(decimalsOf(tables), currency === null ? 0 : minorDigits(currency));
   const sorted = sortRows(list, digits);
@@ -350,7 +371,9 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
       : { kinds: rows.map(() => 'balance' as const), guessed: [] };
   const last = sorted.totals.at(-1);
   const signs = signsOf(list, rows, kinds, last, whose.kind);
-  const items = itemsOf(list, sorted, kinds, signs, currency, whose.kind);
+  const counted = countedTo(rows);
+  const asAt = statedDate(tables, about, asked.name, list.order) ?? dayWithin(list) ?? counted;
+  const items = itemsOf(list, sorted, kinds, signs, currency, whose.kind, counted !== undefined);
   const printed = totalsOf(list, sorted.grand, signs);
   return {
     kind: whose.kind,

@@ -591,6 +591,58 @@ const LISTS: readonly {
       '8|70200|Netz & Boje|invoice|88/26||2026-06-20|2026-07-20|||-2000.00|',
     ],
   },
+  {
+    what: 'days since each document, which are no terms, and the country of each',
+    file: 'balances.csv',
+    of: 'customers 2026-07-31 EUR',
+    text: [
+      'Invoice Date;Invoice;Customer;Country;Days;Balance EUR;Balance LC;LC',
+      '15.06.2026;2026-101;Harbour Café;IE;46;500,00;500,00;EUR',
+      '06.06.2026;2026-102;Fjord AS;NO;55;89,04;1.200,00;NOK',
+      '07.07.2026;2026-110;Fjord AS;NO;24;-7,42;-100,00;NOK',
+    ].join('\n'),
+    items: [
+      '2||Harbour Café|invoice|2026-101||2026-06-15||EUR||500.00|500.00',
+      '3||Fjord AS|invoice|2026-102||2026-06-06||NOK||1200.00|89.04',
+      '4||Fjord AS|credit-note|2026-110||2026-07-07||NOK||-100.00|-7.42',
+    ],
+  },
+  {
+    what: 'the number and name of each in its first row alone',
+    file: 'open.txt',
+    of: 'customers',
+    text: [
+      'No;Customer;Type;Doc;Date;Due;Amount;Open',
+      '10001;Harbour Café;INV;1001;01-Jun-26;01-Jul-26;500.00;500.00',
+      ';;INV;1002;15-Jun-26;15-Jul-26;400.00;150.00',
+      ';;CRN;C1;21-Jul-26;;100.00-;100.00-',
+      '10002;Tide Inn;INV;1003;01-Jul-26;31-Jul-26;600.00;600.00',
+    ].join('\n'),
+    items: [
+      '2|10001|Harbour Café|invoice|1001||2026-06-01|2026-07-01||500.00|500.00|',
+      '3|10001|Harbour Café|invoice|1002||2026-06-15|2026-07-15||400.00|150.00|',
+      '4|10001|Harbour Café|credit-note|C1||2026-07-21|||-100.00|-100.00|',
+      '5|10002|Tide Inn|invoice|1003||2026-07-01|2026-07-31||600.00|600.00|',
+    ],
+  },
+  {
+    what: 'what each brought forward, in Japanese',
+    file: '得意先元帳.csv',
+    of: 'customers',
+    text: [
+      '取引先,伝票番号,日付,摘要,借方,貸方,残高',
+      '港喫茶,前期繰越,,,,,"100,000"',
+      '港喫茶,1001,2026/07/05,売上,"50,000",,"150,000"',
+      '港喫茶,N-22,2026/07/20,入金,,"100,000","50,000"',
+      '潮亭,1002,2026/07/10,売上,"8,800",,"8,800"',
+    ].join('\n'),
+    items: [
+      '2||港喫茶|balance|前期繰越||||||100000|',
+      '3||港喫茶|invoice|1001|売上|2026-07-05||||50000|',
+      '4||港喫茶|payment|N-22|入金|2026-07-20||||-100000|',
+      '5||潮亭|invoice|1002|売上|2026-07-10||||8800|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {

@@ -96,9 +96,30 @@ export const tellNames = (beside: Beside): void => {
   if (own >= 0.95 && name < 0.8) roles[codeAt] = 'number';
 };
 
+/**
+ * What numbers only the rows in which somebody is named, and is left out below them as the name is, is whose the documents are; another
+ * column has their own numbers.
+ */
+const tellFirstOfEach = (beside: Beside): void => {
+  const { roles, inCurrency } = beside;
+  const [numberAt, nameAt] = [place(beside, 'number'), place(beside, 'contactName')];
+  if (numberAt < 0 || nameAt < 0 || place(beside, 'contactCode') >= 0) return;
+  const dated = datedIn(beside);
+  const isFilled = (row: Row, column: number): boolean => textOf(row[column]) !== '';
+  const below = dated.filter((row) => !isFilled(row, nameAt));
+  if (below.length === 0 || dated.some((row) => isFilled(row, numberAt) !== isFilled(row, nameAt))) return;
+  const own = roles.findIndex((role, column) => {
+    if (column === numberAt || inCurrency.has(column) || (role !== undefined && role !== 'voucher' && role !== 'reference')) return false; // prettier-ignore
+    const { filled, numbered, distinct, fractions, dates } = contentOf(dated.map((row) => textOf(row[column])));
+    return filled === dated.length && numbered >= 0.9 && distinct >= 0.9 && fractions < 0.3 && dates < 0.3;
+  });
+  if (own >= 0) [roles[numberAt], roles[own]] = ['contactCode', 'number'];
+};
+
 /** A code that comes again with the name, or is left out where the name is, is whose it is. */
 export const tellCodes = (beside: Beside, running: number | undefined): void => {
   const { roles, names, contents, inCurrency } = beside;
+  tellFirstOfEach(beside);
   const nameAt = place(beside, 'contactName');
   if (nameAt < 0 || place(beside, 'contactCode') >= 0) return;
   const dated = datedIn(beside);
@@ -109,7 +130,9 @@ export const tellCodes = (beside: Beside, running: number | undefined): void => 
     if (TAX_NUMBER_WORDS.is(called) || [PHONE_WORDS, RATE_WORDS].some((list) => list.in(called) !== undefined))
       return false;
     if (names[column]?.includes('%') === true) return false;
-    const { marks, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));
+    const { marks, codes, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));
+    // Two letters are a country.
+    if (length === 2 && codes === 0) return false;
     if (filled < 2 || length < 2 || marks < 0.9 || fractions > 0.1 || dates > 0.1) return false;
     const pairs = dated.map((row) => [textOf(row[column]), textOf(row[nameAt])] as const);
     const both = pairs.filter(([own, name]) => own !== '' && name !== '');

@@ -206,11 +206,18 @@ const columnsOf = (list: ListTable): Columns => {
     });
     if (beside !== undefined) found.set(other, [beside]);
   }
+  // What is the same in every row alone says nothing of an entry.
+  const textsOf = (at: number): readonly string[] =>
+    list.rows
+      .slice(list.header + 1, list.header + 1 + SAMPLE)
+      .map((row) => textOf(row[at]))
+      .filter((text) => text !== '');
+  const texts = found.get('text') ?? [];
+  if (texts.every((at) => new Set(textsOf(at)).size === 1 && textsOf(at).length > 2)) found.delete('text');
   // Where no column is called by a word for it, what has words in it says what the entries are.
   if (!found.has('text')) {
     (list.rows[list.header] ?? []).forEach((_, at) => {
-      const texts = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).map((row) => textOf(row[at]));
-      const filled = texts.filter((text) => text !== '');
+      const filled = textsOf(at);
       const worded = filled.filter((text) => /\p{L}{3}/u.test(text) && new Set(filled).size > 1);
       if (!taken.has(at) && filled.length > 0 && worded.length * 2 >= filled.length) addTo(found, 'text', at);
     });

@@ -25,6 +25,12 @@ import { BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
 
 const NONE: ReadonlySet<string> = new Set();
 
+/** The days that a title names, in its order; of numbers in the list's own. */
+const daysOf = (list: ListTable, title: string): readonly string[] => {
+  const own = [...title.matchAll(/\d{1,4}[./-]\d{1,2}[./-]\d{1,4}/g)].flatMap(([text]) => dayIn(list, text) ?? []);
+  return own.length > 0 ? own : datesIn(title);
+};
+
 /** An amount beside the words of a balance in a row outside of the entries, and the day beside it; below nil where it is paid out. */
 const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: number): StatementBalance | undefined => {
   const texts = row.map(textOf);
@@ -39,7 +45,7 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
     return [column === at('out') ? negate(minor(units.amount)) : minor(units.amount)];
   });
   const amount = amounts.at(-1);
-  const day = texts.flatMap((text) => dayIn(list, text) ?? datesIn(text)).at(-1);
+  const day = texts.flatMap((text) => dayIn(list, text) ?? daysOf(list, text)).at(-1);
   return amount === undefined ? undefined : { date: day ?? null, amount };
 };
 
@@ -51,12 +57,6 @@ const isBalanceOfDay = (text: string): boolean => {
 };
 /** Letters of the small words that stand beside a balance and its day. */
 const MOST_BESIDE = 5;
-
-/** The days that a title names, in its order; of numbers in the list's own. */
-const daysOf = (list: ListTable, title: string): readonly string[] => {
-  const own = [...title.matchAll(/\d{1,4}[./-]\d{1,2}[./-]\d{1,4}/g)].flatMap(([text]) => dayIn(list, text) ?? []);
-  return own.length > 0 ? own : datesIn(title);
-};
 
 interface TableEntry extends StatementEntry {
   readonly account: string;

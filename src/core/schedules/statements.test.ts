@@ -458,6 +458,27 @@ describe('a bank’s table with its balances among the entries', () => {
       read('Datum;Text;Betrag', '30.06.2026;Kontostand alt;5.000,00', ...between, '31.07.2026;Kontostand neu;4.250,00'),
     ).toEqual([[500_000n, 425_000n, 3]]);
   });
+  it('has the day of a balance in the order of its other days, and texts that tell entries apart', () => {
+    const found = table(
+      [
+        'Date,Description,Category,Amount,Running Bal.',
+        '07/01/2026,Beginning balance as of 07/01/2026,,,"2,500.00"',
+        '07/03/2026,Check 123,,-130.00,"2,370.00"',
+        '07/15/2026,"Deposit, batch 8812",,150.00,"2,520.00"',
+        '07/31/2026,Ending balance as of 07/31/2026,,,"2,520.00"',
+      ].join('\n'),
+    );
+    const [only] = found.ok ? found.value.statements : [];
+    expect([only?.opening, only?.from]).toEqual([{ date: '2026-07-01', amount: 250_000n }, '2026-07-01']);
+    const wallet = table(
+      'Wallet;Date;Type;Net;Balance\nMain;01/07/2026;Payment received;116,50;616,50\nMain;03/07/2026;Refund;-19,40;597,10\nMain;20/07/2026;Withdrawal;-500,00;97,10',
+    );
+    expect(wallet.ok && wallet.value.statements[0]?.entries.map(({ text }) => text)).toEqual([
+      'Payment received',
+      'Refund',
+      'Withdrawal',
+    ]);
+  });
   it('has debits and credits by whatever more their columns are called', () => {
     expect(
       read(

@@ -199,7 +199,10 @@ const headingAbove = ({ rows, header }: RegisterTable, isRepeated: (row: Row) =>
     const before = below[at - 1];
     return alone(before) !== undefined && alone(row) === undefined && isRepeated(row) && !isRepeated(before ?? []);
   });
-  return again ? heading(own) : null;
+  // Or those below are called by the same word: "Class: Boats".
+  const [word, behind] = (own[0] ?? '').split(/[:：]/);
+  const alike = (row: Row): boolean => (alone(row)?.[0] ?? '').split(/[:：]/).length > 1 && alone(row)?.[0]?.split(/[:：]/)[0] === word; // prettier-ignore
+  return again || (behind !== undefined && below.some(alike)) ? heading(own) : null;
 };
 
 /** Goes through the rows of the list: headings, things, sums, and what is printed on every page. */

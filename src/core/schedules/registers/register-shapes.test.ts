@@ -514,6 +514,21 @@ describe('a register', () => {
     ]);
     expect(read?.doubts).toEqual([]);
   });
+  it('has the class above its header, where the others stand below by the same word', () => {
+    const read = readRegister(
+      tablesOf([
+        'Class: Boats,,,,,',
+        'Asset No.,Description,Acquired,Cost,Acc Dep,WDV',
+        'B01,Workboat,2021-08-01,"60,000","30,000","30,000"',
+        'B02,Dinghy,2024-02-01,"4,000","2,006","1,994"',
+        'Class: Plant,,,,,',
+        'P01,Dryer,2023-01-15,"18,000","12,750","5,250"',
+      ]),
+      'assets',
+      { name: 'register.csv' },
+    );
+    expect(read?.items.map((item) => ('class' in item ? item.class : ''))).toEqual(['Boats', 'Boats', 'Plant']);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([
