@@ -38,7 +38,8 @@ export const unreadColumns = (list: ListTable): readonly string[] => {
     .slice(header + 1, header + 1 + SAMPLE)
     .filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1 && !row.some((cell) => totalWords(textOf(cell), NONE) > 0)); // prettier-ignore
   const open = roles.indexOf('open');
-  const plain = (name: string): string => folded(name).replace(/(?<!\d)\d{1,3}(?:st|nd|rd|th|er|eme|e|o|a)?(?![\p{L}\d])/gu, '#');
+  const plain = (name: string): string =>
+    folded(name).replace(/(?<!\d)\d{1,3}(?:st|nd|rd|th|er|eme|e|o|a)?(?![\p{L}\d])/gu, '#');
   const units = (row: Row, at: number): bigint | undefined => unitsIn(list, row[at]);
   const isSpare = (at: number): boolean => {
     const content = contentOf(body.map((row) => textOf(row[at])));
