@@ -181,6 +181,32 @@ test('a stock count with categories goes over three accounts; below nil is quest
   await expect(tieOut(page)).toContainText('nothing behind it');
 });
 
+test('prices stand by the company’s levels; whoever goes by keyboard sees the cell on which they stand', async ({
+  page,
+}) => {
+  await client(page, 'Marram Kelp Farms Ltd');
+  await openSchedule(page, 'Stock of dried kelp');
+  const moss = page.getByRole('row').filter({ hasText: 'Irish moss, whole' });
+  const standing = page.locator('[role=grid] [role=gridcell][tabindex="0"]');
+  await moss.getByRole('gridcell').first().click();
+  await page.keyboard.press('End');
+  await expect(standing).toHaveAttribute('aria-colindex', String(await page.getByRole('columnheader').count()));
+  await expect(standing).toBeInViewport({ ratio: 0.99 });
+  await page.keyboard.press('Home');
+  await expect(standing).toHaveText('K30');
+  await expect(standing).toBeInViewport({ ratio: 0.99 });
+  const heads = await page.getByRole('columnheader').allTextContents();
+  const at = heads.indexOf('Selling price, Export');
+  expect(heads.slice(at - 2, at)).toEqual(['Selling price, Shop', 'Selling price, Kitchen']);
+  for (let step = 0; step < at; step += 1) await page.keyboard.press('ArrowRight');
+  await expect(standing).toBeInViewport({ ratio: 0.99 });
+  await page.keyboard.type('16.25');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.reload();
+  await expect(moss.getByRole('gridcell').nth(at)).toHaveText('16.25');
+});
+
 test('prepayments by days or by months, and shares', async ({ page }) => {
   await make(page, 'Ahead & Sons', undefined, { '1300': '1840', '3010': '-1840' });
   await openSchedule(page, 'Prepayments');

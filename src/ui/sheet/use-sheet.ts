@@ -72,6 +72,19 @@ export interface Sheet {
   };
 }
 
+/** Moves a sheet sideways until a cell stands in sight, beside the cells of its row that stay where they are. */
+const bringIntoSight = (cell: HTMLElement, sheet: HTMLElement): void => {
+  const isFixed = (one: Element): boolean => getComputedStyle(one).position === 'sticky';
+  if (isFixed(cell)) return;
+  const [own, frame] = [cell.getBoundingClientRect(), sheet.getBoundingClientRect()];
+  const left = [...(cell.parentElement?.children ?? [])]
+    .filter(isFixed)
+    .reduce((most, one) => Math.max(most, one.getBoundingClientRect().right), frame.left);
+  const right = frame.left + sheet.clientWidth;
+  if (own.left < left) sheet.scrollLeft -= left - own.left;
+  else if (own.right > right) sheet.scrollLeft += Math.min(own.right - right, own.left - left);
+};
+
 /**
  * The one keyboard sheet (W3C grid pattern) with only the rows in sight in the page. Cells are found by `aria-rowindex` (the header is
  * row one) and `aria-colindex`. The active cell follows its row when rows around it come, go or move.
@@ -88,6 +101,8 @@ export const useSheet = <Row, Id>(wanted: Wanted<Row, Id>): Sheet => {
   const range = chosenIn(state);
   // Another number each time the focus is to be on the active cell.
   const [focus, setFocus] = useState(0);
+  // What is pressed with the pointer is in sight, and stays under it.
+  const pointed = useRef(false);
 
   const virtual = useVirtualizer({
     count: rows.length,
@@ -104,6 +119,7 @@ export const useSheet = <Row, Id>(wanted: Wanted<Row, Id>): Sheet => {
   const take = (step: Step, scrolls = true): void => {
     const next = after(state, step, last);
     setHeld(next);
+    pointed.current = !scrolls;
     setFocus((was) => was + 1);
     if (step.kind !== 'go') return;
     if (scrolls) virtual.scrollToIndex(next.active.row);
@@ -128,11 +144,12 @@ export const useSheet = <Row, Id>(wanted: Wanted<Row, Id>): Sheet => {
   }, []);
   useEffect(() => {
     if (focus === 0) return;
-    scroller.current
-      ?.querySelector<HTMLElement>(
-        `[aria-rowindex="${String(active.row + 2)}"] [aria-colindex="${String(active.column + 1)}"]`,
-      )
-      ?.focus({ preventScroll: true });
+    const cell = scroller.current?.querySelector<HTMLElement>(
+      `[aria-rowindex="${String(active.row + 2)}"] [aria-colindex="${String(active.column + 1)}"]`,
+    );
+    if (cell == null || scroller.current === null) return;
+    cell.focus({ preventScroll: true });
+    if (!pointed.current) bringIntoSight(cell, scroller.current);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- when it is asked for, not whenever rows change
   }, [focus]);
 
