@@ -196,6 +196,28 @@ test('calendar: the pattern redraws the year at once; states, names, ends and th
   expect(await exported(page, 'Export as CSV')).toBe(text.replaceAll('Oct 2026', 'October'));
 });
 
+test('calendar: the year that is looked at stays in sight when years come before it', async ({ page }) => {
+  await make(page, 'Sanderling & Stint', { start: '2026-02-01', cutover: '2026-08-01' });
+  await stage(page, 'Calendar').click();
+  await page.getByRole('button', { name: '+ year before' }).click();
+  // The page as it is then comes when somebody chose a year of those that stood before.
+  let come: () => void = () => undefined;
+  const chosen = new Promise<void>((resolve) => (come = resolve));
+  await page.route('**/calendar*', async (route) => {
+    if (route.request().headers().rsc === undefined) return route.fallback();
+    const answer = await route.fetch();
+    await chosen;
+    await route.fulfill({ response: answer });
+  });
+  await page.getByRole('button', { name: 'Take this calendar' }).click();
+  await expect(page.getByText('Calendar of 2 years taken')).toBeVisible();
+  await page.getByRole('button', { name: '2026/27' }).click();
+  come();
+  await page.unrouteAll({ behavior: 'wait' });
+  await expect(page.getByRole('group', { name: 'Fiscal years' })).toContainText('2025/26');
+  await expect(field(page, 'Last day of Oct 2026')).toBeVisible();
+});
+
 test('currencies: rates typed, questioned, from a file and from the service in every mood', async ({ page }) => {
   await make(page, 'Sanderling Freight Ltd', { start: '2026-02-01', cutover: '2026-08-01', foreign: true });
   await stage(page, 'Currencies').click();

@@ -4,7 +4,7 @@ import { folded } from '../base/folded';
  * The first place in use (from nil) whose name would be gone or stand elsewhere, where what is kept goes by the place: names that come
  * are added behind the last, and a name may give way to a new one where it stands. Undefined where every place in use stays.
  *
- * @example movedPlace(['Shop', 'Export'], ['Export'], new Set([1])) // 1: what was of "Export" would be of none
+ * @example movedPlace(['Shop', 'Export'], ['Export'], new Set([1])) // 1
  */
 export const movedPlace = (
   before: readonly string[],

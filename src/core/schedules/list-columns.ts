@@ -20,7 +20,7 @@ import {
 } from './list-words';
 
 /** What a column of a list is. */
-export type Role = ListColumn | 'age' | 'side' | 'voucher' | 'worth' | 'paid';
+export type Role = ListColumn | 'age' | 'side' | 'voucher' | 'worth' | 'paid' | 'part' | 'partDue';
 
 const LISTED = Object.keys(COLUMN_WORDS) as readonly ListColumn[];
 
@@ -88,6 +88,7 @@ export const MONEY: ReadonlySet<Role> = new Set([
   'base',
   'worth',
   'paid',
+  'part',
   'debit',
   'credit',
   'age',
@@ -128,11 +129,14 @@ const fits = (role: Role, content: Content): boolean => {
 };
 
 const SIDES = ['debit', 'credit'] as const;
+const UNNAMED: ReadonlySet<Role> = new Set(['side', 'voucher', 'worth', 'paid', 'part', 'partDue']);
+/** Whether names of columns tell a role. */
+const isNamed = (role: Role): role is ListColumn | 'age' => !UNNAMED.has(role);
 
 /** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
 const named = (text: string, role: Role): number => {
   if (text === '' || text.length > 60) return 0;
-  if (role === 'side' || role === 'voucher' || role === 'worth' || role === 'paid') return 0;
+  if (!isNamed(role)) return 0;
   if (role === 'age')
     return AGE_COLUMN.test(text.trim()) ||
       AGE_MONTHS.test(text.trim()) ||

@@ -144,7 +144,7 @@ const itemsOf = (
   whose: ListKind,
   aged: boolean,
 ): readonly OpenItem[] =>
-  items.map(({ printed, contact }, place): OpenItem => {
+  items.flatMap(({ printed, contact }, place): readonly OpenItem[] => {
     const { texts } = printed;
     // A supplier's invoice has their number; ours is the one under which it stands in the books.
     const ours = whose === 'suppliers' && (texts.voucher ?? '') !== '';
@@ -154,7 +154,7 @@ const itemsOf = (
     };
     // A list with amounts in base alone has no others beside them.
     const apart = ['open', 'age', 'worth'].some((role) => roles.includes(role as Role)) || inCurrency.size > 0;
-    return {
+    const item: OpenItem = {
       row: printed.row,
       contactCode: contact.code,
       contactName: contact.name,
@@ -169,6 +169,12 @@ const itemsOf = (
       open: own('open') ?? NIL,
       base: apart ? own('base') : null,
     };
+    const parts = printed.parts.filter(({ open }) => open !== 0n);
+    // What the whole document came to is no part's.
+    const original = parts.length < 2 ? item.original : null;
+    return parts.length === 0
+      ? [item]
+      : parts.map(({ open, due }) => ({ ...item, due: due ?? item.due, original, open: signs.of(open, place) }));
   });
 
 /** The list's own total, by the columns that print one. */

@@ -22,6 +22,8 @@ export interface PrintedRow {
   readonly texts: Readonly<Partial<Record<Role, string>>>;
   readonly amounts: Readonly<Partial<Record<AmountRole, Minor>>>;
   readonly ages: readonly (Minor | undefined)[];
+  /** The parts of a document that are due on days of their own, where the list has such. */
+  readonly parts: readonly { readonly open: Minor; readonly due: string | undefined }[];
   /** What the row comes to; undefined where no such amount stands in it. */
   readonly open: Minor | undefined;
   /** An amount of the row says its side itself. */
@@ -90,6 +92,8 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   const texts: Partial<Record<Role, string>> = {};
   const amounts: Partial<Record<AmountRole, Minor>> = {};
   const ages: (Minor | undefined)[] = [];
+  const further: Minor[] = [];
+  const days: (string | undefined)[] = [];
   const sideAt = list.roles.indexOf('side');
   const side = sideAt < 0 ? undefined : list.sideOf(textOf(row[sideAt]));
   let [spoken, unread] = [false, false];
@@ -119,6 +123,8 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
       if (texts.currency === undefined) [texts.currency, amounts.open] = [currency, amount];
       else delete amounts.open;
     } else if (role === 'age') ages.push(read(column, side));
+    else if (role === 'part') further.push(read(column, side) ?? NIL);
+    else if (role === 'partDue') days.push(dayIn(list, textOf(row[column])));
     else if (role === 'debit' || role === 'credit') {
       // These say the side by their column.
       const amount = read(column, undefined);
@@ -144,7 +150,8 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     texts,
     amounts,
     ages,
-    open: openOf(list, amounts, ages, before),
+    parts: further.length === 0 ? [] : [{ open: amounts.open ?? NIL, due: dayIn(list, texts.due ?? '') }, ...further.map((open, at) => ({ open, due: days[at] }))], // prettier-ignore
+    open: further.length === 0 ? openOf(list, amounts, ages, before) : sum([amounts.open ?? NIL, ...further]),
     spoken,
     unread,
     derived: part && base !== worth && original !== worth,

@@ -643,6 +643,22 @@ const LISTS: readonly {
       '5||潮亭|invoice|1002|売上|2026-07-10||||8800|',
     ],
   },
+  {
+    what: 'two parts of each document, each with a day of its own',
+    file: 'customers.csv',
+    of: 'customers',
+    text: [
+      'Customer,Ref,Date,Original,1st instalment due,1st amount,2nd instalment due,2nd amount',
+      'Gull & Sons,INV-1,2026-06-01,1000.00,2026-07-01,500.00,2026-08-01,500.00',
+      'Petrel,INV-2,2026-07-01,600.00,2026-08-01,,2026-09-01,300.00',
+      'Total,,,1600.00,,500.00,,800.00',
+    ].join('\n'),
+    items: [
+      '2||Gull & Sons|invoice|INV-1||2026-06-01|2026-07-01|||500.00|',
+      '2||Gull & Sons|invoice|INV-1||2026-06-01|2026-08-01|||500.00|',
+      '3||Petrel|invoice|INV-2||2026-07-01|2026-09-01||600.00|300.00|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {

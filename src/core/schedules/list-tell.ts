@@ -1,16 +1,20 @@
 import { tellAges, tellBase, tellMoved, tellOpen, tellPaid, tellRunning, tellTax } from './list-amounts';
 import type { Beside } from './list-beside';
+import { tellParts } from './list-parts';
 import { tellBalances, tellCodes, tellDays, tellKinds, tellNames, tellRemarks } from './list-whom';
 
+/** As if some columns held no amounts: what they are is told. */
+const without = (beside: Beside, told: ReadonlySet<number>): Beside =>
+  told.size === 0
+    ? beside
+    : { ...beside, contents: beside.contents.map((one, at) => (told.has(at) ? { ...one, amounts: 0 } : one)) };
+
 /** Tells the columns, one thing after the other, since each rests on those before; gives the column of a balance that runs on. */
-export const tellBeside = (given: Beside): number | undefined => {
-  tellDays(given);
+export const tellBeside = (all: Beside): number | undefined => {
+  tellDays(all);
+  const given = without(all, tellParts(all));
   const moved = tellMoved(given);
-  const parts = moved.size > 0 ? moved : tellTax(given);
-  const beside =
-    parts.size === 0
-      ? given
-      : { ...given, contents: given.contents.map((one, at) => (parts.has(at) ? { ...one, amounts: 0 } : one)) };
+  const beside = without(given, moved.size > 0 ? moved : tellTax(given));
   tellBase(beside);
   tellAges(beside);
   const running = tellRunning(beside);

@@ -1,6 +1,7 @@
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
 import { mostly } from './list-beside';
+import { withoutNumbers } from './list-parts';
 import { type ListTable, SAMPLE, unitsIn } from './list-table';
 import { MONEY, contentOf } from './list-columns';
 import { ASIDE_WORDS, COLUMN_WORDS, PAID_WORDS, RATE_WORDS } from './list-words';
@@ -38,8 +39,6 @@ export const unreadColumns = (list: ListTable): readonly string[] => {
     .slice(header + 1, header + 1 + SAMPLE)
     .filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1 && !row.some((cell) => totalWords(textOf(cell), NONE) > 0)); // prettier-ignore
   const open = roles.indexOf('open');
-  const plain = (name: string): string =>
-    folded(name).replace(/(?<!\d)\d{1,3}(?:st|nd|rd|th|er|eme|e|o|a)?(?![\p{L}\d])/gu, '#');
   const units = (row: Row, at: number): bigint | undefined => unitsIn(list, row[at]);
   const isSpare = (at: number): boolean => {
     const content = contentOf(body.map((row) => textOf(row[at])));
@@ -56,7 +55,7 @@ export const unreadColumns = (list: ListTable): readonly string[] => {
   );
   // Parts of a document are called alike, but for their number.
   const alike = names.flatMap((name, at) =>
-    at !== open && open >= 0 && plain(name) === plain(names[open] ?? '') && plain(name) !== '' && (roles[at] === 'original' || roles[at] === undefined) && body.some((row) => (units(row, at) ?? 0n) !== 0n) // prettier-ignore
+    at !== open && open >= 0 && withoutNumbers(name) === withoutNumbers(names[open] ?? '') && withoutNumbers(name) !== '' && (roles[at] === 'original' || roles[at] === undefined) && body.some((row) => (units(row, at) ?? 0n) !== 0n) // prettier-ignore
       ? [at]
       : [],
   );

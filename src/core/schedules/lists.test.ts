@@ -98,9 +98,18 @@ describe('lists of open items', () => {
     expect(codes(left)).toEqual(['list.amount', 'list.nothing-open', 'list.row', 'list.total']);
     expect(left.items.map(({ open }) => open)).toEqual([400n, 100n]);
     expect(codes(read('Customers\nCode,Name,No,Date,Open\nK1,Ard,A1,02/03/2026,5.00\n'))).toEqual(['list.dates']);
+    // Parts with a day of their own are items of their own; of others each column is told.
     const parts =
       'Customers\nName,No,Date,Due 1,Amount 1,Due 2,Amount 2\nArd,A1,2026-05-15,2026-06-15,10.00,2026-07-15,10.00\nBray,A2,2026-05-20,2026-06-20,4.00,,\n';
-    expect(codes(read(parts))).toContain('list.parts');
+    expect(read(parts).items.map(({ due, open }) => [due, open])).toEqual([
+      ['2026-06-15', 1000n],
+      ['2026-07-15', 1000n],
+      ['2026-06-20', 400n],
+    ]);
+    expect(codes(read(parts))).toEqual([]);
+    const without =
+      'Customers\nName,No,Date,Amount 1,Amount 2\nArd,A1,2026-05-15,10.00,10.00\nBray,A2,2026-05-20,4.00,\n';
+    expect(codes(read(without))).toContain('list.parts');
   });
 
   it('of balances have no documents of the days on which somebody was last invoiced or paid', () => {

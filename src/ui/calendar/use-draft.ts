@@ -55,6 +55,17 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
   const [wish, setCutover] = useState<string | undefined>();
   const cutover = wish ?? frame.cutover;
 
+  // Years come and go around the one that is looked at: it is found again by its first day.
+  const [seen, setSeen] = useState(years);
+  const [lookedAt, setLookedAt] = useState<string | undefined>();
+  if (years !== seen) {
+    setSeen(years);
+    const first = lookedAt ?? seen[Math.min(chosenYear, seen.length - 1)]?.start;
+    const place = draft === undefined ? years.findIndex(({ start }) => start === first) : -1;
+    if (place >= 0) setChosenYear(place);
+    setLookedAt(undefined);
+  }
+
   const shown = draft ?? standing;
   const at = Math.min(chosenYear, shown.length - 1);
   const year = shown[at];
@@ -166,6 +177,7 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     );
     setProblems(done.ok ? [] : done.problems);
     if (!done.ok) return;
+    setLookedAt(year?.start.toString());
     drop();
     toast(`Calendar of ${plural(done.value.years, 'year')} taken`);
     refresh();
@@ -203,7 +215,10 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     standing,
     changed: draft !== undefined,
     at,
-    select: setChosenYear,
+    select: (place: number): void => {
+      setLookedAt(undefined);
+      setChosenYear(place);
+    },
     onward,
     setOnward,
     cutover,

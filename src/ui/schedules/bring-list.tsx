@@ -218,8 +218,8 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
               </tr>
             </thead>
             <tbody>
-              {preview.items.slice(0, MOST_SHOWN).map(({ row, item, makes, problems: own, group }) => (
-                <tr key={row} className={own.length > 0 || leave.has(row) ? 'text-ink-2 line-through' : ''}>
+              {preview.items.slice(0, MOST_SHOWN).map(({ row, item, makes, problems: own, group }, place) => (
+                <tr key={place} className={own.length > 0 || leave.has(row) ? 'text-ink-2 line-through' : ''}>
                   <td>
                     <input
                       type="checkbox"
