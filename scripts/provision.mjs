@@ -177,6 +177,8 @@ export const startServer = async (port, { dev = false, quiet = false, env = {} }
       process.env.HOST || '127.0.0.1',
       '-p',
       String(port),
+      // Longer than proxies and clients keep a connection: what ends it first must be who asks, or a question meets a closed door.
+      ...(dev ? [] : ['--keepAliveTimeout', '150000']),
     ],
     {
       cwd: root,

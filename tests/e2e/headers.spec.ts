@@ -59,6 +59,12 @@ test.describe('every answer carries its headers', () => {
     );
     expect(new Set(nonces).size).toBe(5);
   });
+  test('a connection is kept for longer than proxies and clients keep theirs, so that none asks at a closed door', async ({
+    request,
+  }) => {
+    const kept = (await request.get('/health')).headers()['keep-alive'] ?? '';
+    expect(Number(/timeout=(\d+)/.exec(kept)?.[1])).toBeGreaterThan(120);
+  });
 });
 
 /** A request with the headers as they are given, which a browser or a client library would put right. */

@@ -93,11 +93,13 @@ test('a reviewer looks, signs and posts; a change in between lifts the signature
 
 test('a client’s own people see the books that are theirs, and change nothing; the audit is the owner’s', async ({
   page,
-}) => {
+}, { retry }) => {
+  // What is given stays given; tried again, it is other books.
+  const books = retry === 0 ? 'Nightjar Couriers' : 'Juniper Lantern Theatre';
   await be(page, 'Orla Fenwick');
   await expect(page.getByRole('link', { name: 'New books' })).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Marram Kelp Farms Ltd', exact: true })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Nightjar Couriers', exact: true })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: books, exact: true })).toHaveCount(0);
   await page.goto('/people');
   await expect(page.getByRole('heading', { name: 'This page is not for you' })).toBeVisible();
   const refused = await page.request.get('/audit/file');
@@ -105,15 +107,15 @@ test('a client’s own people see the books that are theirs, and change nothing;
   await be(page, 'Ines Halloran');
   await page.getByRole('link', { name: 'Ines Halloran' }).click();
   await page.getByRole('button', { name: 'Orla Fenwick' }).click();
-  await page.getByLabel('Books', { exact: true }).fill('Nightjar');
-  await page.getByRole('option', { name: 'Nightjar Couriers' }).click();
+  await page.getByLabel('Books', { exact: true }).fill(books);
+  await page.getByRole('option', { name: books }).click();
   await page.getByLabel('Why').fill('Sits on its board');
   await page.getByRole('button', { name: 'Give', exact: true }).click();
   await expect(page.getByText('Sits on its board')).toBeVisible();
   await page.getByRole('link', { name: 'Audit' }).click();
   await expect(page.getByRole('row').nth(1)).toContainText('because: Sits on its board');
   await be(page, 'Orla Fenwick');
-  await expect(page.getByRole('link', { name: 'Nightjar Couriers', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: books, exact: true })).toBeVisible();
   // A form of another site chooses nobody.
   const foreign = await page.request.post('/who/choose', {
     form: { person: '1' },
