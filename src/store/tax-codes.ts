@@ -90,6 +90,10 @@ export const deleteTaxCode = async (tx: Queryable, booksId: BooksId, code: TaxCo
 export const isStill = (stands: TaxCode | undefined, { to }: Pick<Change, 'to'>): boolean =>
   sameKept(keptCode(stands), to);
 
+/** Whether two say the same, whatever their number. */
+export const sameTaxCode = (one: TaxCodeFields, other: TaxCodeFields): boolean =>
+  sameKept(keptCode(one), keptCode(other));
+
 /** Figures' tax codes follow when one account is merged into another. */
 export const moveTaxAccounts = async (
   tx: Queryable,

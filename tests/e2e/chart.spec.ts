@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { client, expect, fillYear, makeTheseBooks, stage, test, typeFigures } from './support';
+import { client, expect, fillYear, makeTheseBooks, stage, test, typeCells, typeFigures } from './support';
 
 const made = async (
   page: Page,
@@ -389,22 +389,50 @@ test('a foreign bank account under a base-currency heading, with its IBAN checke
   await expect(row(page, /Fjord Bank account/)).toHaveAttribute('aria-level', '2');
 });
 
-test('tax codes: a starter set, a rate from a later day, and what is refused', async ({ page }) => {
+test('tax codes on a sheet: a starter set, rates of two days, a new one by keyboard, and what is refused', async ({
+  page,
+}) => {
   await client(page, 'Tessellate Tile Co-operative');
   await view(page, 'Tax codes');
   await page.getByRole('button', { name: 'Add the set' }).click();
-  await page.getByRole('button', { name: 'OUT-S' }).click();
-  await expect(page.getByLabel('Rate 1', { exact: true })).toHaveValue('21');
-  await page.getByRole('button', { name: 'Another rate' }).click();
-  await page.getByLabel('Rate 2', { exact: true }).fill('122');
-  await page.getByLabel('First day of rate 2').fill('1.1.2027');
-  await page.getByLabel('First day of rate 2').press('Tab');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'is no rate in per cent' })).toBeVisible();
-  await page.getByLabel('Rate 2', { exact: true }).fill('22,5');
-  await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('OUT-S saved')).toBeVisible();
-  await expect(page.getByRole('row').filter({ hasText: 'OUT-S' })).toContainText('21 %');
+  const sheet = page.getByRole('grid', { name: 'Tax codes' });
+  const code = (name: string) => sheet.getByRole('row').filter({ hasText: name });
+  await code('OUT-S').getByRole('gridcell').nth(3).click();
+  await expect(code('OUT-S').getByRole('gridcell').nth(3)).toHaveText('21 %');
+  // A rate that is none stays as it was typed, and says so; nothing is stored.
+  await page.keyboard.type('122');
+  await page.keyboard.press('Enter');
+  await code('OUT-S').getByRole('gridcell').nth(3).click();
+  const margin = page.getByRole('complementary', { name: 'Margin' });
+  await expect(margin).toContainText('“122” is no rate in per cent');
+  await page.keyboard.type('21,5');
+  await page.keyboard.press('Enter');
+  await expect(code('OUT-S').getByRole('gridcell').nth(3)).toHaveText('21,5 %');
+  await expect(page.getByText('all saved')).toBeVisible();
+  // Another rate from a later day leaves that of the opening date.
+  await code('OUT-S').getByRole('gridcell').first().click();
+  await margin.getByLabel('Another rate').fill('22,5');
+  await margin.getByLabel('First day of the other rate').fill('1.1.2027');
+  await margin.getByLabel('First day of the other rate').press('Tab');
+  await margin.getByRole('button', { name: 'Add the rate' }).click();
+  await expect(margin.getByRole('list', { name: 'Rates by their first days' }).getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.reload();
+  await expect(code('OUT-S')).toContainText('21,5 %');
+  // A new code by keyboard alone, in the row behind the last: what is missing is said until it is whole.
+  await sheet.getByRole('row').last().getByRole('gridcell').first().click();
+  await typeCells(page, ['IMP', 'Import of goods', 'self']);
+  await expect(margin).toContainText('needs a rate');
+  await typeCells(page, ['21']);
+  await expect(page.getByText('all saved')).toBeVisible();
+  await expect(code('IMP')).toContainText('Self-assessed');
+  await page.reload();
+  await code('IMP').getByRole('gridcell').first().click();
+  await page.keyboard.press('Control+Minus');
+  await expect(code('IMP')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(code('IMP')).toContainText('21 %');
 });
 
 test('the chart is taken out as CSV, XLSX and SAF-T, and printed', async ({ page }) => {

@@ -21,7 +21,7 @@ import { discardCorrection, openCorrection, postOpenings } from '@/actions/openi
 import { createUndecided, decideRows } from '@/actions/papers/decisions';
 import { bringPaper, readAs } from '@/actions/papers/commands';
 import { takeOver } from '@/actions/papers/take-over';
-import { removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
+import { saveTaxCodes } from '@/actions/chart/tax-codes';
 import { undo } from '@/actions/changes/commands';
 import { openingsView, signOffView } from '@/actions/openings/views';
 import { redrawYear } from '@/core/calendar/draft';
@@ -188,7 +188,7 @@ const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boo
         recoverable: null,
         active: true,
       };
-      return (await saveTaxCode({ books, id: code.code === known?.code ? known.id : null, code })).ok;
+      return (await saveTaxCodes({ books, entries: [{ id: code.code === known?.code ? known.id : null, code }] })).ok;
     }
     case 'default tax': {
       const all = await taxCodesOf(database.current, books);
@@ -262,7 +262,8 @@ const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boo
     }
     case 'untax': {
       const all = await taxCodesOf(database.current, books);
-      return (await removeTaxCode({ books, id: all[at % Math.max(1, all.length)]?.id ?? 1 })).ok;
+      return (await saveTaxCodes({ books, entries: [{ id: all[at % Math.max(1, all.length)]?.id ?? 1, code: null }] }))
+        .ok;
     }
   }
 };
@@ -310,7 +311,7 @@ const makeSource = async (): Promise<void> => {
     active: true,
     rates,
   };
-  valueOf(await saveTaxCode({ books, id: null, code }));
+  valueOf(await saveTaxCodes({ books, entries: [{ id: null, code }] }));
   valueOf(await changeAccount({ books, id: sale?.id ?? 0, change: { taxCode: 'STD' } }));
   valueOf(await saveBanks({ books, accounts: [{ account: bank?.id ?? 0, bank: { ...BANK, number: '123' } }] }));
 };

@@ -29,7 +29,7 @@ import { saveFigures } from '@/actions/openings/figures';
 import { calendarView } from '@/actions/calendar/views';
 import { companyView } from '@/actions/company/views';
 import { currenciesView } from '@/actions/currencies/views';
-import { addStarterTaxCodes, removeTaxCode, saveTaxCode } from '@/actions/chart/tax-codes';
+import { addStarterTaxCodes, saveTaxCodes } from '@/actions/chart/tax-codes';
 import { openingsView } from '@/actions/openings/views';
 import { type Account, PLAIN_ACCOUNT } from '@/core/chart/account';
 import { readPaper } from '@/core/files/read';
@@ -530,6 +530,43 @@ describe('money accounts and tax codes', () => {
       'account.currency-used',
     ]);
   });
+  it('tax codes are saved several at once, all or none, each as it was seen', async () => {
+    const books = await newBooks();
+    const plain = (code: string, name = 'Some') => ({
+      code,
+      name,
+      direction: 'outside' as const,
+      rates: [],
+      charged: null,
+      recoverable: null,
+      active: true,
+    });
+    const codes = async () => (await taxView(books))?.codes.map(({ code, name }) => `${code} ${name}`);
+    const save = (...entries: Parameters<typeof saveTaxCodes>[0]['entries']) => saveTaxCodes({ books, entries });
+    const places = (done: Awaited<ReturnType<typeof save>>) => (done.ok ? [] : done.problems.map(({ path }) => path));
+    const twice = await save({ id: null, code: plain('A') }, { id: null, code: plain('a') });
+    expect(codesOf(twice)).toEqual(['tax.code-taken']);
+    expect(places(twice)).toEqual([[1, 'code']]);
+    expect(await codes()).toEqual([]);
+    const made = valueOf(await save({ id: null, code: plain('A') }, { id: null, code: plain('B') })).rows;
+    const [a, b] = made.map((row) => row?.id ?? 0);
+    // What an earlier row gives up is free for a later one, in the same go.
+    valueOf(
+      await save(
+        { id: a ?? 0, code: plain('C'), seen: plain('A') },
+        { id: b ?? 0, code: plain('A'), seen: plain('B') },
+      ),
+    );
+    expect(await codes()).toEqual(['A Some', 'C Some']);
+    // Somebody else was there first: nothing of the batch is stored.
+    const late = await save({ id: b ?? 0, code: null }, { id: a ?? 0, code: plain('D'), seen: plain('A') });
+    expect(codesOf(late)).toEqual(['tax.changed']);
+    expect(places(late)).toEqual([[1]]);
+    expect(codesOf(await save({ id: a ?? 0, code: null, seen: plain('C', 'Other') }))).toEqual(['tax.changed']);
+    valueOf(await save({ id: a ?? 0, code: null, seen: plain('C') }, { id: b ?? 0, code: plain('C') }));
+    expect(await codes()).toEqual(['C Some']);
+    expect(codesOf(await save({ id: a ?? 0, code: null }))).toEqual(['tax.gone']);
+  });
   it('tax codes are kept with their rates, and used ones stay', async () => {
     const books = await newBooks();
     const [payable, claim] = [await named(books, '2200'), await named(books, '1400')];
@@ -538,7 +575,7 @@ describe('money accounts and tax codes', () => {
     if (code === undefined) throw new Error('the standard code');
     const { id, ...fields } = code;
     const rates = [{ from: '2027-01-01', rate: '22.5' }, ...code.rates];
-    valueOf(await saveTaxCode({ books, id, code: { ...fields, code: 'SALES', rates } }));
+    valueOf(await saveTaxCodes({ books, entries: [{ id, code: { ...fields, code: 'SALES', rates } }] }));
     expect((await taxView(books))?.codes.find((one) => one.id === id)?.rates).toEqual([
       ...code.rates,
       { from: '2027-01-01', rate: '22.5' },
@@ -546,9 +583,9 @@ describe('money accounts and tax codes', () => {
     const sales = await named(books, '4010');
     valueOf(await editChart({ books, edits: [change(sales, { taxCode: 'SALES' })] as never }));
     // A code that is renamed is renamed where it is proposed.
-    valueOf(await saveTaxCode({ books, id, code: { ...fields, code: 'S23', rates: [...code.rates] } }));
+    valueOf(await saveTaxCodes({ books, entries: [{ id, code: { ...fields, code: 'S23', rates: [...code.rates] } }] }));
     expect((await named(books, '4010')).taxCode).toBe('S23');
-    expect(codesOf(await removeTaxCode({ books, id }))).toEqual(['tax.used']);
+    expect(codesOf(await saveTaxCodes({ books, entries: [{ id, code: null }] }))).toEqual(['tax.used']);
     expect(codesOf(await editChart({ books, edits: [{ kind: 'remove', id: payable.id }] }))).toEqual(['account.used']);
     expect(
       codesOf(

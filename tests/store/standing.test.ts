@@ -4,7 +4,7 @@ import { boardView } from '@/actions/books/views';
 import { changesView } from '@/actions/changes/views';
 import { undo } from '@/actions/changes/commands';
 import { addAccount, changeAccount, editChart, removeAccount } from '@/actions/chart/commands';
-import { saveTaxCode } from '@/actions/chart/tax-codes';
+import { saveTaxCodes } from '@/actions/chart/tax-codes';
 import { chartView } from '@/actions/chart/views';
 import { changeFact } from '@/actions/company/commands';
 import { useDatabase } from '@/actions/kernel/context';
@@ -138,11 +138,11 @@ describe('what is held or kept of books', () => {
       active: true,
       rates: [{ from: '2026-01-01', rate: '20' }],
     };
-    const made = valueOf(await saveTaxCode({ books, id: null, code }));
+    const made = valueOf(await saveTaxCodes({ books, entries: [{ id: null, code }] }));
     valueOf(await changeAccount({ books, id: sale.id, change: { taxCode: 'A' } }));
     const taxOf = async () =>
       (await chartView(books))?.rows.find(({ account }) => account.id === sale.id)?.account.taxCode;
-    valueOf(await saveTaxCode({ books, id: made.id, code: { ...code, code: 'B' } }));
+    valueOf(await saveTaxCodes({ books, entries: [{ id: made.rows[0]?.id ?? 0, code: { ...code, code: 'B' } }] }));
     expect(await taxOf()).toBe('B');
     const renamed = (await changesView(books, undefined))?.batches[0]?.id ?? '';
     valueOf(await undo({ books, batch: renamed }));

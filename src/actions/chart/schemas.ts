@@ -145,8 +145,8 @@ export const bank = z.object({
 });
 
 export const taxCode = z.object({
-  code: z.string().trim().max(60),
-  name: z.string().trim().max(200),
+  code: text(60).trim(),
+  name: text(200).trim(),
   direction: z.enum(TAX_DIRECTION_IDS),
   rates: z.array(z.object({ from: z.iso.date(), rate: z.string().trim().max(20) })).max(100),
   charged: account.nullable(),

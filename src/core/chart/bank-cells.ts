@@ -1,4 +1,5 @@
 import { type Result, fail, ok, problem, quoted } from '../base/result';
+import { readYes } from '../base/yes';
 import { minorDigits } from '../money/currency';
 import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
@@ -64,8 +65,6 @@ export const bankText = (details: BankDetails, column: BankColumn, { currency, s
   }
 };
 
-const NO = /^(?:n|no|0|false)?$/i;
-
 /**
  * Details with one cell typed otherwise; a problem where the text is none of its kind.
  *
@@ -94,8 +93,10 @@ export const typedBank = (
       return ok({ ...details, alertBelow: read.value.kind === 'amount' ? read.value.amount : null });
     }
     case 'onDocuments':
-    case 'reconciled':
-      return ok({ ...details, [column]: !NO.test(text) });
+    case 'reconciled': {
+      const read = readYes(text, column, false);
+      return read.ok ? ok({ ...details, [column]: read.value }) : read;
+    }
     case 'statementDay': {
       const day = text === '' || text === VARIES ? null : text === LAST_DAY ? 31 : Number(text);
       return day === null || (Number.isInteger(day) && day >= 1 && day <= 31)

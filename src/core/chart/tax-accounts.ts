@@ -1,8 +1,7 @@
 import { typeOf } from '../ledger/classes';
 import { meantBy } from '../words/concepts/recogniser';
 import type { Account, AccountId } from './account';
-
-type TaxSide = 'charged' | 'recoverable';
+import type { TaxSide } from './tax-codes';
 
 /** What the account is about on which a side of sales tax stands, the likeliest first: its own, or one account for both. */
 const MEANINGS: Readonly<Record<TaxSide, readonly string[]>> = {

@@ -35,6 +35,10 @@ export const directionFacts = (id: TaxDirection): (typeof TAX_DIRECTIONS)[number
   return found;
 };
 
+export type TaxSide = 'charged' | 'recoverable';
+export const hasSide = (direction: TaxDirection, side: TaxSide): boolean =>
+  (directionFacts(direction).sides as readonly string[]).includes(side);
+
 /** A rate in per cent as an exact decimal text ("13.5"), from its first day (`YYYY-MM-DD`) until the next one begins. */
 export interface TaxRate {
   readonly from: string;
@@ -63,6 +67,16 @@ const RATE = /^\d{1,3}(\.\d{1,4})?$/;
 export const rateOn = (code: Pick<TaxCode, 'rates'>, day: string): string | undefined =>
   code.rates.filter((one) => one.from <= day).sort((a, b) => (a.from < b.from ? 1 : -1))[0]?.rate;
 
+export const noRate = (typed: string): Problem =>
+  problem('tax.rate', `${quoted(typed)} is no rate in per cent: 0 to 100, with at most four decimals.`, 'rates');
+
+const kindOf = (direction: TaxDirection): string =>
+  `A code of the kind ${directionFacts(direction).label.toLowerCase()}`;
+export const rateUnwanted = (direction: TaxDirection): Problem =>
+  problem('tax.rate-unwanted', `${kindOf(direction)} has no rate.`, 'rates');
+export const accountUnwanted = (direction: TaxDirection, side: TaxSide): Problem =>
+  problem('tax.account-unwanted', `${kindOf(direction)} posts to no ${side} account.`, side);
+
 /** What is wrong with a tax code beside the others; `self` is the one being changed. */
 export const taxCodeProblems = (
   draft: TaxCodeFields,
@@ -84,33 +98,19 @@ export const taxCodeProblems = (
     problems.push(problem('tax.code-taken', `The code ${twin.code} is taken by ${twin.name}.`, 'code'));
   if (draft.name.trim() === '' || draft.name.length > 80)
     problems.push(problem('tax.name', 'A tax code has a name of at most 80 characters.', 'name'));
-  const { sides, label } = directionFacts(draft.direction);
+  const { sides } = directionFacts(draft.direction);
   if (sides.length > 0 && draft.rates.length === 0)
-    problems.push(
-      problem(
-        'tax.rate-missing',
-        `A code of the kind ${label.toLowerCase()} needs a rate, also when it is 0.`,
-        'rates',
-      ),
-    );
-  if (sides.length === 0 && draft.rates.length > 0)
-    problems.push(problem('tax.rate-unwanted', `A code of the kind ${label.toLowerCase()} has no rate.`, 'rates'));
-  for (const { rate } of draft.rates)
-    if (!RATE.test(rate) || Number(rate) > 100)
-      problems.push(
-        problem('tax.rate', `${quoted(rate)} is no rate in per cent: 0 to 100, with at most four decimals.`, 'rates'),
-      );
+    problems.push(problem('tax.rate-missing', `${kindOf(draft.direction)} needs a rate, also when it is 0.`, 'rates'));
+  if (sides.length === 0 && draft.rates.length > 0) problems.push(rateUnwanted(draft.direction));
+  for (const { rate } of draft.rates) if (!RATE.test(rate) || Number(rate) > 100) problems.push(noRate(rate));
   const days = draft.rates.map((one) => one.from);
   if (new Set(days).size < days.length)
     problems.push(problem('tax.rate-days', 'Two rates begin on one day; each day has one rate.', 'rates'));
   for (const side of ['charged', 'recoverable'] as const) {
-    const wanted = (sides as readonly string[]).includes(side);
+    const wanted = hasSide(draft.direction, side);
     const id = draft[side];
     const account = id === null ? undefined : accounts.get(id);
-    if (!wanted && id !== null)
-      problems.push(
-        problem('tax.account-unwanted', `A code of the kind ${label.toLowerCase()} posts to no ${side} account.`, side),
-      );
+    if (!wanted && id !== null) problems.push(accountUnwanted(draft.direction, side));
     if (wanted && id === null)
       problems.push(problem('tax.account-missing', `Choose the account for ${side} tax.`, side));
     if (

@@ -2,6 +2,7 @@ import { type Prepared, named, prepared } from '../base/pick';
 import { type DateStyle, writeStyled } from '../base/date-style';
 import { type PlainDate, readStyled } from '../base/dates';
 import { type Problem, type Result, fail, ok, problem, quoted } from '../base/result';
+import { readYes } from '../base/yes';
 import { dated, say } from '../base/sentence';
 import type { Kept } from '../base/kept';
 import type { Detail, DetailField } from './things/detail';
@@ -126,10 +127,8 @@ export const typedCode = (
       return read.ok ? ok({ ...code, [column]: read.value.toString() }) : read;
     }
     case 'active': {
-      const word = text.toLowerCase();
-      return ['yes', 'y', '', 'no', 'n'].includes(word)
-        ? ok({ ...code, active: !word.startsWith('n') })
-        : fail(problem('analysis.active', `${quoted(typed)} is neither yes nor no.`, column));
+      const read = readYes(typed, column, true);
+      return read.ok ? ok({ ...code, active: read.value }) : read;
     }
     case 'code':
       return ok({ ...code, code: text.slice(0, LONGEST_CODE) });
