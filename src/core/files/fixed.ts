@@ -13,8 +13,9 @@ const LOOKED_AT = 3000;
 const MOST_LINE = 400;
 const MOST_FIXED_COLUMNS = 40;
 
-/** A figure as lists print it: grouped, with decimals, or both; a sign or side may stand beside it. */
-const FIGURE = /(?:^|\s)[-+(]?(?:\d{1,3}(?:[.,' \u00a0]\d{3})+(?:[.,]\d{1,4})?|\d+[.,]\d{1,4})[-)]?(?=\s|$)/;
+/** A figure as lists print it: grouped in threes, or in twos before the last three, with decimals, or both; a currency's sign, a sign or a side may stand beside it. */
+const FIGURE =
+  /(?:^|\s)[-+(]?\p{Sc}?[-+(]?(?:\d{1,3}(?:[.,'’ \u00a0\u202f]\d{3})+(?:[.,]\d{1,4})?|\d{1,2}(?:,\d{2})+,\d{3}(?:\.\d{1,4})?|\d+[.,]\d{1,4})\p{Sc}?[-)]?(?:[DCHS]|[DC][Rr])?(?=\s|$)/u;
 
 const FIGURE_ALONE = /^[-+(]?\d[\d.,' \u00a0]*[-)]?$/;
 

@@ -3,7 +3,7 @@ import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
 import { TOTAL } from '../words/paper-words';
 import { type ColumnRole, type FoundHeader, headerTexts } from './header';
-import { type Column, DATE, sampleOf, survey } from './survey';
+import { type Column, DATE, isCodeLike, sampleOf, survey } from './survey';
 import { type Title, isAmountTitle, titleOf } from './titles';
 
 const CODE_FIRST = /^[A-Z]{0,4}\d[\dA-Z./]*(?:-\d[\dA-Z./]*)*/i;
@@ -110,7 +110,16 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: read
   );
   const wordy = columns.filter((column) => free(column) && column.words > 0.4 && !column.sides);
   const isName = (column: Column): boolean => title(column.at).name || title(column.at).code;
-  const firstWords = wordy.find((column) => column.words > 0.6) ?? wordy[0];
+  // Headings and sums may stand where codes do, with nothing where the names are; what has a name beside it has a code.
+  const isCodeBeside = ({ at }: Column): boolean =>
+    wordy.some((names) => {
+      const named =
+        names.at <= at ? [] : sample.filter((row) => textOf(row[at]) !== '' && textOf(row[names.at]) !== '');
+      const codes = named.filter((row) => isCodeLike(textOf(row[at]))).length;
+      return codes >= 3 && codes > named.length * 0.85;
+    });
+  const words = wordy.filter((column) => !isCodeBeside(column));
+  const firstWords = words.find((column) => column.words > 0.6) ?? words[0];
   // Codes stand before the amounts; numbers behind them are of something else.
   const amounts =
     columns.find((column) => column.at > (firstWords?.at ?? 0) && column.numbers > 0.7 && column.plain < 0.5)?.at ??
@@ -122,7 +131,7 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: read
     (column) =>
       free(column) &&
       (column.at < amounts || (title(column.at).code && isOfOneWidth(column))) &&
-      column.codes > (title(column.at).code ? 0.4 : 0.6) &&
+      (column.codes > (title(column.at).code ? 0.4 : 0.6) || isCodeBeside(column)) &&
       (!column.sequence || title(column.at).code) &&
       (column.dates < 0.3 || title(column.at).code),
   );

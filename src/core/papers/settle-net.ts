@@ -25,9 +25,12 @@ export const netOf = (marks: Marks, amountAt: (row: number) => bigint): bigint =
   return net;
 };
 
+const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
+
 /**
  * Settles the rows without a code that nothing has explained: they are no accounts where the paper nets to zero without them,
- * and accounts where it does so only with them. Else the year's result is set aside, and the others are accounts.
+ * and accounts where it does so only with them. Else the year's result is set aside, and the others are accounts. Where another
+ * part of the paper comes to that result, as a sum of its rows, nothing is left to ask.
  */
 export const settleLeft = (
   skeleton: Skeleton,
@@ -42,7 +45,17 @@ export const settleLeft = (
   const net = netOf(marks, signs.amountAt);
   const together = left.reduce((sum, row) => sum + signs.amountAt(row), 0n);
   const [setAside, uncoded]: [number[], number[]] = [[], []];
+  const results = new Set<bigint>();
+  if (net === 0n)
+    marks.mark.forEach((mark, row) => {
+      if (mark === MARK.total && isResult(skeleton.name[row] ?? '')) results.add(size(signs.amountAt(row)));
+    });
   for (const row of left) {
+    if (results.has(size(signs.amountAt(row))) && isResult(skeleton.name[row] ?? '')) {
+      marks.mark[row] = MARK.total;
+      marks.why[row] = WHY.result;
+      continue;
+    }
     const aside = net === 0n || (net + together !== 0n && isResult(skeleton.name[row] ?? ''));
     marks.mark[row] = aside ? MARK.total : MARK.account;
     marks.why[row] = aside ? WHY.left : WHY.none;

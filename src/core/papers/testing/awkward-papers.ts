@@ -5,6 +5,8 @@ export interface AwkwardPaper {
   readonly asAt: string;
   /** `code amount`, debit positive. */
   readonly accounts: readonly string[];
+  /** What is asked about it; any, where nothing is said. */
+  readonly asked?: readonly string[];
 }
 
 export const AWKWARD_PAPERS: readonly AwkwardPaper[] = [
@@ -450,5 +452,82 @@ Kto.;Text;Soll;Haben
 2800.0;Kapital;;10'521.–
 `,
     accounts: ['1000 1250.00', '1010 18453.00', '1200 4550.00', '2000 -8732.00', '2500 -5000.00', '2800 -10521.00'],
+  },
+  {
+    what: 'groups with their sums on the line of their name, figures grouped in twos, columns by their place',
+    asAt: '2026-03-31',
+    text: `Saltpan Traders
+Trial Balance
+1-Apr-2025 to 31-Mar-2026
+
+Particulars                              Closing Balance
+                                     Debit            Credit
+Capital Account                1,80,000.00      23,76,785.00
+  Owner's capital                               23,76,785.00
+  Drawings                     1,80,000.00
+Current Liabilities                              5,23,515.00
+  Sundry creditors                               4,85,300.00
+  Duties payable                                   38,215.00
+Fixed Assets                  21,00,000.00       4,20,000.00
+  Plant                       21,00,000.00
+  Accumulated depreciation                       4,20,000.00
+Current Assets                10,40,300.00
+  Sundry debtors               7,72,100.00
+  Cash in hand                 2,68,200.00
+Grand Total                   33,20,300.00      33,20,300.00
+`,
+    accounts: [
+      "Owner's capital -2376785.00",
+      'Drawings 180000.00',
+      'Sundry creditors -485300.00',
+      'Duties payable -38215.00',
+      'Plant 2100000.00',
+      'Accumulated depreciation -420000.00',
+      'Sundry debtors 772100.00',
+      'Cash in hand 268200.00',
+    ],
+    asked: [],
+  },
+  {
+    what: 'two statements one below the other without a header, labels where codes stand, the result at the foot of each',
+    asAt: '2025-12-31',
+    text: `Levä Oy;;
+Tase 31.12.2025;;
+Vastaavaa;;
+1700;Koneet ja kalusto;42 000,00
+1710;Myyntisaamiset;21 300,50
+1910;Pankkitili;33 200,25
+Vastaavaa yhteensä;;96 500,75
+Vastattavaa;;
+2000;Osakepääoma;2 500,00
+2250;Edellisten tilikausien voitto;31 000,00
+2871;Ostovelat;19 000,75
+2939;Arvonlisäverovelka;4 100,00
+Tilikauden voitto;;39 900,00
+Vastattavaa yhteensä;;96 500,75
+;;
+Tuloslaskelma 1.1.2025 - 31.12.2025;;
+3000;Myynti;120 000,00
+Liikevaihto yhteensä;;120 000,00
+4000;Ostot;-51 000,00
+5000;Palkat;-24 000,00
+7230;Vuokrat;-5 100,00
+Kulut yhteensä;;-80 100,00
+Tilikauden voitto;;39 900,00
+`,
+    accounts: [
+      '1700 42000.00',
+      '1710 21300.50',
+      '1910 33200.25',
+      '2000 -2500.00',
+      '2250 -31000.00',
+      '2871 -19000.75',
+      '2939 -4100.00',
+      '3000 -120000.00',
+      '4000 51000.00',
+      '5000 24000.00',
+      '7230 5100.00',
+    ],
+    asked: [],
   },
 ];
