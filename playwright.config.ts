@@ -12,7 +12,7 @@ export default defineConfig({
   fullyParallel: false,
   // Files of tests are spread over so many servers, each with data of its own; `npx playwright test` alone starts one.
   workers: ports.length,
-  // A shared machine has stood still for minutes; what fails for that alone is tried once more, and reported as flaky.
+  // A shared machine has stood still for minutes; what fails for that alone is tried once more, on data that nobody touched, and reported as flaky.
   timeout: 480_000,
   expect: { timeout: 60_000 },
   retries: 1,

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../free-port';
 
-/** A server of a test's own, without demo data, in a directory that goes with it. */
+/** A server of a test's own, with data in a directory that goes with it. */
 export interface OwnServer {
   readonly url: string;
   /** All that it has printed until now. */
@@ -12,9 +12,12 @@ export interface OwnServer {
   readonly stop: () => Promise<void>;
 }
 
-export const startOwnServer = async (variables: Readonly<Record<string, string>> = {}): Promise<OwnServer> => {
+export const startOwnServer = async (
+  variables: Readonly<Record<string, string>> = {},
+  of: 'demo' | 'empty' = 'empty',
+): Promise<OwnServer> => {
   const [port, data] = [await freePort(), mkdtempSync(join(tmpdir(), 'bathron-own-'))];
-  const child: ChildProcess = spawn(process.execPath, ['scripts/demo.mjs', '--empty'], {
+  const child: ChildProcess = spawn(process.execPath, ['scripts/demo.mjs', ...(of === 'empty' ? ['--empty'] : [])], {
     env: { ...process.env, PORT: String(port), BATHRON_DATA: data, LOG_LEVEL: 'warn', ...variables },
     stdio: ['ignore', 'pipe', 'pipe'],
   });

@@ -1,4 +1,5 @@
 import { type Locator, type Page, test as base, expect } from '@playwright/test';
+import { startOwnServer } from './own-server';
 import { e2ePorts } from './ports';
 
 export { expect };
@@ -8,13 +9,24 @@ const PEOPLE = { 'Ines Halloran': 1, 'Tomas Bielik': 2, 'Maeve Quill': 3, 'Orla 
 export type DemoPerson = keyof typeof PEOPLE;
 
 /** A test in a worker of Playwright's, against that worker's own server, as somebody of the demo's practice (`as`). */
-export const test = base.extend<{ as: DemoPerson }>({
+export const test = base.extend<{ as: DemoPerson }, { server: string }>({
   as: ['Ines Halloran', { option: true }],
-  // eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern, also where nothing is used
-  baseURL: async ({}, use, { parallelIndex }) => {
-    const ports = e2ePorts();
-    await use(`http://127.0.0.1:${ports[parallelIndex % ports.length] ?? ''}`);
-  },
+  server: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern, also where nothing is used
+    async ({}, use, { workerIndex, parallelIndex }) => {
+      const ports = e2ePorts();
+      if (workerIndex === parallelIndex) {
+        await use(`http://127.0.0.1:${ports[parallelIndex % ports.length] ?? ''}`);
+        return;
+      }
+      // This worker takes the place of one whose test failed: what is tried again finds the demo as it was seeded.
+      const fresh = await startOwnServer({}, 'demo');
+      await use(fresh.url);
+      await fresh.stop();
+    },
+    { scope: 'worker', timeout: 300_000 },
+  ],
+  baseURL: ({ server }, use) => use(server),
   context: async ({ context, baseURL, as }, use) => {
     if (baseURL !== undefined)
       await context.addCookies([{ name: 'bathron-as', value: String(PEOPLE[as]), url: baseURL, httpOnly: true }]);

@@ -9,16 +9,26 @@ const NUMERIC =
   /(?<!\d)(\d{4}([-./])\s?\d{1,2}\2\s?\d{1,2}|\d{1,2}([./-])\s?\d{1,2}\3\s?\d{4})(?!\d)|(?<![\d./-])(?:\d{2}([./-])\d{2}\4\d{2}|\d{1,2}([./])\d{1,2}\5\d{2})(?![\d./]|-\d)/g;
 /** Years, months and days with their signs, as East Asia writes them. */
 const SIGNED = /(\d{4})\s?[年년]\s?(\d{1,2})\s?[月월]\s?(\d{1,2})\s?[日일]/g;
+/** Day, month and year, each behind its word, as Vietnamese papers have them. */
+const EACH_NAMED = /ngày\s(\d{1,2})\stháng\s(\d{1,2})\snăm\s(\d{4})/giu;
 
 /** Years counted from the beginning of an era, and the year before it. */
 const ERAS: Readonly<Record<string, number>> = { 令和: 2018, 平成: 1988, 昭和: 1925, 民國: 1911, 民国: 1911 };
 const ERA = /(令和|平成|昭和|民國|民国)\s?(元|\d{1,3})\s?年/g;
 
-const inCommonYears = (text: string): string =>
-  text.replace(
+/** Years of the Buddhist era, as Thai papers have them. */
+const BUDDHIST = /(?<!\d)2[45]\d\d(?!\d)/g;
+const BEFORE_BUDDHIST = 543;
+
+const inCommonYears = (text: string): string => {
+  const common = text.replace(
     ERA,
     (_whole, era: string, year: string) => `${String((ERAS[era] ?? 0) + (year === '元' ? 1 : Number(year)))}年`,
   );
+  return /\p{sc=Thai}/u.test(common)
+    ? common.replace(BUDDHIST, (year) => String(Number(year) - BEFORE_BUDDHIST))
+    : common;
+};
 
 /** The number of a period: "Month 12, December 2025" is no twelfth of December. */
 const PERIOD_NUMBER =
@@ -87,6 +97,9 @@ export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly stri
   return [
     ...numeric.flatMap((one) => readFileDate(one, order) ?? []),
     ...[...plain.matchAll(SIGNED)].flatMap(([, year = '', month = '', day = '']) => iso(year, Number(month), day)),
+    ...[...plain.normalize('NFC').matchAll(EACH_NAMED)].flatMap(([, day = '', month = '', year = '']) =>
+      iso(year, Number(month), day),
+    ),
     // What is a day by its figures belongs to no word beside it.
     ...worded(plain.replace(NUMERIC, ' ')),
     ...(numeric.length === 0 ? withoutYear(plain) : []),

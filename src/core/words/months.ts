@@ -33,6 +33,9 @@ const MONTHS: readonly string[] = [
   'січ* лют* берез* квіт* трав* червн*|червень липн*|липень серп* верес* жовт* листопад груд*',
   'saus* vasar* kovas|kovo baland* geguz* birzel* liep* rugpjut* rugsej* spal* lapkri* gruod*',
   'janvar* februar* mart|marta april* maijs|maija|maij junij* julij* august* septembr* oktobr* novembr* decembr*',
+  'มกราคม กุมภาพันธ์ มีนาคม เมษายน พฤษภาคม มิถุนายน กรกฎาคม สิงหาคม กันยายน ตุลาคม พฤศจิกายน ธันวาคม',
+  'يناير فبراير مارس أبريل|ابريل مايو يونيو|يونيه يوليو|يوليه أغسطس سبتمبر أكتوبر|اكتوبر نوفمبر ديسمبر',
+  'ינואר|בינואר פברואר|בפברואר מרץ|במרץ|מרס|במרס אפריל|באפריל מאי|במאי יוני|ביוני יולי|ביולי אוגוסט|באוגוסט ספטמבר|בספטמבר אוקטובר|באוקטובר נובמבר|בנובמבר דצמבר|בדצמבר',
   'jaanuar veebruar marts aprill mai juuni juuli august september oktoober november detsember',
 ];
 
