@@ -59,9 +59,11 @@ export const looksFixed = (text: string): boolean => {
   return figures.length >= 3 && gaps.length >= figures.length * 0.6;
 };
 
-/** A sum is labelled across the columns that it has nothing in: only its figures tell of columns. */
+/** A sum is labelled across the columns that it has nothing in ("Total 12001"): only its figures tell of columns. */
 const withoutLabel = (line: string): string =>
-  TOTAL.in(folded(line)) === undefined ? line : line.replace(/^.*\p{L}\S*/u, (label) => ' '.repeat(label.length));
+  TOTAL.in(folded(line)) === undefined
+    ? line
+    : line.replace(/^.*\p{L}\S*(?: \S+(?=\s{2}))?/u, (label) => ' '.repeat(label.length));
 
 /** The columns of a printed list. */
 export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] => {

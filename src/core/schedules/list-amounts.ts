@@ -229,6 +229,35 @@ export const tellMoved = ({ roles, contents, sample, units, inCurrency }: Beside
   return NONE;
 };
 
+/**
+ * What a document came to, what was taken off it and what is left, in this order and whatever they are called: the last is open. What is
+ * called open already stays so; debits less credits are told otherwise.
+ */
+export const tellLess = (beside: Beside): void => {
+  const { roles, names, contents, sample, units, inCurrency } = beside;
+  if (isOpen(names[place(beside, 'open')] ?? '') || (place(beside, 'debit') >= 0 && place(beside, 'credit') >= 0))
+    return;
+  const money = contents.flatMap(({ amounts, dates, filled }, column) =>
+    roles[column] !== 'age' && !inCurrency.has(column) && filled > 1 && amounts >= 0.7 && dates < 0.3 ? [column] : [],
+  );
+  if (money.length < 3 || money.length > MOST_TRIED) return;
+  const read = new Map(money.map((column) => [column, sample.map((row) => units(row, column) ?? 0n)]));
+  const of = (column: number, at: number): bigint => read.get(column)?.[at] ?? 0n;
+  for (const whole of money)
+    for (const off of money)
+      for (const left of money) {
+        if (!(whole < off && off < left)) continue;
+        const filled = sample.flatMap((_, at) => (of(whole, at) !== 0n ? [at] : []));
+        const meets = filled.filter((at) => of(whole, at) - of(off, at) === of(left, at));
+        const taken = meets.filter((at) => of(off, at) !== 0n && of(left, at) !== 0n);
+        if (filled.length < 2 || taken.length === 0 || !mostly(meets.length, filled.length, 9.5)) continue;
+        for (const [column, role] of roles.entries())
+          if (role === 'open' || role === 'original' || column === off) roles[column] = undefined;
+        [roles[whole], roles[left]] = ['original', 'open'];
+        return;
+      }
+};
+
 /** A balance that runs on from row to row, or stands where an account ends, is no open amount; gives its column. */
 export const tellRunning = (beside: Beside): number | undefined => {
   const { roles, sample, units, sideOf } = beside;

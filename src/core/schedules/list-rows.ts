@@ -132,7 +132,13 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     } else if (role === 'original' || role === 'open' || role === 'base' || role === 'worth' || role === 'paid') {
       const amount = read(column, side);
       if (amount !== undefined) amounts[role] = amount;
-    } else if (role !== undefined) texts[role] = textOf(row[column]);
+    } else if (role === 'contactName')
+      // Below a name, in its cell, stands an address.
+      texts[role] =
+        textOf(row[column])
+          .split(/[\r\n]/, 1)[0]
+          ?.trim() ?? '';
+    else if (role !== undefined) texts[role] = textOf(row[column]);
   });
   const { original, worth, base } = amounts;
   // The part of it that is left in the books' currency is left in its own.

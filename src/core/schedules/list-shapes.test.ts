@@ -659,6 +659,52 @@ const LISTS: readonly {
       '3||Petrel|invoice|INV-2||2026-07-01|2026-09-01||600.00|300.00|',
     ],
   },
+  {
+    what: 'what was taken off each document and what is left, by titles that nobody knows, and addresses below names',
+    file: 'customers.csv',
+    of: 'customers 2026-07-31',
+    text: [
+      'Customers 2026-07-31',
+      'SOLD TO,DOC #,ISSUED,NET DUE,FACE,TAKEN OFF,STANDS',
+      '"Otter Diner',
+      '12 Pier Rd",10234,6/30/2026,7/30/2026,"$1,150.00",$0.00,"$1,150.00"',
+      'Gannet Grill,10240,7/5/2026,8/4/2026,$480.25,$80.25,$400.00',
+      'Gannet Grill,10251,7/22/2026,8/21/2026,$75.00,$0.00,$75.00',
+      ',,,,"$1,705.25",$80.25,"$1,625.00"',
+    ].join('\n'),
+    items: [
+      '3||Otter Diner|invoice|10234||2026-06-30|2026-07-30||1150.00|1150.00|',
+      '4||Gannet Grill|invoice|10240||2026-07-05|2026-08-04||480.25|400.00|',
+      '5||Gannet Grill|invoice|10251||2026-07-22|2026-08-21||75.00|75.00|',
+    ],
+  },
+  {
+    what: 'sums that are labelled by a number, with columns by their place',
+    file: 'debitoren.txt',
+    of: 'customers 2026-06-30',
+    text: [
+      'OFFENE POSTEN DEBITOREN    Stichtag 30.06.2026    Seite 1',
+      'Konto   Belegdatum  Beleg      Text                  Fällig          Soll       Haben       Saldo',
+      '-------------------------------------------------------------------------------------------------',
+      '12001   Seegras Handel GmbH, Kiel',
+      '        12.05.2026  RE-2601    Lieferung Mai         11.06.2026  1.190,00',
+      '        20.05.2026  RE-2617    Lieferung Mai 2       19.06.2026    595,00',
+      '        15.06.2026  ZE-0431    Teilzahlung RE-2601                             500,00',
+      '        Summe 12001                                              1.785,00      500,00    1.285,00',
+      '12007   Möwe & Sohn OHG',
+      '        02.06.2026  RE-2630    Netze                 02.07.2026  2.380,00',
+      '        10.06.2026  GU-0012    Gutschrift Netze                                238,00',
+      '        Summe 12007                                              2.380,00      238,00    2.142,00',
+      'Gesamt                                                           4.165,00      738,00    3.427,00',
+    ].join('\n'),
+    items: [
+      '5|12001|Seegras Handel GmbH, Kiel|invoice|RE-2601|Lieferung Mai|2026-05-12|2026-06-11|||1190.00|',
+      '6|12001|Seegras Handel GmbH, Kiel|invoice|RE-2617|Lieferung Mai 2|2026-05-20|2026-06-19|||595.00|',
+      '7|12001|Seegras Handel GmbH, Kiel|payment|ZE-0431|Teilzahlung RE-2601|2026-06-15||||-500.00|',
+      '10|12007|Möwe & Sohn OHG|invoice|RE-2630|Netze|2026-06-02|2026-07-02|||2380.00|',
+      '11|12007|Möwe & Sohn OHG|credit-note|GU-0012|Gutschrift Netze|2026-06-10||||-238.00|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {

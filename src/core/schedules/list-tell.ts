@@ -1,4 +1,4 @@
-import { tellAges, tellBase, tellMoved, tellOpen, tellPaid, tellRunning, tellTax } from './list-amounts';
+import { tellAges, tellBase, tellLess, tellMoved, tellOpen, tellPaid, tellRunning, tellTax } from './list-amounts';
 import type { Beside } from './list-beside';
 import { tellParts } from './list-parts';
 import { tellBalances, tellCodes, tellDays, tellKinds, tellNames, tellRemarks } from './list-whom';
@@ -15,6 +15,7 @@ export const tellBeside = (all: Beside): number | undefined => {
   const given = without(all, tellParts(all));
   const moved = tellMoved(given);
   const beside = without(given, moved.size > 0 ? moved : tellTax(given));
+  tellLess(beside);
   tellBase(beside);
   tellAges(beside);
   const running = tellRunning(beside);

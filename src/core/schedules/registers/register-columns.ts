@@ -432,6 +432,10 @@ export const columnsOf = (
       roles[column] === undefined && content.filled > 0 && is(content, column) ? [column] : [],
     );
   const texts = free((content, column) => content.spaced >= 0.5 && content.dates < 0.3 && (inFigures[column] ?? 0) < 0.5); // prettier-ignore
+  // Whoever lends or holds stands in words, whatever their column is called.
+  const whose = kind === 'borrowings' ? 'lender' : kind === 'holdings' ? 'holder' : undefined;
+  if (whose !== undefined)
+    give(whose, free((content, column) => content.dates < 0.3 && content.codes < 0.4 && (inFigures[column] ?? 0) < 0.3)[0]); // prettier-ignore
   if (kind !== 'loans')
     give(
       'name',

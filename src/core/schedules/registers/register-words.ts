@@ -178,7 +178,7 @@ const PREPAYMENTS = {
 
 const BORROWINGS = {
   lender: lexicon(
-    'lender, bank, creditor, lessor, with, from, loan from, borrowed from, darlehensgeber, kreditgeber, glaubiger, leasinggeber, preteur, banque, organisme, bailleur, prestamista, banco, entidad, acreedor, finanziatore, banca, ente, mutuante, emprestador, credor, kredietverstrekker, geldverstrekker, kredytodawca, pozyczkodawca, veritel, banka, hitelezo, langivare, kreditgivare, laangiver, langiver, lainanantaja, pankki, δανειστης, τραπεζα, kredi veren, 借入先, 金融機関, 貸主, 银行',
+    'lender, verstrekker, bank, creditor, lessor, with, from, loan from, borrowed from, darlehensgeber, kreditgeber, glaubiger, leasinggeber, preteur, banque, organisme, bailleur, prestamista, banco, entidad, acreedor, finanziatore, banca, ente, mutuante, emprestador, credor, kredietverstrekker, geldverstrekker, kredytodawca, pozyczkodawca, veritel, banka, hitelezo, langivare, kreditgivare, laangiver, langiver, lainanantaja, pankki, δανειστης, τραπεζα, kredi veren, 借入先, 金融機関, 貸主, 银行',
   ),
   code: lexicon(
     'contract, contract no, contract number, agreement, agreement no, loan no, loan number, loan, account, number, no, ref, reference, vertrag, vertragsnr, vertragsnummer, darlehensnr, darlehen, kontonr, konto, contrat, n contrat, n pret, pret, contrato, n contrato, prestamo, n prestamo, contratto, n contratto, mutuo, contractnr, leningnummer, lening, umowa, nr umowy, nr kredytu, smlouva, cislo smlouvy, szerzodes, szerzodesszam, avtal, avtalsnr, lanenummer, lan, aftale, aftalenr, lanenr, laannr, sopimus, sopimusnro, laina, nr contract, συμβαση, sozlesme no, 契約番号, 合同号',
@@ -197,7 +197,7 @@ const BORROWINGS = {
   ),
   instalment: LOANS.instalment,
   every: lexicon(
-    'months, every, rhythm, interval, payment interval, frequency, payments, months between payments, rhythmus, turnus, zahlungsweise, periodicite, periodicidad, periodicita, periodicidade, frequentie, betaaltermijn, czestotliwosc, splatky, gyakorisag, intervall, betalningsintervall, vali, maksuvali, frecventa, συχνοτητα, siklik, 返済間隔',
+    'term, termijn, periode, period, paid every, months, every, rhythm, interval, payment interval, frequency, payments, months between payments, rhythmus, turnus, zahlungsweise, periodicite, periodicidad, periodicita, periodicidade, frequentie, betaaltermijn, czestotliwosc, splatky, gyakorisag, intervall, betalningsintervall, vali, maksuvali, frecventa, συχνοτητα, siklik, 返済間隔',
   ),
   last: lexicon(
     'last payment, end, end date, final payment, maturity, maturity date, matures, ends, until, laufzeit bis, ende, endfalligkeit, fallig, echeance finale, fin, date de fin, derniere echeance, vencimiento, fecha fin, scadenza, fine, vencimento, vervaldatum, einddatum, looptijd tot, data splaty, koniec, termin splaty, splatnost, konec, lejarat, vege, slutdatum, forfallodag, slutbetalas, udlob, slutdato, forfall, loppu, erapaiva, scadenta, ληξη, vade, bitis, 最終返済日, 返済期限, 到期日',
@@ -252,10 +252,10 @@ const RETURNS = {
 
 /** Words for how often a loan is paid, with the months between. */
 export const RHYTHMS: readonly (readonly [months: number, words: ReturnType<typeof lexicon>])[] = [
-  [1, lexicon('monthly, each month, monatlich, mensuel, mensuelle, mensual, mensile, mensal, maandelijks, miesiecznie, miesieczna, mesicne, havi, havonta, manadsvis, manatligen, manedlig, manedlig, kuukausittain, lunar, μηνιαια, aylik, 毎月')], // prettier-ignore
-  [3, lexicon('quarterly, each quarter, vierteljahrlich, quartalsweise, trimestriel, trimestrielle, trimestral, trimestrale, per kwartaal, kwartalnie, kwartalna, ctvrtletne, negyedevente, kvartalsvis, kvartalsvis, neljannesvuosittain, trimestrial, τριμηνιαια, uc aylik')], // prettier-ignore
-  [6, lexicon('half yearly, halfyearly, semi annual, semi annually, every six months, halbjahrlich, semestriel, semestrielle, semestral, semestrale, halfjaarlijks, polrocznie, pololetne, felevente, halvarsvis, puolivuosittain, semestrial, εξαμηνιαια')], // prettier-ignore
-  [12, lexicon('yearly, annual, annually, each year, jahrlich, annuel, annuelle, anual, annuale, jaarlijks, rocznie, rocne, evente, arsvis, arligen, arlig, vuosittain, ετησια, yillik')], // prettier-ignore
+  [1, lexicon('month, monat, mois, mes, mese, maand, miesiac, mesic, honap, manad, maned, kuukausi, monthly, each month, monatlich, mensuel, mensuelle, mensual, mensile, mensal, maandelijks, miesiecznie, miesieczna, mesicne, havi, havonta, manadsvis, manatligen, manedlig, manedlig, kuukausittain, lunar, μηνιαια, aylik, 毎月')], // prettier-ignore
+  [3, lexicon('quarter, quartal, trimestre, kwartaal, kwartal, ctvrtleti, negyedev, kvartal, quarterly, each quarter, vierteljahrlich, quartalsweise, trimestriel, trimestrielle, trimestral, trimestrale, per kwartaal, kwartalnie, kwartalna, ctvrtletne, negyedevente, kvartalsvis, kvartalsvis, neljannesvuosittain, trimestrial, τριμηνιαια, uc aylik')], // prettier-ignore
+  [6, lexicon('half year, halbjahr, semestre, halfjaar, polrocze, pololeti, felev, halvar, half yearly, halfyearly, semi annual, semi annually, every six months, halbjahrlich, semestriel, semestrielle, semestral, semestrale, halfjaarlijks, polrocznie, pololetne, felevente, halvarsvis, puolivuosittain, semestrial, εξαμηνιαια')], // prettier-ignore
+  [12, lexicon('year, jahr, an, annee, ano, anno, jaar, rok, ev, vuosi, yearly, annual, annually, each year, jahrlich, annuel, annuelle, anual, annuale, jaarlijks, rocznie, rocne, evente, arsvis, arligen, arlig, vuosittain, ετησια, yillik')], // prettier-ignore
 ];
 
 /** Words of a state that say that a thing is not owned any more. */
