@@ -6,6 +6,7 @@ import { COMPACT, isDay } from './list-days';
 import {
   AGE_COLUMN,
   AGE_MONTHS,
+  BALANCE_SIDES,
   COLUMN_WORDS,
   CUSTOMERS,
   LAST_WORDS,
@@ -203,6 +204,13 @@ export const rolesOf = (
       const counterpart = role === 'debit' ? 'credit' : role === 'credit' ? 'debit' : undefined;
       return counterpart === undefined || all.some((one) => one.role === counterpart);
     });
+  if (!offers.some(({ role }) => role === 'debit')) {
+    const [debit = -1, credit = -1] = SIDES.map((side) =>
+      names.findIndex((name, at) => BALANCE_SIDES[side].is(folded(name)) && (contents[at]?.amounts ?? 0) >= 0.7),
+    );
+    if (debit >= 0 && credit >= 0)
+      offers.push({ at: debit, role: 'debit', score: 3 }, { at: credit, role: 'credit', score: 3 });
+  }
   const taken = new Set<Role>();
   for (const { at, role } of offers.sort((one, other) => other.score - one.score || one.at - other.at)) {
     if (found[at] !== undefined || (role !== 'age' && taken.has(role))) continue;
@@ -250,7 +258,7 @@ export const rolesOf = (
   const reference = found.indexOf('reference');
   const referred = contents[reference];
   const numbers =
-    referred !== undefined && (referred.codes >= 0.6 || (referred.numbered >= 0.9 && referred.distinct >= 0.95));
+    referred !== undefined && (referred.codes >= 0.6 || (referred.numbered >= 0.75 && referred.distinct >= 0.95));
   if (!taken.has('number') && numbers) {
     found[reference] = 'number';
     taken.add('number');

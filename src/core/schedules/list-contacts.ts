@@ -95,6 +95,11 @@ const POSTAL = lexicon(
   'postal code, post code, postcode, zip, zip code, zip postal code, country code, bank code, sort code, plz, postleitzahl, code postal, codigo postal, cp, cap, cep, psc, kod pocztowy, postnr, postnummer, irsz, iranyitoszam, postinumero, cod postal, ταχυδρομικος κωδικας, posta kodu, 郵便番号, 邮编',
 );
 
+/** Columns of where somebody is, which nobody is called by. */
+const ADDRESS = lexicon(
+  'address, street, street address, address line*, line 1, line 2, town, city, place, county, state, province, region, building, strasse, str, anschrift, adresse, ort, stadt, wohnort, rue, ville, commune, calle, direccion, domicilio, poblacion, ciudad, provincia, localidad, via, indirizzo, citta, comune, rua, morada, endereco, cidade, localidade, straat, adres, plaats, woonplaats, ulica, miasto, miejscowosc, ulice, mesto, obec, utca, cim, varos, gata, adress, gatuadress, postort, gade, vej, by, sted, poststed, katuosoite, osoite, kaupunki, strada, adresa, oras, οδος, διευθυνση, πολη, sehir, ilce, улица, адрес, город, місто, адреса, 住所, 所在地, 都市, 地址, 城市, 주소, כתובת, עיר, العنوان, المدينة',
+);
+
 const GIVEN = lexicon(
   'first name, given name, firstname, vorname, prenom, nome proprio, voornaam, imie, jmeno, krestni jmeno, keresztnev, fornavn, fornamn, etunimi, prenume',
 );
@@ -132,7 +137,8 @@ const columnsOf = (
       return COLUMNS.flatMap((column) => {
         const found = WORDS[column].in(own);
         const person =
-          (column === 'name' && PERSON.in(own) !== undefined) || (column === 'code' && POSTAL.in(own) !== undefined);
+          (column === 'name' && (PERSON.in(own) !== undefined || ADDRESS.is(own))) ||
+          (column === 'code' && POSTAL.in(own) !== undefined);
         // A number in a register of companies is the tax number only where there is no other.
         const registered = column === 'taxNumber' && REGISTRATION_WORDS.in(own) !== undefined;
         const score = registered
@@ -168,7 +174,9 @@ const columnsOf = (
     taken.add('name');
   }
   if (!taken.has('name') && said >= 2) {
-    const longest = names.map((_, at) => (columns[at] === undefined ? wordy(at) : 0));
+    const longest = names.map((name, at) =>
+      columns[at] === undefined && ADDRESS.in(words(name)) === undefined ? wordy(at) : 0,
+    );
     const most = Math.max(...longest);
     if (most > 0) give(longest.indexOf(most), 'name');
   }

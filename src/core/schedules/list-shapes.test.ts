@@ -679,6 +679,24 @@ const LISTS: readonly {
     ],
   },
   {
+    what: 'balances on two sides, and nothing else',
+    file: 'clientes.csv',
+    of: 'customers 2026-07-31',
+    text: [
+      'Saldo de clientes a 31/07/2026;;;',
+      'Cuenta;Cliente;Saldo deudor;Saldo acreedor',
+      '430000012;Bar El Puerto;1.250,40;',
+      '430000018;Hotel Faro;3.400,00;',
+      '430000021;Lonja Norte;;120,00',
+      ';Totales;4.650,40;120,00',
+    ].join('\n'),
+    items: [
+      '3|430000012|Bar El Puerto|balance|||||||1250.40|',
+      '4|430000018|Hotel Faro|balance|||||||3400.00|',
+      '5|430000021|Lonja Norte|balance|||||||-120.00|',
+    ],
+  },
+  {
     what: 'sums that are labelled by a number, with columns by their place',
     file: 'debitoren.txt',
     of: 'customers 2026-06-30',

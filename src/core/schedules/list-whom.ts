@@ -56,7 +56,10 @@ export const tellRemarks = ({ roles, names, contents, sample }: Beside): void =>
   const above = sample.filter((row) => row.filter((cell) => textOf(cell) !== '').length === 1);
   const headed = above.some((row) => contactIn(row.map(textOf))?.code != null);
   const remark = COLUMN_WORDS.reference.in(folded(names[nameAt] ?? '')) !== undefined;
-  if (headed && remark && (contents[nameAt]?.distinct ?? 0) >= 0.9) roles[nameAt] = 'reference';
+  if (!headed || !remark || (contents[nameAt]?.distinct ?? 0) < 0.9) return;
+  // Nothing else numbers the documents.
+  const numbers = (contents[nameAt]?.numbered ?? 0) >= 0.75 && !roles.includes('number');
+  roles[nameAt] = numbers ? 'number' : 'reference';
 };
 
 /** No code of a contact has as few letters as the words for a number alone. */

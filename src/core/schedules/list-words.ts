@@ -24,6 +24,7 @@ export const COLUMN_WORDS = {
     'debitor, kreditor, debitorer, kreditorer, motpart, modpart, medkontrahent, counterparty, payer, who, partner name, zakaznik',
     'nazov, nazov firmy, partner, obchodne meno, adi, ad, unvani, musteri adi, cari adi, firma adi, tedarikci adi',
     '名称, 得意先名, 得意先, 取引先名, 取引先, 仕入先名, 仕入先, 顧客名, 会社名, 氏名, 客户, 客户名称, 供应商, 供应商名称',
+    'organisation, organization, organisation name, business, business name, legal name, trading name, trading as, firm, bill to, sold to, razon social, ragione sociale, raison sociale, razao social, firma, firmenname, bedrijf, bedrijfsnaam, yritys, virksomhed, foretag, selskap',
     'name, customer, customer name, supplier, supplier name, vendor, vendor name, client, client name, company, contact, contact name, debtor, creditor, payee, legal name, account name',
     'kunde, kundenname, lieferant, lieferantenname, firma, bezeichnung, geschaftspartner',
     'nom, nom du client, client, fournisseur, raison sociale, libelle, intitule, nom client, nom fournisseur, denomination',
@@ -132,6 +133,16 @@ export const COLUMN_WORDS = {
 } as const;
 
 export type ListColumn = keyof typeof COLUMN_WORDS;
+
+/** What two columns of balances are called, one for each side; they tell where no columns of debits and credits do. */
+export const BALANCE_SIDES = {
+  debit: lexicon(
+    'deudor, deudores, saldo deudor, saldo debitore, devedor, saldo devedor, solde debiteur, sollsaldo, saldo soll, debit balance, dr balance, balance dr, saldo wn, saldo ma dati',
+  ),
+  credit: lexicon(
+    'acreedor, acreedores, saldo acreedor, saldo creditore, credor, saldo credor, solde crediteur, habensaldo, saldo haben, credit balance, cr balance, balance cr, saldo ma, saldo dal',
+  ),
+} as const;
 
 /** Columns that count the rows of the list, where that is what stands in them. */
 export const ORDINAL = lexicon(

@@ -281,6 +281,15 @@ describe('lists of contacts', () => {
       email: 'kari@tau.example',
     });
   });
+  it('are called by their organisation, or by names of their own, never by where they are', () => {
+    const people =
+      'ID,First name,Last name,Organisation,Street,Town,Country,Type\nC1,Ann,Brown,Harbour Café,1 Quay St,Westport,IE,Customer\nC2,Peter,Sand,,Old Shed,Achill,IE,Customer\nS2,,,Rope & Co,Dock 4,Hull,GB,Supplier\n';
+    expect(readContacts(tablesOf(people), 'contacts.csv')?.items.map(({ name }) => name)).toEqual([
+      'Harbour Café',
+      'Peter Sand',
+      'Rope & Co',
+    ]);
+  });
   const list = [
     'Code,Name,Type,Country,VAT no,Terms,Currency,Email',
     'K1,Ardmore Boats Ltd,Customer,IE,IE1234567WA,30 days,EUR,a@ardmore.example',

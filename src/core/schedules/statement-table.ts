@@ -231,6 +231,7 @@ const readTable = (
   const sparse = filled > 0 && filled * 2 < listed.length;
   let account = '';
   let above: StatementBalance | undefined;
+  const dated: { readonly account: string; readonly balance: StatementBalance; readonly above: boolean }[] = [];
   list.rows.forEach((row, at) => {
     if (at === list.header) return;
     // A line of its own may have its words in the column of accounts.
@@ -249,8 +250,11 @@ const readTable = (
       if (row.some((cell) => isBalanceOfDay(textOf(cell)))) above = balanceIn(bank, row, BALANCE, digits) ?? above;
       return;
     }
-    if (row.some((cell) => isBalanceOfDay(textOf(cell))) && says(entries.length === 0 ? openings : closings, BALANCE))
+    const ofDay = row.some((cell) => isBalanceOfDay(textOf(cell))) ? balanceIn(bank, row, BALANCE, digits) : undefined;
+    if (ofDay !== undefined) {
+      dated.push({ account, balance: ofDay, above: entries.length === 0 });
       return;
+    }
     const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
     // "Balance at 31 March", above the entries or below them.
     const last = entries.at(-1);
@@ -265,6 +269,14 @@ const readTable = (
   if (above?.date != null && earliest !== undefined && latest !== undefined) {
     const its = above.date < earliest ? openings : above.date >= latest ? closings : undefined;
     if (its?.has('') === false) its.set('', above);
+  }
+  // So is one among them, on whichever side of the entries it stands; without a day of its own its place tells.
+  for (const { account: own, balance, above: first } of dated) {
+    const [since, until] = [earliest ?? '', latest ?? ''];
+    const day = balance.date ?? (first ? '' : until);
+    const before = first ? !(day >= until && day > since) : day < since;
+    const its = before ? openings : closings;
+    if (!its.has(own)) its.set(own, balance);
   }
   // "01/06/2026 to 30/06/2026": the period of the statement.
   const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];

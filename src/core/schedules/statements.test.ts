@@ -458,6 +458,26 @@ describe('a bank’s table with its balances among the entries', () => {
       read('Datum;Text;Betrag', '30.06.2026;Kontostand alt;5.000,00', ...between, '31.07.2026;Kontostand neu;4.250,00'),
     ).toEqual([[500_000n, 425_000n, 3]]);
   });
+  it('has both balances below its entries, the newest first, told apart by their days', () => {
+    const read = table(
+      [
+        'Kontonummer;1234 56 78901;;;',
+        'Bokføringsdato;Rentedato;Forklaring;Ut fra konto;Inn på konto',
+        '31.07.2026;31.07.2026;Omkostninger;25,00;',
+        '28.07.2026;28.07.2026;Faktura 5517;;6 200,00',
+        '15.07.2026;15.07.2026;Husleie;8 000,00;',
+        ';;Saldo 31.07.2026;;14 175,00',
+        ';;Saldo 30.06.2026;;16 000,00',
+      ].join('\n'),
+    );
+    expect(read.ok && read.value.doubts).toEqual([]);
+    expect(read.ok && read.value.statements.map(({ opening, closing }) => [opening, closing])).toEqual([
+      [
+        { date: '2026-06-30', amount: 1_600_000n },
+        { date: '2026-07-31', amount: 1_417_500n },
+      ],
+    ]);
+  });
   it('has the day of a balance in the order of its other days, and texts that tell entries apart', () => {
     const found = table(
       [

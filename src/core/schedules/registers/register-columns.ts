@@ -5,7 +5,7 @@ import { scaleIn } from '../../papers/units';
 import { type Content, contentOf } from '../list-columns';
 import { monthOf } from './register-days';
 import { IN_MONTHS } from '../life';
-import { REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
+import { METHOD_CALLED, REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** Decimals in which the figures of a list are compared before anything is known of it. */
 export const FINEST = 6;
@@ -258,6 +258,9 @@ const waysOf = (roles: readonly RegisterRole[], columns: readonly number[]): rea
   );
 };
 
+/** Where so many cells name a method, they are of methods. */
+const MOSTLY_METHODS = 0.6;
+
 /** More columns of figures are not tried out against each other. */
 const MOST_TRIED = 9;
 /** What arithmetic that holds weighs beside the names of the columns that it is of. */
@@ -299,6 +302,12 @@ export const columnsOf = (
     const texts = body.map((row) => textOf(row[column])).filter((text) => text !== '');
     return texts.length === 0 ? 0 : texts.filter((text) => monthOf(text) !== undefined).length / texts.length;
   });
+  // "Linear" is how a thing is written off, whatever its column is called.
+  const methods = names.map((_, column) => {
+    const texts = body.map((row) => folded(textOf(row[column]))).filter((text) => text !== '');
+    const said = texts.filter((text) => Object.values(METHOD_CALLED).some((called) => called.is(text)));
+    return texts.length === 0 ? 0 : said.length / texts.length;
+  });
   const roles: (RegisterRole | undefined)[] = names.map(() => undefined);
   // The amounts of a list are written alike: beside some with decimals, a column without any counts something else.
   const decimals = unit < 10n ** BigInt(FINEST) && contents.some(({ fractions }) => fractions >= 0.8);
@@ -309,6 +318,7 @@ export const columnsOf = (
       rolesIn(kind).flatMap((role) => {
         const content = contents[column];
         const score = named(kind, role, name);
+        if (role === 'group' && kind === 'assets' && (methods[column] ?? 0) >= MOSTLY_METHODS) return [];
         const alike = !MONEY[kind].includes(role) || content?.filled === 0 || isAmount(column);
         return score > 0 &&
           content !== undefined &&
@@ -324,6 +334,11 @@ export const columnsOf = (
       roles[column] = role;
   };
   for (const { column, role } of offers) give(role, column);
+  if (kind === 'assets')
+    give(
+      'method',
+      methods.findIndex((share, column) => roles[column] === undefined && share >= MOSTLY_METHODS),
+    );
   // "Item" beside "Description" is what the thing is known by, whatever it looks like.
   const nameAt = roles.indexOf('name');
   const described = offers.find(

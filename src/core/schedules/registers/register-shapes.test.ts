@@ -514,6 +514,40 @@ describe('a register', () => {
     ]);
     expect(read?.doubts).toEqual([]);
   });
+  it('of loans tells whose they are by what is in words, and the rhythm of payments by a word for it', () => {
+    const read = readRegister(
+      tablesOf([
+        'What for,Given by,Contract,Start date,End date,Principal,Rate %,Period,Outstanding',
+        'Loan for the shed,Kustbank,KB-8812,2018-07-01,2038-07-01,"240,000.00",2.85,month,"151,000.00"',
+        'Loan for the boat,Scheepskrediet,SK-104,2022-03-15,2027-03-15,"60,000.00",4.50,kwartaal,"15,000.00"',
+      ]),
+      'borrowings',
+      { name: 'loans.csv' },
+    );
+    expect(read?.items.map((item) => ('every' in item ? [item.lender, item.every, item.outstanding] : []))).toEqual([
+      ['Kustbank', 1, 15_100_000n],
+      ['Scheepskrediet', 3, 1_500_000n],
+    ]);
+  });
+  it('has methods in words as such, whatever their column is called, and the class above the things', () => {
+    const read = readRegister(
+      tablesOf([
+        'Inv.-Nr.;Bezeichnung;Ansch.-Datum;ND (Mon.);AHK;AfA kum.;Restbuchwert;Art',
+        'Boote;;;;;;;',
+        '1001;Arbeitsboot;01.02.2019;120;84.000,00;63.000,00;21.000,00;linear',
+        'Ausstattung;;;;;;;',
+        '2001;Trockner;01.08.2022;96;18.000,00;9.000,00;9.000,00;linear',
+        '2002;Sammelposten;31.12.2025;60;2.400,00;480,00;1.920,00;Pool',
+      ]),
+      'assets',
+      { name: 'register.csv' },
+    );
+    expect(read?.items.map((item) => ('method' in item ? [item.class, item.method] : []))).toEqual([
+      ['Boote', 'linear'],
+      ['Ausstattung', 'linear'],
+      ['Ausstattung', 'Pool'],
+    ]);
+  });
   it('has the class above its header, where the others stand below by the same word', () => {
     const read = readRegister(
       tablesOf([

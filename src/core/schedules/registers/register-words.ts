@@ -258,6 +258,17 @@ export const RHYTHMS: readonly (readonly [months: number, words: ReturnType<type
   [12, lexicon('year, jahr, an, annee, ano, anno, jaar, rok, ev, vuosi, yearly, annual, annually, each year, jahrlich, annuel, annuelle, anual, annuale, jaarlijks, rocznie, rocne, evente, arsvis, arligen, arlig, vuosittain, ετησια, yillik')], // prettier-ignore
 ];
 
+/** How methods of writing off are said. */
+export const METHOD_CALLED = {
+  'straight-line': lexicon(
+    'sl, straight line, straight, linear, linear*, lineair*, lineaire, lineal, liniowa, linearni, linearis, linjar*, lin, l, quote costanti, tasapoisto, liniara, σταθερη, dogrusal, 定額, 定額法, 直线法',
+  ),
+  reducing: lexicon(
+    'rb, db, reducing, reducing balance, declining, declining balance, diminishing, degressiv*, degressief, degressif, dd, decroissant, degresiv*, decreciente, degresywna, degresszivnek, saldo, saldoavskrivning, menojaannospoisto, mj, azalan, 定率, 定率法, φθινουσα',
+  ),
+  none: lexicon('none, no, land, nicht, keine, aucun, ninguno, nessuno, geen, brak, zadne, nincs, ingen, ei, 非償却'),
+} as const;
+
 /** Words of a state that say that a thing is not owned any more. */
 export const GONE = lexicon(
   'disposed*, sold, scrapped, retired, written off, abgegangen, verkauft, ausgeschieden, verschrottet, cede, cedee, vendu, vendue, sorti, sortie, mis au rebut, rebut, vendido, vendida, dado de baja, baja, desguazado, venduto, dismesso, rottamato, abatido, vendida, alienado, verkocht, afgestoten, gesloopt, zlikwidowan*, sprzedan*, vyrazen*, prodan*, selejtez*, eladva, eladott, utrangerad, sald, skrotad, avyttrad, solgt, skrottet, udgaet, utrangert, poistettu, myyty, romutettu, casat*, vandut*, scos din uz, πουληθηκε, πωληθηκε, καταστραφηκε, satildi, hurda, 除却, 売却, 报废, 已处置',

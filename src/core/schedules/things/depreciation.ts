@@ -4,7 +4,7 @@ import { type Minor, NIL, minor, subtract } from '../../money/minor';
 import type { Decimal } from '../../money/rate';
 import type { Ratio } from '../../money/ratio';
 import { divideRounded } from '../../money/rounding';
-import { type Lexicon, lexicon } from '../../words/lexicon';
+import { METHOD_CALLED } from '../registers/register-words';
 import { monthsBetween } from './elapsed';
 
 export const METHODS = [
@@ -14,20 +14,10 @@ export const METHODS = [
 ] as const;
 export type Method = (typeof METHODS)[number]['id'];
 
-const CALLED: Readonly<Record<Method, Lexicon>> = {
-  'straight-line': lexicon(
-    'sl, straight line, straight, linear, linear*, lineair*, lineaire, lineal, liniowa, linearni, linearis, linjar*, lin, l, quote costanti, tasapoisto, liniara, σταθερη, dogrusal, 定額, 定額法, 直线法',
-  ),
-  reducing: lexicon(
-    'rb, db, reducing, reducing balance, declining, declining balance, diminishing, degressiv*, degressief, degressif, dd, decroissant, degresiv*, decreciente, degresywna, degresszivnek, saldo, saldoavskrivning, menojaannospoisto, mj, azalan, 定率, 定率法, φθινουσα',
-  ),
-  none: lexicon('none, no, land, nicht, keine, aucun, ninguno, nessuno, geen, brak, zadne, nincs, ingen, ei, 非償却'),
-};
-
 /** The method that an old system's word means; undefined for a word that says none. */
 export const methodOf = (text: string): Method | undefined => {
   const words = folded(text);
-  return METHODS.find(({ id }) => CALLED[id].in(words) !== undefined)?.id;
+  return METHODS.find(({ id }) => METHOD_CALLED[id].in(words) !== undefined)?.id;
 };
 
 /** A thing that is written off. Amounts are magnitudes in minor units. */
