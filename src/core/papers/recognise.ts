@@ -5,6 +5,7 @@ import { type Circumstances, type Hypothesis, hypotheses, outcome } from './hypo
 import type { Reading } from './reading';
 import { isRounding } from './stated-scale';
 import { skeletonOf } from './skeleton';
+import { statedDate } from './stated-date';
 import { type Recognition, explainedTrial } from './telling';
 import { type Trial, trials } from './trial';
 import { parserOf, valuesOf } from './values';
@@ -16,20 +17,46 @@ export type { Recognition } from './telling';
 /** Sheets of a workbook that are looked at for a trial balance. */
 const MOST_SHEETS = 8;
 
-/** How the table with the clearest trial balance in it is best read. */
+/** Points for the sheet of the day that is wanted; or for the latest, where none of that day is there. */
+const [OF_THE_DAY, LATEST] = [25, 10] as const;
+
+/** How the table with the clearest trial balance in it is best read; where other sheets hold one as well, they are offered beside it. */
 export const recognise = (tables: readonly Table[], circumstances: Circumstances): Recognition => {
-  const found = tables
-    .slice(0, MOST_SHEETS)
-    .flatMap((table, sheet) =>
-      [undefined, ...ARRANGEMENTS].map((arrangement) => {
+  const found = tables.slice(0, MOST_SHEETS).flatMap((table, sheet) => {
+    const [best] = [undefined, ...ARRANGEMENTS]
+      .map((arrangement) => {
         const own = arrangement === undefined ? table : arranged(table, arrangement);
         const list = own === undefined ? [] : hypotheses(own, sheet, headerOf(own.rows), circumstances, arrangement);
         return { list, points: sheetPoints(list[0]) + lyingPoints(table, arrangement) };
-      }),
-    )
-    .sort((a, b) => b.points - a.points);
-  return told(tables, found[0]?.list ?? [], circumstances);
+      })
+      .sort((one, other) => other.points - one.points);
+    const [first] = best?.list ?? [];
+    return best === undefined || first === undefined
+      ? []
+      : [{ ...best, first, day: statedDate(tablesUnder(tables, first.reading), first.reading, '') }];
+  });
+  const days = found.flatMap(({ day, first }) => (day !== undefined && netsOut(first, circumstances) ? [day] : []));
+  const { date } = circumstances;
+  const wanted = date !== undefined && days.includes(date) ? date : [...days].sort().at(-1);
+  const ofDay = wanted === date ? OF_THE_DAY : LATEST;
+  const [best, ...others] = found
+    .map((one) => ({ ...one, ranked: one.points + (one.day !== undefined && one.day === wanted ? ofDay : 0) }))
+    .sort((one, other) => other.ranked - one.ranked);
+  // A sheet that says that it is of another day than the one that is wanted is no rival.
+  const rivals = others.filter(
+    ({ day, points }) =>
+      points >= (best?.points ?? 0) - CLOSE && (best?.day !== date || date === undefined || day === undefined),
+  );
+  return told(
+    tables,
+    best?.list ?? [],
+    circumstances,
+    rivals.map(({ first }) => first),
+  );
 };
+
+const netsOut = ({ trial, reading }: Hypothesis, { digits }: Circumstances): boolean =>
+  trial.net === 0n || isRounding(trial.net, trial.moving, reading.scale, digits);
 
 /**
  * A table lies as it stands unless more speaks for another arrangement than chance would give; where names stand between the
@@ -84,11 +111,16 @@ const EMPTY: Reading = { sheet: 0, header: -1, columns: [], style: '1,234.56', c
 const CLOSE = 9;
 const MOST_ALTERNATIVES = 4;
 
-const told = (tables: readonly Table[], found: readonly Hypothesis[], circumstances: Circumstances): Recognition => {
+const told = (
+  tables: readonly Table[],
+  found: readonly Hypothesis[],
+  circumstances: Circumstances,
+  /** The best readings of other sheets that hold as much. */
+  ofSheets: readonly Hypothesis[] = [],
+): Recognition => {
   const [best, ...others] = found;
   if (best === undefined) return explained(tables, EMPTY, circumstances);
-  const nets = ({ trial, reading }: Hypothesis): boolean =>
-    trial.net === 0n || isRounding(trial.net, trial.moving, reading.scale, circumstances.digits);
+  const nets = (one: Hypothesis): boolean => netsOut(one, circumstances);
   const seen = new Set([outcome(best)]);
   const close: Hypothesis[] = [];
   for (const other of others) {
@@ -98,6 +130,12 @@ const told = (tables: readonly Table[], found: readonly Hypothesis[], circumstan
     if (seen.has(key) || other.trial.moving < 2 || best.points - other.points > CLOSE || (nets(best) && !nets(other)))
       continue;
     seen.add(key);
+    close.push(other);
+  }
+  for (const other of ofSheets) {
+    if (close.length >= MOST_ALTERNATIVES || seen.has(outcome(other)) || other.trial.moving < 2 || !nets(other))
+      continue;
+    seen.add(outcome(other));
     close.push(other);
   }
   const rivals = found.filter(

@@ -97,8 +97,10 @@ export const statedDate = (
     const last = lastOf(text, order);
     if (last !== undefined) return last;
   }
-  // A month without a day is its last one; what is called after a company or a file may hold a month too.
-  return [...named, ...lines.filter((line) => parts.includes(line))].flatMap(
+  // A month without a day is its last one; what is called after a company or a file may hold a month too, and a sheet that is called
+  // by a month and nothing else is of it.
+  const ofSheet = table !== undefined && folded(table.name).split(' ').length === 2 ? [table.name] : [];
+  return [...named, ...lines.filter((line) => parts.includes(line)), ...ofSheet].flatMap(
     (line) => [...monthsIn(line)].sort().at(-1) ?? [],
   )[0];
 };

@@ -78,7 +78,7 @@ export const explainedTrial = (
     table === undefined ? [] : rowsOf(table, reading, best.skeleton, trial, { ...circumstances, scale: reading.scale });
   const alternatives = [
     ...close.map((one): Alternative => ({
-      what: differenceOf(best, one, texts),
+      what: differenceOf(tables, best, one, texts),
       reading: one.reading,
       net: minor(one.trial.net),
       accounts: one.trial.accounts,
@@ -143,7 +143,14 @@ const otherScale = ({ reading, trial }: Hypothesis, table: Table | undefined): r
 };
 
 /** What another reading does otherwise, in a few words. */
-const differenceOf = (best: Hypothesis, other: Hypothesis, texts: readonly string[]): string => {
+const differenceOf = (
+  tables: readonly Table[],
+  best: Hypothesis,
+  other: Hypothesis,
+  texts: readonly string[],
+): string => {
+  if (other.reading.sheet !== best.reading.sheet)
+    return `the sheet “${tables[other.reading.sheet]?.name ?? ''}” instead of “${tables[best.reading.sheet]?.name ?? ''}”`;
   const columns = ({ reading }: Hypothesis): string =>
     reading.columns
       .flatMap((role, at) =>
