@@ -167,6 +167,18 @@ test('a stock count with categories goes over three accounts; below nil is quest
   const groups = page.getByRole('table', { name: 'Where each class goes' });
   await expect(groups.getByLabel('Account of Finished goods')).toHaveText(/1220 Stock of finished goods/);
   await groups.getByLabel('Account of Packaging').selectOption({ label: '1230 Stock of packaging' });
+  // Its rows stand as the schedule would show them; each can stay out, by a press or by the keys.
+  const brought = page.getByRole('grid', { name: 'Rows of the list' });
+  await expect(brought.getByRole('row').filter({ hasText: 'Bun' })).toContainText('1.50');
+  const flour = page.getByRole('checkbox', { name: 'Take, row 4' });
+  await flour.click();
+  await expect(page.getByRole('button', { name: 'Take 4 items' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(flour).toBeChecked();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Take 3 items' })).toBeVisible();
+  await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Take 5 items' }).click();
   await expect(tieOut(page)).toContainText('ties');
   await openSchedule(page, 'Stock of finished goods');

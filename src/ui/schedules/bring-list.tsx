@@ -1,29 +1,32 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { type ListPreview, takeList } from '@/actions/schedules/bring';
 import type { FrameView } from '@/actions/frame/views';
 import { type Problem, type Result, plural } from '@/core/base/result';
 import { called } from '@/core/chart/account';
 import { MOST_BYTES } from '@/core/files/limits';
-import { minorDigits } from '@/core/money/currency';
 import { fromWire } from '@/core/money/wire';
-import type { Contact } from '@/core/schedules/contact';
-import { kindsIn, type ScheduleKind } from '@/core/schedules/kinds';
+import type { ContactFields } from '@/core/schedules/contact';
+import type { ItemFields } from '@/core/schedules/item';
 import { sided } from '../parts/figures';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
+import { type DataColumn, DataSheet } from '../sheet/data-sheet';
+import { BroughtRows } from './brought-rows';
 
 interface Props {
   readonly frame: FrameView;
   readonly set: number;
   /** Null for the contacts. */
   readonly account: number | null;
-  readonly schedule: ScheduleKind;
-  readonly contacts: readonly Contact[];
+  /** How the schedule shows its items; none on the page of the contacts. */
+  readonly columns?: readonly DataColumn<ItemFields>[];
+  /** How the page of the contacts shows them. */
+  readonly contactColumns?: readonly DataColumn<ContactFields>[];
   readonly preview: ListPreview;
   readonly onDone: () => void;
 }
@@ -63,10 +66,8 @@ export const sendList = async (
   }
 };
 
-const MOST_SHOWN = 200;
-
 /** What a list holds, before it is taken: its rows, whom it names, and what does not read. */
-export const BringList = ({ frame, set, account, schedule, contacts, preview, onDone }: Props) => {
+export const BringList = ({ frame, set, account, columns = [], contactColumns = [], preview, onDone }: Props) => {
   const refresh = useRefresh();
   const [leave, setLeave] = useState<ReadonlySet<number>>(new Set());
   const [booked, setBooked] = useState(true);
@@ -75,12 +76,12 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
   const [places, setPlaces] = useState<ReadonlyMap<string, number>>(new Map());
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
+  // What was asked for is there: the keys go to it, whoever asked.
+  const arrived = useRef<HTMLElement>(null);
+  useEffect(() => arrived.current?.focus({ preventScroll: true }), []);
   const sound = preview.items.filter((one) => one.problems.length === 0 && !leave.has(one.row));
   const faulty = preview.items.filter((one) => one.problems.length > 0);
   const statement = preview.statements[chosen];
-  const names = new Map<number, string>(contacts.map((one) => [one.id, one.name]));
-  const kinds = new Map(kindsIn(schedule).map(({ id, label }) => [id, label]));
-  const money = (currency: string) => ({ currency, digits: minorDigits(currency), style: frame.style });
   const what =
     preview.kind === 'contacts'
       ? plural(preview.contacts.length, 'contact')
@@ -118,8 +119,10 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
   };
   return (
     <section
+      ref={arrived}
+      tabIndex={-1}
       aria-labelledby="list-read"
-      className="min-h-0 flex-1 overflow-auto border-t border-rule bg-paper-2 px-4 py-3"
+      className="flex min-h-0 flex-1 flex-col overflow-auto border-t border-rule bg-paper-2 px-4 pt-3 outline-none"
     >
       <div className="flex flex-wrap items-baseline gap-3">
         <h2 id="list-read" className="title text-lg">
@@ -186,96 +189,38 @@ export const BringList = ({ frame, set, account, schedule, contacts, preview, on
         />
       )}
       {preview.items.length > 0 && (
-        <div className="mt-1 overflow-x-auto" tabIndex={0} role="region" aria-label="Rows of the list">
-          <table className="ledger tight w-full">
-            <thead>
-              <tr>
-                {[
-                  '',
-                  'Row',
-                  ...(preview.kind === 'things'
-                    ? [
-                        'What',
-                        'Class',
-                        'Code',
-                        schedule === 'span' ? 'From' : 'Date',
-                        ...(schedule === 'span' ? ['To'] : []),
-                      ]
-                    : ['Contact', 'Kind', 'Number', 'Date', 'Due']),
-                ].map((label) => (
-                  <th key={label} scope="col" className="text-left">
-                    {label}
-                  </th>
-                ))}
-                <th scope="col" className="figure">
-                  {preview.kind === 'things' ? 'Amount' : 'Open'}
-                </th>
-                {preview.kind === 'things' && (
-                  <th scope="col" className="figure">
-                    Beside
-                  </th>
-                )}
-              </tr>
-            </thead>
-            <tbody>
-              {preview.items.slice(0, MOST_SHOWN).map(({ row, item, makes, problems: own, group }, place) => (
-                <tr key={place} className={own.length > 0 || leave.has(row) ? 'text-ink-2 line-through' : ''}>
-                  <td>
-                    <input
-                      type="checkbox"
-                      aria-label={`Take row ${String(row)}`}
-                      className="checkbox checkbox-xs"
-                      checked={own.length === 0 && !leave.has(row)}
-                      disabled={own.length > 0}
-                      onChange={(event) => {
-                        const next = new Set(leave);
-                        if (event.target.checked) next.delete(row);
-                        else next.add(row);
-                        setLeave(next);
-                      }}
-                    />
-                  </td>
-                  <td className="text-ink-2">{row}</td>
-                  <td>
-                    {preview.kind === 'things'
-                      ? item.note
-                      : makes === null
-                        ? (names.get(item.contact ?? 0) ?? '')
-                        : (preview.contacts[makes]?.name ?? '')}
-                    {makes === null ? '' : <span className="note"> new</span>}
-                  </td>
-                  <td>{preview.kind === 'things' ? group : kinds.get(item.kind)}</td>
-                  <td>{item.number}</td>
-                  <td className="whitespace-nowrap">{item.date === null ? '' : day(item.date, frame.dates)}</td>
-                  {(preview.kind !== 'things' || schedule === 'span') && (
-                    <td className="whitespace-nowrap">{item.due === null ? '' : day(item.due, frame.dates)}</td>
-                  )}
-                  <td className="figure whitespace-nowrap">
-                    {item.open === 0n ? '' : sided(item.open, money(item.currency))}
-                    {item.currency === frame.currency ? '' : ` ${item.currency}`}
-                  </td>
-                  {preview.kind === 'things' && (
-                    <td className="figure whitespace-nowrap">
-                      {item.beside === null ? '' : sided(item.beside, money(item.currency))}
-                    </td>
-                  )}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {preview.items.length > MOST_SHOWN && (
-            <p className="note">and {preview.items.length - MOST_SHOWN} more, which are taken too</p>
-          )}
-        </div>
+        <BroughtRows
+          frame={frame}
+          preview={preview}
+          columns={columns}
+          leave={leave}
+          onLeave={(rows, stays) => {
+            setLeave((was) => {
+              const next = new Set(was);
+              for (const row of rows) {
+                if (stays) next.add(row);
+                else next.delete(row);
+              }
+              return next;
+            });
+          }}
+        />
       )}
       {preview.kind === 'contacts' && preview.contacts.length > 0 && (
-        <p className="note mt-1">
-          {preview.contacts
-            .slice(0, 12)
-            .map(({ name }) => name)
-            .join(', ')}
-          {preview.contacts.length > 12 ? ` and ${String(preview.contacts.length - 12)} more` : ''}
-        </p>
+        <div className="-mx-4 mt-2 flex min-h-64 flex-1 flex-col bg-paper">
+          <DataSheet<ContactFields>
+            label="Contacts to be made"
+            heading={`${frame.name} · ${preview.name}, contacts to be made`}
+            columns={contactColumns}
+            rows={preview.contacts}
+            idOf={(one) => String(preview.contacts.indexOf(one))}
+            selected={undefined}
+            onSelect={ignored}
+            open={false}
+            onEdit={ignored}
+            empty=""
+          />
+        </div>
       )}
     </section>
   );
@@ -337,6 +282,9 @@ const Groups = ({
     </tbody>
   </table>
 );
+
+/** A sheet that is only looked at. */
+const ignored = (): void => undefined;
 
 /** Rows told of each kind of problem, before the others are counted. */
 const MOST_ALIKE = 3;

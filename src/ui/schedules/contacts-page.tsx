@@ -204,8 +204,14 @@ export const ContactsPage = ({
           frame={frame}
           set={set}
           account={null}
-          schedule="plain"
-          contacts={contacts}
+          contactColumns={CONTACT_COLUMNS.map((id) => ({
+            id,
+            label: CONTACT_LABELS[id],
+            width: WIDTHS[id],
+            kind: id === 'creditLimit' ? 'figure' : 'text',
+            text: (fields) => contactText(fields, id, rules),
+            takes: false,
+          }))}
           preview={list.preview}
           onDone={list.close}
         />

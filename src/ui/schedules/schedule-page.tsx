@@ -13,13 +13,12 @@ import { minorDigits } from '@/core/money/currency';
 import { abs, minor } from '@/core/money/minor';
 import { codeBook, codeDoubts, fieldOfList, listOfColumn } from '@/core/schedules/analysis';
 import { withDetail } from '@/core/schedules/things/detail';
-import { type CellRules, cellText, columnsIn, contactBook, labelOf, typedItem } from '@/core/schedules/item-cells';
+import { type CellRules, contactBook, typedItem } from '@/core/schedules/item-cells';
 import type { ItemColumn } from '@/core/schedules/item-columns';
 import { type Item, type ItemFields, blankItem, itemDoubts } from '@/core/schedules/item';
-import { type ScheduleKind, isThings, kindsIn } from '@/core/schedules/kinds';
+import { isThings, kindsIn } from '@/core/schedules/kinds';
 import { lacksEvidence } from '@/core/schedules/evidence';
-import { THING_FIGURES, WORKED_OUT, thingColumns } from '@/core/schedules/things/columns';
-import { isPrice } from '@/core/schedules/things/prices';
+import { WORKED_OUT } from '@/core/schedules/things/columns';
 import { METHODS } from '@/core/schedules/things/depreciation';
 import { thingDoubts } from '@/core/schedules/things/doubts';
 import { supportedBy, tieOf, together } from '@/core/schedules/tie-out';
@@ -43,6 +42,7 @@ import { type SheetRow, noteAt } from '../sheet/saved-rows';
 import { posted, useSavedRows } from '../sheet/use-saved-rows';
 import { Ageing } from './ageing';
 import { BringList } from './bring-list';
+import { itemColumns } from './item-columns';
 import { ReturnsPart } from './returns-part';
 import { ScheduleNav } from './schedule-nav';
 import { useBroughtList } from './use-brought-list';
@@ -61,28 +61,6 @@ const KEYS = [
   ['Ctrl C, Ctrl X, Ctrl V', 'copy, cut and paste with any spreadsheet'],
   ['Ctrl Z', 'take back what was changed last'],
 ] as const;
-
-const WIDTHS: Readonly<Partial<Record<ItemColumn, string>>> = {
-  contact: 'minmax(10rem,1.4fr)',
-  kind: '8.6rem',
-  number: '6.2rem',
-  reference: '7.5rem',
-  order: '6rem',
-  date: '6.1rem',
-  due: '6.1rem',
-  currency: '3.4rem',
-  original: '6.8rem',
-  open: '7rem',
-  base: '7rem',
-  note: 'minmax(9rem,1fr)',
-};
-const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base', ...THING_FIGURES]);
-const CHOICES: ReadonlySet<ItemColumn> = new Set(['contact', 'kind', 'currency', 'method']);
-
-const widthOf = (schedule: ScheduleKind, column: ItemColumn): string =>
-  (isThings(schedule)
-    ? thingColumns(schedule, []).find(({ id }) => id === (isPrice(column) ? 'price' : column))?.width
-    : undefined) ?? (schedule === 'statement' && column === 'kind' ? '19rem' : (WIDTHS[column] ?? '6.6rem'));
 
 /** Whether an item has an amount, so that it can be kept. */
 const isComplete = ({ open, beside }: ItemFields): boolean => open !== 0n || (beside ?? 0n) !== 0n;
@@ -261,13 +239,11 @@ export const SchedulePage = ({
         };
   };
   const named = { lists, levels };
-  const columns = columnsIn(schedule, foreign, named).map((id): DataColumn<Row> => ({
+  const shape = itemColumns(rules, foreign, named);
+  const columns = shape.map(({ id, text, ...column }): DataColumn<Row> => ({
+    ...column,
     id,
-    label: labelOf(schedule, id, named),
-    width:
-      listOfColumn(id) === undefined ? widthOf(schedule, id) : schedule === 'division' ? 'minmax(8rem,1fr)' : '8rem',
-    kind: FIGURES.has(id) ? 'figure' : CHOICES.has(id) || listOfColumn(id) !== undefined ? 'choice' : 'text',
-    text: (row) => row.unread[id]?.text ?? cellText(row.fields, id, rules),
+    text: (row) => row.unread[id]?.text ?? text(row.fields),
     takes: !WORKED_OUT.has(id),
     ...(id === 'contact' ? { choices, makes: (text: string) => `Make a contact “${text}”` } : {}),
     ...codeChoices(id),
@@ -500,8 +476,7 @@ export const SchedulePage = ({
           frame={frame}
           set={set}
           account={account.id}
-          schedule={schedule}
-          contacts={contacts}
+          columns={shape}
           preview={list.preview}
           onDone={list.close}
         />

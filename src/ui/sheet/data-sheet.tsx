@@ -14,8 +14,8 @@ export interface DataColumn<Row> {
   readonly label: string;
   /** As a track of a CSS grid. */
   readonly width: string;
-  /** Figures stand to the right. */
-  readonly kind: 'text' | 'figure' | 'choice';
+  /** Figures stand to the right; a check is "yes", "no", or nothing where there is none to make. */
+  readonly kind: 'text' | 'figure' | 'choice' | 'check';
   readonly text: (row: Row) => string;
   /** Whether it takes what is typed; a column that does not is read only. */
   readonly takes: boolean;
@@ -65,6 +65,8 @@ interface Props<Row> {
   readonly out?: ReadonlySet<string>;
   /** The name under which files may be dropped on a row, for rows that take them (`data-row`). */
   readonly takesFiles?: (row: Row) => string | undefined;
+  /** Classes of a row's cells. */
+  readonly toneOf?: (row: Row) => string;
   /** Stands small at the end of a row's first cell. */
   readonly mark?: (row: Row) => ReactNode;
   /** Shown where there are no rows. */
@@ -99,6 +101,7 @@ export const DataSheet = <Row,>({
   totals = NONE,
   out,
   takesFiles,
+  toneOf,
   mark,
   empty,
 }: Props<Row>) => {
@@ -122,8 +125,16 @@ export const DataSheet = <Row,>({
     selected,
     onSelect: (id) => onSelect(id === blank ? undefined : id),
     takes,
-    opens: takes,
+    opens: (line, at, typed) => {
+      if (columns[at]?.kind !== 'check') return takes(line, at);
+      if (typed === undefined) turn(lines.indexOf(line), at);
+      return false;
+    },
     keys: (event) => {
+      if (event.key === ' ' && columns[sheet.state.active.column]?.kind === 'check') {
+        turn(sheet.state.active.row, sheet.state.active.column);
+        return true;
+      }
       if (!open || onDelete === undefined || event.key !== '-' || !(event.ctrlKey || event.metaKey)) return false;
       const { top, bottom } = sheet.range;
       const chosen = rows.slice(top, bottom + 1);
@@ -166,6 +177,22 @@ export const DataSheet = <Row,>({
       );
     },
   });
+  /** Turns a check, and those that are chosen with it, to what it is not. */
+  const turn = (row: number, column: number): void => {
+    const [id, line] = [columns[column]?.id, lines[row]];
+    const now = line === undefined ? '' : textAt(line, column);
+    if (!open || id === undefined || now === '') return;
+    const within = row >= sheet.range.top && row <= sheet.range.bottom;
+    const places = within ? Array.from({ length: sheet.range.bottom - sheet.range.top + 1 }, (_, at) => sheet.range.top + at) : [row]; // prettier-ignore
+    onEdit(
+      places.flatMap((at) => {
+        const one = lines[at];
+        return one === undefined || textAt(one, column) === ''
+          ? []
+          : [{ at, column: id, text: now === 'yes' ? 'no' : 'yes', made: false }];
+      }),
+    );
+  };
   const { active, typing } = sheet.state;
   const { top, bottom, left, right } = sheet.range;
   const template = columns.map(({ width }) => width).join(' ');
@@ -255,7 +282,7 @@ export const DataSheet = <Row,>({
                           sheet.point({ row: item.index, column: at }, true)
                         }
                         onDoubleClick={() => sheet.begin(undefined)}
-                        className={`relative flex min-w-0 items-center px-2 ${at === 0 ? 'pl-4' : 'border-l border-hairline'} ${column.kind === 'figure' ? 'justify-end' : ''} ${standing(column.stays)} ${column.tone ?? ''} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${note === undefined ? '' : note.tone === 'wrong' ? 'text-brick underline decoration-wavy underline-offset-4' : 'text-ochre'} ${here ? 'sheet-active' : ''}`}
+                        className={`relative flex min-w-0 items-center px-2 ${at === 0 ? 'pl-4' : 'border-l border-hairline'} ${column.kind === 'figure' ? 'justify-end' : ''} ${standing(column.stays)} ${column.tone ?? ''} ${line.row === undefined ? '' : (toneOf?.(line.row) ?? '')} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${note === undefined ? '' : note.tone === 'wrong' ? 'text-brick underline decoration-wavy underline-offset-4' : 'text-ochre'} ${here ? 'sheet-active' : ''}`}
                       >
                         {here && typing !== undefined ? (
                           column.kind === 'choice' && column.choices !== undefined ? (
@@ -286,12 +313,25 @@ export const DataSheet = <Row,>({
                           )
                         ) : (
                           <>
-                            <span
-                              className="truncate"
-                              title={note === undefined && text.length > LONG ? text : undefined}
-                            >
-                              {text}
-                            </span>
+                            {column.kind === 'check' ? (
+                              <input
+                                type="checkbox"
+                                className="checkbox checkbox-xs"
+                                aria-label={`${column.label}, ${line.row === undefined || nameOf === undefined ? `row ${String(item.index + 1)}` : nameOf(line.row)}`}
+                                // The sheet's keys turn it; the pointer presses it.
+                                tabIndex={-1}
+                                checked={text === 'yes'}
+                                disabled={text === '' || !open}
+                                onChange={() => turn(item.index, at)}
+                              />
+                            ) : (
+                              <span
+                                className="truncate"
+                                title={note === undefined && text.length > LONG ? text : undefined}
+                              >
+                                {text}
+                              </span>
+                            )}
                             {at === 0 && line.row !== undefined && mark?.(line.row)}
                           </>
                         )}
