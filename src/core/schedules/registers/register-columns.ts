@@ -62,6 +62,7 @@ export const isMoneyRole = (kind: RegisterKind, role: RegisterRole): boolean => 
 const BESIDE: ReadonlySet<RegisterRole> = new Set([
   'residual',
   'writeDown',
+  'net',
   'fee',
   'before',
   'costBefore',
@@ -82,7 +83,9 @@ const named = (kind: RegisterKind, role: RegisterRole, name: string): number => 
   const plain = folded(marked);
   // "DueDate" is two words, and "AfA" is one.
   const words = folded(marked.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
-  if (name.includes('%')) return role === 'rate' ? 3 : 0;
+  // Of stock, a share is that by which something is written down; margins and taxes are shares too.
+  if (name.includes('%'))
+    return role === 'rate' && (kind !== 'stock' || REGISTER_WORDS.stock.writeDown.in(words) !== undefined) ? 3 : 0;
   if (own.is(words) || own.is(plain)) return 3;
   // What stands in brackets says more of the same: "Cost (EUR)", "Life (yrs)".
   if (own.is(folded(name.replace(/[([].*/u, '')))) return 2.8;
@@ -468,6 +471,31 @@ export const columnsOf = (
     );
   for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))
     give(role, free((content, column) => content.dates >= 0.8 || (months[column] ?? 0) >= 0.8)[0]);
+  // A share is told by its cells where its name does not.
+  if (kind === 'stock')
+    give(
+      'rate',
+      names.findIndex((name, column) => {
+        const texts = body.map((row) => textOf(row[column])).filter((text) => text !== '');
+        const shares = texts.filter((text) => text.endsWith('%')).length;
+        return (
+          roles[column] === undefined &&
+          shares > texts.length * 0.8 &&
+          REGISTER_WORDS.stock.writeDown.in(folded(name)) !== undefined
+        );
+      }),
+    );
+  // What is left of the value of stock, beside the value itself, says what is written down where nothing else does.
+  if (kind === 'stock' && roles.includes('value') && !roles.includes('writeDown') && !roles.includes('rate'))
+    give(
+      'net',
+      names.findIndex(
+        (name, column) =>
+          roles[column] === undefined &&
+          (inFigures[column] ?? 0) >= 0.6 &&
+          REGISTER_WORDS.assets.net.in(folded(name)) !== undefined,
+      ),
+    );
   const isLevel = new Set(levels.map(folded));
   const prices =
     kind !== 'stock'

@@ -3,6 +3,7 @@ import { dayBefore, plainDate } from '../../base/dates';
 import { type Row, textOf } from '../../base/table';
 import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
 import { type PaperAmount, unitsOf } from '../../money/paper-amount';
+import { divideRounded } from '../../money/rounding';
 import { totalWords } from '../../papers/total-words';
 import { CARRIED } from '../../words/paper-words';
 import { isDay } from '../list-days';
@@ -90,6 +91,17 @@ const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: numbe
   // Beside the year's charge alone, all that is written off is what the book value is short of the cost.
   if (table.roles.includes('netBefore') && money.cost !== undefined && money.net !== undefined)
     money.depreciation = subtract(money.cost, money.net);
+  // Stock that is written down by a share of its value, or stands at what is left of it beside its value.
+  if (kind === 'stock' && money.value !== undefined && money.writeDown === undefined) {
+    const share = figures.rate;
+    const down =
+      share !== undefined
+        ? minor(divideRounded(money.value * share.coefficient, 100n * 10n ** BigInt(share.scale)))
+        : money.net === undefined
+          ? NIL
+          : subtract(money.value, money.net);
+    if (down !== NIL) money.writeDown = down;
+  }
   if (!table.roles.includes('outstanding') && money.before !== undefined && money.principal !== undefined)
     // A lender may print what is owed below nil.
     money.outstanding =

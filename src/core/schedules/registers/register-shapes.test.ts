@@ -529,6 +529,29 @@ describe('a register', () => {
       ['Scheepskrediet', 3, 1_500_000n],
     ]);
   });
+  it.each([
+    ['a percent sign in its name', 'Gross value,Write-down %', '10', '50'],
+    ['percent signs in its cells', 'Value,Provision', '10%', '50%'],
+    ['the amount', 'Value,Write-down', '80.00', '150.00'],
+    ['what is left', 'Value,Net value', '720.00', '150.00'],
+  ])('of stock tells what is written down by %s', (_, titles, first, last) => {
+    const read = readRegister(
+      tablesOf([
+        `Code,Article,Qty,Unit cost,${titles}`,
+        `A1,Dulse,100,8.00,800.00,${first}`,
+        `A2,Nori,40,20.00,800.00,${titles.endsWith('Net value') ? '800.00' : ''}`,
+        `A3,Old sacks,200,1.50,300.00,${last}`,
+      ]),
+      'stock',
+      { name: 'stock.csv' },
+    );
+    expect(read?.items.map((item) => ('writeDown' in item ? [item.value, item.writeDown] : []))).toEqual([
+      [80_000n, 8_000n],
+      [80_000n, null],
+      [30_000n, 15_000n],
+    ]);
+    expect(read?.doubts).toEqual([]);
+  });
   it('has methods in words as such, whatever their column is called, and the class above the things', () => {
     const read = readRegister(
       tablesOf([

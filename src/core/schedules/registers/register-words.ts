@@ -106,6 +106,8 @@ const STOCK = {
   writeDown: lexicon(
     'write down, write downs, writedown, provision, allowance, obsolescence, abwertung, wertabschlag, abschlag, wertberichtigung, gangigkeitsabschlag, depreciation, provision pour depreciation, decote, deterioro, provision deterioro, svalutazione, fondo svalutazione, imparidade, afwaardering, voorziening incourant, odpis, odpis aktualizujacy, opravna polozka, ertekvesztes, nedskrivning, inkurans, inkuransavdrag, nedskrivning ukurans, ukurans, arvonalennus, alaskirjaus, alaskirjaukset, ajustare, depreciere, απαξιωση, προβλεψη, deger dusuklugu, karsilik, 評価損',
   ),
+  // Told by a percent sign beside words for writing down alone.
+  rate: lexicon(''),
 } as const;
 
 const LOANS = {
