@@ -9,6 +9,7 @@ import {
   BALANCE_SIDES,
   COLUMN_WORDS,
   CUSTOMERS,
+  DISCOUNT_WORDS,
   LAST_WORDS,
   type ListColumn,
   NOT_DUE,
@@ -150,6 +151,7 @@ const named = (text: string, role: Role): number => {
   const words = folded(text.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
   if (LAST_WORDS.in(words) !== undefined) return 0;
   const own = COLUMN_WORDS[role];
+  if (role === 'due' && DISCOUNT_WORDS.in(words) !== undefined) return 0;
   // The day of a document is not the one on which it was entered, where both stand there.
   if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
   if (own.is(words) || own.is(plain)) return 3;

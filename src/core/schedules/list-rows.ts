@@ -174,6 +174,9 @@ const isTotal = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED
 /** What is printed on every page, but for its number. */
 const plainTitle = (row: Row): string => folded(row.map(textOf).join(' ').replace(/\d+/g, ' '));
 
+/** So much of a header stands in its repetition, where each part of a list has some titles of its own. */
+const MOST_OF_HEADER = 0.6;
+
 /** Tells what is printed on every page: the header, and the titles above it. */
 export const repeats = ({ rows, header }: Pick<ListTable, 'rows' | 'header'>): ((row: Row) => boolean) => {
   const filledOf = (row: Row): readonly string[] => row.map(textOf).filter((text) => text !== '');
@@ -184,8 +187,15 @@ export const repeats = ({ rows, header }: Pick<ListTable, 'rows' | 'header'>): (
       .map(plainTitle)
       .filter((text) => text !== ''),
   );
-  return (row) => titles.has(plainTitle(row)) || filledOf(row).join('|') === names;
+  const titled = (rows[header] ?? []).map((cell) => folded(textOf(cell)));
+  const filled = titled.filter((text) => text !== '').length;
+  const isAlike = (row: Row): boolean => {
+    const same = titled.filter((text, at) => text !== '' && text === folded(textOf(row[at]))).length;
+    return same >= FEWEST_ALIKE && same >= filled * MOST_OF_HEADER && filledOf(row).length <= filled;
+  };
+  return (row) => titles.has(plainTitle(row)) || filledOf(row).join('|') === names || isAlike(row);
 };
+const FEWEST_ALIKE = 3;
 
 /** What a row with an amount is: a document, a sum, or a sum that is carried to another page. */
 const kindOfRow = (

@@ -697,6 +697,24 @@ const LISTS: readonly {
     ],
   },
   {
+    what: 'a day until which less is paid, before the day on which all is due',
+    file: 'kreditoren.csv',
+    of: 'suppliers 2026-07-31 EUR',
+    text: [
+      'OP-Liste Kreditoren zum 31.07.2026;;;;;;',
+      'Kto-Nr;Kreditor;RE-Nr.;RE-Dat.;Skonto bis;Netto bis;Offen EUR',
+      '70012;Seilerei Tau KG;4411;01.07.2026;11.07.2026;31.07.2026;1.190,00 H',
+      '70012;Seilerei Tau KG;4450;20.07.2026;30.07.2026;19.08.2026;595,00 H',
+      '70031;Netzbau Nord;GS-9;22.07.2026;;;119,00 S',
+      ';Summe;;;;;1.666,00 H',
+    ].join('\n'),
+    items: [
+      '3|70012|Seilerei Tau KG|invoice|4411||2026-07-01|2026-07-31|EUR||-1190.00|',
+      '4|70012|Seilerei Tau KG|invoice|4450||2026-07-20|2026-08-19|EUR||-595.00|',
+      '5|70031|Netzbau Nord|credit-note|GS-9||2026-07-22||EUR||119.00|',
+    ],
+  },
+  {
     what: 'sums that are labelled by a number, with columns by their place',
     file: 'debitoren.txt',
     of: 'customers 2026-06-30',

@@ -86,7 +86,7 @@ export const COLUMN_WORDS = {
     'splatna, splatny, splatno, forf datum, forf dato, forfaller den, echeant, vencim',
     'due by, payable by, net due, net due date, bill due, erapvm, erapaiva, maksupaiva, esedekes, fizetesi hatarido, splatne, splatne dne, forfald, forfaldsdato, forfallsdato, forfallodag, forfaller, scadenta, data scadentei, scadent la, ληξη, ημερομηνια ληξης, vade, vade tarihi, son odeme tarihi, zahlungsziel am, faellig, d echeance, date d ech, vence el, f vto, data scad, data de vencimento, 支払期日, 支払期限, 期日, 入金予定日, 支払予定日, 到期日',
     'due, due date, due on, payment due, pay by, maturity, date due',
-    'fallig, fallig am, falligkeit, falligkeitsdatum, zahlbar bis, netto fallig, echeance, date echeance, date d echeance, ech, vencimiento, vto, fecha vencimiento, f vencimiento, fecha vto, vence, scadenza, data scadenza, scad, vencimento, data vencimento, vervaldatum, vervalt, vervaldag, termin, termin platnosci, data platnosci, platne do, splatnost, datum splatnosti, esedekesseg, hatarido, fizetesi hatarido, lejarat, forfallodatum, forfallo, forfallodag, forfall, forfallsdato, forfaldsdato, forfald, forfalder, erapaiva, erapvm, scadenta, data scadenta, ληξη, ημ ληξης, vade, vade tarihi',
+    'netto bis, netto am, fallig, fallig am, falligkeit, falligkeitsdatum, zahlbar bis, netto fallig, echeance, date echeance, date d echeance, ech, vencimiento, vto, fecha vencimiento, f vencimiento, fecha vto, vence, scadenza, data scadenza, scad, vencimento, data vencimento, vervaldatum, vervalt, vervaldag, termin, termin platnosci, data platnosci, platne do, splatnost, datum splatnosti, esedekesseg, hatarido, fizetesi hatarido, lejarat, forfallodatum, forfallo, forfallodag, forfall, forfallsdato, forfaldsdato, forfald, forfalder, erapaiva, erapvm, scadenta, data scadenta, ληξη, ημ ληξης, vade, vade tarihi',
   ),
   terms: lexicon(
     'отсрочка, отсрочка дней, срок оплаты дней, rok placanja, rok placila, mokejimo salygos, apmaksas noteikumi, maksetingimus, gjaldfrestur, תנאי תשלום, شروط الدفع, 결제조건',
@@ -157,6 +157,11 @@ export const POSTED_WORDS = lexicon(
 /** Columns of amounts that a list may have beside what is open, and of which nothing is open. */
 export const ASIDE_WORDS = lexicon(
   'overdue, limit, credit limit, turnover, sales, purchases, budget, tax, vat, gst, discount, cash discount, net, interest, charges, last payment, price, quantity, hours, days, uberfallig, kreditlimit, umsatz, steuer, mwst, ust, skonto, netto, zinsen, plafond, encours autorise, chiffre d affaires, tva, escompte, ht, limite, ventas, iva, descuento, neto, fido, fatturato, sconto, imponibile, omzet, btw, korting, obrot, podatek, limit kupiecki, obrat, dph, forgalom, afa, moms, omsattning, omsetning, omsaetning, alv, myynti, cifra de afaceri, cota tva, ciro, kdv',
+);
+
+/** Columns of the day until which less is paid: no document is due on it. */
+export const DISCOUNT_WORDS = lexicon(
+  'discount, discount date, discount until, skonto, skonto bis, skontofrist, skontodatum, skonto tage, escompte, descuento, pronto pago, sconto, desconto, korting, kassarabatt, kassakonto, kontantrabat, rabatt',
 );
 
 /** Columns of the day on which something happened last with somebody: no document's day. */

@@ -1,6 +1,7 @@
 import { folded } from '../base/folded';
 import { type Row, type Table, textOf } from '../base/table';
 import { plainIban } from '../chart/bank';
+import { inCurrencyOf } from './list-columns';
 import { listTable } from './list-table';
 import { ACCOUNT } from './statement-words';
 
@@ -52,3 +53,25 @@ export const byAccounts = (table: Table): readonly Table[] => {
         rows: [...rows.slice(0, from).map((): Row => []), ...rows.slice(from, starts[at + 1])],
       }));
 };
+
+/** A table of each currency, where each has columns of its own beside those that all share; rows keep their numbers. */
+export const byCurrencies = (table: Table): readonly Table[] => {
+  const header = listTable(table)?.header ?? -1;
+  const of = (table.rows[header] ?? []).map((cell) => inCurrencyOf(textOf(cell)));
+  const codes = [...new Set(of)].filter(
+    (code) => code !== undefined && of.filter((other) => other === code).length >= FEWEST_OF_EACH,
+  );
+  return codes.length < 2
+    ? [table]
+    : codes.map((code) => ({
+        ...table,
+        rows: table.rows.map((row, at): Row =>
+          at > header && !row.some((cell, column) => of[column] === code && textOf(cell) !== '')
+            ? []
+            : row.map((cell, column) => (of[column] === undefined || of[column] === code ? cell : '')),
+        ),
+      }));
+};
+
+/** What comes in and what goes out, or an amount and a balance: one column alone is what an entry was worth elsewhere. */
+const FEWEST_OF_EACH = 2;

@@ -19,7 +19,7 @@ import {
   balanceDoubts,
 } from './statement';
 import { type BankTable, type Column, bankTable, wentOut } from './statement-columns';
-import { IBAN, accountIn, byAccounts } from './statement-accounts';
+import { IBAN, accountIn, byAccounts, byCurrencies } from './statement-accounts';
 import { isCard, turned } from './statement-card';
 import { BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
 
@@ -65,6 +65,8 @@ interface TableEntry extends StatementEntry {
   readonly currency: string;
   /** The amount says its side itself. */
   readonly spoken: boolean;
+  /** What stands in each of the columns of amounts that nothing is known of. */
+  readonly beside: readonly Minor[];
 }
 
 const textsIn = ({ texts }: Pick<BankTable, 'texts'>, row: Row): string =>
@@ -139,7 +141,28 @@ const entryIn = (
     balance: after === undefined ? null : (units(after, row[at('balance')]) ?? null),
     currency,
     spoken: whole?.side !== undefined,
+    beside: spare.map((column) => {
+      const read = amountIn(list, row[column]);
+      return read === undefined ? NIL : (units(read, row[column]) ?? NIL);
+    }),
   };
+};
+
+/**
+ * Entries less what was charged for each, where that stands in a column of its own: the balances beside them follow each other with it,
+ * and without it they do not.
+ */
+const lessCharges = (entries: readonly TableEntry[]): readonly TableEntry[] => {
+  const pairs = entries.flatMap((entry, at) => {
+    const before = entries[at - 1]?.balance ?? null;
+    return before === null || entry.balance === null ? [] : [{ entry, came: subtract(entry.balance, before) }];
+  });
+  if (pairs.length === 0 || pairs.every(({ entry, came }) => entry.amount === came)) return entries;
+  const less = ({ amount, beside }: TableEntry, column: number): Minor => subtract(amount, abs(beside[column] ?? NIL));
+  const column = (entries[0]?.beside ?? []).findIndex((_, at) =>
+    pairs.every(({ entry, came }) => less(entry, at) === came),
+  );
+  return column < 0 ? entries : entries.map((entry) => ({ ...entry, amount: less(entry, column) }));
 };
 
 /** Entries oldest first. Of one day's, the order in which their balances follow each other. */
@@ -184,7 +207,7 @@ interface Told {
 
 /** One account's entries as a statement; balances that the table says in lines without an account are those of its only one. */
 const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean, digits: number): AccountStatement => {
-  const all = oldestFirst(entries);
+  const all = lessCharges(oldestFirst(entries));
   const found = told.openings.size + told.closings.size === 0 ? balancesAmong(all) : undefined;
   const own = found?.between ?? all;
   const [oldest, newest] = [own[0], own.at(-1)];
@@ -288,7 +311,7 @@ const readTable = (
  * order. Balances come from its own lines, else from the balance beside each entry.
  */
 export const readStatementTable = (given: readonly Table[], name: string): Result<StatementsRead> => {
-  const tables = given.flatMap(byAccounts);
+  const tables = given.flatMap(byAccounts).flatMap(byCurrencies);
   const statements: AccountStatement[] = [];
   const doubts: Problem[] = [];
   tables.forEach((_, sheet) => {

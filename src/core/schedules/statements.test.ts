@@ -458,6 +458,47 @@ describe('a bank’s table with its balances among the entries', () => {
       read('Datum;Text;Betrag', '30.06.2026;Kontostand alt;5.000,00', ...between, '31.07.2026;Kontostand neu;4.250,00'),
     ).toEqual([[500_000n, 425_000n, 3]]);
   });
+  it('of several currencies, with columns for each, is one statement of each', () => {
+    const found = table(
+      [
+        'Date,Details,EUR in,EUR out,EUR balance,GBP in,GBP out,GBP balance',
+        '2026-07-01,Opening,,,1000.00,,,500.00',
+        '2026-07-05,Dulse Bar,760.40,,1760.40,,,',
+        '2026-07-09,Skye Foods,,,,425.00,,925.00',
+        '2026-07-20,Rent,,300.00,1460.40,,,',
+        '2026-07-31,Charges,,,,,5.00,920.00',
+      ].join('\n'),
+    );
+    expect(found.ok && found.value.doubts).toEqual([]);
+    expect(
+      found.ok &&
+        found.value.statements.map(({ currency, opening, closing, entries }) => [
+          currency,
+          opening?.amount,
+          closing?.amount,
+          entries.map(({ amount }) => amount),
+        ]),
+    ).toEqual([
+      ['EUR', 100_000n, 146_040n, [76_040n, -30_000n]],
+      ['GBP', 50_000n, 92_000n, [42_500n, -500n]],
+    ]);
+  });
+  it('takes off what was charged for each, where the balances follow each other with it', () => {
+    const found = table(
+      [
+        'Date,Reference,Counterparty,Money In,Money Out,Fee,Balance After',
+        '2026-07-31,TX9,Pier Trust,,300.00,0.20,4100.05',
+        '2026-07-14,TX8,Dulse Bar,1520.80,,,4400.25',
+        '2026-07-03,TX7,Harbour Fuel,,210.00,,2879.45',
+      ].join('\n'),
+    );
+    expect(found.ok && found.value.doubts).toEqual([]);
+    expect(found.ok && found.value.statements[0]?.entries.map(({ amount }) => amount)).toEqual([
+      -21_000n,
+      152_080n,
+      -30_020n,
+    ]);
+  });
   it('has both balances below its entries, the newest first, told apart by their days', () => {
     const read = table(
       [

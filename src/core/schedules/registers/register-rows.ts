@@ -5,7 +5,7 @@ import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
 import { type PaperAmount, unitsOf } from '../../money/paper-amount';
 import { divideRounded } from '../../money/rounding';
 import { totalWords } from '../../papers/total-words';
-import { CARRIED } from '../../words/paper-words';
+import { CARRIED, TOTAL } from '../../words/paper-words';
 import { isDay } from '../list-days';
 import { repeats } from '../list-rows';
 import { withNoughts } from '../list-scale';
@@ -148,12 +148,18 @@ const heading = (texts: readonly string[]): string => {
 };
 
 /** What a sum is of, where its words say more than that it is one: "Total presses". */
-const summedName = (text: string): string =>
-  text
-    .split(' ')
+const summedName = (text: string): string => {
+  const words = text.split(' ');
+  const term = TOTAL.in(folded(text))?.split(' ') ?? [];
+  // "Sub total" is one word for a sum.
+  const at = words.findIndex(
+    (_, place) => folded(words.slice(place, place + term.length).join(' ')) === term.join(' '),
+  );
+  return [...words.slice(0, Math.max(0, at)), ...words.slice(at < 0 ? 0 : at + term.length)]
     .filter((word) => /[\p{L}\d]/u.test(word) && totalWords(word, NONE) === 0)
     .join(' ')
     .replace(/:$/, '');
+};
 
 /** Roles that hold what is of one thing and of no sum. */
 const OWN: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {

@@ -552,6 +552,31 @@ describe('a register', () => {
     ]);
     expect(read?.doubts).toEqual([]);
   });
+  it('has classes above headers that differ a little, and sums of two words', () => {
+    const read = readRegister(
+      tablesOf([
+        'Fixed asset listing @ 30 June 2026,,,,,,,',
+        'Motor vehicles,,,,,,,',
+        'Reg,Make,Purchased,Price,Rate,Depreciation to 30/06/25,Depreciation 25/26,WDV',
+        '12-WW-100,Van,01/07/2022,25000.00,25%,14453.13,2636.72,7910.15',
+        '18-WW-20,Pickup,15/01/2025,18000.00,25%,1875.00,4031.25,12093.75',
+        'Sub total,,,43000.00,,16328.13,6667.97,20003.90',
+        'Plant,,,,,,,',
+        'Tag,Item,Purchased,Price,Rate,Depreciation to 30/06/25,Depreciation 25/26,WDV',
+        'P-1,Dryer,01/09/2023,12000.00,20%,4080.00,1584.00,6336.00',
+        'Sub total,,,12000.00,,4080.00,1584.00,6336.00',
+        'TOTAL,,,55000.00,,20408.13,8251.97,26339.90',
+      ]),
+      'assets',
+      { name: 'register.csv' },
+    );
+    expect(read?.items.map((item) => ('net' in item ? [item.code, item.name, item.class, item.net] : []))).toEqual([
+      ['12-WW-100', 'Van', 'Motor vehicles', 791_015n],
+      ['18-WW-20', 'Pickup', 'Motor vehicles', 1_209_375n],
+      ['P-1', 'Dryer', 'Plant', 633_600n],
+    ]);
+    expect(read?.doubts).toEqual([]);
+  });
   it('has methods in words as such, whatever their column is called, and the class above the things', () => {
     const read = readRegister(
       tablesOf([

@@ -143,7 +143,7 @@ export const registerTable = (
   // A row of one cell is a heading; sums and what is printed on every page tell nothing of what a column is.
   const listed = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
     const texts = row.map(textOf).filter((text) => text !== '');
-    return texts.length > 2 && !texts.every((text) => names.has(text));
+    return texts.length > 2 && texts.filter((text) => names.has(text)).length * 2 <= texts.length;
   });
   const things = listed.filter((row) => row.every((cell) => totalWords(textOf(cell), NONE) === 0));
   // Things may be called "Sum board" and "Total station", all of them.
