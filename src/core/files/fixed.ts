@@ -173,7 +173,7 @@ const cutWords = (line: string, columns: readonly FixedColumn[]): string[] => {
   const over = new Set(texts.map(({ from, text }) => columnOf(from, text)));
   // Lines with numbers and days of their own are titles.
   const isHeader =
-    !/\d{5}|\d[:./-]\d/.test(line) &&
+    !/\d{5}|\d[:./-]\d|\d{4} \d{4}/.test(line) &&
     [...over].filter((column) => column > 0 && columns[column]?.figures === true).length > 1;
   const cells = columns.map(() => '');
   let last = 0;

@@ -256,7 +256,8 @@ const readTable = (
   let above: StatementBalance | undefined;
   const dated: { readonly account: string; readonly balance: StatementBalance; readonly above: boolean }[] = [];
   list.rows.forEach((row, at) => {
-    if (at === list.header) return;
+    // Without a header, what stands in its place is a line like those above it.
+    if (at === list.header && !list.unnamed) return;
     // A line of its own may have its words in the column of accounts.
     const beside = textOf(row[bank.at('account')]);
     const own = at > list.header && /\d/.test(beside) && BALANCE.in(folded(beside)) === undefined ? beside : '';
@@ -269,7 +270,7 @@ const readTable = (
     };
     const before = says(openings, OPENING);
     if ((!before && says(closings, CLOSING)) || before) return;
-    if (at < list.header) {
+    if (at <= list.header) {
       if (row.some((cell) => isBalanceOfDay(textOf(cell)))) above = balanceIn(bank, row, BALANCE, digits) ?? above;
       return;
     }

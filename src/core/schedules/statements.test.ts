@@ -483,6 +483,31 @@ describe('a bank’s table with its balances among the entries', () => {
       ['GBP', 50_000n, 92_000n, [42_500n, -500n]],
     ]);
   });
+  it('printed without a header begins at the balance right above its entries', () => {
+    const line = (booked: string, valued: string, text: string, amount: string): string =>
+      `${booked.padEnd(7)}${valued.padEnd(7)}${text.padEnd(44)}${amount.padStart(16)}`;
+    const found = table(
+      [
+        'KONTOAUSZUG 7/2026           Blatt 1',
+        'IBAN DE02 1203 0000 0000 2020 51                Währung EUR',
+        '',
+        line('', '', 'Alter Kontostand vom 30.06.2026', '4.300,00 +'),
+        line('02.07.', '02.07.', 'Lastschrift Stadtwerke', '120,50 -'),
+        line('15.07.', '15.07.', 'Gutschrift Möwe & Sohn', '2.380,00 +'),
+        line('', '', 'RE-2630 vom 02.06.2026', ''),
+        line('31.07.', '31.07.', 'Entgelt Kontoführung', '9,90 -'),
+        line('', '', 'Neuer Kontostand vom 31.07.2026', '6.549,60 +'),
+      ].join('\n'),
+    );
+    expect(found.ok && found.value.statements).toMatchObject([
+      {
+        account: 'DE02120300000000202051',
+        opening: { date: '2026-06-30', amount: 430_000n },
+        closing: { date: '2026-07-31', amount: 654_960n },
+        entries: [{ amount: -12_050n }, { amount: 238_000n }, { amount: -990n }],
+      },
+    ]);
+  });
   it('takes off what was charged for each, where the balances follow each other with it', () => {
     const found = table(
       [
