@@ -1,14 +1,31 @@
 import type { Locator, Page } from '@playwright/test';
+import ExcelJS from 'exceljs';
 import { expect, stage, test } from './support';
 
 const paper = (name: string): string => new URL(`../../demo/papers/${name}`, import.meta.url).pathname;
 
-const brought = async (page: Page, name: string): Promise<void> => {
+const brought = async (page: Page, name: string, content?: Buffer): Promise<void> => {
   await page.goto('/books/3');
   await stage(page, 'Opening balances').click();
   await page.getByRole('button', { name: 'Bring papers' }).click();
-  await page.locator('input[type=file]').first().setInputFiles(paper(name));
+  const file = page.locator('input[type=file]').first();
+  await (content === undefined
+    ? file.setInputFiles(paper(name))
+    : file.setInputFiles({ name, mimeType: 'application/octet-stream', buffer: content }));
   await expect(page.getByRole('heading', { name })).toBeVisible();
+};
+
+/** A workbook with the balances of several months, each on a sheet of its own. */
+const monthly = async (months: Readonly<Record<string, number>>): Promise<Buffer> => {
+  const book = new ExcelJS.Workbook();
+  for (const [month, bank] of Object.entries(months))
+    book.addWorksheet(month).addRows([
+      ['Code', 'Name', 'Debit', 'Credit'],
+      ['1000', 'Harbour bank', bank, null],
+      ['2000', 'Sundry creditors', null, 300],
+      ['3000', 'Capital', null, bank - 300],
+    ]);
+  return Buffer.from(await book.xlsx.writeBuffer());
 };
 
 /** What a person does, counted: each press and each choice. */
@@ -43,6 +60,22 @@ test.describe('a paper that needs a person', () => {
     await page.getByText('How it is read:').click();
     await person.press(page.getByRole('button', { name: 'Read anew' }));
     await expect(row).toContainText('43,389.49');
+  });
+
+  test('with balances on several sheets: the latest is read, another is one press away', async ({ page }) => {
+    await brought(
+      page,
+      'months.xlsx',
+      await monthly({ 'January 2020': 1000, 'March 2020': 3000, 'February 2020': 2000 }),
+    );
+    const row = page.getByRole('row', { name: /Harbour bank/ }).last();
+    await expect(row).toContainText('3,000.00');
+    const other = page.getByRole('listitem').filter({ hasText: 'the sheet “February 2020”' });
+    await other.getByRole('button', { name: 'Read it so' }).click();
+    await expect(row).toContainText('2,000.00');
+    await page.getByText('How it is read:').click();
+    await page.getByLabel('Sheet').selectOption('January 2020');
+    await expect(row).toContainText('1,000.00');
   });
 
   test('with a subtotal that has a code: none, it is said; three presses where it is an account after all', async ({

@@ -68,7 +68,7 @@ export const TaxRates = ({ frame, rates, open, onRates }: Props) => {
               onChange={(event) => setTyped({ ...typed, rate: event.target.value })}
               className="input input-sm w-16 text-right"
             />
-            % from
+            <span className="whitespace-nowrap">% from</span>
             <DateInput
               aria-label="First day of the other rate"
               dates={frame.dates}

@@ -94,18 +94,25 @@ export const HowRead = ({
                   type="button"
                   className="btn btn-xs"
                   onClick={() => {
-                    const reading = other(message);
-                    if (reading !== undefined)
-                      void change(
-                        readAs({
-                          ...to,
-                          change: {
-                            columns: Object.fromEntries(reading.columns.entries()),
-                            convention: reading.convention,
-                            scale: reading.scale ?? 0,
-                          },
-                        }),
-                      );
+                    const offered = other(message);
+                    if (offered === undefined) return;
+                    void change(
+                      offered.sheet === reading.sheet
+                        ? readAs({
+                            ...to,
+                            change: {
+                              columns: Object.fromEntries(offered.columns.entries()),
+                              convention: offered.convention,
+                              scale: offered.scale ?? 0,
+                            },
+                          })
+                        : readFrom({
+                            ...to,
+                            sheet: offered.sheet,
+                            header: offered.header,
+                            arrangement: offered.arrangement ?? null,
+                          }),
+                    );
                   }}
                 >
                   Read it so
@@ -132,7 +139,9 @@ export const HowRead = ({
                 <select
                   className="select select-xs"
                   value={reading.sheet}
-                  onChange={(event) => void change(readFrom({ ...to, sheet: Number(event.target.value), header: 0 }))}
+                  onChange={(event) =>
+                    void change(readFrom({ ...to, sheet: Number(event.target.value), arrangement: null }))
+                  }
                 >
                   {paper.sheets.map((name, at) => (
                     <option key={name} value={at}>
