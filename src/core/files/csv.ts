@@ -30,12 +30,20 @@ const betweenDigits = (text: string): boolean => {
   return within * 2 > commas;
 };
 
+/** Whether nearly all commas of a text part thousands: such a text has no commas between its cells. */
+const partsThousands = (text: string): boolean => {
+  const commas = text.match(/,/g)?.length ?? 0;
+  const grouped = (text.match(/(?<![\d,.])\d{1,3}(?:,\d{3})+(?![\d,])/g) ?? []).join('').match(/,/g)?.length ?? 0;
+  return grouped * 20 >= commas * 19;
+};
+
 /** The delimiter under which the most of the first rows have the same number of cells; among equals, the one that makes more cells. */
 export const delimiterOf = (text: string, quote = '"'): Delimiter => {
-  let best: { delimiter: Delimiter; score: number } = { delimiter: ',', score: 0 };
   const start = text.slice(0, 200_000);
+  const grouped = start.includes(',') && partsThousands(start);
+  let best: { delimiter: Delimiter; score: number } = { delimiter: grouped ? '\t' : ',', score: 0 };
   for (const delimiter of DELIMITERS) {
-    if (delimiter === 'columns') continue;
+    if (delimiter === 'columns' || (delimiter === ',' && grouped)) continue;
     const widths = new Map<number, number>();
     for (const row of splitText(start, delimiter, quote, { rows: 200, cells: 20_000 }).rows)
       if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);

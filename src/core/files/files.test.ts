@@ -40,6 +40,14 @@ describe('delimited text', () => {
       [''],
     ]);
   });
+  it('is not parted at commas that part thousands alone', () => {
+    const lines = ['Name: Bank', 'Balance: 23,100.50', 'Name: Stock', 'Balance: 1,009,050.00'];
+    expect(rowsOf(lines.join('\n'))?.rows).toEqual(lines.map((line) => [line]));
+    expect(rowsOf('Bank,"23,100.50"\nStock,"1,009,050.00"')?.rows).toEqual([
+      ['Bank', '23,100.50'],
+      ['Stock', '1,009,050.00'],
+    ]);
+  });
   it('is read back as it was written, whatever the line ends and the cells', () => {
     const cell = fc.string({ unit: fc.constantFrom(...Array.from('a1 ",;\t|\r\n\'')), maxLength: 6 });
     fc.assert(
