@@ -6,6 +6,7 @@ import { COMPACT, isDay } from './list-days';
 import {
   AGE_COLUMN,
   AGE_MONTHS,
+  ASIDE_WORDS,
   BALANCE_SIDES,
   COLUMN_WORDS,
   CUSTOMERS,
@@ -155,6 +156,8 @@ const named = (text: string, role: Role): number => {
   // The day of a document is not the one on which it was entered, where both stand there.
   if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
   if (own.is(words) || own.is(plain)) return 3;
+  // Nothing is open of a limit.
+  if ((role === 'original' || role === 'open') && ASIDE_WORDS.is(words)) return 0;
   // "Debit amount" is a debit first.
   if ((role === 'original' || role === 'open') && SIDES.some((side) => COLUMN_WORDS[side].in(words) !== undefined))
     return 0.5;
@@ -321,8 +324,8 @@ export const rolesOf = (
     give(
       'number',
       free(
-        ({ codes, numbered, distinct, fractions, amounts }) =>
-          (codes >= 0.6 && distinct >= 0.8 && fractions < 0.3) ||
+        ({ codes, numbered, distinct, fractions, amounts, serial }) =>
+          (codes >= 0.6 && distinct >= 0.8 && fractions < 0.3 && !serial) ||
           (numbered >= 0.9 && distinct >= 0.95 && amounts < 0.3),
       ),
     );

@@ -1,6 +1,9 @@
 import { fullYear } from '../base/dates';
+import { folded } from '../base/folded';
 import { readFileDate, type DayOrder } from '../papers/dates';
 import { datesIn } from '../papers/dates-in';
+import { lexicon } from '../words/lexicon';
+import { monthOf } from '../words/months';
 
 /** "20260630". */
 export const COMPACT = /^(?:19|20)\d{2}(?:0[1-9]|1[0-2])(?:0[1-9]|[12]\d|3[01])$/;
@@ -17,9 +20,19 @@ const MOST_DAY = 30;
 export const daysAmong = (titles: readonly string[]): readonly string[] =>
   titles.flatMap((title) => title.split(/[\s()]+/).filter((word) => /^\d{1,2}\D/.test(word) && DATE_LIKE.test(word)));
 
-/** "14-Mar-21", "14 March 2021": a day with its month's name. */
+/** Days of the week, shortened to two or three letters. */
+const WEEKDAY = lexicon(
+  'mo, di, mi, do, fr, sa, so, mon, tue, wed, thu, fri, sat, sun, lu, ma, me, je, ve, di, lun, mar, mer, jeu, ven, sam, dim, jue, vie, sab, dom, gio, seg, ter, qua, qui, sex, ma, wo, za, zo, pn, wt, sr, cz, pt, po, ut, st, ct, pa, ne, man, tir, ons, tor, fre, lor, son, ti, ke, to, pe, la, su',
+);
+
+/** The number of a document in the series of a month: "FV 11/06/2026". */
+const NUMBERED = /^(\p{Lu}{1,4})[\s/-]?\d/u;
+
+/** "14-Mar-21", "14 March 2021": a day with its month's name, or in figures behind the day of the week. */
 const wordedDay = (text: string): string | undefined => {
   if (!/\p{L}/u.test(text) || text.length > MOST_DAY) return undefined;
+  const letters = NUMBERED.exec(text)?.[1];
+  if (letters !== undefined && !WEEKDAY.is(folded(letters)) && monthOf(folded(letters)) === undefined) return undefined;
   const [, day, month, year] = SHORT_WORDED.exec(text) ?? JOINED.exec(text) ?? [];
   const whole = year === undefined ? text.replace(/[-.]/g, ' ') : `${day ?? ''} ${month ?? ''} ${fullYear(year)}`;
   const found = datesIn(whole);

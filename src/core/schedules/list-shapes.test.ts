@@ -715,6 +715,41 @@ const LISTS: readonly {
     ],
   },
   {
+    what: 'a limit beside each balance, of which nothing is open',
+    file: 'debtors.csv',
+    of: 'customers',
+    text: [
+      'Debtor No,Debtor,Balance,Of which overdue,Credit limit,Last payment',
+      'D01,Otter Diner,2150.00,1000.00,5000.00,12/06/2026',
+      'D02,Gannet Grill,475.00,0.00,1000.00,01/07/2026',
+      'D03,Pelican Bar,-50.00,0.00,500.00,20/07/2026',
+      ',,2575.00,1000.00,,',
+    ].join('\n'),
+    items: [
+      '2|D01|Otter Diner|balance|||||||2150.00|',
+      '3|D02|Gannet Grill|balance|||||||475.00|',
+      '4|D03|Pelican Bar|balance|||||||-50.00|',
+    ],
+  },
+  {
+    what: 'numbers of documents that look like days, beside a number for each row',
+    file: 'naleznosci.csv',
+    of: 'customers 2026-07-31 PLN',
+    text: [
+      'Lista należności na dzień 31.07.2026;;;;;',
+      'Lp.;Kontrahent;NIP;Dokument;Termin;Kwota',
+      '1;Kawiarnia Port;5250001234;FV 11/06/2026;2026-07-05;1 230,00 zł',
+      '2;Gospoda Kotwica;7770002345;FV 14/07/2026;2026-08-10;615,50 zł',
+      '3;Gospoda Kotwica;7770002345;KFV 2/07/2026;2026-07-20;-61,50 zł',
+      ';;;;Razem:;1 784,00 zł',
+    ].join('\n'),
+    items: [
+      '3||Kawiarnia Port|invoice|FV 11/06/2026|||2026-07-05|PLN||1230.00|',
+      '4||Gospoda Kotwica|invoice|FV 14/07/2026|||2026-08-10|PLN||615.50|',
+      '5||Gospoda Kotwica|credit-note|KFV 2/07/2026|||2026-07-20|PLN||-61.50|',
+    ],
+  },
+  {
     what: 'sums that are labelled by a number, with columns by their place',
     file: 'debitoren.txt',
     of: 'customers 2026-06-30',
