@@ -7,9 +7,17 @@ import { isAmountTitle, titleOf } from './titles';
 /**
  * How a table may lie when a line of it is not one account: on its side; two accounts a line, those at the left standing in debit
  * and those at the right in credit, or going on at the right; the name on one line and its figures on the next; an account with lines of
- * its own below it; or its code in two columns.
+ * its own below it; its code in two columns; or going on on the other sheets.
  */
-export const ARRANGEMENTS = ['turned', 'two-sides', 'two-beside', 'two-lines', 'with-lines', 'two-codes'] as const;
+export const ARRANGEMENTS = [
+  'turned',
+  'two-sides',
+  'two-beside',
+  'two-lines',
+  'with-lines',
+  'two-codes',
+  'all-sheets',
+] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
 
 const WORD = /\p{L}{2}|[\p{sc=Han}\p{sc=Hangul}\p{sc=Katakana}\p{sc=Hiragana}]/u;
@@ -170,6 +178,8 @@ const REARRANGED: Readonly<Record<Arrangement, (rows: readonly Row[]) => readonl
   'two-lines': joinedLines,
   'with-lines': accountsWithLines,
   'two-codes': codesOfTwo,
+  // What other sheets have is no table's own.
+  'all-sheets': () => undefined,
 };
 
 const held = new WeakMap<Table, Map<Arrangement, Table | undefined>>();
@@ -187,13 +197,42 @@ export const arranged = (table: Table, arrangement: Arrangement): Table | undefi
   return own.get(arrangement);
 };
 
+/** Rows up to which sheets are put below each other. */
+const MOST_JOINED = 20_000;
+
+const joined = new WeakMap<readonly Table[], Table>();
+
+/** The sheets of a paper as one table, each below its name; undefined for a single one, and for very long ones. */
+export const sheetsJoined = (tables: readonly Table[]): Table | undefined => {
+  const known = joined.get(tables);
+  if (known !== undefined) return known;
+  const some = tables.filter(({ rows }) => rows.length > 0);
+  if (some.length < 2 || some.reduce((sum, { rows }) => sum + rows.length, 0) > MOST_JOINED) return undefined;
+  const table: Table = {
+    name: some.map(({ name }) => name).join(' + '),
+    rows: some.flatMap(({ name, rows }): readonly Row[] => [[name], ...rows]),
+  };
+  joined.set(tables, table);
+  return table;
+};
+
+/** The table of a sheet as it lies under an arrangement; undefined where it does not lie so. */
+export const lyingSo = (
+  tables: readonly Table[],
+  sheet: number,
+  arrangement: Arrangement | undefined,
+): Table | undefined => {
+  const table = tables[sheet];
+  if (table === undefined || arrangement === undefined) return undefined;
+  return arrangement === 'all-sheets' ? sheetsJoined(tables) : arranged(table, arrangement);
+};
+
 /** The tables of a paper with the one that is read arranged as its reading says. */
 export const tablesUnder = (
   tables: readonly Table[],
   { sheet, arrangement }: { readonly sheet: number; readonly arrangement?: Arrangement | undefined },
 ): readonly Table[] => {
-  const table = tables[sheet];
-  const other = table === undefined || arrangement === undefined ? undefined : arranged(table, arrangement);
+  const other = lyingSo(tables, sheet, arrangement);
   return other === undefined ? tables : tables.map((one, at) => (at === sheet ? other : one));
 };
 
@@ -206,4 +245,5 @@ export const ARRANGED: Readonly<Record<Arrangement, string>> = {
   'two-lines': 'The figures stand a line below their names: each two lines are read as one row.',
   'with-lines': 'Each account has lines of its own below it: they are read as one row.',
   'two-codes': 'The codes stand in two columns: they are read as one.',
+  'all-sheets': 'The sheets hold one balance together: they are read as one table, one below the other.',
 };

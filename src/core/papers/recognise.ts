@@ -1,5 +1,5 @@
 import { type Table, textOf } from '../base/table';
-import { ARRANGEMENTS, type Arrangement, arranged, tablesUnder } from './arrange';
+import { ARRANGEMENTS, type Arrangement, arranged, lyingSo, sheetsJoined, tablesUnder } from './arrange';
 import { headerOf, headerTexts } from './header';
 import { type Circumstances, type Hypothesis, hypotheses, outcome } from './hypotheses';
 import type { Reading } from './reading';
@@ -35,6 +35,11 @@ export const recognise = (tables: readonly Table[], circumstances: Circumstances
       ? []
       : [{ ...best, first, day: statedDate(tablesUnder(tables, first.reading), first.reading, '') }];
   });
+  // Where no sheet is a balance by itself, all of them may be one: the balance sheet here, the income statement there.
+  const whole = found.some(({ first }) => holdsBalance(first, circumstances)) ? undefined : sheetsJoined(tables);
+  const together = whole === undefined ? [] : hypotheses(whole, 0, headerOf(whole.rows), circumstances, 'all-sheets');
+  if (together[0] !== undefined && holdsBalance(together[0], circumstances))
+    return told(tables, together, circumstances);
   const days = found.flatMap(({ day, first }) => (day !== undefined && netsOut(first, circumstances) ? [day] : []));
   const { date } = circumstances;
   const wanted = date !== undefined && days.includes(date) ? date : [...days].sort().at(-1);
@@ -54,6 +59,12 @@ export const recognise = (tables: readonly Table[], circumstances: Circumstances
     rivals.map(({ first }) => first),
   );
 };
+
+/** Two rows come to nil by chance. */
+const FEWEST_MOVING = 3;
+
+const holdsBalance = (one: Hypothesis, circumstances: Circumstances): boolean =>
+  one.trial.moving >= FEWEST_MOVING && netsOut(one, circumstances);
 
 const netsOut = ({ trial, reading }: Hypothesis, { digits }: Circumstances): boolean =>
   trial.net === 0n || isRounding(trial.net, trial.moving, reading.scale, digits);
@@ -88,7 +99,7 @@ export const recogniseFrom = (
   const own = tables[sheet];
   if (own === undefined) return explained(tables, { ...EMPTY, sheet }, circumstances);
   // A table that does not lie so is read as it stands.
-  const other = wished === undefined ? undefined : arranged(own, wished);
+  const other = lyingSo(tables, sheet, wished);
   const table = other ?? own;
   const found = headerOf(table.rows);
   return told(

@@ -44,8 +44,9 @@ const LIES: Readonly<Record<Arrangement, string>> = {
   'two-sides': 'has two accounts a line, debits and credits',
   'two-beside': 'goes on at the right',
   'two-lines': 'has the figures a line below',
-  'with-lines': 'has lines of its own below it',
-  'two-codes': 'has its code in two columns',
+  'with-lines': 'has lines of each account below it',
+  'two-codes': 'has codes in two columns',
+  'all-sheets': 'goes on on the other sheets',
 };
 
 const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
@@ -221,7 +222,7 @@ export const HowRead = ({
                 }
               >
                 <option value="">has an account a line</option>
-                {ARRANGEMENTS.map((one) => (
+                {ARRANGEMENTS.filter((one) => one !== 'all-sheets' || paper.sheets.length > 1).map((one) => (
                   <option key={one} value={one}>
                     {LIES[one]}
                   </option>
