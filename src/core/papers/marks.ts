@@ -129,6 +129,22 @@ const headingTest = (skeleton: Skeleton, values: Values): ((at: number) => boole
   };
 };
 
+/** Whether what is called the total of a number comes to the accounts right above it whose codes begin so: "Total of account 221". */
+const isOfCode = ({ skeleton, values, marks }: Work, at: number): boolean => {
+  const stem = /\d{1,8}/.exec(`${skeleton.name[at] ?? ''} ${skeleton.code[at] ?? ''}`)?.[0];
+  if (stem === undefined) return false;
+  let [raw, debit, credit, count] = [0n, 0n, 0n, 0];
+  for (let above = at - 1; above >= 0; above -= 1) {
+    if (marks.mark[above] === MARK.none) continue;
+    if (marks.mark[above] !== MARK.account || !(skeleton.code[above] ?? '').startsWith(stem)) break;
+    raw += values.raw[above] ?? 0n;
+    debit += values.debit[above] ?? 0n;
+    credit += values.credit[above] ?? 0n;
+    count += 1;
+  }
+  return count > 0 && raw === values.raw[at] && debit === values.debit[at] && credit === values.credit[at];
+};
+
 /** Totals by their words alone, whose sum does not show: a row of a coded paper without a code, or one that says nothing else. */
 const byWords = (work: Work, headings: ReadonlySet<string>): void => {
   const { skeleton, values, marks } = work;
@@ -149,8 +165,10 @@ const byWords = (work: Work, headings: ReadonlySet<string>): void => {
     const both = values.debit[at] !== 0n && values.credit[at] !== 0n && !skeleton.coded;
     const words = Math.max(totalWords(name, headings), totalWords(code, headings));
     if (words === 2 || (words === 1 && (open || both))) {
-      settle(work, at, WHY.words);
-      if (values.raw[at] !== 0n || values.debit[at] !== 0n) marks.unconfirmed.add(at);
+      const own = isOfCode(work, at);
+      settle(work, at, own ? WHY.wordsAndSum : WHY.words);
+      if (own) marks.confirmed += 1;
+      else if (values.raw[at] !== 0n || values.debit[at] !== 0n) marks.unconfirmed.add(at);
     }
   }
 };

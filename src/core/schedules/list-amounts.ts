@@ -91,7 +91,20 @@ export const tellBase = (beside: Beside): void => {
       (rows.length === 0 || mostly(same.length, rows.length))
     );
   });
-  const turned = pairs.filter(({ own, other }) => own < other && isConverted(beside, currencyAt, own, other));
+  // What is left of a document after what was paid is in its own currency.
+  const isLess = (own: number, other: number): boolean => {
+    const rows = sample.filter((row) => (units(row, own) ?? 0n) !== 0n);
+    return contents.some((_, paid) => {
+      const of = (row: Row): bigint => units(row, paid) ?? 0n;
+      const meets = rows.filter((row) => (units(row, own) ?? 0n) - of(row) === (units(row, other) ?? 0n));
+      return (
+        paid !== own && paid !== other && rows.some((row) => of(row) !== 0n) && mostly(meets.length, rows.length, 9.5)
+      );
+    });
+  };
+  const turned = pairs.filter(
+    ({ own, other }) => own < other && !isLess(own, other) && isConverted(beside, currencyAt, own, other),
+  );
   const found = called.find(({ own }) => roles[own] === 'open') ?? called[0] ?? turned[0];
   if (found === undefined) return;
   const openAt = place(beside, 'open');

@@ -20,6 +20,20 @@ export const MOST_HEADER = 120;
 const hasFigures = (row: Row | undefined): boolean =>
   (row ?? []).map(textOf).some((text) => isDay(text) || /^[-(]?[\d\s.,'’]+[.,]\d{2}\)?-?$/.test(text));
 
+/** So many words for columns make a row the names of columns, though a day among them is the name of one: "31/07/2026". */
+const NAMES_ENOUGH = 3;
+const isOfNames = (row: Row | undefined, naming: Naming): boolean => {
+  const texts = (row ?? []).map(textOf).filter((text) => text !== '');
+  const days = texts.filter(isDay).length;
+  const rest = texts.filter((text) => !isDay(text));
+  return (
+    days > 0 &&
+    days <= 2 &&
+    !rest.some((text) => /^[-(]?[\d\s.,'’]+\)?-?$/.test(text)) &&
+    rest.filter((text) => naming(text) >= 2).length >= NAMES_ENOUGH
+  );
+};
+
 /**
  * The row above the first rows of the list, where it has no figures itself and about as many cells: the names of columns, in whatever
  * language.
@@ -66,16 +80,28 @@ export const namesOf = (
     return own !== '' && naming(own) >= naming(name) ? own : name;
   });
 
-/** The row, or two, that names the most columns; undefined where none names two. */
+/** So much of a row that another one has in the same columns makes it that one again. */
+const ALIKE = 0.6;
+const isAgain = (row: Row | undefined, before: Row | undefined): boolean => {
+  // The same one two rows high says more.
+  if (row === before) return false;
+  const filled = (before ?? []).filter((cell) => textOf(cell) !== '').length;
+  const same = (before ?? []).filter((cell, at) => textOf(cell) !== '' && textOf(cell) === textOf(row?.[at])).length;
+  return same >= 3 && same >= filled * ALIKE;
+};
+
+/** The row, or two, that names the most columns; undefined where none names two. The first of several that are alike. */
 export const findHeader = (rows: readonly Row[], width: number, naming: Naming): ListHeader | undefined => {
   let top: (ListHeader & { readonly score: number }) | undefined;
   for (let at = 0; at < Math.min(MOST_HEADER, rows.length); at += 1)
     for (const height of [1, 2] as const) {
       if (height === 2 && (at === 0 || (rows[at - 1] ?? []).filter((cell) => textOf(cell) !== '').length < 2)) continue;
       const own = (rows[at] ?? []).filter((cell) => textOf(cell) !== '');
-      if (own.length < 2 || hasFigures(rows[at]) || (height === 2 && !isUpper(rows[at - 1]))) continue;
+      const figures = hasFigures(rows[at]) && !isOfNames(rows[at], naming);
+      if (own.length < 2 || figures || (height === 2 && !isUpper(rows[at - 1]))) continue;
       const score = headerScore(namesOf(rows, { at, height }, width, naming), naming) - (height === 2 ? 1.5 : 0);
-      if (score > 0 && (top === undefined || score > top.score + 0.001)) top = { at, height, score };
+      if (score > 0 && (top === undefined || (score > top.score + 0.001 && !isAgain(rows[at], rows[top.at]))))
+        top = { at, height, score };
     }
   return top;
 };

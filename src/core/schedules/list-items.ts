@@ -18,7 +18,7 @@ import { scaleDoubts } from './list-scale';
 import { type ListTable, listTable } from './list-table';
 import { termDaysIn } from './list-terms';
 import { unreadColumns } from './list-unread';
-import { OTHER_LIST } from './list-words';
+import { CUSTOMERS, OTHER_LIST, SUPPLIERS } from './list-words';
 
 /**
  * An open item, amounts as the books see them: what is owed to us is positive. They are in the list's decimals, whatever the currency
@@ -73,15 +73,31 @@ interface Chosen {
   readonly sheet: number;
 }
 
+/** Whether a sheet says that it is of the kind that is asked for (1), of the other (-1), or of neither or both. */
+const saysOf = ({ name }: Table, { titles, rows, header }: ListTable, kind: ListKind): -1 | 0 | 1 => {
+  const texts = [name, ...titles, ...(rows[header] ?? []).map(textOf)].map(folded).filter((text) => text.length < 120);
+  const [customers, suppliers] = [CUSTOMERS, SUPPLIERS].map((words) =>
+    texts.some((text) => words.in(text) !== undefined),
+  );
+  if (customers === suppliers) return 0;
+  return (customers === true) === (kind === 'customers') ? 1 : -1;
+};
+
 /** The table of the paper that holds a list of open items; undefined where none does, or where it is a list of something else. */
-const chosenTable = (tables: readonly Table[], date: string | undefined): Chosen | undefined => {
-  let most: (Chosen & { readonly size: number }) | undefined;
+const chosenTable = (
+  tables: readonly Table[],
+  date: string | undefined,
+  kind: ListKind | undefined,
+): Chosen | undefined => {
+  let most: (Chosen & { readonly said: number; readonly size: number }) | undefined;
   tables.forEach((table, sheet) => {
     const list = listTable(table, date);
     if (list === undefined) return;
     const known = list.roles.filter((role) => role !== undefined).length;
     const size = known * Math.min(500, list.rows.length - list.header);
-    if (most === undefined || size > most.size) most = { list, sheet, size };
+    const said = kind === undefined ? 0 : saysOf(table, list, kind);
+    if (most === undefined || said > most.said || (said === most.said && size > most.size))
+      most = { list, sheet, said, size };
   });
   if (most === undefined) return undefined;
   const { list } = most;
@@ -361,7 +377,7 @@ const rowDoubts = (
  * negative, whatever signs the list prints. Undefined where no table of the paper has the columns of such a list.
  */
 export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead | undefined => {
-  const chosen = chosenTable(tables, asked.date);
+  const chosen = chosenTable(tables, asked.date, asked.kind);
   if (chosen === undefined) return undefined;
   const { list, sheet } = chosen;
   const about = { sheet, header: list.header + 1 - list.height, columns: list.roles.map(() => 'ignore' as const) };

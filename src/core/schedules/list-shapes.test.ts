@@ -750,6 +750,22 @@ const LISTS: readonly {
     ],
   },
   {
+    what: 'what is due of documents in several currencies, one of each beside the usual one',
+    file: 'invoices.csv',
+    of: 'customers',
+    text: [
+      'Invoice Number,Customer Name,Invoice Date,Due Date,Sub Total,VAT,Total,Amount Paid,Amount Due,Currency',
+      'INV-201,Dulse Bar,2026-07-01,2026-07-31,500.00,115.00,615.00,0.00,615.00,EUR',
+      'INV-202,Skye Foods Ltd,2026-07-04,2026-08-03,400.00,0.00,400.00,150.00,250.00,GBP',
+      'INV-203,Dulse Bar,2026-07-20,2026-08-19,100.00,23.00,123.00,0.00,123.00,EUR',
+    ].join('\n'),
+    items: [
+      '2||Dulse Bar|invoice|INV-201||2026-07-01|2026-07-31|EUR|615.00|615.00|',
+      '3||Skye Foods Ltd|invoice|INV-202||2026-07-04|2026-08-03|GBP|400.00|250.00|',
+      '4||Dulse Bar|invoice|INV-203||2026-07-20|2026-08-19|EUR|123.00|123.00|',
+    ],
+  },
+  {
     what: 'sums that are labelled by a number, with columns by their place',
     file: 'debitoren.txt',
     of: 'customers 2026-06-30',
@@ -807,6 +823,20 @@ describe('lists of open items', () => {
     ).toEqual(items);
   });
 
+  it('of a workbook are those of the sheet that is of the kind asked for', () => {
+    const sheetOf = (name: string, who: string, count: number) => ({
+      name,
+      rows: [
+        ['Name', 'Ref', 'Date', 'Due', 'Open'],
+        ...Array.from({ length: count }, (_, at) => [`${who} ${String(at)}`, `R-${String(at)}`, '2026-07-01', '2026-07-31', '10.00']), // prettier-ignore
+      ],
+    });
+    const sheets = [sheetOf('Customers', 'Shop', 5), sheetOf('Suppliers', 'Mill', 3)];
+    const names = (kind: 'customers' | 'suppliers') =>
+      readItems(sheets, { name: 'open.xlsx', kind })?.items.map(({ contactName }) => contactName);
+    expect(names('customers')).toHaveLength(5);
+    expect(names('suppliers')).toEqual(['Mill 0', 'Mill 1', 'Mill 2']);
+  });
   it('ask about the sum of a part where they print none of the whole, and about nothing that adds up', async () => {
     const doubts = async (sum: string): Promise<readonly string[]> => {
       const lines = [

@@ -530,4 +530,19 @@ Tilikauden voitto;;39 900,00
     ],
     asked: [],
   },
+  {
+    what: 'the total of an account by its number, below other accounts',
+    asAt: '2025-12-31',
+    text: `Obratová předvaha k 31.12.2025;;
+Účet;Název;Konečný stav
+211001;Pokladna;450,20
+221001;Běžný účet CZK;39 122,00
+221002;Běžný účet EUR;12 005,00
+Celkem za účet 221;;51 127,00
+321001;Dodavatelé;-18 300,44
+411001;Základní kapitál;-33 276,76
+`,
+    accounts: ['211001 450.20', '221001 39122.00', '221002 12005.00', '321001 -18300.44', '411001 -33276.76'],
+    asked: [],
+  },
 ];

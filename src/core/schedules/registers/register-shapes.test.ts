@@ -577,6 +577,26 @@ describe('a register', () => {
     ]);
     expect(read?.doubts).toEqual([]);
   });
+  it('has a header two rows high in which a day is the name of a column', () => {
+    const read = readRegister(
+      tablesOf([
+        'Fixed asset register,,,,,COST,,,DEPRECIATION,,,NBV',
+        'Ref,Description,Date,Method,Life,B/f,Additions,C/f,B/f,Charge,C/f,31/07/2026',
+        'F1,Boat,01/08/2020,SL,10,60000,0,60000,30000,6000,36000,24000',
+        'F2,Winch,01/02/2026,SL,5,0,3000,3000,0,300,300,2700',
+        ',Total,,,,60000,3000,63000,30000,6300,36300,26700',
+      ]),
+      'assets',
+      { name: 'register.csv' },
+    );
+    expect(
+      read?.items.map((item) => ('net' in item ? [item.code, item.cost, item.depreciation, item.net] : [])),
+    ).toEqual([
+      ['F1', 60_000n, 36_000n, 24_000n],
+      ['F2', 3_000n, 300n, 2_700n],
+    ]);
+    expect(read?.doubts).toEqual([]);
+  });
   it('has methods in words as such, whatever their column is called, and the class above the things', () => {
     const read = readRegister(
       tablesOf([
