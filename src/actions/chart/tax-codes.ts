@@ -17,7 +17,7 @@ import { deleteTaxCode, insertTaxCode, sameTaxCode, taxCodesOf, updateTaxCode } 
 import { standingIndex, taxCodeRenamed } from '../frame/held-chart';
 import { type BooksContext, type WritingContext, booksAction } from '../kernel/action';
 import { taxCode } from './schemas';
-import { distinct, id } from '../kernel/inputs';
+import { distinctRows, id } from '../kernel/inputs';
 
 const note = ({ tx, books, actor, now }: BooksContext, what: string): Promise<void> =>
   record(tx, books.id, 'books', [books.id], what, actor.person, now);
@@ -44,12 +44,7 @@ export const saveTaxCodes = booksAction(
       )
       .min(1)
       .max(500, 'Five hundred tax codes at once are the most.')
-      .superRefine((list, context) =>
-        distinct('A tax code', (one: { id: number }) => one.id)(
-          list.flatMap((one) => (one.id === null ? [] : [{ id: one.id }])),
-          context,
-        ),
-      ),
+      .superRefine(distinctRows('A tax code')),
   },
   async (context, input) => {
     const { tx, books } = context;

@@ -41,6 +41,16 @@ export const distinct =
       });
   };
 
+/** Rows of a sheet, none of which are of the same stored thing; new ones have no number yet. */
+export const distinctRows = (what: string) => {
+  const check = distinct(what, (one: { readonly id: number | null }) => one.id);
+  return (rows: readonly { readonly id: number | null }[], context: z.RefinementCtx): void =>
+    check(
+      rows.filter(({ id: own }) => own !== null),
+      context,
+    );
+};
+
 /** What a file is called, without a path that a browser or a person put before it, on one line; a long name is cut. */
 export const fileName = z
   .string()

@@ -11,7 +11,7 @@ import {
 } from '@/core/schedules/analysis';
 import { type CodeWriting, codesInUse, codesOf, writeCodes } from '@/store/analysis';
 import { booksAction } from '../kernel/action';
-import { distinct, id, text } from '../kernel/inputs';
+import { distinctRows, id, text } from '../kernel/inputs';
 import { day, revision } from './schemas';
 
 const codeFields = z.object({
@@ -32,12 +32,7 @@ export const saveCodes = booksAction(
       .array(z.object({ id: id.nullable(), revision, /** Null deletes it. */ code: codeFields.nullable() }))
       .min(1)
       .max(5000, 'Five thousand codes at once are the most.')
-      .superRefine((list, context) =>
-        distinct('A code', (one: { id: number }) => one.id)(
-          list.flatMap((one) => (one.id === null ? [] : [{ id: one.id }])),
-          context,
-        ),
-      ),
+      .superRefine(distinctRows('A code')),
   },
   async (context, input) => {
     const { tx, books, actor, now } = context;

@@ -5,7 +5,7 @@ import { isControlAccount } from '@/core/schedules/kinds';
 import { type ContactWriting, contactsInUse, contactsOf, writeContacts } from '@/store/contacts';
 import { standingIndex } from '../frame/held-chart';
 import { booksAction } from '../kernel/action';
-import { distinct, id } from '../kernel/inputs';
+import { distinctRows, id } from '../kernel/inputs';
 import { contactFields, revision } from './schemas';
 
 /**
@@ -26,12 +26,7 @@ export const saveContacts = booksAction(
       )
       .min(1)
       .max(20_000, 'So many rows cannot be saved at once; bring them as a file.')
-      .superRefine((list, context) =>
-        distinct('A contact', (one: { id: number }) => one.id)(
-          list.flatMap((one) => (one.id === null ? [] : [{ id: one.id }])),
-          context,
-        ),
-      ),
+      .superRefine(distinctRows('A contact')),
   },
   async (context, input) => {
     const { tx, books, actor, now } = context;

@@ -9,7 +9,7 @@ import { NO_DETAIL } from '@/core/schedules/things/detail';
 import { type ItemWriting, lockItems, writeItems } from '@/store/schedules';
 import { booksAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
-import { distinct, id } from '../kernel/inputs';
+import { distinctRows, id } from '../kernel/inputs';
 import { draftSet, scheduled, scheduledAmong } from './draft';
 import { itemFields, itemSource, revision } from './schemas';
 
@@ -36,12 +36,7 @@ export const saveItems = booksAction(
       )
       .min(1)
       .max(50_000, 'So many rows cannot be saved at once; bring them as a file.')
-      .superRefine((list, context) =>
-        distinct('An item', (one: { id: number }) => one.id)(
-          list.flatMap((one) => (one.id === null ? [] : [{ id: one.id }])),
-          context,
-        ),
-      ),
+      .superRefine(distinctRows('An item')),
   },
   async (context, input) => {
     const { tx, books, actor, now } = context;

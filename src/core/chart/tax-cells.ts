@@ -13,6 +13,7 @@ import {
   accountUnwanted,
   directionFacts,
   hasSide,
+  isRate,
   noRate,
   rateOn,
   rateUnwanted,
@@ -54,10 +55,10 @@ export const rateText = (rate: string, style: NumberStyle): string => rate.repla
  * @example typedRate('13,50 %') // { ok: true, value: '13.5' }
  */
 export const typedRate = (typed: string): Result<string> => {
-  const [, whole, decimals = ''] = /^(\d{1,3})(?:[.,](\d{0,4}))?\s{0,3}%?$/.exec(typed.trim()) ?? [];
+  const [, whole = '', decimals = ''] = /^0{0,2}(\d{1,3})(?:[.,](\d{0,4}))?\s{0,3}%?$/.exec(typed.trim()) ?? [];
   const fraction = decimals.replace(/0{1,4}$/, '');
-  const rate = `${String(Number(whole))}${fraction === '' ? '' : `.${fraction}`}`;
-  return whole === undefined || Number(rate) > 100 ? fail(noRate(typed)) : ok(rate);
+  const rate = fraction === '' ? whole : `${whole}.${fraction}`;
+  return isRate(rate) ? ok(rate) : fail(noRate(typed));
 };
 
 /** Rates with that of a day replaced; null takes it away. Where none counts on that day yet, it is the first, from `firstDay`. */
@@ -162,11 +163,3 @@ export const typedTax = (
       return ok({ ...code, [column]: text });
   }
 };
-
-/** Whether a code says enough to be kept. */
-export const isWhole = ({ code, name, direction, rates, charged, recoverable }: TaxCodeFields): boolean =>
-  code !== '' &&
-  name !== '' &&
-  (directionFacts(direction).sides.length === 0 || rates.length > 0) &&
-  (charged !== null) === hasSide(direction, 'charged') &&
-  (recoverable !== null) === hasSide(direction, 'recoverable');

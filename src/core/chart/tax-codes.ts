@@ -61,7 +61,9 @@ export interface TaxCode extends TaxCodeFields {
   readonly id: number;
 }
 
-const RATE = /^\d{1,3}(\.\d{1,4})?$/;
+/** From nil to a hundred, with at most four decimals. */
+const RATE = /^(?:\d{1,2}(?:\.\d{1,4})?|100(?:\.0{1,4})?)$/;
+export const isRate = (rate: string): boolean => RATE.test(rate);
 
 /** The rate of a day, or undefined before the first one and for codes without tax. */
 export const rateOn = (code: Pick<TaxCode, 'rates'>, day: string): string | undefined =>
@@ -102,7 +104,7 @@ export const taxCodeProblems = (
   if (sides.length > 0 && draft.rates.length === 0)
     problems.push(problem('tax.rate-missing', `${kindOf(draft.direction)} needs a rate, also when it is 0.`, 'rates'));
   if (sides.length === 0 && draft.rates.length > 0) problems.push(rateUnwanted(draft.direction));
-  for (const { rate } of draft.rates) if (!RATE.test(rate) || Number(rate) > 100) problems.push(noRate(rate));
+  for (const { rate } of draft.rates) if (!isRate(rate)) problems.push(noRate(rate));
   const days = draft.rates.map((one) => one.from);
   if (new Set(days).size < days.length)
     problems.push(problem('tax.rate-days', 'Two rates begin on one day; each day has one rate.', 'rates'));

@@ -6,7 +6,7 @@ import type { FrameView } from '@/actions/frame/views';
 import { addStarterTaxCodes, saveTaxCodes } from '@/actions/chart/tax-codes';
 import type { Account } from '@/core/chart/account';
 import type { ProposedTaxAccounts } from '@/core/chart/tax-accounts';
-import { TAX_COLUMNS, type TaxColumn, blankTaxCode, isWhole, taxText, typedTax } from '@/core/chart/tax-cells';
+import { TAX_COLUMNS, type TaxColumn, blankTaxCode, taxText, typedTax } from '@/core/chart/tax-cells';
 import {
   TAX_DIRECTIONS,
   type TaxCode,
@@ -67,13 +67,15 @@ interface Props {
 /** Tax codes on a sheet, with their rates by date and the accounts they post to. */
 export const TaxPage = ({ frame, country, firstDay, codes, accounts, proposed }: Props) => {
   const [selected, setSelected] = useState<string | undefined>();
+  const byId = useMemo(() => new Map(accounts.map((one) => [one.id, one])), [accounts]);
   const rules = { day: frame.cutover, firstDay, style: frame.style, accounts, proposed };
   const rows = useSavedRows<TaxCodeFields>({
     of: frame,
     stored: useMemo(() => codes.map(({ id, ...fields }) => ({ id, revision: 0, fields })), [codes]),
     blank: blankTaxCode({ proposed }),
     apply: (fields, { column, text }) => typedTax(fields, column as TaxColumn, text, rules),
-    complete: isWhole,
+    // What others make of it, the server says.
+    complete: (fields) => taxCodeProblems(fields, [], byId).length === 0,
     store: (sent) =>
       send(
         saveTaxCodes({
@@ -120,7 +122,6 @@ export const TaxPage = ({ frame, country, firstDay, codes, accounts, proposed }:
       ...(id === 'code' ? { stays: 'md:left-0' } : {}),
     };
   });
-  const byId = useMemo(() => new Map(accounts.map((one) => [one.id, one])), [accounts]);
   /** What still keeps a code from being kept; one that is stored may be older than today's rules. */
   const lacks = ({ id, fields, stored }: Row): readonly Problem[] =>
     fields === stored || fields.code === '' ? [] : taxCodeProblems(fields, codes, byId, id ?? undefined);
