@@ -96,8 +96,10 @@ export const explainedTrial = (
       ...doubtsOf(best, alternatives, rows, circumstances.digits),
     ],
     reasons: [
-      ...(tables.length > 1 && table !== undefined
-        ? [`Sheet “${table.name}” of ${String(tables.length)}: it is the one with account and amount columns.`]
+      ...(tables.length > 1 && table !== undefined && reading.arrangement !== 'all-sheets'
+        ? [
+            `Sheet “${table.name}” of ${String(tables.length)}: the one with accounts and amounts; of several, that of the opening date, else the latest.`,
+          ]
         : []),
       ...(format === undefined
         ? []

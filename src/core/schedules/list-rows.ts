@@ -273,7 +273,10 @@ const sorted = (list: ListTable, digits: number, named: ReadonlySet<number>): So
     if (texts.every((text) => text === '') || isRepeated(row) || texts.some((text) => /\d\s?%$/.test(text))) return;
     const printed = printedRow(list, row, from + at + 1, digits);
     const { open } = printed;
-    if (printed.unread && printed.date !== undefined) {
+    // Whose it is and its number make it a document, though neither its day nor its amount reads.
+    const { number = '', contactCode = '', contactName = '' } = printed.texts;
+    const numbered = /\d/.test(number) && contactCode + contactName !== '' && !isTotal(number) && !isTotal(contactName);
+    if (printed.unread && (printed.date !== undefined || numbered)) {
       unread.push(printed.row);
       return;
     }

@@ -823,6 +823,17 @@ describe('lists of open items', () => {
     ).toEqual(items);
   });
 
+  it('never drop a numbered document without a word, though neither its day nor its amount reads', () => {
+    const rows = [
+      ['Customer', 'Invoice', 'Date', 'Due', 'Open'],
+      ...Array.from({ length: 8 }, (_, at) => ['Ash', `104${String(at)}`, `2026-07-0${String(at + 1)}`, '2026-07-31', '10.00']), // prettier-ignore
+      ['Elm', '1050', '2026-07-99', '2026-08-01', 'abc'],
+      ['Oak', '1051', '2026-07-03', '2026-08-02', '12.00'],
+    ];
+    const read = readItems([{ name: 'open', rows }], { name: 'open.csv', kind: 'customers' });
+    expect(read?.items.map(({ row }) => row)).toEqual([2, 3, 4, 5, 6, 7, 8, 9, 11]);
+    expect(read?.doubts.map(({ code, path }) => [code, path?.[0]])).toEqual([['list.amount', 10]]);
+  });
   it('of a workbook are those of the sheet that is of the kind asked for', () => {
     const sheetOf = (name: string, who: string, count: number) => ({
       name,
