@@ -40,7 +40,9 @@ export const recognise = (tables: readonly Table[], circumstances: Circumstances
   const together = whole === undefined ? [] : hypotheses(whole, 0, headerOf(whole.rows), circumstances, 'all-sheets');
   if (together[0] !== undefined && holdsBalance(together[0], circumstances))
     return told(tables, together, circumstances);
-  const days = found.flatMap(({ day, first }) => (day !== undefined && holdsBalance(first, circumstances) ? [day] : []));
+  const days = found.flatMap(({ day, first }) =>
+    day !== undefined && holdsBalance(first, circumstances) ? [day] : [],
+  );
   const { date } = circumstances;
   const wanted = date !== undefined && days.includes(date) ? date : [...days].sort().at(-1);
   const ofDay = wanted === date ? OF_THE_DAY : LATEST;
