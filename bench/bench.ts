@@ -377,13 +377,13 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
       return median(await page.evaluate(() => (window as unknown as { found: number[] }).found));
     };
     const typed = await keystroke(async () => {
-      await page.getByRole('grid').getByRole('row').nth(30).getByRole('gridcell').nth(2).click();
+      await page.getByRole('grid').getByRole('row').nth(12).getByRole('gridcell').nth(2).click();
     });
     const inCell = (row: number) => async () => {
       await page.getByRole('grid').getByRole('row').nth(row).getByRole('gridcell').nth(2).click();
     };
     await page.goto(`${app}/books/${String(large)}/openings`, { waitUntil: 'networkidle' });
-    const typedLarge = await keystroke(inCell(30));
+    const typedLarge = await keystroke(inCell(12));
     await page.keyboard.press('Escape');
     const keptLarge = await keystroke(inCell(5), Array.from({ length: 15 }, () => ['7', 'Enter']).flat(), 'Enter');
     await page.goto(empty, { waitUntil: 'networkidle' });

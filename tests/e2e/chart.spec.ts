@@ -110,7 +110,7 @@ test('copying: the theatre takes branches of the practice’s template, previewe
   await page
     .getByLabel('Copy from')
     .selectOption({ label: await page.getByRole('option', { name: /^Arts charity/ }).innerText() });
-  await expect(page.getByRole('table', { name: 'Rows of the preview' })).toBeVisible();
+  await expect(page.getByRole('grid', { name: 'Rows of the preview' })).toBeVisible();
   await page.getByLabel('the whole chart').uncheck();
   await expect(page.getByRole('button', { name: /^Copy/ })).toBeDisabled();
   for (const branch of [
@@ -145,7 +145,11 @@ test('copying: the theatre takes branches of the practice’s template, previewe
     .getByLabel('Copy from')
     .selectOption({ label: await page.getByRole('option', { name: /^Arts charity/ }).innerText() });
   await page.getByLabel('Show').selectOption('kept');
-  await page.getByLabel(/^The clash in row/).selectOption('take this one');
+  const differing = page.getByRole('grid', { name: 'Rows of the preview' }).getByRole('row').nth(1);
+  await differing.getByRole('gridcell', { name: 'by the rule above' }).click();
+  await page.keyboard.type('take this');
+  await page.keyboard.press('Enter');
+  await expect(differing).toContainText('changes');
   await page.getByRole('button', { name: /^Copy/ }).click();
   await page.getByLabel('Find in the chart').fill('3010');
   await expect(row(page, /3010 Restricted funds/)).toBeVisible();
@@ -171,18 +175,29 @@ test('importing four hundred accounts with thirty bad rows, and putting each rig
   await expect(page.getByText('Row 2 is the header')).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: '370 new, 30 problems' })).toBeVisible();
   await page.getByLabel('Show').selectOption('problem');
-  for (let left = 30; left > 0; left -= 1) {
-    const first = page.getByRole('table', { name: 'Rows of the preview' }).getByRole('row').nth(1);
-    const says = await first.innerText();
-    if (says.includes('needs a name')) await first.getByLabel(/^Name of row/).fill(`Named ${String(left)}`);
-    else if (says.includes('Choose one'))
-      await first.getByLabel(/^Statement line of row/).selectOption('Operating expense');
-    else await first.getByLabel(/^Heading of row/).fill(`Group ${String(left)}`);
-    if (!says.includes('Choose one')) await page.keyboard.press('Enter');
+  const preview = page.getByRole('grid', { name: 'Rows of the preview' });
+  const rows = preview.getByRole('row');
+  const COLUMN = { name: 3, line: 4, under: 5 };
+  for (let at = 1; at <= 30; at += 1) {
+    const one = rows.and(page.locator(`[aria-rowindex="${String(at + 1)}"]`));
+    const says = await one.innerText();
+    const [column, text] = says.includes('needs a name')
+      ? [COLUMN.name, `Named ${String(at)}`]
+      : says.includes('Choose one')
+        ? [COLUMN.line, 'Operating exp']
+        : [COLUMN.under, `Group ${String(at)}`];
+    await one.getByRole('gridcell').nth(column).click();
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
     await expect(
-      page.getByRole('status').filter({ hasText: left === 1 ? /^41\d new\.$/ : `${String(left - 1)} problem` }),
+      page.getByRole('status').filter({ hasText: at === 30 ? /^41\d new\.$/ : `${String(30 - at)} problem` }),
     ).toBeVisible();
   }
+  // A step back, and again; what does not read stays as it was typed and says so.
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status').filter({ hasText: '1 problem' })).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByRole('status').filter({ hasText: /^41\d new\.$/ })).toBeVisible();
   await page.getByRole('button', { name: /^Take over/ }).click();
   await expect(page.getByText(/^400 accounts under 10 headings/)).toBeVisible();
   await page.getByLabel('Find in the chart').fill('1007');
@@ -523,7 +538,7 @@ test('another client’s chart comes without its banks’ names, and a bank here
   await made(page, 'Pintail Baskets Ltd', { foreign: true });
   await view(page, 'Copy');
   await page.getByLabel('Copy from').selectOption({ label: 'Marram Kelp Farms Ltd' });
-  const preview = page.getByRole('table', { name: 'Rows of the preview' });
+  const preview = page.getByRole('grid', { name: 'Rows of the preview' });
   await expect(preview).toContainText('Bank account GBP');
   await expect(preview).not.toContainText('Skerry');
   await page.getByLabel(/^names of banks, cards and lenders/).check();

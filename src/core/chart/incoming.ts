@@ -92,6 +92,10 @@ export interface IncomingPlan {
   readonly banks: ReadonlyMap<AccountId, BankDetails>;
 }
 
+/** Headings that no row of the source is: they stand behind all rows, and come with what is under them. */
+const MADE_FROM = 1_000_000;
+export const isMade = ({ row }: Pick<PlannedRow, 'row'>): boolean => row >= MADE_FROM;
+
 interface Draft {
   readonly incoming: Incoming;
   readonly says: Partial<IncomingFields>;
@@ -225,14 +229,14 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
     if (/^[\d.\-/ ]+$/.test(wanted)) continue;
     spot += 1;
     const made: Draft = {
-      incoming: { row: 1_000_000 + spot, says: { name: wanted, heading: true }, problems: [] },
+      incoming: { row: MADE_FROM + spot, says: { name: wanted, heading: true }, problems: [] },
       says: { name: wanted, heading: true, parent: '' },
       target: undefined,
       clash: false,
       kept: false,
       is: {
         ...PLAIN_ACCOUNT,
-        id: accountId(-1_000_000 - spot),
+        id: accountId(-MADE_FROM - spot),
         code: '',
         name: wanted,
         heading: true,

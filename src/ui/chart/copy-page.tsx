@@ -7,7 +7,7 @@ import { removeTemplate, saveTemplate, takeCopy } from '@/actions/chart/begin';
 import type { FrameView } from '@/actions/frame/views';
 import { type Account, called } from '@/core/chart/account';
 import { copied, hasOwnName } from '@/core/chart/copy';
-import { type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
+import { type IncomingRules, planIncoming } from '@/core/chart/incoming';
 import type { ChartSource } from '@/core/chart/template';
 import { inTreeOrder } from '@/core/chart/tree';
 import { type Problem, plural } from '@/core/base/result';
@@ -17,6 +17,7 @@ import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 import { SourceOptions } from './source-options';
 import { IncomingPreview, sayPlan } from './incoming-preview';
+import { useRowChoices } from './use-row-choices';
 import { useRefresh } from '../parts/use-refresh';
 
 const ALSO = [
@@ -57,7 +58,8 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
   const [also, setAlso] = useState<Also>(NOTHING);
   const [branches, setBranches] = useState<readonly number[] | null>(null);
   const [clash, setClash] = useState<'keep' | 'change' | 'new-code'>('keep');
-  const [choices, setChoices] = useState<ReadonlyMap<number, RowChoice>>(new Map());
+  const held = useRowChoices();
+  const { choices } = held;
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const page = `/books/${String(frame.id)}/chart/copy`;
   const plan = useMemo(() => {
@@ -223,9 +225,9 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
           </p>
         ) : (
           <IncomingPreview
+            heading={`${frame.name} · ${source?.name ?? ''}, as it would be taken`}
             plan={plan}
-            choices={choices}
-            onChoice={(row, choice) => setChoices((was) => new Map(was).set(row, choice))}
+            held={held}
             height="calc(100dvh - 17rem)"
           />
         )}

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
 import type { Account } from '@/core/chart/account';
 import { CHART_COLUMNS, type ChartColumn, type ChartMapping, type RecognisedChart } from '@/core/chart/chart-file';
-import type { IncomingPlan, IncomingRules, RowChoice } from '@/core/chart/incoming';
+import type { IncomingPlan, IncomingRules } from '@/core/chart/incoming';
 import { MOST_BYTES, MOST_ROWS } from '@/core/files/limits';
 import { type Problem, type Result, plural } from '@/core/base/result';
 import type { TypeWord } from '@/core/chart/type-words';
@@ -17,6 +17,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { ChartFrame } from './chart-frame';
 import { IncomingPreview, sayPlan } from './incoming-preview';
+import { useRowChoices } from './use-row-choices';
 
 interface ReadFile {
   readonly file: File;
@@ -47,7 +48,8 @@ export const ImportPage = ({
   const [mapping, setMapping] = useState<ChartMapping | undefined>();
   const [plan, setPlan] = useState<IncomingPlan | undefined>();
   const [types, setTypes] = useState<readonly TypeWord[]>([]);
-  const [choices, setChoices] = useState<ReadonlyMap<number, RowChoice>>(new Map());
+  const held = useRowChoices();
+  const { choices } = held;
   const [update, setUpdate] = useState(true);
   const [clash, setClash] = useState<'keep' | 'change' | 'new-code'>('change');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -124,7 +126,7 @@ export const ImportPage = ({
     setPlan(undefined);
     setMapping(undefined);
     setRead(undefined);
-    setChoices(new Map());
+    held.forget();
     const bytes = await file.arrayBuffer();
     worker.current?.postMessage({ kind: 'file', bytes, name: file.name } satisfies ToWorker, [bytes]);
   };
@@ -247,9 +249,9 @@ export const ImportPage = ({
             </div>
             {plan !== undefined && (
               <IncomingPreview
+                heading={`${frame.name} · ${read.file.name}, as it would be taken`}
                 plan={plan}
-                choices={choices}
-                onChoice={(row, choice) => setChoices((was) => new Map(was).set(row, choice))}
+                held={held}
                 height="calc(100dvh - 16rem)"
               />
             )}

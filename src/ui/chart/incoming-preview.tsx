@@ -1,21 +1,23 @@
 'use client';
 
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, useState } from 'react';
-import { CLASSIFICATIONS, type Classification, classFacts } from '@/core/ledger/classes';
-import { FIELD_WORDS } from '@/core/chart/edit';
-import type { IncomingPlan, PlannedRow, RowChoice, RowStatus } from '@/core/chart/incoming';
-import { plural, isAt } from '@/core/base/result';
+import { useState } from 'react';
+import { plural } from '@/core/base/result';
+import { type IncomingPlan, type PlannedRow, type RowChoice, type RowStatus, isMade } from '@/core/chart/incoming';
+import {
+  BY_RULE,
+  CLASHES,
+  type IncomingColumn,
+  STATUS_WORDS,
+  decided,
+  incomingText,
+} from '@/core/chart/incoming-cells';
+import { CLASSIFICATIONS } from '@/core/ledger/classes';
+import { type DataColumn, DataSheet } from '../sheet/data-sheet';
+import { type SheetRow, noteAt } from '../sheet/saved-rows';
+import type { RowChoicesHeld } from './use-row-choices';
 
-const SAY: Readonly<Record<RowStatus, string>> = {
-  new: 'new',
-  changes: 'changes',
-  same: 'same',
-  problem: 'has a problem',
-  kept: 'stays as it is',
-  skipped: 'skipped',
-};
 const ORDER = ['problem', 'changes', 'new', 'kept', 'same', 'skipped'] as const;
+const NO_CHOICE: RowChoice = {};
 
 /** "12 new, 3 with a problem": what a plan would do, in one line. */
 export const sayPlan = ({ counts }: Pick<IncomingPlan, 'counts'>): string => {
@@ -31,30 +33,60 @@ export const sayPlan = ({ counts }: Pick<IncomingPlan, 'counts'>): string => {
 };
 
 interface Props {
+  /** Stands above the rows on paper. */
+  readonly heading: string;
   readonly plan: IncomingPlan;
-  readonly choices: ReadonlyMap<number, RowChoice>;
-  /** Without it nothing can be put right in the preview. */
-  readonly onChoice?: (row: number, choice: RowChoice) => void;
-  readonly height?: string;
+  readonly held: RowChoicesHeld;
+  readonly height: string;
 }
 
-const HEIGHT = 34;
-
-/** The rows that would be taken over, each with its status and what is wrong with it, to be put right in place. */
-export const IncomingPreview = ({ plan, choices, onChoice, height = '24rem' }: Props) => {
-  const scroller = useRef<HTMLDivElement>(null);
+/** The accounts that would be taken over, each with what becomes of it and what is wrong with it, put right in its cells. */
+export const IncomingPreview = ({ heading, plan, held: { choices, choose }, height }: Props) => {
   const [only, setOnly] = useState<RowStatus | 'all'>('all');
-  const shown = only === 'all' ? plan.rows : plan.rows.filter((row) => row.status === only);
-  const virtual = useVirtualizer({
-    count: shown.length,
-    getScrollElement: () => scroller.current,
-    estimateSize: (at) => HEIGHT + (shown[at]?.problems.length ?? 0) * 20,
-    getItemKey: (at) => `${String(shown[at]?.row ?? at)}${String(shown[at]?.problems.length ?? 0)}`,
-    overscan: 8,
-    initialRect: { width: 900, height: 400 },
+  const [selected, setSelected] = useState<string | undefined>();
+  const [unread, setUnread] = useState<ReadonlyMap<number, SheetRow<unknown>['unread']>>(new Map());
+  const choiceOf = ({ row }: PlannedRow): RowChoice => choices.get(row) ?? NO_CHOICE;
+  // What was put right stays in sight, although it is no problem any more.
+  const shown = only === 'all' ? plan.rows : plan.rows.filter((one) => one.status === only || choices.has(one.row));
+  const column = (
+    id: IncomingColumn,
+    label: string,
+    width: string,
+    more: Partial<DataColumn<PlannedRow>> = {},
+  ): DataColumn<PlannedRow> => ({
+    id,
+    label,
+    width,
+    kind: 'text',
+    takes: true,
+    text: (row) => unread.get(row.row)?.[id]?.text ?? incomingText(row, choiceOf(row), id),
+    ...more,
   });
+  const columns: readonly DataColumn<PlannedRow>[] = [
+    column('take', 'Take', '4rem', { kind: 'check', stays: 'md:left-0' }),
+    column('row', 'Row', '3.6rem', { takes: false, stays: 'md:left-16' }),
+    column('code', 'Code', '6rem'),
+    column('name', 'Account', 'minmax(11rem, 1.4fr)'),
+    column('classification', 'Statement line', 'minmax(10rem, 1fr)', {
+      kind: 'choice',
+      choices: CLASSIFICATIONS.map(({ id, one }) => ({ key: id, code: '', name: one })),
+    }),
+    column('parent', 'Under', 'minmax(8rem, 1fr)'),
+    ...(plan.rows.some(({ clash }) => clash)
+      ? [
+          column('clash', 'Where it differs', '11rem', {
+            kind: 'choice' as const,
+            choices: [{ key: '', name: BY_RULE }, ...CLASHES.map(({ id, label }) => ({ key: id, name: label }))].map(
+              (one) => ({ ...one, code: '' }),
+            ),
+          }),
+        ]
+      : []),
+    column('happens', 'What happens', 'minmax(13rem, 1.6fr)', { takes: false }),
+  ];
+  const told = plan.rows.find(({ row }) => String(row) === selected);
   return (
-    <section aria-label="Preview" className="min-w-0">
+    <section aria-label="Preview" className="flex min-w-0 flex-col">
       <p className="flex flex-wrap items-center gap-2 py-1.5 text-sm">
         <span role="status">{sayPlan(plan)}.</span>
         <label className="ml-auto flex items-center gap-1.5">
@@ -65,181 +97,64 @@ export const IncomingPreview = ({ plan, choices, onChoice, height = '24rem' }: P
             className="select select-sm w-auto"
           >
             <option value="all">all {plan.rows.length} rows</option>
-            {ORDER.filter((status) => plan.counts[status] > 0).map((status) => (
+            {ORDER.filter((status) => plan.counts[status] > 0 || status === only).map((status) => (
               <option key={status} value={status}>
-                {SAY[status]}: {plan.counts[status]}
+                {STATUS_WORDS[status]}: {plan.counts[status]}
               </option>
             ))}
           </select>
         </label>
       </p>
-      <div
-        ref={scroller}
-        tabIndex={0}
-        role="table"
-        aria-label="Rows of the preview"
-        aria-rowcount={shown.length + 1}
-        className="overflow-auto border-y border-rule"
-        style={{ maxHeight: height }}
-      >
-        <div
-          role="row"
-          aria-rowindex={1}
-          className="preview-row sticky top-0 z-10 border-b border-ink bg-paper text-[0.78rem] font-semibold text-ink-2"
-        >
-          {['Row', 'Code', 'Account', 'Statement line', 'Under', 'What happens'].map((label) => (
-            <span key={label} role="columnheader" className="py-1.5">
-              {label}
-            </span>
-          ))}
-        </div>
-        <div role="rowgroup" className="relative" style={{ height: virtual.getTotalSize() }}>
-          {virtual.getVirtualItems().map((item) => {
-            const row = shown[item.index];
-            return row === undefined ? null : (
-              <div
-                key={item.key}
-                ref={virtual.measureElement}
-                data-index={item.index}
-                role="row"
-                aria-rowindex={item.index + 2}
-                className="absolute inset-x-0 border-b border-hairline text-[0.8125rem]"
-                style={{ transform: `translateY(${String(item.start)}px)` }}
-              >
-                <PreviewRow row={row} choice={choices.get(row.row) ?? {}} onChoice={onChoice} />
-              </div>
-            );
-          })}
-        </div>
-      </div>
-    </section>
-  );
-};
-
-const PreviewRow = ({
-  row,
-  choice,
-  onChoice,
-}: {
-  readonly row: PlannedRow;
-  readonly choice: RowChoice;
-  readonly onChoice: Props['onChoice'];
-}) => {
-  const made = row.row >= 1_000_000;
-  const fixable = onChoice !== undefined && !made && (row.status === 'problem' || choice.fix !== undefined);
-  const fix = (change: NonNullable<RowChoice['fix']>): void =>
-    onChoice?.(row.row, { ...choice, fix: { ...choice.fix, ...change } });
-  const text = (field: 'code' | 'name', value: string, label: string) =>
-    fixable ? (
-      <input
-        aria-label={`${label} of row ${String(row.row)}`}
-        defaultValue={value}
-        key={value}
-        onBlur={(event) => event.target.value.trim() !== value && fix({ [field]: event.target.value.trim() })}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-        className="input input-xs w-full"
-      />
-    ) : (
-      <span className={`truncate ${row.heading ? 'font-semibold' : ''}`} title={value}>
-        {value}
-      </span>
-    );
-  return (
-    <>
-      <div className="preview-row min-h-[33px] items-center">
-        <span role="cell" className="text-ink-2">
-          {made ? '+' : row.row}
-        </span>
-        <span role="cell" className="min-w-0">
-          {text('code', row.code, 'Code')}
-        </span>
-        <span role="cell" className="flex min-w-0">
-          {text('name', row.name, 'Name')}
-        </span>
-        <span role="cell" className="min-w-0">
-          {fixable ? (
-            <select
-              aria-label={`Statement line of row ${String(row.row)}`}
-              value={row.classification ?? ''}
-              onChange={(event) => fix({ classification: event.target.value as Classification })}
-              className="select select-xs w-full"
-            >
-              <option value="">choose</option>
-              {CLASSIFICATIONS.map(({ id, one }) => (
-                <option key={id} value={id}>
-                  {one}
-                </option>
-              ))}
-            </select>
-          ) : (
-            <span className="block truncate" title={row.why}>
-              {row.classification === null ? '' : classFacts(row.classification).one}
-              {row.why !== '' && <span className="block truncate text-xs text-ink-2">{row.why}</span>}
-            </span>
-          )}
-        </span>
-        <span role="cell" className="min-w-0 truncate">
-          {fixable && row.problems.some((one) => isAt(one, 'parent')) ? (
-            <input
-              aria-label={`Heading of row ${String(row.row)}`}
-              defaultValue={choice.fix?.parent ?? ''}
-              placeholder="code or name; empty for the top"
-              onBlur={(event) => fix({ parent: event.target.value.trim() })}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-              className="input input-xs w-full"
-            />
-          ) : (
-            row.under
-          )}
-        </span>
-        <span role="cell" className="flex min-w-0 flex-wrap items-center gap-1.5">
-          <span
-            className={
-              row.status === 'problem' ? 'font-semibold text-brick' : row.status === 'changes' ? 'text-ochre' : ''
+      <div className="-mx-4 flex min-h-48 flex-col bg-paper" style={{ height }}>
+        <DataSheet<PlannedRow>
+          label="Rows of the preview"
+          heading={heading}
+          columns={columns}
+          rows={shown}
+          idOf={({ row }) => String(row)}
+          nameOf={({ row }) => `row ${String(row)}`}
+          selected={selected}
+          onSelect={setSelected}
+          open
+          closed={isMade}
+          toneOf={({ status, heading: isHeading }) =>
+            status === 'skipped' ? 'text-ink-2 line-through' : isHeading ? 'font-semibold' : ''
+          }
+          noteOf={({ row, problems, why }, id) =>
+            noteAt({ unread: unread.get(row) ?? {}, refused: problems }, id, 'happens', []) ??
+            (id === 'happens' && problems[0] !== undefined
+              ? { tone: 'wrong', says: problems.map(({ message }) => message).join(' ') }
+              : id === 'classification' && why !== ''
+                ? { tone: 'asked', says: why }
+                : undefined)
+          }
+          onEdit={(edits) => {
+            const next = new Map<number, RowChoice>();
+            const odd = new Map(unread);
+            for (const { at, column: id, text } of edits) {
+              const row = shown[at];
+              if (row === undefined) continue;
+              const done = decided(next.get(row.row) ?? choiceOf(row), id as IncomingColumn, text);
+              const { [id]: _, ...others } = odd.get(row.row) ?? {};
+              odd.set(row.row, done.ok ? others : { ...others, [id]: { text, says: done.problems[0]?.message ?? '' } });
+              if (done.ok) next.set(row.row, done.value);
             }
-          >
-            {SAY[row.status]}
-            {row.changes.length > 0
-              ? ` (${row.changes.map((field) => (field === 'bank' ? 'bank details' : FIELD_WORDS[field])).join(', ')})`
-              : ''}
-          </span>
-          {row.clash && onChoice !== undefined && (
-            <select
-              aria-label={`The clash in row ${String(row.row)}`}
-              value={choice.clash ?? ''}
-              onChange={(event) =>
-                onChoice(row.row, {
-                  ...choice,
-                  clash: event.target.value === '' ? undefined : (event.target.value as 'keep' | 'change' | 'new-code'),
-                })
-              }
-              className="select select-xs w-auto"
-            >
-              <option value="">by the rule above</option>
-              <option value="keep">keep what is here</option>
-              <option value="change">take this one</option>
-              <option value="new-code">both, this under another code</option>
-            </select>
-          )}
-          {onChoice !== undefined &&
-            !made &&
-            (row.status === 'problem' || row.status === 'skipped' || row.status === 'new') && (
-              <button
-                type="button"
-                className="btn btn-ghost btn-xs"
-                onClick={() => onChoice(row.row, { ...choice, skip: choice.skip !== true })}
-              >
-                {choice.skip === true ? 'Take it' : 'Skip'}
-                <span className="sr-only"> row {row.row}</span>
-              </button>
-            )}
-        </span>
+            setUnread(odd);
+            if (next.size > 0) choose(next);
+          }}
+          empty={only === 'all' ? 'No row of the file is an account.' : 'No row is like this.'}
+        />
       </div>
-      {row.problems.map((one) => (
-        <p key={one.code + one.message} className="pb-1 pl-14 text-xs text-brick">
-          {one.message}
+      {told !== undefined && (told.problems.length > 0 || told.why !== '') && (
+        <p role="status" className="py-1 text-sm">
+          {isMade(told) ? 'This heading' : `Row ${String(told.row)}`}:{' '}
+          {told.problems.length > 0 ? (
+            <span className="text-brick">{told.problems.map(({ message }) => message).join(' ')}</span>
+          ) : (
+            `its statement line is chosen because ${told.why}.`
+          )}
         </p>
-      ))}
-    </>
+      )}
+    </section>
   );
 };

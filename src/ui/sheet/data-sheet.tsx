@@ -52,6 +52,8 @@ interface Props<Row> {
   readonly onSelect: (id: string | undefined) => void;
   /** Whether rows can be typed, added and deleted. */
   readonly open: boolean;
+  /** Rows that take nothing although the others do. */
+  readonly closed?: (row: Row) => boolean;
   readonly onEdit: (edits: readonly CellEdit[]) => void;
   readonly onDelete?: (rows: readonly Row[]) => void;
   /** What is wrong with a cell (brick) or asked about it (ochre). */
@@ -95,6 +97,7 @@ export const DataSheet = <Row,>({
   selected,
   onSelect,
   open,
+  closed,
   onEdit,
   onDelete,
   noteOf,
@@ -111,7 +114,8 @@ export const DataSheet = <Row,>({
     ...(open && blank !== undefined ? [{ row: undefined, id: blank }] : []),
   ];
   const textAt = ({ row }: Line, at: number): string => (row === undefined ? '' : (columns[at]?.text(row) ?? ''));
-  const takes = (_: Line, at: number): boolean => open && columns[at]?.takes === true;
+  const isOpen = (row: Row | undefined): boolean => open && (row === undefined || closed?.(row) !== true);
+  const takes = ({ row }: Line, at: number): boolean => isOpen(row) && columns[at]?.takes === true;
   const first = Math.max(
     0,
     columns.findIndex((column) => column.takes),
@@ -142,10 +146,10 @@ export const DataSheet = <Row,>({
       return true;
     },
     empty: ({ top, bottom, left, right }) => {
-      const edits = rows.slice(top, bottom + 1).flatMap((_, down) =>
+      const edits = rows.slice(top, bottom + 1).flatMap((row, down) =>
         columns
           .slice(left, right + 1)
-          .filter((column) => column.takes)
+          .filter((column) => column.takes && isOpen(row))
           .map((column): CellEdit => ({ at: top + down, column: column.id, text: '', made: false })),
       );
       if (open && edits.length > 0) onEdit(edits);
@@ -172,7 +176,7 @@ export const DataSheet = <Row,>({
           );
       onEdit(
         edits
-          .filter(({ column, at }) => column.takes && (blank !== undefined || at < rows.length))
+          .filter(({ column, at }) => column.takes && (blank !== undefined || at < rows.length) && isOpen(rows[at]))
           .map(({ column, ...edit }) => ({ ...edit, column: column.id, made: false })),
       );
     },
