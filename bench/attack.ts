@@ -15,6 +15,7 @@ import how from '../scripts/server.json';
 import { CORPUS, control } from '../tests/hostile/corpus';
 import { mutated } from '../tests/hostile/mutate';
 import { type Sheet, makeSheet, pause, percentile } from './books';
+import { addPeople, signedIn } from './people';
 
 const [, , port = '4390', fuzzed = '2000'] = process.argv;
 const root = mkdtempSync(join(tmpdir(), 'bathron-attack-'));
@@ -23,12 +24,12 @@ const address = `http://127.0.0.1:${port}`;
 const PEOPLE = 20;
 
 const prepare = async (): Promise<Sheet> => {
-  useDatabase(
-    await openDirectory(data, (error) => {
-      throw error;
-    }),
-  );
+  const database = await openDirectory(data, (error) => {
+    throw error;
+  });
+  useDatabase(database);
   const sheet = await makeSheet('Besieged Ltd');
+  await addPeople(database, 1);
   await closeDatabase();
   return sheet;
 };
@@ -38,13 +39,20 @@ const residentMegabytes = (pid: number): number => {
   return Number(found ?? 0) / 1024;
 };
 
-/** A request that is sent again where its kept connection was just closed by the other side, as browsers do. */
-const request: typeof fetch = (input, options) =>
-  fetch(input, options).catch((error: unknown) => {
+let cookie = '';
+
+/** A request of somebody who is signed in, sent again where its kept connection was just closed by the other side, as browsers do. */
+const request = (
+  input: string,
+  options: Omit<RequestInit, 'headers'> & { readonly headers?: Readonly<Record<string, string>> } = {},
+): Promise<Response> => {
+  const signed = { ...options, headers: { ...options.headers, cookie, origin: address } };
+  return fetch(input, signed).catch((error: unknown) => {
     const cause = error instanceof Error ? (error.cause as { readonly code?: string } | undefined)?.code : undefined;
     if (cause !== 'UND_ERR_SOCKET' && cause !== 'ECONNRESET') throw error;
-    return fetch(input, options);
+    return fetch(input, signed);
   });
+};
 
 /** One person who saves a figure of an account of their own, as the sheet does. */
 const saver = ({ books, set }: Sheet, account: number) => {
@@ -55,7 +63,7 @@ const saver = ({ books, set }: Sheet, account: number) => {
     const begun = performance.now();
     const response = await request(`${address}/books/${String(books)}/openings/figures`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json', origin: address },
+      headers: { 'content-type': 'application/json' },
       body: toWire({ set, entries: [{ account, amount: BigInt(amount), revision, restores: false }] }),
     });
     const text = await response.text();
@@ -69,7 +77,7 @@ const saver = ({ books, set }: Sheet, account: number) => {
 const bring = async (books: number, name: string, bytes: Uint8Array) => {
   const response = await request(`${address}/books/${String(books)}/papers/bring`, {
     method: 'POST',
-    headers: { 'x-paper-name': encodeURIComponent(name), 'content-type': 'application/octet-stream', origin: address },
+    headers: { 'x-paper-name': encodeURIComponent(name), 'content-type': 'application/octet-stream' },
     body: bytes as BodyInit,
   });
   const told = (await response.json()) as {
@@ -154,7 +162,8 @@ const main = async (): Promise<void> => {
       await pause(200);
     }
     const page = `${address}/books/${String(sheet.books)}/openings`;
-    await (await fetch(page)).text();
+    cookie = await signedIn(address, 1);
+    await (await request(page)).text();
     console.log(`server at rest: ${peak.toFixed(0)} MB`);
 
     const alone = await meanwhile(sheet, 1, () => pause(4000), 0);

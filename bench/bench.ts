@@ -19,6 +19,7 @@ import { chartView } from '@/actions/chart/views';
 import { PLAIN_ACCOUNT } from '@/core/chart/account';
 import { openDirectory } from '@/store/open';
 import { makeBooks, valueOf } from './books';
+import { addPeople, signedIn } from './people';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
 import { houseFigures } from './house';
@@ -210,6 +211,7 @@ const store = async (): Promise<Made> => {
     });
   const large = await bigBooks(20_000);
   await houseFigures(note, large);
+  await addPeople(await database(), 1);
   await closeDatabase();
   return { books, large, weeks, chart, items };
 };
@@ -303,7 +305,20 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     await ready(`${app}/new`);
     await ready(empty);
     const openings = `${app}/books/${String(books)}/openings`;
-    const get = (url: string) => () => fetch(url).then((response) => response.text());
+    const cookie = await signedIn(app, 1);
+    /** The page that is asked for, and no other to which somebody would be sent instead. */
+    const answered = async (url: string): Promise<Response> => {
+      const answer = await fetch(url, { headers: url.startsWith(app) ? { cookie } : {}, redirect: 'error' });
+      if (!answer.ok) throw new Error(`${url} answered ${String(answer.status)}`);
+      return answer;
+    };
+    const get = (url: string) => () => answered(url).then((response) => response.text());
+    await page.context().addCookies(
+      cookie.split('; ').map((one) => {
+        const [name = '', ...value] = one.split('=');
+        return { name, value: value.join('='), url: app };
+      }),
+    );
     await get(openings)();
     note(
       'opening-balance page, 5,000 accounts, server time',
@@ -312,7 +327,8 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
       await repeated(9, get(empty)),
     );
     const emptyTime = await repeated(9, get(empty));
-    const bytesOf = async (url: string): Promise<number> => (await (await fetch(url)).arrayBuffer()).byteLength / 1024;
+    const bytesOf = async (url: string): Promise<number> =>
+      (await (await answered(url)).arrayBuffer()).byteLength / 1024;
     await get(app)();
     note('board with 500 sets of books, server time', await repeated(9, get(app)), 'an empty Next.js page', emptyTime);
     note(
@@ -332,8 +348,7 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     );
     /** All JavaScript that a page loads in a browser that has nothing of it yet. */
     const scripts = async (url: string): Promise<number> => {
-      const fresh = await page.context().browser()?.newPage();
-      if (fresh === undefined) throw new Error('no browser');
+      const fresh = await page.context().newPage();
       const bodies: Promise<number>[] = [];
       fresh.on('response', (response) => {
         if (/\.js(\?|$)/.test(response.url())) bodies.push(response.body().then((body) => body.length));
@@ -410,7 +425,11 @@ try {
   coreFigures(note);
   adviceFigures(note);
   searchSpeed(note);
-  await browser(await store());
+  // What was measured is told, also where the browser then fails.
+  await browser(await store()).catch((error: unknown) => {
+    console.error(error);
+    process.exitCode = 1;
+  });
   const table = lines.map(({ what, ours, baseline, theirs, unit }) => ({
     measured: what,
     ours: `${ours.toFixed(1)} ${unit}`,

@@ -10,26 +10,22 @@ import { type IncomingMessage, createServer, request as ask } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { hashPassword } from 'better-auth/crypto';
 import { closeDatabase, useDatabase } from '@/actions/kernel/context';
-import { addPerson } from '@/actions/people/commands';
-import { personId } from '@/core/base/ids';
 import { toWire } from '@/core/money/wire';
 import type { Database } from '@/store/database';
 import { openServer } from '@/store/drivers/server';
-import { putPassphrase } from '@/store/logins';
 import { migrate } from '@/store/migrate';
 import { openDirectory } from '@/store/open';
 import how from '../scripts/server.json';
 import { freePort } from '../tests/free-port';
 import { postgresPrograms, startCluster } from '../tests/store/cluster';
-import { type Sheet, makeSheet, pause, percentile, valueOf } from './books';
+import { type Sheet, makeSheet, pause, percentile } from './books';
+import { addPeople, signedIn } from './people';
 
 const SECONDS = Number(process.argv[2] ?? '30');
 const PEOPLE = 50;
 const BOOKS = 30;
 const PAPER_ROWS = 100_000;
-const PASSPHRASE = 'limpet orbit candle forty';
 const SECRET = 'a secret of this measurement that is long enough';
 
 /** Thirty books and fifty people who can sign in. */
@@ -37,21 +33,7 @@ const prepare = async (database: Database): Promise<readonly Sheet[]> => {
   useDatabase(database);
   const sheets: Sheet[] = [];
   for (let number = 1; number <= BOOKS; number += 1) sheets.push(await makeSheet(`Client ${String(number)}`));
-  const hash = await hashPassword(PASSPHRASE);
-  for (let number = 1; number <= PEOPLE; number += 1) {
-    const [name, email] = [`Person ${String(number)}`, `person${String(number)}@load.example`];
-    const { id } = valueOf(await addPerson({ name, email, role: 'preparer', charts: true }));
-    await database.transaction(async (tx) => {
-      await tx.scope('all');
-      await putPassphrase(
-        tx,
-        { practice: 1, person: personId(id), name, email },
-        hash,
-        () => crypto.randomUUID(),
-        new Date().toISOString(),
-      );
-    });
-  }
+  await addPeople(database, PEOPLE);
   return sheets;
 };
 
@@ -145,16 +127,7 @@ const person = async (
   measured: Measured,
 ): Promise<void> => {
   const who = { 'x-who': `198.51.100.${String(number)}` };
-  const entered = await fetch(`${address}/sign-in/do/enter`, {
-    method: 'POST',
-    headers: { ...who, 'content-type': 'application/json' },
-    body: JSON.stringify({ email: `person${String(number)}@load.example`, passphrase: PASSPHRASE }),
-  });
-  const cookie = entered.headers
-    .getSetCookie()
-    .map((one) => one.split(';', 1)[0])
-    .join('; ');
-  if (cookie === '') throw new Error(`not signed in: ${await entered.text()}`);
+  const cookie = await signedIn(address, number);
   const headers = { ...who, cookie };
   const timed = async <T>(kind: string, run: () => Promise<T>): Promise<T> => {
     const begun = performance.now();
@@ -225,15 +198,7 @@ const bringer = async (sheet: Sheet, address: string): Promise<string> => {
     { length: PAPER_ROWS },
     (_, at) => `${String(100_000 + at)},Account ${String(at)},${at % 2 === 0 ? '10.00,' : ',10.00'}`,
   );
-  const entered = await fetch(`${address}/sign-in/do/enter`, {
-    method: 'POST',
-    headers: { 'x-who': '198.51.100.200', 'content-type': 'application/json' },
-    body: JSON.stringify({ email: 'person1@load.example', passphrase: PASSPHRASE }),
-  });
-  const cookie = entered.headers
-    .getSetCookie()
-    .map((one) => one.split(';', 1)[0])
-    .join('; ');
+  const cookie = await signedIn(address, 1, 200);
   const begun = performance.now();
   try {
     const answer = await fetch(`${address}/books/${String(sheet.books)}/papers/bring`, {

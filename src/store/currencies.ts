@@ -218,17 +218,19 @@ export const putRates = async (
   return rates.flatMap((rate) => rateChange(booksId, stand.get(rateKey(rate)), rate));
 };
 
-/** Takes the rate of a pair and day away; gives what changed, nothing where there was none. */
-export const deleteRate = async (
+/** Takes rates away, each by its pair and day; gives what changed, nothing where there was none. */
+export const deleteRates = async (
   tx: Queryable,
   booksId: BooksId,
-  pair: readonly [string, string],
-  date: string,
+  keys: readonly Pick<DatedRate, 'unit' | 'quote' | 'date'>[],
 ): Promise<readonly Change[]> => {
-  const [low, high] = [...pair].sort();
+  if (keys.length === 0) return [];
+  const pairs = keys.map(({ unit, quote }) => [unit, quote].sort());
   const gone = await tx.query<RateRow>(
-    `delete from rate where books_id = $1 and low = $2 and high = $3 and date = $4 returning ${COLUMNS}`,
-    [booksId, low, high, date],
+    `delete from rate r using (select distinct * from unnest($2::text[], $3::text[], $4::date[]) as k (low, high, date)) k
+     where r.books_id = $1 and r.low = k.low and r.high = k.high and r.date = k.date
+     returning r.books_id as books, r.date, r.unit, r.quote, r.rate::text as rate, r.source`,
+    [booksId, pairs.map(([low]) => low), pairs.map(([, high]) => high), keys.map(({ date }) => date)],
   );
   return gone.flatMap((row) => rateChange(booksId, dated(row), undefined));
 };

@@ -15,7 +15,7 @@ import { changeFact } from '@/actions/company/commands';
 import { saveComparatives } from '@/actions/openings/comparatives';
 import { comparativesView } from '@/actions/openings/comparatives-view';
 import { actAs } from '@/actions/kernel/context';
-import { changeMoneyRules, removeRate, saveRate, switchOff, switchOn } from '@/actions/currencies/commands';
+import { changeMoneyRules, saveRate, saveRates, switchOff, switchOn } from '@/actions/currencies/commands';
 import { saveFigures } from '@/actions/openings/figures';
 import { discardCorrection, openCorrection, postOpenings } from '@/actions/openings/posting';
 import { createUndecided, decideRows } from '@/actions/papers/decisions';
@@ -27,12 +27,13 @@ import { openingsView, signOffView } from '@/actions/openings/views';
 import { redrawYear } from '@/core/calendar/draft';
 import { keptCalendar } from '@/core/calendar/recorded';
 import { minor } from '@/core/money/minor';
+import { plainRate } from '@/core/money/rate';
 import { findBooks } from '@/store/books';
 import { bankDetailsOf } from '@/store/bank-details';
 import { chartOf } from '@/store/chart';
 import { comparativesOf } from '@/store/comparatives';
 import { yearsOf } from '@/store/calendar';
-import { allRates, currenciesOf } from '@/store/currencies';
+import { allRates, currenciesOf, pairRates } from '@/store/currencies';
 import { findPaper, papersOf } from '@/store/papers';
 import { currentSet, linesOf, partsOfSet } from '@/store/openings';
 import { taxCodesOf } from '@/store/tax-codes';
@@ -174,8 +175,13 @@ const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boo
       const typed = `0.${String(80 + (at % 19))}0`;
       return (await saveRate({ books, date: day, unit: 'NOK', quote: 'EUR', typed, evenIfDoubtful: true })).ok;
     }
-    case 'unrate':
-      return (await removeRate({ books, date: day, unit: 'NOK', quote: 'EUR' })).ok;
+    case 'unrate': {
+      const stand = await pairRates(database.current, books, ['NOK', 'EUR'], 1000, false);
+      const gone = stand.filter(({ date }) => date === day).map((one) => ({ ...one, rate: plainRate(one.rate) }));
+      if (gone.length === 0) return false;
+      const entries = gone.map((was) => ({ was, rate: null }));
+      return (await saveRates({ books, pair: ['NOK', 'EUR'], entries })).ok;
+    }
     case 'tax': {
       const all = await taxCodesOf(database.current, books);
       const known = all[at % Math.max(1, all.length)];

@@ -8,11 +8,13 @@ import {
   changeBase,
   changeMoneyRules,
   chooseExchangeAccount,
-  removeRate,
   saveRate,
+  saveRates,
   switchOff,
   switchOn,
 } from '@/actions/currencies/commands';
+import { undo } from '@/actions/changes/commands';
+import { lastChange } from '@/actions/changes/views';
 import { saveFigures } from '@/actions/openings/figures';
 import { bringRates, exportRates, fetchServiceRates } from '@/actions/currencies/rates-in';
 import { currenciesView } from '@/actions/currencies/views';
@@ -140,8 +142,66 @@ describe('rates', () => {
     const view = await currenciesView(books, 'GBP');
     expect(view?.listed).toEqual([{ date: '2026-07-30', unit: 'EUR', quote: 'GBP', rate: '0.8480', source: 'typed' }]);
     expect(await usedOf(books, 'GBP')).toMatchObject({ ratio: { n: 10000n, d: 8480n }, legs: [{ age: 1 }] });
-    valueOf(await removeRate({ books, date: '2026-07-30', unit: 'GBP', quote: 'EUR' }));
-    expect(codesOf(await removeRate({ books, date: '2026-07-30', unit: 'GBP', quote: 'EUR' }))).toEqual(['rate.gone']);
+    const gone = [{ was: { date: '2026-07-30', unit: 'EUR', quote: 'GBP', rate: '0.848' }, rate: null }];
+    valueOf(await saveRates({ books, pair: ['GBP', 'EUR'], entries: gone }));
+    expect(codesOf(await saveRates({ books, pair: ['GBP', 'EUR'], entries: gone }))).toEqual(['rate.gone']);
+  });
+
+  it('are changed in a sheet several at once or none, what nobody touched keeps its source, and are undone as one', async () => {
+    const books = await foreign('GBP', 'NOK');
+    const of = (date: string, text: string, unit = 'GBP', quote = 'EUR') => ({ date, unit, quote, rate: text });
+    const sure = (one: ReturnType<typeof of>) => ({ ...one, sure: false });
+    const pair: [string, string] = ['GBP', 'EUR'];
+    valueOf(await rate(books, '2026-07-01', 'GBP', 'EUR', '1.17'));
+    valueOf(await rate(books, '2026-07-02', 'GBP', 'EUR', '1.18'));
+    const stands = async () =>
+      (await currenciesView(books, 'GBP'))?.listed.map((one) => `${one.date} ${one.unit} ${one.rate}`);
+    // The second row is doubted beside the first as that will stand, so nothing is written.
+    const refused = await saveRates({
+      books,
+      pair,
+      entries: [
+        { was: of('2026-07-01', '1.17'), rate: sure(of('2026-07-03', '1.17')) },
+        { was: null, rate: sure(of('2026-07-04', '0.855')) },
+      ],
+    });
+    expect(refused.ok ? [] : refused.problems.map(({ code, path }) => [code, path])).toEqual([
+      ['rate.upside-down', [1, 'rate']],
+    ]);
+    expect(await stands()).toEqual(['2026-07-02 GBP 1.18', '2026-07-01 GBP 1.17']);
+    valueOf(
+      await saveRates({
+        books,
+        pair,
+        entries: [
+          { was: of('2026-07-01', '1.170'), rate: sure(of('2026-07-03', '1.17')) },
+          { was: of('2026-07-02', '1.18'), rate: null },
+          { was: null, rate: sure(of('2026-07-02', '0.85', 'EUR', 'GBP')) },
+        ],
+      }),
+    );
+    expect(await stands()).toEqual(['2026-07-03 GBP 1.17', '2026-07-02 EUR 0.85']);
+    const last = await lastChange(books, ['rate']);
+    valueOf(await undo({ books, batch: last?.batch ?? '' }));
+    expect(await stands()).toEqual(['2026-07-02 GBP 1.18', '2026-07-01 GBP 1.17']);
+    // Rates of another pair, of currencies that are off, and such as no rate can be.
+    expect(
+      codesOf(
+        await saveRates({ books, pair, entries: [{ was: null, rate: sure(of('2026-07-05', '11', 'EUR', 'NOK')) }] }),
+      ),
+    ).toEqual(['rate.unused']);
+    expect(
+      codesOf(
+        await saveRates({
+          books,
+          pair: ['USD', 'CHF'],
+          entries: [{ was: null, rate: sure(of('2026-07-05', '1', 'USD', 'CHF')) }],
+        }),
+      ),
+    ).toEqual(['rate.unused']);
+    expect((await saveRates({ books, pair, entries: [{ was: null, rate: sure(of('2026-07-05', '-1')) }] })).ok).toBe(
+      false,
+    );
   });
 
   it('are used of the day, else the nearest earlier within the days, else through a third, else asked for', async () => {

@@ -5,7 +5,7 @@ import { type MoneyRules, updateMoneyRules } from '@/store/books';
 import {
   currenciesOf,
   deleteCurrency,
-  deleteRate,
+  deleteRates,
   insertCurrency,
   putRates,
   rateFrom,
@@ -77,10 +77,12 @@ export const ratesBack = async (context: WritingContext, changes: readonly Chang
       now,
     ),
   );
-  for (const { from, to } of changes) {
-    const made = rateFrom(to);
-    if (from === null && made !== undefined)
-      context.changes.add(await deleteRate(tx, books.id, [made.unit, made.quote], made.date));
-  }
+  context.changes.add(
+    await deleteRates(
+      tx,
+      books.id,
+      changes.flatMap(({ from, to }) => (from === null ? (rateFrom(to) ?? []) : [])),
+    ),
+  );
   return [];
 };

@@ -1,6 +1,7 @@
 'use server';
 
 import { z } from 'zod';
+import { epochDay } from '@/core/base/dates';
 import { type Sentence, dated, say } from '@/core/base/sentence';
 import { accountId, called, chartIndex } from '@/core/chart/account';
 import { roleFacts } from '@/core/ledger/classes';
@@ -8,17 +9,18 @@ import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
 import { isCurrency, whyNotForNew } from '@/core/money/currency';
 import { plainRate, rateTold, readRate } from '@/core/money/rate';
-import { doubtOf, rateBook } from '@/core/money/rate-book';
+import { doubtOf, pairOf, rateBook } from '@/core/money/rate-book';
+import { settleRates } from '@/core/money/rate-edits';
 import { ROUNDING_IDS } from '@/core/money/rounding';
 import { type Problem, fail, ok, plural, problem } from '@/core/base/result';
 import { updateMoneyRules } from '@/store/books';
 import {
   currenciesOf,
   deleteCurrency,
-  deleteRate,
+  deleteRates,
   insertCurrency,
   neighboursOf,
-  pairsOf,
+  pairRates,
   putRates,
 } from '@/store/currencies';
 import { record } from '@/store/history';
@@ -28,6 +30,9 @@ import { carryOut } from '../chart/edits';
 import { isoDate } from '../calendar/schemas';
 import { id, text } from '../kernel/inputs';
 import { whyBaseStays, whyStaysOn } from './rules';
+
+/** More rates of one pair than anybody has: every day of a thousand years. */
+const MOST_OF_PAIR = 366_000;
 
 const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
 
@@ -137,17 +142,57 @@ export const saveRate = booksAction(
   },
 );
 
-export const removeRate = booksAction(
-  'removeRate',
+const givenRate = z.object({
+  date: isoDate.transform(String),
+  unit: currency,
+  quote: currency,
+  rate: text(60).transform((typed, context) => {
+    const read = readRate(typed, '1234.56');
+    if (read.ok) return read.value;
+    context.addIssue({ code: 'custom', message: String(read.problems[0]?.message) });
+    return z.NEVER;
+  }),
+});
+
+/**
+ * Rates of one pair changed in a sheet, several at once or none: put right, moved to another day, added, deleted (`settleRates` says by
+ * which rules).
+ */
+export const saveRates = booksAction(
+  'saveRates',
   'currencies.change',
-  { date: isoDate, unit: currency, quote: currency },
-  async (context, input) => {
-    const { tx, books } = context;
-    const gone = await deleteRate(tx, books.id, [input.unit, input.quote], input.date.toString());
-    context.changes.add(gone);
-    if (gone.length === 0) return fail(problem('rate.gone', 'This rate is not here any more. Load the page again.'));
-    await note(context, say`Rate of ${input.unit}/${input.quote} on ${dated(input.date)} deleted`);
-    return ok({ left: (await pairsOf(tx, books.id)).reduce((all, pair) => all + pair.count, 0) });
+  {
+    pair: z.tuple([currency, currency]),
+    entries: z
+      .array(z.object({ was: givenRate.nullable(), rate: givenRate.extend({ sure: z.boolean() }).nullable() }))
+      .min(1)
+      .max(2000, 'Two thousand rates at once are the most; bring more as a file.'),
+  },
+  async (context, { pair, entries }) => {
+    const { tx, books, actor, now } = context;
+    const off = partOff(books);
+    if (off.length > 0) return fail(...off);
+    const on = new Set([books.currency, ...((await currenciesOf(tx, [books.id])).get(books.id) ?? [])]);
+    const other = entries
+      .flatMap(({ was, rate }) => [was, rate])
+      .find((one) => one !== null && pairOf(one.unit, one.quote) !== pairOf(...pair));
+    if (other != null || pair[0] === pair[1] || !pair.some((one) => on.has(one)))
+      return fail(problem('rate.unused', `These are not rates of ${pair.join(' and ')}, or neither is in use here.`));
+    const settled = settleRates(await pairRates(tx, books.id, pair, MOST_OF_PAIR, false), entries);
+    if (!settled.ok) return settled;
+    const { gone, put } = settled.value;
+    context.changes.add(await deleteRates(tx, books.id, gone));
+    context.changes.add(await putRates(tx, books.id, put, actor.person, now));
+    const said = [
+      ...put.map((rate) => say`${rateTold(rate)} on ${dated(rate.date)}, typed`),
+      ...gone.map(({ unit, quote, date }) => say`Rate of ${unit}/${quote} on ${dated(date)} deleted`),
+    ];
+    const [only] = said;
+    if (only !== undefined)
+      await note(context, said.length === 1 ? only : `${plural(said.length, 'rate')} of ${pair.join('/')} changed`);
+    return ok({
+      rows: entries.map(({ rate }) => (rate === null ? null : { id: epochDay(rate.date), revision: 0 })),
+    });
   },
 );
 

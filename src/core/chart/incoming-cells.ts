@@ -24,7 +24,7 @@ export const CLASHES = [
   { id: 'new-code', label: 'both, this under another code' },
 ] as const satisfies readonly { readonly id: NonNullable<RowChoice['clash']>; readonly label: string }[];
 /** Where nothing is decided for a row. */
-export const BY_RULE = 'by the rule above';
+export const BY_RULE = 'by the rule';
 
 const happens = ({ status, changes, problems }: PlannedRow): string => {
   const [first] = problems;

@@ -228,7 +228,7 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
             heading={`${frame.name} · ${source?.name ?? ''}, as it would be taken`}
             plan={plan}
             held={held}
-            height="calc(100dvh - 17rem)"
+            height="calc(100dvh - 19rem)"
           />
         )}
       </div>

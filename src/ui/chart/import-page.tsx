@@ -252,7 +252,7 @@ export const ImportPage = ({
                 heading={`${frame.name} · ${read.file.name}, as it would be taken`}
                 plan={plan}
                 held={held}
-                height="calc(100dvh - 16rem)"
+                height="calc(100dvh - 18rem)"
               />
             )}
           </>

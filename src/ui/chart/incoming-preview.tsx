@@ -67,6 +67,7 @@ export const IncomingPreview = ({ heading, plan, held: { choices, choose }, heig
     column('row', 'Row', '3.6rem', { takes: false, stays: 'md:left-16' }),
     column('code', 'Code', '6rem'),
     column('name', 'Account', 'minmax(11rem, 1.4fr)'),
+    column('happens', 'What happens', 'minmax(13rem, 1.6fr)', { takes: false }),
     column('classification', 'Statement line', 'minmax(10rem, 1fr)', {
       kind: 'choice',
       choices: CLASSIFICATIONS.map(({ id, one }) => ({ key: id, code: '', name: one })),
@@ -82,7 +83,6 @@ export const IncomingPreview = ({ heading, plan, held: { choices, choose }, heig
           }),
         ]
       : []),
-    column('happens', 'What happens', 'minmax(13rem, 1.6fr)', { takes: false }),
   ];
   const told = plan.rows.find(({ row }) => String(row) === selected);
   return (
@@ -104,6 +104,18 @@ export const IncomingPreview = ({ heading, plan, held: { choices, choose }, heig
             ))}
           </select>
         </label>
+      </p>
+      <p role="status" className="min-h-6 text-sm">
+        {told !== undefined && (told.problems.length > 0 || told.why !== '') && (
+          <>
+            {isMade(told) ? 'This heading' : `Row ${String(told.row)}`}:{' '}
+            {told.problems.length > 0 ? (
+              <span className="text-brick">{told.problems.map(({ message }) => message).join(' ')}</span>
+            ) : (
+              `its statement line is chosen because ${told.why}.`
+            )}
+          </>
+        )}
       </p>
       <div className="-mx-4 flex min-h-48 flex-col bg-paper" style={{ height }}>
         <DataSheet<PlannedRow>
@@ -145,16 +157,6 @@ export const IncomingPreview = ({ heading, plan, held: { choices, choose }, heig
           empty={only === 'all' ? 'No row of the file is an account.' : 'No row is like this.'}
         />
       </div>
-      {told !== undefined && (told.problems.length > 0 || told.why !== '') && (
-        <p role="status" className="py-1 text-sm">
-          {isMade(told) ? 'This heading' : `Row ${String(told.row)}`}:{' '}
-          {told.problems.length > 0 ? (
-            <span className="text-brick">{told.problems.map(({ message }) => message).join(' ')}</span>
-          ) : (
-            `its statement line is chosen because ${told.why}.`
-          )}
-        </p>
-      )}
     </section>
   );
 };

@@ -3,12 +3,11 @@
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { removeRate, saveRate } from '@/actions/currencies/commands';
+import { saveRate } from '@/actions/currencies/commands';
 import type { RateView } from '@/actions/currencies/views';
 import { plainDate } from '@/core/base/dates';
 import { minorDigits } from '@/core/money/currency';
 import { type Rate, called, decimalOf, ratioOf, readRate, shownRatio, writeRate } from '@/core/money/rate';
-import { inverse } from '@/core/money/ratio';
 import { underRate } from '@/core/openings/foreign';
 import { type Problem, plural } from '@/core/base/result';
 import { called as accountCalled } from '@/core/chart/account';
@@ -19,6 +18,7 @@ import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { BringRates } from './bring-rates';
+import { RateSheet } from './rate-sheet';
 import type { Point } from './rate-chart';
 import type { CurrenciesView } from './view';
 import { useRefresh } from '../parts/use-refresh';
@@ -33,7 +33,7 @@ const exact = (rate: RateView): Rate => ({ ...rate, rate: decimalOf(rate.rate) }
 
 /** The rates of one currency against the base: drawn, listed, typed, brought. */
 export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
-  const { frame, used, drawn, listed, pairs } = view;
+  const { frame, used, drawn, pairs } = view;
   const base = frame.currency;
   const own = used.find((one) => one.currency === chosen);
   // Drawn in the direction in which most people read it: more than one of something for one.
@@ -77,7 +77,6 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
       <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
         <div>
           <TypeRate view={view} chosen={chosen} />
-          <RateList view={view} listed={listed} pair={pair} />
         </div>
         <div>
           <h3 className="title mb-1 text-base">From a file or the rate service</h3>
@@ -90,6 +89,7 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
           />
         </div>
       </div>
+      <RateSheet view={view} chosen={chosen} />
     </section>
   );
 };
@@ -232,94 +232,5 @@ const Effect = ({
         </p>
       ))}
     </>
-  );
-};
-
-const RateList = ({
-  view: { frame },
-  listed,
-  pair,
-}: {
-  readonly view: CurrenciesView;
-  readonly listed: readonly RateView[];
-  readonly pair: CurrenciesView['pairs'][number] | undefined;
-}) => {
-  const refresh = useRefresh();
-  if (pair === undefined) return null;
-  return (
-    <div className="mt-2 max-h-96 overflow-y-auto" role="region" aria-label="Rates, newest first" tabIndex={0}>
-      <table className="ledger">
-        <thead>
-          <tr>
-            <th scope="col">Day</th>
-            <th scope="col">As given</th>
-            <th scope="col">The other way round</th>
-            <th scope="col">From</th>
-            <th scope="col">
-              <span className="sr-only">Delete</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {listed.map((rate) => (
-            <tr key={rate.date}>
-              <td className="whitespace-nowrap">{day(rate.date, frame.dates)}</td>
-              <td className="whitespace-nowrap">{called(exact(rate), frame.style)}</td>
-              <td className="whitespace-nowrap text-ink-2">
-                1 {rate.quote} ={' '}
-                {writeRate(
-                  shownRatio(
-                    inverse({ n: decimalOf(rate.rate).coefficient, d: 10n ** BigInt(decimalOf(rate.rate).scale) }),
-                  ),
-                  frame.style,
-                )}{' '}
-                {rate.unit}
-              </td>
-              <td className="max-w-32 truncate" title={rate.source}>
-                {rate.source}
-              </td>
-              <td className="figure">
-                <button
-                  type="button"
-                  className="btn btn-ghost btn-xs"
-                  aria-label={`delete the rate of ${day(rate.date, frame.dates)}`}
-                  onClick={() =>
-                    void send(
-                      removeRate({ books: frame.id, date: rate.date, unit: rate.unit, quote: rate.quote }),
-                    ).then((done) => {
-                      refresh();
-                      if (!done.ok) return toast(done.problems[0]?.message ?? '');
-                      return toast('Rate deleted', {
-                        action: {
-                          label: 'Undo',
-                          onClick: () =>
-                            void send(
-                              saveRate({
-                                books: frame.id,
-                                date: rate.date,
-                                unit: rate.unit,
-                                quote: rate.quote,
-                                typed: writeRate(decimalOf(rate.rate), frame.style),
-                                evenIfDoubtful: true,
-                              }),
-                            ).then(refresh),
-                        },
-                      });
-                    })
-                  }
-                >
-                  delete
-                </button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {pair.count > listed.length && (
-        <p className="note py-1">
-          The newest {listed.length} of {pair.count}; the export has all.
-        </p>
-      )}
-    </div>
   );
 };
