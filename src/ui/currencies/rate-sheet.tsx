@@ -25,11 +25,11 @@ import type { CurrenciesView } from './view';
 type Row = SheetRow<RateFields>;
 
 const COLUMNS: Readonly<Record<RateColumn, { readonly label: string; readonly width: string }>> = {
-  date: { label: 'Day', width: '8rem' },
-  rate: { label: 'Rate', width: '9rem' },
-  way: { label: 'As given', width: '9rem' },
-  reverse: { label: 'The other way round', width: 'minmax(13rem, 1fr)' },
-  source: { label: 'From', width: 'minmax(9rem, 1fr)' },
+  date: { label: 'Day', width: '6.6rem' },
+  rate: { label: 'Rate', width: '6.4rem' },
+  way: { label: 'As given', width: '7.6rem' },
+  reverse: { label: 'The other way round', width: 'minmax(11.2rem, 1fr)' },
+  source: { label: 'From', width: 'minmax(5rem, 1fr)' },
 };
 
 const DOUBTS: ReadonlySet<string> = new Set(['rate.upside-down', 'rate.far-off']);
@@ -82,6 +82,10 @@ export const RateSheet = ({ view, chosen }: { readonly view: CurrenciesView; rea
     ...(id === 'reverse' || id === 'source' ? { tone: 'text-ink-2' } : {}),
   }));
   const told = rows.rows.find(({ key }) => key === selected);
+  const says = [
+    ...Object.values(told?.unread ?? {}).map((one) => one.says),
+    ...(told?.refused ?? []).map(({ message }) => message),
+  ].join(' ');
   const doubt = told?.refused.find(({ code }) => DOUBTS.has(code));
   return (
     <section aria-labelledby="rate-rows" className="mt-3">
@@ -99,11 +103,9 @@ export const RateSheet = ({ view, chosen }: { readonly view: CurrenciesView; rea
         )}
       </div>
       <Problems problems={rows.problems} />
-      {told !== undefined && (
+      {told !== undefined && says !== '' && (
         <p role="status" className="flex min-h-6 flex-wrap items-center gap-x-2 text-sm text-brick">
-          {[...Object.values(told.unread).map(({ says }) => says), ...told.refused.map(({ message }) => message)].join(
-            ' ',
-          )}
+          {says}
           {doubt?.code === 'rate.upside-down' && (
             <button
               type="button"
@@ -124,7 +126,7 @@ export const RateSheet = ({ view, chosen }: { readonly view: CurrenciesView; rea
           )}
         </p>
       )}
-      <div className="-mx-4 flex max-h-[26rem] min-h-0 flex-col pt-1">
+      <div className="-ml-4 flex max-h-[26rem] min-h-0 flex-col max-xl:-mr-4">
         <DataSheet<Row>
           label="Rates, newest first"
           heading={`${frame.name} · rates of ${chosen} against ${frame.currency}`}

@@ -74,9 +74,10 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
           label={`Rates of 1 ${unit} in ${quote}, ${plural(points.length, 'point')}; the marked one is used at the opening date`}
         />
       )}
-      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 xl:grid-cols-[minmax(0,1fr)_16.5rem]">
         <div>
           <TypeRate view={view} chosen={chosen} />
+          <RateSheet view={view} chosen={chosen} />
         </div>
         <div>
           <h3 className="title mb-1 text-base">From a file or the rate service</h3>
@@ -89,7 +90,6 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
           />
         </div>
       </div>
-      <RateSheet view={view} chosen={chosen} />
     </section>
   );
 };
