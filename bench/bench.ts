@@ -295,12 +295,13 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     )
       await new Promise((resolve) => setTimeout(resolve, 50));
   };
-  const page = await (
+  const context = await (
     await chromium.launch({
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
     })
-  ).newPage({ viewport: { width: 1280, height: 800 } });
+  ).newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
   try {
     await ready(`${app}/new`);
     await ready(empty);
@@ -313,12 +314,11 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
       return answer;
     };
     const get = (url: string) => () => answered(url).then((response) => response.text());
-    await page.context().addCookies(
-      cookie.split('; ').map((one) => {
-        const [name = '', ...value] = one.split('=');
-        return { name, value: value.join('='), url: app };
-      }),
-    );
+    const cookies = cookie.split('; ').map((one) => {
+      const [name = '', ...value] = one.split('=');
+      return { name, value: value.join('='), url: app };
+    });
+    await context.addCookies(cookies);
     await get(openings)();
     note(
       'opening-balance page, 5,000 accounts, server time',
@@ -348,14 +348,17 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     );
     /** All JavaScript that a page loads in a browser that has nothing of it yet. */
     const scripts = async (url: string): Promise<number> => {
-      const fresh = await page.context().newPage();
+      const nobody = await context.browser()?.newContext();
+      if (nobody === undefined) throw new Error('no browser');
+      await nobody.addCookies(cookies);
+      const fresh = await nobody.newPage();
       const bodies: Promise<number>[] = [];
       fresh.on('response', (response) => {
         if (/\.js(\?|$)/.test(response.url())) bodies.push(response.body().then((body) => body.length));
       });
       await fresh.goto(url, { waitUntil: 'networkidle' });
       const sizes = await Promise.all(bodies);
-      await fresh.close();
+      await nobody.close();
       return sizes.reduce((all, size) => all + size, 0) / 1024;
     };
     note('JavaScript shipped, unpacked', await scripts(openings), 'an empty Next.js page', await scripts(empty), 'kB');
@@ -413,7 +416,7 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     const schedule = `${app}/books/${String(items.books)}/schedules/${String(items.account)}`;
     await itemsInBrowser(note, page, schedule, bareTyped);
   } finally {
-    await page.context().browser()?.close();
+    await context.browser()?.close();
     for (const child of [ours, theirs]) {
       child.kill('SIGTERM');
       await new Promise((resolve) => child.once('exit', resolve));

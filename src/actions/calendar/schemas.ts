@@ -3,7 +3,7 @@ import { plainDate, readDate } from '@/core/base/dates';
 import type { Naming } from '@/core/calendar/naming';
 import { type Pattern, WEEK_GROUPS } from '@/core/calendar/pattern';
 import { PERIOD_STATES } from '@/core/calendar/states';
-import { MOST_PERIODS, type YearPlan } from '@/core/calendar/year';
+import { MOST_PERIODS, PERIOD_CHARACTERS, type YearPlan } from '@/core/calendar/year';
 import { id } from '../kernel/inputs';
 
 const iso = z.string().refine((text) => readDate(text).ok, 'This is no date between 1950 and 2150.');
@@ -59,8 +59,8 @@ export const yearPlan = z.object({
 
 const periodSchema = z.object({
   kind: z.enum(['regular', 'adjustment']),
-  code: text('A code', 20).trim().min(1, 'A period needs a code.'),
-  name: text('A name', 60).trim().min(1, 'A period needs a name.'),
+  code: text('A code', PERIOD_CHARACTERS.code).trim().min(1, 'A period needs a code.'),
+  name: text('A name', PERIOD_CHARACTERS.name).trim().min(1, 'A period needs a name.'),
   start: isoDate,
   end: isoDate,
   /** Given when a calendar is brought from a file; otherwise states follow from what stands. */

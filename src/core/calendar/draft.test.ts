@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plainDate } from '../base/dates';
-import { type Draft, addAfter, addBefore, offerEnd, redrawYear, rename, takeAway } from './draft';
+import { type Draft, addAfter, addBefore, listEnds, offerEnd, redrawYear, rename, takeAway } from './draft';
 import type { Pattern } from './pattern';
 import { PLAIN_PLAN, isRegular, partitionProblems, planYear } from './year';
 
@@ -51,6 +51,18 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
       if (period === undefined) return { ok: true, value: years };
       const offered = offerEnd(years, at % years.length, place, period.end.add({ days }));
       return offered.ok ? { ok: true, value: offered.value.years } : offered;
+    }),
+  fc
+    .record({ at: fc.nat({ max: 8 }), moves: fc.array(fc.tuple(fc.nat({ max: 12 }), fc.integer({ min: -9, max: 9 }))) })
+    .map(({ at, moves }): Step => (years) => {
+      const periods = years[at % years.length]?.periods.filter(isRegular) ?? [];
+      const ends = new Map(
+        moves.flatMap(([place, days]) => {
+          const end = periods[place]?.end.add({ days });
+          return end === undefined ? [] : [[place, end] as const];
+        }),
+      );
+      return listEnds(years, at % years.length, ends);
     }),
 );
 

@@ -1,8 +1,18 @@
 import { type Result, fail, ok, problem } from '../base/result';
 import { type PlainDate, before } from '../base/dates';
-import type { Sentence } from '../base/sentence';
+import { type Sentence, dated, say } from '../base/sentence';
 import { moveEnd } from './edit';
-import { type FiscalYear, type YearPlan, isRegular, planShifted, planYear, yearAfter, yearBefore } from './year';
+import type { Pattern } from './pattern';
+import {
+  type FiscalYear,
+  type Period,
+  type YearPlan,
+  isRegular,
+  planShifted,
+  planYear,
+  yearAfter,
+  yearBefore,
+} from './year';
 
 /** A year of a calendar that is being changed and not taken yet; `id` is the year that stands in its place. */
 export interface DraftYear extends FiscalYear {
@@ -116,6 +126,30 @@ export const offerEnd = (
     );
   const joined = rejoin(put(years, at, listed), at);
   return joined.ok ? ok({ years: joined.value, says: moved.value.says }) : joined;
+};
+
+/** The calendar with several last days of a year's regular periods put at once, by their places; names and codes stay. */
+export const listEnds = (years: Draft, at: number, ends: ReadonlyMap<number, PlainDate>): Result<Draft> => {
+  const year = years[at];
+  if (year === undefined) return fail(problem('year.unknown', 'There is no such year in this calendar any more.'));
+  const listed: Period[] = [];
+  for (const period of year.periods.filter(isRegular)) {
+    const start = listed.at(-1)?.end.add({ days: 1 }) ?? year.start;
+    const end = ends.get(listed.length) ?? period.end;
+    if (before(end, start))
+      return fail(
+        problem(
+          'period.backwards',
+          say`${period.name} would begin on ${dated(start)} and cannot end on ${dated(end)}. Give each period a later last day than the one before it.`,
+          'end',
+        ),
+      );
+    listed.push({ ...period, start, end });
+  }
+  const end = listed.at(-1)?.end ?? year.end;
+  const pattern: Pattern = { kind: 'list', ends: listed.map((period) => period.end.toString()) };
+  const others = year.periods.filter((one) => !isRegular(one)).map((one) => ({ ...one, start: end, end }));
+  return rejoin(put(years, at, { ...year, end, periods: [...listed, ...others], plan: { ...year.plan, pattern } }), at);
 };
 
 /** The calendar with another name for a year, or another name or code for one of its periods. */

@@ -175,6 +175,9 @@ export const periodOf = <P extends Pick<Period, 'start' | 'end'>>(
   date: PlainDate,
 ): P | undefined => periods.find((period) => !before(date, period.start) && !before(period.end, date));
 
+/** The most characters of a period's code and name. */
+export const PERIOD_CHARACTERS = { code: 20, name: 60 } as const;
+
 export const isRegular = (period: { readonly kind: PeriodKind }): boolean => period.kind === 'regular';
 
 /**

@@ -14,16 +14,16 @@ import { Problems } from '../parts/problems';
 import { CutoverForm } from './cutover-form';
 import { DraftBar } from './draft-bar';
 import { NamingFields, PatternFields } from './pattern-fields';
-import { PeriodTable } from './period-table';
+import { PeriodSheet } from './period-sheet';
 import { StateBar } from './state-bar';
 import { type CalendarView, useCalendarDraft } from './use-draft';
 import { YearBand } from './year-band';
 import { YearStrip } from './year-strip';
 
 const KEYS = [
-  ['Enter', 'on a period: choose it'],
-  ['Shift Enter', 'choose everything from the first chosen through here'],
-  ['Enter, Esc', 'in a name or a last day: keep it, put it back'],
+  ['type, Enter or F2', 'edit a name, a code or a last day'],
+  ['Shift and arrows', 'choose several periods, for their state'],
+  ['Ctrl V', 'paste names or last days from a spreadsheet'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo a step that is not taken yet'],
 ] as const;
 
@@ -158,15 +158,18 @@ export const CalendarSheet = (view: CalendarView) => {
           </p>
         ))}
         <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-x-6 gap-y-4 xl:grid-cols-[minmax(0,1fr)_18.5rem]">
-          <div className="overflow-x-auto">
-            <PeriodTable
+          <div className="-ml-4 max-xl:-mr-4">
+            <PeriodSheet
+              key={at}
+              heading={`${frame.name} · periods of ${year.name}`}
               years={shown}
               at={at}
               states={states}
               cutover={draft.cutover}
               dates={frame.dates}
+              open={frame.may.includes('calendar.change')}
               chosen={range}
-              onChoose={choose}
+              onChoose={setRange}
               onChange={(next) => draft.take({ ok: true, value: next })}
             />
           </div>

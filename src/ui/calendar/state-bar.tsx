@@ -45,7 +45,7 @@ export const StateBar = ({ books, range, through }: Props) => {
   if (range.length === 0)
     return (
       <p className="note py-2">
-        Choose a period in the band or by its code; Shift and a second one choose the range between.
+        Choose a period in the band or in its row; Shift and a second one choose the range between.
       </p>
     );
   return (

@@ -4,6 +4,7 @@ import { type ReactNode } from 'react';
 import { readClipboard } from '@/core/files/clipboard';
 import type { Choice } from '../parts/picker';
 import { CellEditor } from './cell-editor';
+import type { Range } from './cells';
 import { ChoiceEditor } from './choice-editor';
 import { type PrintedRow, PrintedSheet } from './printed-sheet';
 import { useSheet } from './use-sheet';
@@ -49,7 +50,7 @@ interface Props<Row> {
   /** The id that the next new row will have: whoever typed into the blank row stays on it. Without one the rows are all there are. */
   readonly blank?: string;
   readonly selected: string | undefined;
-  readonly onSelect: (id: string | undefined) => void;
+  readonly onSelect: (id: string | undefined, chosen: Range) => void;
   /** Whether rows can be typed, added and deleted. */
   readonly open: boolean;
   /** Rows that take nothing although the others do. */
@@ -127,7 +128,7 @@ export const DataSheet = <Row,>({
     height: ROW,
     start: { row: 0, column: first },
     selected,
-    onSelect: (id) => onSelect(id === blank ? undefined : id),
+    onSelect: (id, chosen) => onSelect(id === blank ? undefined : id, chosen),
     takes,
     opens: (line, at, typed) => {
       if (columns[at]?.kind !== 'check') return takes(line, at);

@@ -33,7 +33,8 @@ interface Wanted<Row, Id> {
   /** Where it stands before anybody moves; of an account that is chosen already, the column counts alone. */
   readonly start: Cell;
   readonly selected: Id | undefined;
-  readonly onSelect: (id: Id | undefined) => void;
+  /** Somebody went to a cell; with all that is chosen then. */
+  readonly onSelect: (id: Id | undefined, chosen: Range) => void;
   /** Whether Tab halts at a cell: whether it takes what is typed. */
   readonly takes: (row: Row, column: number) => boolean;
   /** Whether a cell opens; with a character where one was typed on it. What it then shows is the sheet's own. */
@@ -126,7 +127,7 @@ export const useSheet = <Row, Id>(wanted: Wanted<Row, Id>): Sheet => {
     const row = rows[next.active.row];
     const id = row === undefined ? undefined : idOf(row);
     setKept(id);
-    onSelect(id);
+    onSelect(id, chosenIn(next));
   };
   const stops = ({ row, column }: Cell): boolean => {
     const one = rows[row];
