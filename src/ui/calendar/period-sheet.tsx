@@ -38,13 +38,13 @@ interface Row {
 }
 
 const COLUMNS: Readonly<Record<PeriodColumn, { readonly label: string; readonly width: string }>> = {
-  code: { label: 'Code', width: '7rem' },
-  name: { label: 'Period', width: 'minmax(8.5rem, 1fr)' },
-  start: { label: 'First day', width: '6.8rem' },
-  end: { label: 'Last day', width: '6.8rem' },
-  days: { label: 'Days', width: '3.6rem' },
-  weeks: { label: 'Weeks', width: '5.2rem' },
-  state: { label: 'State', width: '5rem' },
+  code: { label: 'Code', width: '6.4rem' },
+  name: { label: 'Period', width: 'minmax(7rem, 1fr)' },
+  start: { label: 'First day', width: '6.4rem' },
+  end: { label: 'Last day', width: '6.4rem' },
+  days: { label: 'Days', width: '3.2rem' },
+  weeks: { label: 'Weeks', width: '4.6rem' },
+  state: { label: 'State', width: '4.6rem' },
 };
 const TAKES: ReadonlySet<PeriodColumn> = new Set(['code', 'name', 'end']);
 
