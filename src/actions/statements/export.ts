@@ -18,7 +18,6 @@ import { auditPartiesView } from '../schedules/audit-parties';
 import { contactsReport, scheduleReport, thingsReport } from '@/core/statements/schedules';
 import { codeBook } from '@/core/schedules/analysis';
 import { isThings } from '@/core/schedules/kinds';
-import type { SheetForm } from '@/core/statements/reports';
 import { STATEMENT_KINDS, type StatementKind } from '@/core/statements/statements';
 import { type PdfSize, type Print, toPdf } from '../../print/pdf';
 import { documentXlsx } from '../../print/xlsx';
@@ -30,7 +29,7 @@ import { now } from '../kernel/context';
 import { compareView, openingsView } from '../openings/views';
 import { wholePaper } from '../papers/views';
 import { analysisView, contactsView, scheduleView } from '../schedules/views';
-import { printView, statementView } from './views';
+import { type StatementWish, printView, statementView } from './views';
 
 export const isStatementKind = (text: string): text is StatementKind =>
   (STATEMENT_KINDS as readonly string[]).includes(text);
@@ -76,8 +75,8 @@ const fileOf = async (
 };
 
 /** A statement as a file. */
-export const exportStatement = async (id: number, kind: StatementKind, form: SheetForm, format: FileFormat) => {
-  const view = await statementView(id, kind, form);
+export const exportStatement = async (id: number, kind: StatementKind, wish: StatementWish, format: FileFormat) => {
+  const view = await statementView(id, kind, wish);
   return view === undefined ? undefined : fileOf(id, view.frame.openingDate, view.document, format);
 };
 

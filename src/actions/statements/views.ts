@@ -4,15 +4,16 @@ import { openingDate } from '@/core/calendar/cutover';
 import { periodOf } from '@/core/calendar/year';
 import type { AccountId } from '@/core/chart/account';
 import { standing } from '@/core/ledger/level';
-import { type Minor, NIL } from '@/core/money/minor';
-import { LAST_YEAR, comparativeColumns } from '@/core/openings/comparatives';
+import { LAST_YEAR, adjustmentsOf, comparativeColumns, isAdjusted, lastYearOf } from '@/core/openings/comparatives';
 import type { Document } from '@/core/statements/document';
 import {
   type Head,
+  type LastYear,
   type SheetForm,
   balanceSheetReport,
   incomeReport,
   journalReport,
+  sheetForm,
   trialBalanceReport,
 } from '@/core/statements/reports';
 import {
@@ -76,23 +77,45 @@ const shownJournals = async (
   );
 };
 
-/** Last year's closing balances, where there are any. */
+/** The adjustment periods that a statement may leave out: their names, whether anything in it is of them, and whether they are left out. */
+export interface Adjustments {
+  readonly periods: readonly string[];
+  readonly some: boolean;
+  readonly out: boolean;
+}
+
+/** Last year's closing balances, where there are any, and what adjustment periods have to do with them. */
 const lastYear = async (
   { tx, books }: Pick<BooksContext, 'tx' | 'books'>,
   { years }: Pick<BooksState, 'years'>,
-): Promise<{ readonly date: string; readonly amounts: ReadonlyMap<AccountId, Minor> } | null> => {
-  const column = comparativeColumns(years, books.cutover).find((one) => one.column === LAST_YEAR);
-  const amounts = new Map(
-    [...(await comparativesOf(tx, books.id))].flatMap(([account, own]) => {
-      const amount = own.get(LAST_YEAR) ?? NIL;
-      return amount === 0n ? [] : [[account, amount] as const];
-    }),
-  );
-  return column === undefined || amounts.size === 0 ? null : { date: column.end, amounts };
+  wish: StatementWish,
+): Promise<{ readonly last: LastYear | null; readonly adjustments: Adjustments | null }> => {
+  const columns = comparativeColumns(years, books.cutover);
+  const periods = adjustmentsOf(columns);
+  const comparatives = await comparativesOf(tx, books.id);
+  const out = wish.adjustments === 'out' && periods.length > 0;
+  const amounts = lastYearOf(comparatives, !out);
+  const date = columns.find(({ column }) => column === LAST_YEAR)?.end;
+  return {
+    last: date === undefined || amounts.size === 0 ? null : { date, amounts, without: out ? periods : [] },
+    adjustments: periods.length === 0 ? null : { periods, some: isAdjusted(comparatives), out },
+  };
 };
 
+/** How somebody wants to see a statement. */
+export interface StatementWish {
+  readonly form: SheetForm;
+  readonly adjustments: 'in' | 'out';
+}
+
+/** The wish in an address; what it does not say is as usual. */
+export const statementWish = (asked: Readonly<Record<string, string | undefined>>): StatementWish => ({
+  form: sheetForm(asked.form),
+  adjustments: asked.adjustments === 'out' ? 'out' : 'in',
+});
+
 /** The statements of what is posted; before the first posting, of the draft, and said so. */
-export const statementView = (id: number, kind: StatementKind, form: SheetForm = 'list') =>
+export const statementView = (id: number, kind: StatementKind, wish: StatementWish = statementWish({})) =>
   page('books.see', id, async ({ tx, books }, state) => {
     const journals = await journalsOf(tx, books.id);
     const balances = journals.length > 0 ? await ledgerBalances(tx, books.id) : standing(state.amounts);
@@ -104,12 +127,13 @@ export const statementView = (id: number, kind: StatementKind, form: SheetForm =
       yearStart: state.atYearStart ? null : (year?.start.toString() ?? null),
       standing: howItStands(journals, await setsOf(tx, books.id)),
     };
+    const { last, adjustments } = await lastYear({ tx, books }, state, wish);
     const build = async (): Promise<Document> => {
       switch (kind) {
         case 'trial-balance':
-          return trialBalanceReport(trialBalance(state.accounts, balances), head, await lastYear({ tx, books }, state));
+          return trialBalanceReport(trialBalance(state.accounts, balances, last?.amounts), head, last);
         case 'balance-sheet':
-          return balanceSheetReport(balanceSheet(state.accounts, balances), head, form);
+          return balanceSheetReport(balanceSheet(state.accounts, balances), head, wish.form);
         case 'income-statement':
           return incomeReport(incomeStatement(state.accounts, balances), head);
         case 'journal':
@@ -118,7 +142,9 @@ export const statementView = (id: number, kind: StatementKind, form: SheetForm =
     };
     return {
       kind,
-      form,
+      form: wish.form,
+      // Only the trial balance tells of last year; of this year's, nothing is carried over.
+      adjustments: adjustments && { ...adjustments, some: adjustments.some && kind === 'trial-balance' },
       letterhead: await letterheadOf(tx, books),
       paperSize: books.facts.paperSize,
       document: await build(),

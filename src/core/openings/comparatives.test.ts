@@ -6,7 +6,15 @@ import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, add, minor, negate, sum } from '../money/minor';
 import { plainDate } from '../base/dates';
 import { equityCarried } from './equity';
-import { LAST_YEAR, budgetFromLastYear, columnNamed, comparativeColumns, comparativeFaults } from './comparatives';
+import {
+  LAST_YEAR,
+  adjustmentsOf,
+  lastYearOf,
+  budgetFromLastYear,
+  columnNamed,
+  comparativeColumns,
+  comparativeFaults,
+} from './comparatives';
 
 const amount = fc.bigInt({ min: -(10n ** 12n), max: 10n ** 12n }).map(minor);
 
@@ -30,6 +38,51 @@ describe('equity', () => {
         for (const { id, classification } of posting) if (isResult(typeOf(classification))) figures.set(id, since);
         expect(equityCarried(chart, figures, lastYear)?.apart).toBe(equity.length === 0 ? undefined : since);
         expect(equityCarried(chart, figures, new Map())).toBeUndefined();
+      }),
+    );
+  });
+});
+
+describe('adjustment periods of last year', () => {
+  const year = (of: number, adjustments: readonly string[]) => {
+    const [start, end] = [plainDate(`${String(of)}-01-01`), plainDate(`${String(of)}-12-31`)];
+    const regular = { name: `All ${String(of)}`, start, end, kind: 'regular' as const };
+    return {
+      start,
+      end,
+      periods: [regular, ...adjustments.map((name) => ({ name, start: end, end, kind: 'adjustment' as const }))],
+    };
+  };
+  it('are those of the year before where it is drawn, else as many as this year has', () => {
+    const labels = (years: Parameters<typeof comparativeColumns>[0]) =>
+      adjustmentsOf(comparativeColumns(years, plainDate('2026-01-01')));
+    expect(labels([year(2025, ['Audit', 'Tax']), year(2026, ['Adjustment'])])).toEqual(['Audit', 'Tax']);
+    expect(labels([year(2026, ['Adjustment'])])).toEqual(['Adjustment']);
+    expect(labels([year(2026, [])])).toEqual([]);
+  });
+  it('change nothing where they are included, are taken off where they are left out, and lead to no figure', () => {
+    fc.assert(
+      fc.property(fc.array(fc.record({ last: amount, one: amount, two: amount }), { maxLength: 6 }), (rows) => {
+        const plain = new Map(rows.map(({ last }, at) => [accountId(at + 1), new Map([[LAST_YEAR, last], [1, minor(7n)]])])); // prettier-ignore
+        const adjusted = new Map(
+          rows.map(({ last, one, two }, at) => [
+            accountId(at + 1),
+            new Map([[LAST_YEAR, last], [1, minor(7n)], [61, one], [62, two]]), // prettier-ignore
+          ]),
+        );
+        expect(lastYearOf(adjusted, true)).toEqual(lastYearOf(plain, true));
+        const without = lastYearOf(adjusted, false);
+        rows.forEach(({ last, one, two }, at) => expect(without.get(accountId(at + 1)) ?? 0n).toBe(last - one - two));
+        const chart = rows.map((_, at) => ({
+          id: accountId(at + 1),
+          classification: 'current-asset' as const,
+          heading: false,
+        }));
+        expect(comparativeFaults(chart, new Map(), adjusted).apart).toEqual(
+          comparativeFaults(chart, new Map(), plain).apart,
+        );
+        // What adjusts nets to zero like every column of entries.
+        expect(comparativeFaults(chart, new Map(), adjusted).nets.get(61) ?? 0n).toBe(sum(rows.map(({ one }) => one)));
       }),
     );
   });
@@ -160,12 +213,15 @@ describe('the columns of the comparatives', () => {
     const columns = comparativeColumns(years, plainDate('2026-04-01'), true);
     expect(columns.map(({ column, label }) => [column, label])).toEqual([
       [0, 'Last year’s close'],
+      [61, 'of it Adjustment'],
       [1, 'Q1'],
       [101, 'Budget Q1'],
       [102, 'Budget Q2'],
     ]);
     expect(columnNamed('Budget 31.03.2026', columns)).toBe(101);
     expect(columnNamed('31.03.2026', columns)).toBe(1);
+    expect(columnNamed('31.12.2025', columns)).toBe(0);
+    expect(columnNamed('of it Adjustment', columns)).toBe(61);
     const chart = [
       { id: accountId(1), classification: 'revenue' as const, heading: false },
       { id: accountId(2), classification: 'current-asset' as const, heading: false },

@@ -13,20 +13,35 @@ import { lexicon } from '../words/lexicon';
 /** Column 0 holds last year's closing balances, columns from 1 the movements of this year's elapsed periods. */
 export const LAST_YEAR = 0;
 
+/** Columns behind this one, up to as many as a year has, hold what the adjustment periods of last year made of its close. */
+const ADJUSTED = 60;
+const MOST_ADJUSTED = 3;
+const OF_IT = 'of it ';
+export const isAdjustment = (column: number): boolean => column > ADJUSTED && column <= ADJUSTED + MOST_ADJUSTED;
+
 /** Columns behind this one hold the budget of the year's periods: 101 that of the first. */
 const BUDGET = 100;
 export const isBudget = (column: number): boolean => column > BUDGET;
 
-/** A column of the comparatives: last year's close, an elapsed period of this year, or the budget of a period. */
+/** Whether a column leads to the opening figure: it is neither a budget nor a part of another one. */
+export const isCounted = (column: number): boolean => !isBudget(column) && !isAdjustment(column);
+
+/** A column of the comparatives: last year's close and what of it is of adjustments, an elapsed period of this year, or the budget of a period. */
 export interface ComparativeColumn {
   readonly column: number;
   readonly label: string;
-  /** Its last day, ISO. */
+  /** Its last day, ISO; empty for a part of another column, which is named by its label alone. */
   readonly end: string;
 }
 
 type Year = Pick<FiscalYear, 'start' | 'end'> & {
   readonly periods: readonly (Pick<Period, 'name' | 'start' | 'end'> & Partial<Pick<Period, 'kind'>>)[];
+};
+
+/** The adjustment periods of the year before, as it stands in the calendar; where it does not, they are taken to be those of this one. */
+const adjustmentsBefore = (years: readonly Year[], year: Year): Year['periods'] => {
+  const before = years.find(({ end }) => end.equals(dayBefore(year.start))) ?? year;
+  return before.periods.filter(({ kind }) => kind === 'adjustment').slice(0, MOST_ADJUSTED);
 };
 
 /** The columns of a set of books; with budgets, one for each regular period of the year besides. */
@@ -40,6 +55,12 @@ export const comparativeColumns = (
     ? []
     : [
         { column: LAST_YEAR, label: 'Last year’s close', end: dayBefore(year.start).toString() },
+        ...adjustmentsBefore(years, year).map(({ name }, at) => ({
+          column: ADJUSTED + 1 + at,
+          label: `${OF_IT}${name}`,
+          // No day of a paper means a part of that day's close.
+          end: '',
+        })),
         ...elapsedPeriods(year, cutover).map(({ name, end }, at) => ({
           column: at + 1,
           label: name,
@@ -74,6 +95,7 @@ export const columnNamed = (title: string, all: readonly ComparativeColumn[]): n
     columns.find(
       ({ column, end }) =>
         column !== LAST_YEAR &&
+        end !== '' &&
         days.length === 0 &&
         (year === undefined || end.startsWith(year)) &&
         words.some((word) => word.length >= 3 && MONTHS[Number(end.slice(5, 7)) - 1]?.startsWith(word) === true),
@@ -83,6 +105,24 @@ export const columnNamed = (title: string, all: readonly ComparativeColumn[]): n
 
 /** Amounts by account and column, debit positive. */
 export type Comparatives = ReadonlyMap<AccountId, ReadonlyMap<number, Minor>>;
+
+/** The names of the adjustment periods of last year among the columns. */
+export const adjustmentsOf = (columns: readonly ComparativeColumn[]): readonly string[] =>
+  columns.filter(({ column }) => isAdjustment(column)).map(({ label }) => label.slice(OF_IT.length));
+
+/** Whether anything of last year's close is of its adjustment periods. */
+export const isAdjusted = (comparatives: Comparatives): boolean =>
+  [...comparatives.values()].some((columns) => [...columns.keys()].some(isAdjustment));
+
+/** What accounts closed last year at, with or without what its adjustment periods made of it; accounts at nil are left out. */
+export const lastYearOf = (comparatives: Comparatives, adjusted: boolean): ReadonlyMap<AccountId, Minor> =>
+  new Map(
+    [...comparatives].flatMap(([account, columns]) => {
+      let amount = columns.get(LAST_YEAR) ?? NIL;
+      if (!adjusted) for (const [column, part] of columns) if (isAdjustment(column)) amount = subtract(amount, part);
+      return amount === 0n ? [] : [[account, amount] as const];
+    }),
+  );
 
 export interface ComparativeFaults {
   /** What each column comes to; a column that holds anything nets to zero, but for a budget, which comes to the result that is planned. */
@@ -106,14 +146,14 @@ export const comparativeFaults = (
   const nets = new Map<number, Minor>();
   for (const columns of comparatives.values())
     for (const [column, amount] of columns) nets.set(column, add(nets.get(column) ?? NIL, amount));
-  const monthly = [...nets.keys()].some((column) => column !== LAST_YEAR && !isBudget(column));
+  const monthly = [...nets.keys()].some((column) => column !== LAST_YEAR && isCounted(column));
   const apart = new Map<AccountId, Minor>();
   if (monthly)
     for (const { id, classification, heading } of accounts) {
       if (heading) continue;
       let leads: Minor = NIL;
       for (const [column, amount] of comparatives.get(id) ?? [])
-        if (!isBudget(column) && (column !== LAST_YEAR || !isResult(typeOf(classification))))
+        if (isCounted(column) && (column !== LAST_YEAR || !isResult(typeOf(classification))))
           leads = add(leads, amount);
       const off = subtract(figures.get(id) ?? NIL, leads);
       if (off !== 0n) apart.set(id, off);

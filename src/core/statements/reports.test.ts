@@ -93,7 +93,7 @@ describe('statements as documents', () => {
     fc.assert(
       fc.property(books, ({ accounts, balances }) => {
         const trial = trialBalance(accounts, balances);
-        const before = { date: '2026-01-31', amounts: balances };
+        const before = { date: '2026-01-31', amounts: balances, without: [] };
         const report = trialBalanceReport(trial, HEAD, before);
         const total = report.sections[0]?.lines.at(-1);
         expect(amountOf(total, 2)).toBe(amountOf(total, 3));

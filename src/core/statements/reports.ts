@@ -25,12 +25,15 @@ export interface Head {
 
 const at = ({ openingDate, currency }: Head): Sentence => say`At close of ${dated(openingDate)}, in ${currency}`;
 
+/** What accounts closed last year at, and which of its adjustment periods are left out of that. */
+export interface LastYear {
+  readonly date: string;
+  readonly amounts: ReadonlyMap<AccountId, Minor>;
+  readonly without: readonly string[];
+}
+
 /** The trial balance, with the year before beside it where that is known. */
-export const trialBalanceReport = (
-  { rows }: TrialBalance,
-  head: Head,
-  before: { readonly date: string; readonly amounts: ReadonlyMap<AccountId, Minor> } | null,
-): Document => {
+export const trialBalanceReport = ({ rows }: TrialBalance, head: Head, before: LastYear | null): Document => {
   const columns: Column[] = [
     { label: 'Code', kind: 'code' },
     { label: 'Account', kind: 'text' },
@@ -83,7 +86,12 @@ export const trialBalanceReport = (
     standing: head.standing,
     columns,
     sections: [{ title: null, lines: [...lines, total] }],
-    notes: before === null ? [] : [say`Last year’s figures are of ${dated(before.date)}.`],
+    notes:
+      before === null
+        ? []
+        : [
+            say`Last year’s figures are of ${dated(before.date)}${before.without.length === 0 ? '' : `, without ${before.without.join(', ')}`}.`,
+          ],
   };
 };
 

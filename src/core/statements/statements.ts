@@ -11,8 +11,12 @@ export interface TrialBalance {
   readonly totals: Totals;
 }
 
-/** Accounts with a balance, under their headings, in chart order. Amounts debit-positive. */
-export const trialBalance = (accounts: readonly Account[], balances: Balances): TrialBalance => {
+/** Accounts with a balance, now or last year, under their headings, in chart order. Amounts debit-positive. */
+export const trialBalance = (
+  accounts: readonly Account[],
+  balances: Balances,
+  lastYear: Balances = new Map(),
+): TrialBalance => {
   const rows = inTreeOrder(accounts).map(({ account, depth }) => ({
     account,
     depth,
@@ -22,7 +26,7 @@ export const trialBalance = (accounts: readonly Account[], balances: Balances): 
   const shown: (typeof rows)[number][] = [];
   let wanted = -1;
   for (const row of rows.reverse()) {
-    if (row.account.heading ? row.depth < wanted : row.amount !== 0n) {
+    if (row.account.heading ? row.depth < wanted : row.amount !== 0n || (lastYear.get(row.account.id) ?? NIL) !== 0n) {
       shown.push(row);
       wanted = row.depth;
     } else if (row.depth < wanted) wanted = row.depth;

@@ -3,7 +3,7 @@ import type { comparativesView } from '@/actions/openings/comparatives-view';
 import { called } from '@/core/chart/account';
 import { isResult, typeOf } from '@/core/ledger/classes';
 import { type Minor, NIL, sum } from '@/core/money/minor';
-import { LAST_YEAR, isBudget } from '@/core/openings/comparatives';
+import { LAST_YEAR, isAdjustment, isBudget, isCounted } from '@/core/openings/comparatives';
 import { AccountHistory, useStory } from '../chart/account-history';
 import { MarginPart } from '../frame/frame';
 import { sided } from '../parts/figures';
@@ -48,22 +48,24 @@ export const ComparativeMargin = ({
       </>
     );
   const result = isResult(typeOf(row.classification));
-  const counted = columns.filter(({ column }) => !isBudget(column) && (!result || column !== LAST_YEAR));
+  const counted = columns.filter(({ column }) => isCounted(column) && (!result || column !== LAST_YEAR));
   const budget = columns.filter(({ column }) => isBudget(column)).map(({ column }) => entered?.get(column) ?? NIL);
   const leads = sum(counted.map(({ column }) => entered?.get(column) ?? NIL));
   return (
     <>
       <h2 className="title text-lg leading-tight">{called(row)}</h2>
       <dl className="mt-1 mb-3 grid grid-cols-[1fr_auto] gap-x-3 text-sm">
-        {counted.map(({ column, label }) => {
-          const amount = entered?.get(column);
-          return amount === undefined ? null : (
-            <Fragment key={column}>
-              <dt>{label}</dt>
-              <dd className="text-right">{sided(amount, frame)}</dd>
-            </Fragment>
-          );
-        })}
+        {columns
+          .filter((one) => counted.includes(one) || (isAdjustment(one.column) && !result))
+          .map(({ column, label }) => {
+            const amount = entered?.get(column);
+            return amount === undefined ? null : (
+              <Fragment key={column}>
+                <dt className={isAdjustment(column) ? 'pl-3 text-ink-2' : ''}>{label}</dt>
+                <dd className="text-right">{sided(amount, frame)}</dd>
+              </Fragment>
+            );
+          })}
         <dt className="border-t border-hairline font-medium">come to</dt>
         <dd className="border-t border-hairline text-right font-medium">{sided(leads, frame)}</dd>
         <dt>opening figure</dt>

@@ -16,13 +16,22 @@ type View = NonNullable<Awaited<ReturnType<typeof statementView>>>;
 const FORM_WORDS = { list: 'down to net assets', account: 'two sides' } as const;
 
 /** A statement of the posted opening position (or, before posting, of the draft): on screen, on paper, as a file. */
-export const StatementSheet = ({ frame, kind, form, letterhead, paperSize, document }: View) => {
+export const StatementSheet = ({ frame, kind, form, adjustments, letterhead, paperSize, document }: View) => {
   const books = `/books/${String(frame.id)}`;
   const base = `${books}/statements`;
   const writing = writingOf(frame);
   const stands = saidOfStanding(document, writing);
   const about = tell(document.about, writing);
-  const asked = kind === 'balance-sheet' && form !== 'list' ? `?form=${form}` : '';
+  const out = adjustments?.out === true;
+  /** The address of this statement as it is asked for; what is as usual is left out. */
+  const asked = (how: { readonly form?: typeof form; readonly out?: boolean }): string => {
+    const { form: shown, out: left } = { form, out, ...how };
+    const wish = new URLSearchParams([
+      ...(kind === 'balance-sheet' && shown !== 'list' ? [['form', shown]] : []),
+      ...(left ? [['adjustments', 'out']] : []),
+    ]).toString();
+    return wish === '' ? '' : `?${wish}`;
+  };
   return (
     <Frame
       frame={frame}
@@ -40,7 +49,7 @@ export const StatementSheet = ({ frame, kind, form, letterhead, paperSize, docum
       }
       actions={
         <>
-          <SaveAs label="Save as" href={`${base}/${kind}/export${asked}`} />
+          <SaveAs label="Save as" href={`${base}/${kind}/export${asked({})}`} />
           <PrintButton />
         </>
       }
@@ -71,7 +80,7 @@ export const StatementSheet = ({ frame, kind, form, letterhead, paperSize, docum
               {SHEET_FORMS.map((one) => (
                 <Go
                   key={one}
-                  href={`${base}/balance-sheet${one === 'list' ? '' : `?form=${one}`}`}
+                  href={`${base}/balance-sheet${asked({ form: one })}`}
                   aria-current={one === form ? 'true' : undefined}
                   className={one === form ? 'font-semibold' : 'text-ink-2 hover:underline'}
                 >
@@ -81,6 +90,23 @@ export const StatementSheet = ({ frame, kind, form, letterhead, paperSize, docum
             </p>
           )}
         </div>
+        {adjustments !== null && (
+          <p className="no-print mb-3 flex flex-wrap gap-x-3 text-sm" role="group" aria-label="Adjustment periods">
+            <span className="text-ink-2">{adjustments.periods.join(', ')} of last year:</span>
+            {adjustments.some
+              ? [false, true].map((left) => (
+                  <Go
+                    key={String(left)}
+                    href={`${base}/${kind}${asked({ out: left })}`}
+                    aria-current={left === out ? 'true' : undefined}
+                    className={left === out ? 'font-semibold' : 'text-ink-2 hover:underline'}
+                  >
+                    {left ? 'left out' : 'included'}
+                  </Go>
+                ))
+              : 'nothing of it is in here, so this is the same with and without it'}
+          </p>
+        )}
         <DocumentView
           document={document}
           style={frame.style}

@@ -1,5 +1,5 @@
 import { exportStatement, isFileFormat, isStatementKind } from '@/actions/statements/export';
-import { sheetForm } from '@/core/statements/reports';
+import { statementWish } from '@/actions/statements/views';
 import { exported } from '@/app/download';
 import { idFrom } from '@/app/parameters';
 import { guarded } from '@/app/guarded';
@@ -14,6 +14,9 @@ export const GET = guarded(
     const format = asked.get('format');
     if (!isStatementKind(kind) || !isFileFormat(format))
       return new Response('There is no such export.', { status: 404 });
-    return exported(idFrom(books), await exportStatement(idFrom(books), kind, sheetForm(asked.get('form')), format));
+    return exported(
+      idFrom(books),
+      await exportStatement(idFrom(books), kind, statementWish(Object.fromEntries(asked)), format),
+    );
   },
 );
