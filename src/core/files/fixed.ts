@@ -65,11 +65,35 @@ const withoutLabel = (line: string): string =>
     ? line
     : line.replace(/^.*\p{L}\S*(?: \S+(?=\s{2}))?/u, (label) => ' '.repeat(label.length));
 
+/** A line that begins with a day, as entries and documents do. */
+const DAY_FIRST = /^ {0,8}(?:\d{1,2}[./-]\d{1,2}(?:[./-]\d{2,4})?|\d{4}-\d{2}-\d{2}|\d{1,2}[ -]\p{L}{3,9})\.?(?= )/u;
+const FEWEST_DAYS = 3;
+
+/**
+ * What tells where columns end: where most lines begin with a day, the others, which are balances, sums and titles, go across columns,
+ * and only their figures tell; a title with a label before its figure ("Limit: 5,000") tells nothing.
+ */
+const telling = (figures: readonly string[]): readonly string[] => {
+  const dated = figures.filter((line) => DAY_FIRST.test(line)).length;
+  if (dated < FEWEST_DAYS || dated * 2 < figures.length) return figures;
+  return figures.flatMap((line) => (DAY_FIRST.test(line) ? line : /:\s/.test(line) ? [] : onlyFigures(line)));
+};
+
+/** A line with blanks in the place of everything but its figures. */
+const onlyFigures = (line: string): string => {
+  let kept = '';
+  for (;;) {
+    const found = FIGURE.exec(line.slice(kept.length));
+    if (found === null) return kept;
+    kept += ' '.repeat(found.index) + found[0];
+  }
+};
+
 /** The columns of a printed list. */
 export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] => {
-  const figures = lines
-    .slice(0, LOOKED_AT)
-    .filter((line) => line.length <= MOST_LINE && FIGURE.test(line) && !RULE.test(line));
+  const figures = telling(
+    lines.slice(0, LOOKED_AT).filter((line) => line.length <= MOST_LINE && FIGURE.test(line) && !RULE.test(line)),
+  );
   const width = figures.reduce((widest, line) => Math.max(widest, line.length), 0);
   const filled = new Uint32Array(width);
   for (const line of figures.map(withoutLabel))
@@ -186,6 +210,9 @@ const cutWords = (line: string, columns: readonly FixedColumn[]): string[] => {
   return cells;
 };
 
+/** "Account: B004 Brine Ltd   Limit: 5,000": what is said of whoever follows, in labels of its own. */
+const isLabelled = (line: string): boolean => line.split(/\p{L}: {1,9}(?=\S)/u).length > 2 && /\S {2}/.test(line);
+
 /**
  * A line taken apart, never within a word. What stands between two columns belongs to the right one where that holds figures,
  * which are set to the right, as their titles are; a text that reaches over the end of its column stays whole.
@@ -198,7 +225,7 @@ export const cutLine = (line: string, columns: readonly FixedColumn[]): string[]
     const own = columns.findIndex(({ to }) => to > start);
     return columns.map((_, at) => (at === Math.max(0, own) ? line : ''));
   }
-  if (!holdsFigures(line, columns) && !RULE.test(line)) return cutWords(line, columns);
+  if ((!holdsFigures(line, columns) && !RULE.test(line)) || isLabelled(line)) return cutWords(line, columns);
   const cells: string[] = [];
   let from = 0;
   columns.forEach((_, at) => {

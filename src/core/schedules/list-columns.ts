@@ -37,6 +37,8 @@ export interface Content {
   readonly fractions: number;
   readonly currencies: number;
   readonly codes: number;
+  /** "430.015" in every row: codes in parts, which could be thousands too. */
+  readonly parted: boolean;
   /** Codes, or words in capitals: what stands for somebody without being their name. */
   readonly marks: number;
   /** Short, with a digit: "INV 77". */
@@ -55,6 +57,7 @@ export interface Content {
 
 const isAmount = (text: string): boolean =>
   /\d/.test(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined);
+const PARTED = /^\d{1,4}(?:\.\d{3}){1,4}$/;
 const isCode = (text: string): boolean =>
   text.length <= 14 && !/[\s%]/.test(text) && /\d/.test(text) && !/^\d{1,3}(?:[.,]\d{3})+$/.test(text);
 
@@ -73,6 +76,7 @@ export const contentOf = (cells: readonly string[]): Content => {
     ),
     currencies: share((text) => isCurrency(text)),
     codes: share(isCode),
+    parted: filled.length > 1 && filled.every((text) => PARTED.test(text) && text.length === filled[0]?.length),
     marks: share((text) => isCode(text) || /^[\p{Lu}\d][\p{Lu}\d./_&-]{0,13}$/u.test(text)),
     numbered: share((text) => text.length <= 20 && /\d/.test(text) && !/\d[.,]\d{2}(?:\s?\p{L}{1,2})?$/u.test(text)),
     spaced: share((text) => /\p{L}{3}|\p{L}\s\S/u.test(text)),
@@ -114,7 +118,10 @@ const fits = (role: Role, content: Content): boolean => {
     case 'terms':
       return content.dates < 0.3 && content.fractions < 0.3;
     case 'contactCode':
-      return content.dates < 0.5 && content.fractions < 0.5 && (content.codes >= 0.4 || content.marks >= 0.9);
+      return (
+        content.dates < 0.5 &&
+        ((content.fractions < 0.5 && (content.codes >= 0.4 || content.marks >= 0.9)) || content.parted)
+      );
     case 'contactName':
       return content.dates < 0.5 && content.spaced >= 0.5;
     case 'number':

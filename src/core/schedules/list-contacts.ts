@@ -130,6 +130,9 @@ const columnsOf = (
     columns[at] = column;
     taken.add(column);
   };
+  /** A code with parts of an address on both sides is one of them. */
+  const isAmidAddress = (at: number): boolean =>
+    [at - 1, at + 1].every((beside) => ADDRESS.is(words(names[beside] ?? '')));
   names
     .flatMap((name, at) => {
       const own = words(name);
@@ -138,7 +141,7 @@ const columnsOf = (
         const found = WORDS[column].in(own);
         const person =
           (column === 'name' && (PERSON.in(own) !== undefined || ADDRESS.is(own))) ||
-          (column === 'code' && POSTAL.in(own) !== undefined);
+          (column === 'code' && (POSTAL.in(own) !== undefined || isAmidAddress(at)));
         // A number in a register of companies is the tax number only where there is no other.
         const registered = column === 'taxNumber' && REGISTRATION_WORDS.in(own) !== undefined;
         const score = registered

@@ -8,7 +8,7 @@ import { totalWords } from '../papers/total-words';
 import { lexicon } from '../words/lexicon';
 import { CARRIED } from '../words/paper-words';
 import { MONEY, type Role } from './list-columns';
-import { type ListTable, amountIn, dayIn } from './list-table';
+import { type ListTable, amountIn, currencyBeside, dayIn } from './list-table';
 import { type Contact, contactAbove, contactIn, contactOf, hasLetters } from './list-whose';
 import { withNoughts } from './list-scale';
 import { BALANCE_WORDS, COLUMN_WORDS } from './list-words';
@@ -140,6 +140,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
           ?.trim() ?? '';
     else if (role !== undefined) texts[role] = textOf(row[column]);
   });
+  if (list.marked !== undefined) texts.currency = currencyBeside(textOf(row[list.marked])) ?? '';
   const { original, worth, base } = amounts;
   // The part of it that is left in the books' currency is left in its own.
   const part = original !== undefined && base !== undefined && worth !== undefined && worth !== 0n;

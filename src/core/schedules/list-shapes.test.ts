@@ -792,6 +792,37 @@ const LISTS: readonly {
       '11|12007|Möwe & Sohn OHG|credit-note|GU-0012|Gutschrift Netze|2026-06-10||||-238.00|',
     ],
   },
+  {
+    what: 'a printed ledger whose accounts stand above their documents in labels of their own, and whose sums go across columns',
+    file: 'debtors.txt',
+    of: 'customers 2026-07-31',
+    text: [
+      'DEBTORS LEDGER - OUTSTANDING ITEMS',
+      'Run: 02/08/2026 09:14  User: NT   Ledger date: 31/07/2026',
+      '',
+      'A/c: B004  Brine & Barrel Ltd          Tel: 01632 960 111   Limit: 5,000',
+      ' Date       Type  Ref        Details                 Amount    Outst.',
+      ' 12/05/2026 INV   104411     Order 88               1,200.00     200.00',
+      ' 14/06/2026 INV   104502     Order 93                 640.00     640.00',
+      ' 20/06/2026 CRN   C00211     Returned crate           -60.00     -60.00',
+      '                                    Account balance              780.00',
+      '',
+      'A/c: C011  Carragheen Spa              Tel: 01632 960 222   Limit: none',
+      ' Date       Type  Ref        Details                 Amount    Outst.',
+      ' 01/07/2026 INV   104560     Mud wraps                318.75     318.75',
+      ' 30/07/2026 RCT   BACS       On account              -100.00    -100.00',
+      '                                    Account balance              218.75',
+      '',
+      '                                    Ledger total                 998.75',
+    ].join('\n'),
+    items: [
+      '6|B004|Brine & Barrel Ltd|invoice|104411|Order 88|2026-05-12|||1200.00|200.00|',
+      '7|B004|Brine & Barrel Ltd|invoice|104502|Order 93|2026-06-14|||640.00|640.00|',
+      '8|B004|Brine & Barrel Ltd|credit-note|C00211|Returned crate|2026-06-20|||-60.00|-60.00|',
+      '13|C011|Carragheen Spa|invoice|104560|Mud wraps|2026-07-01|||318.75|318.75|',
+      '14|C011|Carragheen Spa|payment|BACS|On account|2026-07-30|||-100.00|-100.00|',
+    ],
+  },
 ];
 
 describe('lists of open items', () => {
@@ -821,6 +852,31 @@ describe('lists of open items', () => {
           .join('|'),
       ),
     ).toEqual(items);
+  });
+
+  it('have each the currency that stands beside its amount, where no column says it', () => {
+    const rows = [
+      ['Supplier', 'Bill', 'Bill date', 'Amount', 'GBP equivalent'],
+      ['Tidewater Packaging', 'TP/7781', '2026-07-03', '€612.00', '520.02'],
+      ['Verft', '1190', '2026-06-28', 'NOK 14,500.00', '1038.05'],
+      ['Harbour Office', 'DN-22', '2026-07-01', '£40.00', '40.00'],
+    ];
+    const read = readItems([{ name: '', rows }], { name: 'x.csv', kind: 'suppliers' });
+    expect(read?.items.map(({ currency, open, base }) => [currency, open, base])).toEqual([
+      ['EUR', -61_200n, -52_002n],
+      ['NOK', -1_450_000n, -103_805n],
+      ['GBP', -4000n, -4000n],
+    ]);
+  });
+  it('have codes in parts that could be thousands, where their column is called one of codes', () => {
+    const rows = [
+      ['Cód.', 'Cliente', 'Nº factura', 'Fecha', 'Pendiente'],
+      ['430.015', 'Conservas La Ría', 'A/26/0101', '03-05-26', '1.234,56'],
+      ['430.022', 'Hermanos Pérez', 'A/26/0140', '30-06-26', '89,10'],
+    ];
+    const read = readItems([{ name: '', rows }], { name: 'x.csv' });
+    expect(read?.items.map(({ contactCode }) => contactCode)).toEqual(['430.015', '430.022']);
+    expect(read?.doubts).toEqual([]);
   });
 
   it('never drop a numbered document without a word, though neither its day nor its amount reads', () => {

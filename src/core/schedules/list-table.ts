@@ -1,6 +1,7 @@
 import { epochDay } from '../base/dates';
 import { folded } from '../base/folded';
 import { type Cell, type Row, type Table, textOf } from '../base/table';
+import { currenciesOfMark } from '../money/marks';
 import type { Side } from '../money/minor';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../money/paper-amount';
@@ -34,6 +35,8 @@ export interface ListTable {
   readonly running: number | undefined;
   /** Columns that are called by a currency, each with what is open in it. */
   readonly inCurrency: ReadonlyMap<number, string>;
+  /** The column of what is open, where its cells say the currency of each document: "€612.00", "NOK 14 500.00". */
+  readonly marked: number | undefined;
   /** Columns whose amounts are in hundredths, by their names. */
   readonly hundredths: ReadonlySet<number>;
   /** Columns whose amounts leave noughts out, with how many. */
@@ -50,6 +53,23 @@ export interface ListTable {
 export const SAMPLE = 400;
 /** Decimals in which amounts are compared before their currency is known. */
 const FINEST = 4;
+
+/** The currency that stands beside an amount; of several that a mark may mean, the usual one, and none where there is no such. */
+export const currencyBeside = (text: string): string | undefined => {
+  const mark = text.replace(/[\d.,'’()\s+–—-]/g, '');
+  return mark === '' || UNTOLD.has(mark.toLowerCase()) ? undefined : currenciesOfMark(mark)[0];
+};
+
+/** Marks of several countries, none of which is meant more than the others. */
+const UNTOLD: ReadonlySet<string> = new Set(['kr', 'rs', 'fr', 'r', 'ft', 'lei', '¥', '￥', '₨']);
+
+/** The column that says a currency beside each amount, where they are not all in one. */
+const markedColumn = (rows: readonly Row[], roles: readonly (Role | undefined)[]): number | undefined => {
+  if (roles.includes('currency')) return undefined;
+  const at = roles.includes('open') ? roles.indexOf('open') : roles.indexOf('original');
+  const told = at < 0 ? [] : rows.map((row) => currencyBeside(textOf(row[at]))).filter((one) => one !== undefined);
+  return new Set(told).size > 1 ? at : undefined;
+};
 
 /** A row with a day and an amount. */
 const isDocument = (row: Row | undefined): boolean => {
@@ -221,6 +241,7 @@ export const listTable = (table: Table, asAt?: string): ListTable | undefined =>
     unnamed,
     running,
     inCurrency,
+    marked: inCurrency.size > 0 ? undefined : markedColumn(body, roles),
     hundredths: new Set(
       names.flatMap((name, at) =>
         HUNDREDTHS.in(folded(name)) === undefined || (contents[at]?.fractions ?? 1) > 0 ? [] : [at],

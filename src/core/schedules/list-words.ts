@@ -8,6 +8,7 @@ export const COLUMN_WORDS = {
   contactCode: lexicon(
     'код, kodas, kods, kood, код контрагента, код клиента, код покупателя, код поставщика, код покупця, код постачальника, код на клиент, код на доставчик, sifra, sifra partnera, sifra kupca, sifra dobavljaca, sifra dobavitelja, kliento kodas, pirkejo kodas, tiekejo kodas, klienta kods, kliendi kood, kliendinr, hankija kood, numer vidskiptamanns, מספר לקוח, קוד לקוח, מספר ספק, קוד ספק, رقم العميل, كود العميل, رقم المورد, كود المورد, 거래처코드, 거래처 코드',
     'id, kode, kundekode, leverandorkode',
+    'skrot, symbol, akronim, zkratka, kurzel, kurzzeichen, kurzname, matchcode, suchbegriff, alias, short code, short name, sigla, zoeknaam, zoekcode, kortnavn, lyhenne',
     'cari kodu, kodu',
     'コード, 得意先コード, 得意先cd, 取引先コード, 取引先cd, 仕入先コード, 仕入先cd, 顧客コード, 客户编号, 客户代码, 供应商编号, 供应商代码',
     'account, account no, account number, acct, a c, customer no, customer number, customer code, customer id, supplier no, supplier number, supplier code, supplier id, vendor no, vendor id, client code, client no, contact code, debtor no, creditor no, ledger account, code',

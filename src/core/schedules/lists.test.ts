@@ -321,6 +321,14 @@ describe('lists of contacts', () => {
       'both',
     ]);
   });
+  it('are called by their short names, not by the codes of their towns', () => {
+    const list =
+      'Nazwa;Skrót;NIP;Ulica;Kod;Miasto\nWodorosty Bałtyk;BALTYK;5252248481;ul. Portowa 7;81-340;Gdynia\nZakład Suszenia Alg;MROZ;7251801126;Leśna 3;84-120;Hel\n';
+    expect(readContacts(tablesOf(list), 'contacts.csv')?.items.map(({ code, name }) => [code, name])).toEqual([
+      ['BALTYK', 'Wodorosty Bałtyk'],
+      ['MROZ', 'Zakład Suszenia Alg'],
+    ]);
+  });
   it('point out who looks like one entered twice, and not two branches', () => {
     expect(readContacts(tablesOf(list), 'contacts.csv')?.nearDuplicates).toEqual([[2, 4]]);
   });

@@ -1,3 +1,4 @@
+import { ibanProblem } from '../chart/bank';
 import { magnitude } from '../money/rounding';
 import { addTo } from '../base/lists';
 import { folded } from '../base/folded';
@@ -241,7 +242,35 @@ export interface BankTable {
   readonly spare: readonly number[];
   /** Decimals of its amounts, where no currency says them. */
   readonly digits: number;
+  /** Columns of what came in or went out whose signs mean something: some are turned round, as what is paid back. */
+  readonly turned: ReadonlySet<Column>;
 }
+
+/** The column that has the same account in every row: whose statement it is. */
+const ownAccount = (list: ListTable, taken: ReadonlySet<number>): number => {
+  const rows = list.rows.slice(list.header + 1, list.header + 1 + SAMPLE).filter((row) => row.length > 1);
+  const [first = []] = rows;
+  return rows.length < 2
+    ? -1
+    : first.findIndex((cell, at) => {
+        const own = textOf(cell);
+        return (
+          !taken.has(at) &&
+          own.length >= 15 &&
+          ibanProblem(own) === undefined &&
+          rows.every((row) => textOf(row[at]) === own)
+        );
+      });
+};
+
+/** Columns of one side in which some amounts stand below nil and others above. */
+const turnedIn = (list: ListTable, at: (column: Column) => number): ReadonlySet<Column> =>
+  new Set(
+    (['in', 'out'] as const).filter((column) => {
+      const amounts = list.rows.slice(list.header + 1).map((row) => unitsIn(list, row[at(column)]) ?? 0n);
+      return amounts.some((amount) => amount > 0n) && amounts.some((amount) => amount < 0n);
+    }),
+  );
 
 /**
  * The currency of an account whose entries also say what they were in another one: by the name of the column of its amounts, else the one
@@ -275,6 +304,16 @@ export const bankTable = (tables: readonly Table[], sheet: number): BankTable | 
   const columns = new Map(columnsOf(list));
   const at = (column: Column): number => columns.get(column)?.[0] ?? -1;
   const amounts = (['amount', 'in', 'out'] as const).map(at);
+  if (at('account') < 0) {
+    // It may have been taken for words of the entries.
+    const words = columns.get('text') ?? [];
+    const others = [...columns.values()].flat().filter((one) => !words.includes(one));
+    const account = ownAccount(list, new Set(others));
+    if (account >= 0) {
+      columns.set('account', [account]);
+      columns.set('text', words.filter((one) => one !== account)); // prettier-ignore
+    }
+  }
   if ((at('date') < 0 && at('valueDate') < 0) || amounts.every((one) => one < 0)) return undefined;
   const spare = spareIn(list, columns);
   const own = besideOriginals(
@@ -298,5 +337,6 @@ export const bankTable = (tables: readonly Table[], sheet: number): BankTable | 
     currency: own ?? stated ?? '',
     spare,
     digits: decimalsOf(tables),
+    turned: turnedIn(list, at),
   };
 };

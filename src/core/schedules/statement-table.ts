@@ -1,5 +1,5 @@
 import { folded } from '../base/folded';
-import { type Problem, type Result, fail, ok, problem } from '../base/result';
+import { type Problem, type Result, fail, ok, plural, problem } from '../base/result';
 import { type Row, type Table, textOf } from '../base/table';
 import { addTo } from '../base/lists';
 import { plainIban } from '../chart/bank';
@@ -88,10 +88,10 @@ const goesOn = ({ texts, at }: BankTable, row: Row): boolean => {
 
 /** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
 const entryIn = (
-  { list, at, texts: words, currency: common, spare, digits: unstated }: BankTable,
+  { list, at, texts: words, currency: common, spare, digits: unstated, turned }: BankTable,
   row: Row,
   before: string | undefined,
-): TableEntry | 'unread' | undefined => {
+): TableEntry | 'unread' | 'pending' | undefined => {
   const text = (column: Column): string => textOf(row[at(column)]);
   const day = text(at('date') < 0 ? 'valueDate' : 'date');
   const cells = (['amount', 'in', 'out'] as const).map((column) => row[at(column)]);
@@ -100,7 +100,7 @@ const entryIn = (
     return other && dayIn(list, day) !== undefined ? 'unread' : undefined;
   }
   // What is only announced is in no balance.
-  if (row.some((cell) => textOf(cell).length < 40 && PENDING.is(folded(textOf(cell))))) return undefined;
+  if (row.some((cell) => textOf(cell).length < 40 && PENDING.is(folded(textOf(cell))))) return 'pending';
   const own = dayIn(list, day);
   if (own === undefined && row.some((cell) => totalWords(textOf(cell), NONE) > 0)) return undefined;
   const ofBalance = row.some((cell) => textOf(cell).length < 120 && BALANCE.in(folded(textOf(cell))) !== undefined);
@@ -119,9 +119,10 @@ const entryIn = (
       const [came, went] = [paidIn, paidOut].map((read, one) =>
         read === undefined ? NIL : units(read, cells[one + 1]),
       );
+      const upright = (column: 'in' | 'out', amount: Minor): Minor => (turned.has(column) ? amount : abs(amount));
       return came === undefined || went === undefined || (paidIn ?? paidOut) === undefined
         ? undefined
-        : subtract(abs(came), abs(went));
+        : subtract(upright('in', came), upright('out', went));
     }
     const read = units(whole, cells[0]);
     if (read === undefined) return undefined;
@@ -242,11 +243,16 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
 /** Reads the rows of a bank's table; rows with an amount that are neither entries nor balances are told. */
 const readTable = (
   bank: BankTable,
-): { readonly entries: readonly TableEntry[]; readonly told: Told; readonly unread: readonly number[] } => {
+): {
+  readonly entries: readonly TableEntry[];
+  readonly told: Told;
+  readonly unread: readonly number[];
+  readonly pending: readonly number[];
+} => {
   const { list, currency } = bank;
   const digits = currency === '' ? bank.digits : minorDigits(currency);
   const entries: TableEntry[] = [];
-  const unread: number[] = [];
+  const [unread, pending]: [number[], number[]] = [[], []];
   const [openings, closings] = [new Map<string, StatementBalance>(), new Map<string, StatementBalance>()];
   // An account that stands in its first row alone is that of those below.
   const listed = list.rows.slice(list.header + 1);
@@ -254,6 +260,12 @@ const readTable = (
   const sparse = filled > 0 && filled * 2 < listed.length;
   let account = '';
   let above: StatementBalance | undefined;
+  // Words with a mark of the kind of entry: of the next one, where that has no mark of its own, else of the one before.
+  let ahead = '';
+  const goOn = (words: string): void => {
+    const last = entries.at(-1);
+    if (last !== undefined) entries[entries.length - 1] = { ...last, text: `${last.text} ${words}` };
+  };
   const dated: { readonly account: string; readonly balance: StatementBalance; readonly above: boolean }[] = [];
   list.rows.forEach((row, at) => {
     // Without a header, what stands in its place is a line like those above it.
@@ -280,13 +292,24 @@ const readTable = (
       return;
     }
     const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
+    const marked = bank.texts.length > 1 && textOf(row[bank.texts[0] ?? -1]) !== '';
+    if (ahead !== '' && entry !== undefined && typeof entry !== 'string' && !marked) {
+      entries.push({ ...entry, account, text: `${ahead} ${entry.text}` });
+      ahead = '';
+      return;
+    }
+    if (ahead !== '') goOn(ahead);
+    ahead = '';
     // "Balance at 31 March", above the entries or below them.
     const last = entries.at(-1);
-    if (entry !== undefined && entry !== 'unread') entries.push({ ...entry, account });
-    else if (entry === undefined && last !== undefined && goesOn(bank, row))
-      entries[entries.length - 1] = { ...last, text: `${last.text} ${textsIn(bank, row)}` };
-    else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
+    if (entry === 'pending') pending.push(at + 1);
+    else if (entry !== undefined && entry !== 'unread') entries.push({ ...entry, account });
+    else if (entry === undefined && last !== undefined && goesOn(bank, row)) {
+      if (marked) ahead = textsIn(bank, row);
+      else goOn(textsIn(bank, row));
+    } else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
+  if (ahead !== '') goOn(ahead);
   // A balance above the entries is of before them or of after them, by its day.
   const days = entries.flatMap(({ date }) => date ?? []).sort();
   const [earliest, latest] = [days[0], days.at(-1)];
@@ -304,7 +327,7 @@ const readTable = (
   }
   // "01/06/2026 to 30/06/2026": the period of the statement.
   const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
-  return { entries, told: { account: accountIn(list.titles), period, openings, closings }, unread };
+  return { entries, told: { account: accountIn(list.titles), period, openings, closings }, unread, pending };
 };
 
 /**
@@ -318,7 +341,7 @@ export const readStatementTable = (given: readonly Table[], name: string): Resul
   tables.forEach((_, sheet) => {
     const bank = bankTable(tables, sheet);
     if (bank === undefined) return;
-    const { entries, told, unread } = readTable(bank);
+    const { entries, told, unread, pending } = readTable(bank);
     const byAccount = new Map<string, TableEntry[]>();
     for (const entry of entries) addTo(byAccount, entry.account, entry);
     const first = statements.length;
@@ -342,6 +365,15 @@ export const readStatementTable = (given: readonly Table[], name: string): Resul
     for (const row of unread)
       doubts.push(
         problem('statement.entry', `Row ${row} has an amount or a day that does not read, so it is left out.`, first),
+      );
+    const [announced] = pending;
+    if (announced !== undefined)
+      doubts.push(
+        problem(
+          'statement.pending',
+          `${plural(pending.length, 'row')} of what is only announced (the first is row ${announced}) ${pending.length === 1 ? 'is' : 'are'} in no balance, and left out.`,
+          first,
+        ),
       );
     if (bank.list.unnamed)
       doubts.push(

@@ -271,6 +271,62 @@ describe('a bank’s table', () => {
       },
     });
   });
+  it('takes back what came in where its column has amounts below nil among others, and takes them as sizes where all are', () => {
+    const amounts = (...rows: readonly string[]) => {
+      const read = table(['Date,Description,Debit,Credit,Balance', ...rows].join('\n'));
+      return read.ok ? [read.value.statements[0]?.entries.map(({ amount }) => amount), read.value.doubts] : [];
+    };
+    expect(
+      amounts('2026-07-01,Office,349.99,,9650.01', '2026-07-10,Deposit,,2500.00,12150.01', '2026-07-11,Reversal,,-2500.00,9650.01'), // prettier-ignore
+    ).toEqual([[-34_999n, 250_000n, -250_000n], []]);
+    expect(amounts('2026-07-01,Office,-349.99,,9650.01', '2026-07-10,Deposit,,2500.00,12150.01')).toEqual([
+      [-34_999n, 250_000n],
+      [],
+    ]);
+  });
+  it('is of the account whose number stands in every row, whatever its column is called', () => {
+    const read = table(
+      [
+        'Buchungstag;Buchungstext;Betrag;IBAN Auftraggeber;IBAN Empfänger',
+        '31.07.2026;Strom;-84,20;DE02120300000000202051;DE89370400440532013000',
+        '30.07.2026;Rechnung;1.190,00;DE02120300000000202051;IE29AIBK93115212345678',
+      ].join('\n'),
+    );
+    expect(read.ok && read.value.statements.map(({ account }) => account)).toEqual(['DE02120300000000202051']);
+  });
+  it('leaves out what is only announced, and says so', () => {
+    const read = table(
+      [
+        'Date,Description,Money out,Money in,Balance',
+        'Pending,CARD SKERRY FUELS,£200.00,,',
+        '31 Jul 2026,HARBOUR LIGHT,,£520.00,"£4,310.12"',
+        '30 Jul 2026,ANCHOR INS,£210.00,,"£3,790.12"',
+      ].join('\n'),
+    );
+    expect(read.ok && read.value.statements[0]?.entries.map(({ text }) => text)).toEqual([
+      'ANCHOR INS',
+      'HARBOUR LIGHT',
+    ]);
+    expect(read.ok && read.value.doubts.map(({ code }) => code)).toEqual(['statement.pending']);
+  });
+  it('gives words behind a mark of their own to the entry below them, where that has no mark', () => {
+    const read = table(
+      [
+        'Date,Type,Details,Paid out,Paid in,Balance',
+        '01 JUL 2026,,BALANCE BROUGHT FORWARD,,,500.00',
+        '02 JUL 2026,DD,COASTAL ENERGY,18.22,,',
+        ',DD,ANCHOR INSURANCE,,,',
+        ',,POLICY 88120,20.00,,461.78',
+        '03 JUL 2026,BP,TO N THRIFT,1.00,,460.78',
+        ',,THANK YOU,,,',
+      ].join('\n'),
+    );
+    expect(read.ok && read.value.statements[0]?.entries.map(({ text }) => text)).toEqual([
+      'DD COASTAL ENERGY',
+      'DD ANCHOR INSURANCE POLICY 88120',
+      'BP TO N THRIFT THANK YOU',
+    ]);
+  });
   it('leaves the year of its days to its title, across the turn of the year too, printed or not', async () => {
     const printed = [
       'NORWICK BANK                STATEMENT OF ACCOUNT          Sheet 12',

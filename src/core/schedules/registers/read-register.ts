@@ -251,8 +251,11 @@ const spanOf = (row: RegisterRow): ListedSpan => ({
   supplier: orNull(row.texts.supplier),
 });
 
-const loanOf = (row: RegisterRow): ListedLoan => {
-  const every = row.texts.every ?? '';
+/** How many months lie between payments, by a cell or a title that says so. */
+const rhythmIn = (text: string): number | null =>
+  monthsFrom(text, 'months') ?? RHYTHMS.find(([, words]) => words.in(folded(text)) !== undefined)?.[0] ?? null;
+
+const loanOf = (row: RegisterRow, paid: number | null): ListedLoan => {
   const amount = (role: RegisterRole): Minor | null => (row.money[role] === undefined ? null : abs(row.money[role]));
   return {
     row: row.row,
@@ -263,8 +266,8 @@ const loanOf = (row: RegisterRow): ListedLoan => {
     lent: amount('lent'),
     rate: decimalText(row.figures.rate),
     instalment: amount('instalment'),
-    every:
-      monthsFrom(every, 'months') ?? RHYTHMS.find(([, words]) => words.in(folded(every)) !== undefined)?.[0] ?? null,
+    // "Monthly repayment": its column's title says it of all that are paid back in instalments.
+    every: rhythmIn(row.texts.every ?? '') ?? (amount('instalment') === null ? null : paid),
     last: row.days.last ?? null,
     outstanding: amount('outstanding'),
     within: amount('within'),
@@ -450,7 +453,7 @@ const listedOf = (
     case 'prepayments':
       return items.map(spanOf);
     case 'borrowings':
-      return items.map(loanOf);
+      return items.map((row) => loanOf(row, rhythmIn(table.headings[table.roles.indexOf('instalment')] ?? '')));
     case 'holdings':
       return items.map(holdingOf);
     case 'returns':

@@ -111,7 +111,8 @@ const fits = (role: RegisterRole, content: Content, figures: number, months: num
   if (DAYS.has(role)) return content.dates + content.compact >= 0.6 || months >= 0.6;
   if (role === 'life') return content.dates < 0.3 && content.fractions < 0.9;
   if (role === 'rate') return content.dates < 0.3;
-  if (FIGURES.has(role)) return figures >= 0.6 && content.dates < 0.3;
+  // What is paid back otherwise says so in words.
+  if (FIGURES.has(role)) return figures >= (role === 'instalment' ? 0.3 : 0.6) && content.dates < 0.3;
   // A class comes again; what is another in each row is the thing's own code.
   if (role === 'group')
     return content.dates < 0.3 && content.fractions < 0.3 && (content.distinct <= 0.8 || content.filled < 4);
@@ -466,7 +467,13 @@ export const columnsOf = (
     give(
       'code',
       free(
-        (content) => content.marks >= 0.8 && content.distinct >= 0.95 && content.dates < 0.3 && content.fractions < 0.3,
+        (content, column) =>
+          content.marks >= 0.8 &&
+          content.distinct >= 0.95 &&
+          content.dates < 0.3 &&
+          content.fractions < 0.3 &&
+          // How long something lasts is nobody's code.
+          REGISTER_WORDS.assets.life.in(folded((names[column] ?? '').replace(/[([].*/u, ''))) === undefined,
       )[0],
     );
   for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))

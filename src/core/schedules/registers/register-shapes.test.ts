@@ -631,6 +631,38 @@ describe('a register', () => {
     );
     expect(read?.items.map((item) => ('class' in item ? item.class : ''))).toEqual(['Boats', 'Boats', 'Plant']);
   });
+  it('has the rhythm of payments in the title of their column, for those that are paid so', () => {
+    const read = readRegister(
+      tablesOf([
+        'Lender,Agreement,Drawn down,Original amount,Rate,Monthly repayment,Balance 31/07/2026,Final payment',
+        'Skerry Bank,TL-20931,01/09/2023,"50,000.00",4.25% fixed,926.48,"24,117.55",01/09/2028',
+        'N. Thrift,-,12/05/2022,"10,000.00",0%,on demand,"7,500.00",',
+      ]),
+      'borrowings',
+      { name: 'loans.csv' },
+    );
+    expect(read?.items.map((item) => ('every' in item ? [item.instalment, item.every] : []))).toEqual([
+      [92_648n, 1],
+      [null, null],
+    ]);
+  });
+  it('takes how long a loan lasts for no code of it', () => {
+    const read = readRegister(
+      tablesOf([
+        'Financiering;Verstrekker;Startdatum;Hoofdsom;Rente;Looptijd (mnd);Aflossing p/m;Restant 31-12-2025;Waarvan < 1 jaar',
+        'Hypotheek;Waddenbank;01-01-2020;240.000,00;2,9%;240;1.000,00;168.000,00;12.000,00',
+        'Lening machine;Lease & Co;15-06-2024;36.000,00;5,25%;48;750,00;22.500,00;9.000,00',
+      ]),
+      'borrowings',
+      { name: 'leningen.csv' },
+    );
+    expect(
+      read?.items.map((item) => ('every' in item ? [item.code, item.instalment, item.every, item.outstanding] : [])),
+    ).toEqual([
+      [null, 100_000n, 1, 16_800_000n],
+      [null, 75_000n, 1, 2_250_000n],
+    ]);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([
