@@ -134,7 +134,8 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
     if (contacts !== undefined)
       return ok({
         kind: 'contacts',
-        items: contacts.items,
+        // The shape is a contract, which tells of days alone.
+        items: contacts.items.map(({ monthEnd: _, ...item }) => item),
         totals: {},
         printedTotals: null,
         nearDuplicates: contacts.nearDuplicates,

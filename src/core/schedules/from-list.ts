@@ -213,7 +213,10 @@ export const incomingContacts = (
       country: one.country ?? '',
       email: (one.email ?? '').slice(0, 200),
       currency: one.currency ?? '',
-      terms: one.termDays === null || one.termDays > 365 ? null : { kind: 'days', days: one.termDays },
+      terms:
+        one.termDays === null || one.termDays > 365
+          ? null
+          : { kind: one.monthEnd ? 'month-end' : 'days', days: one.termDays },
     });
   }
   return { add, known: there };

@@ -3,7 +3,7 @@ import { lexicon } from '../words/lexicon';
 
 /** Lives given in months. */
 export const IN_MONTHS = lexicon(
-  'months, month, mths, mth, mo, monate, monat, mon, mois, meses, mes, mesi, mese, maanden, maand, mnd, miesiecy, miesiace, miesiac, mies, liczba miesiecy, mesicu, mesice, mesic, mes, honap, ho, manader, man, mdr, maneder, kuukautta, kuukausi, kk, luni, luna, μηνες, μηνων, ay, ayi, 月, ヶ月, か月, 个月',
+  'months, month, mths, mth, mo, m, monate, monat, mon, mois, meses, mes, mesi, mese, maanden, maand, mnd, miesiecy, miesiace, miesiac, mies, liczba miesiecy, mesicu, mesice, mesic, mes, honap, ho, manader, man, mdr, maneder, kuukautta, kuukausi, kk, luni, luna, μηνες, μηνων, ay, ayi, 月, ヶ月, か月, 个月',
 );
 const IN_YEARS = lexicon(
   'years, year, yrs, yr, y, jahre, jahr, j, ans, an, annees, a, anos, ano, anni, anno, jaar, jaren, lat, lata, rok, roky, roku, let, r, ev, evek, ar, vuotta, v, ani, ετη, yil, 年',
@@ -17,7 +17,7 @@ const MOST_MONTHS = 9999;
 /**
  * A life or a span in months; a bare number is of what `bare` says. Undefined for nil, and for what says neither months nor years.
  *
- * @example [monthsFrom('2.5', 'years'), monthsFrom('60', 'months'), monthsFrom('5 J.', 'months'), monthsFrom('5/6', 'years'), monthsFrom('7Y 0M', 'years')] // [30, 60, 60, 66, 84]
+ * @example [monthsFrom('2.5', 'years'), monthsFrom('60', 'months'), monthsFrom('5 J.', 'months'), monthsFrom('5/6', 'years'), monthsFrom('36m', 'years')] // [30, 60, 60, 66, 36]
  */
 export const monthsFrom = (text: string, bare: 'years' | 'months'): number | undefined => {
   const both = YEARS_MONTHS.exec(text.trim());

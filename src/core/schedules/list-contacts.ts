@@ -5,7 +5,7 @@ import { isCurrency } from '../money/currency';
 import { headerTexts } from '../papers/header';
 import { countryIn } from '../words/countries';
 import { lexicon } from '../words/lexicon';
-import { termDaysIn } from './list-terms';
+import { termsIn } from './list-terms';
 import { COLUMN_WORDS, CUSTOMERS, REGISTRATION_WORDS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 import { nearTwins } from './twins';
 
@@ -21,6 +21,8 @@ export interface ListedContact {
   readonly country: string | null;
   readonly taxNumber: string | null;
   readonly termDays: number | null;
+  /** Those days count from the end of the document's month. */
+  readonly monthEnd: boolean;
   readonly currency: string | null;
   readonly email: string | null;
 }
@@ -242,6 +244,7 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
     // A telephone and a street have fewer figures, or other marks.
     const tax = /(?:\d.*){4}/.test(text('taxNumber')) ? text('taxNumber') : '';
     const currency = text('currency').toUpperCase();
+    const terms = termsIn(text('termDays'));
     return [
       {
         row: number,
@@ -251,7 +254,8 @@ export const readContacts = (tables: readonly Table[], fileName: string): Contac
         country:
           countryIn(text('country')) ?? countryIn(/^([A-Z]{2})[\dA-Z]{2}/.exec(tax.toUpperCase())?.[1] ?? '') ?? null,
         taxNumber: tax || null,
-        termDays: termDaysIn(text('termDays')) ?? null,
+        termDays: terms?.days ?? null,
+        monthEnd: terms?.kind === 'month-end',
         currency: isCurrency(currency) ? currency : null,
         email: text('email') || null,
       },

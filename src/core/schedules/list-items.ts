@@ -2,6 +2,7 @@ import { plainDate } from '../base/dates';
 import { folded } from '../base/folded';
 import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Table, textOf } from '../base/table';
+import { dueDate } from '../company/terms';
 import { isCurrency, minorDigits } from '../money/currency';
 import { type Minor, NIL, sum } from '../money/minor';
 import { datesIn } from '../papers/dates-in';
@@ -16,7 +17,7 @@ import { type PrintedRow, type SortedRows, sortRows } from './list-rows';
 import { SUMMED, type Signs, type Summed, amountOf, signsOf } from './list-signs';
 import { scaleDoubts } from './list-scale';
 import { type ListTable, listTable } from './list-table';
-import { termDaysIn } from './list-terms';
+import { termsIn } from './list-terms';
 import { unreadColumns } from './list-unread';
 import { CUSTOMERS, OTHER_LIST, SUPPLIERS } from './list-words';
 
@@ -142,11 +143,11 @@ const countedTo = (rows: readonly PrintedRow[]): string | undefined => {
 
 /** The day on which a document is due: as it is printed, else by its terms. */
 const dueOf = ({ due, date, texts }: PrintedRow, aged: boolean): string | null => {
-  const days = aged ? undefined : termDaysIn(texts.terms ?? '');
+  const terms = aged ? undefined : termsIn(texts.terms ?? '');
   if (due !== undefined) return due;
-  return date === undefined || days === undefined || texts.due !== undefined
+  return date === undefined || terms === undefined || texts.due !== undefined
     ? null
-    : plainDate(date).add({ days }).toString();
+    : dueDate(plainDate(date), terms).toString();
 };
 
 const orNull = (text: string | undefined): string | null => (text === undefined || text === '' ? null : text);

@@ -71,6 +71,7 @@ export const COLUMN_WORDS = {
     'auftrag, auftragsnr, bestellung, bestellnr, bestell nr, bestellnummer, commande, n commande, no commande, notre commande, bon de commande, pedido, n pedido, nuestro pedido, ordine, n ordine, encomenda, n encomenda, ordernr, ordernummer, bestelnr, bestelling, onze order, zamowienie, nr zamowienia, objednavka, cislo objednavky, rendeles, rendelesszam, order nr, ordrenr, ordrenummer, tilausnro, tilaus, comanda, παραγγελια, siparis, siparis no',
   ),
   date: lexicon(
+    'bu tag, buch tag, bu datum, buchungstag, buchtag, tag',
     'data fatt, data ft, data fattura, invoice date, date of invoice, belegdatum, rechnungsdatum, date facture, fecha factura, data da fatura, factuurdatum, data faktury, datum faktury, szamla kelte, fakturadatum, fakturadato, laskun pvm, data facturii, ημ τιμολογιου, fatura tarihi, 請求日, 发票日期',
     'дата, дата документа, дата счета, дата рахунку, дата на документ, datum racuna, datum dokumenta, datum izdaje, saskaitos data, israsymo data, datums, rekina datums, kuupaev, arve kuupaev, kuup, dagsetning, dags, תאריך, תאריך מסמך, תאריך חשבונית, التاريخ, تاريخ الفاتورة, 일자, 날짜, 발행일',
     'εκδοσης, ημ νια εκδοσης, ημερομηνια εκδοσης, dated, bill dated, wystawiono, emitido, emitida el',

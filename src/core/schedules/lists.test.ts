@@ -277,6 +277,7 @@ describe('lists of contacts', () => {
       country: 'NO',
       taxNumber: 'NO987654325MVA',
       termDays: null,
+      monthEnd: false,
       currency: 'NOK',
       email: 'kari@tau.example',
     });
@@ -319,6 +320,18 @@ describe('lists of contacts', () => {
       'customer',
       'supplier',
       'both',
+    ]);
+  });
+  it('are due after the end of the month where their terms say so, in words of other languages too', () => {
+    const list = `Kunde;Zahlungsziel\nWatt GmbH;30 Tage\nMeer AG;30 Tage Monatsende\nFjord ApS;Lb. md. + 15\nMarée SARL;45 jours fin de mois\nBay Ltd;EOM\n`;
+    expect(
+      readContacts(tablesOf(list), 'contacts.csv')?.items.map(({ termDays, monthEnd }) => [termDays, monthEnd]),
+    ).toEqual([
+      [30, false],
+      [30, true],
+      [15, true],
+      [45, true],
+      [0, true],
     ]);
   });
   it('are called by their short names, not by the codes of their towns', () => {

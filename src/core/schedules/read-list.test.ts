@@ -43,7 +43,12 @@ const said = (list: ListRead): readonly string[] => {
       ];
     }
     case 'contacts':
-      return [...list.read.items.map((item) => line(Object.values(item) as readonly string[], 0)), ...doubts];
+      return [
+        ...list.read.items.map(({ monthEnd, ...item }) =>
+          line([...(Object.values(item) as readonly string[]), ...(monthEnd ? ['month-end'] : [])], 0),
+        ),
+        ...doubts,
+      ];
     case 'statements':
       return [
         ...list.read.statements.flatMap(({ account, opening, closing, entries, digits }) => [

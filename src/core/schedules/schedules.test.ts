@@ -594,6 +594,7 @@ describe('a list that is brought', () => {
       country: null,
       taxNumber: null,
       termDays: 14,
+      monthEnd: false,
       currency: null,
       email: null,
     } as const;

@@ -176,7 +176,10 @@ const columnsOf = (list: ListTable): Columns => {
     // Beside days, lines of balances have their words here.
     const days = filled.filter((one) => dayIn(list, textOf(one)) !== undefined);
     const dated = filled.length > 0 && days.length * 10 >= filled.length * 6;
-    const money = !dated && mostly((one) => amountIn(list, one) !== undefined);
+    // So have they in a column of amounts, where they reach across.
+    const isMoney = (one: Row[number] | undefined): boolean =>
+      amountIn(list, one) !== undefined || (/\d/.test(textOf(one)) && BALANCE.in(folded(textOf(one))) !== undefined);
+    const money = !dated && filled.some((one) => amountIn(list, one) !== undefined) && mostly(isMoney);
     const give = (column: Column): void => addTo(found, column, at);
     if (dated) give(VALUE_DATE.in(words) !== undefined && !BOOKED.is(words) ? 'valueDate' : 'date');
     else if (money && BALANCE.in(words) !== undefined) give('balance');

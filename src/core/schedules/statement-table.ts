@@ -38,11 +38,13 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
   const amounts = row.flatMap((cell, column) => {
     const text = textOf(cell);
     if (dayIn(list, text) !== undefined) return [];
-    const behind = text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?(?:\s?\p{Lu}{3})?$/u) + 1).trim();
+    const behind = text.slice(text.search(/[:\s][-(]?[\d.,' ]{1,20}\)?-?(?:\s?\p{Lu}{1,3})?$/u) + 1).trim();
     const read = amountIn(list, cell) ?? amountIn(list, behind);
     const units = read === undefined ? undefined : unitsOf(read, digits, typeof cell === 'object');
-    if (units === undefined) return [];
-    return [column === at('out') ? negate(minor(units.amount)) : minor(units.amount)];
+    if (read === undefined || units === undefined) return [];
+    const found = minor(units.amount);
+    if (read.side !== undefined) return [read.side === 'credit' ? abs(found) : negate(abs(found))];
+    return [column === at('out') ? negate(found) : found];
   });
   const amount = amounts.at(-1);
   const day = texts.flatMap((text) => dayIn(list, text) ?? daysOf(list, text)).at(-1);
@@ -84,6 +86,23 @@ const goesOn = ({ texts, at }: BankTable, row: Row): boolean => {
     filled.every((column) => column > day && texts.includes(column)) &&
     PAGE.in(folded(textsIn({ texts }, row))) === undefined
   );
+};
+
+/** What begins an entry whose amount stands in a line below: its days and its first words. */
+interface Begun {
+  readonly date: string;
+  readonly valueDate: string | null;
+  readonly text: string;
+}
+
+/** A row with a day and words, but no amount. */
+const begunIn = ({ list, at, texts, spare }: BankTable, row: Row): Begun | undefined => {
+  const [date, valueDate] = (['date', 'valueDate'] as const).map((column) => dayIn(list, textOf(row[at(column)])));
+  const text = textsIn({ texts }, row);
+  const empty = [...(['amount', 'in', 'out', 'balance'] as const).map(at), ...spare].every(
+    (column) => !/\d/.test(textOf(row[column])),
+  );
+  return date === undefined || text === '' || !empty ? undefined : { date, valueDate: valueDate ?? null, text };
 };
 
 /** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
@@ -262,6 +281,7 @@ const readTable = (
   let above: StatementBalance | undefined;
   // Words with a mark of the kind of entry: of the next one, where that has no mark of its own, else of the one before.
   let ahead = '';
+  let begun: Begun | undefined;
   const goOn = (words: string): void => {
     const last = entries.at(-1);
     if (last !== undefined) entries[entries.length - 1] = { ...last, text: `${last.text} ${words}` };
@@ -291,7 +311,23 @@ const readTable = (
       dated.push({ account, balance: ofDay, above: entries.length === 0 });
       return;
     }
-    const entry = entryIn(bank, row, entries.at(-1)?.date ?? undefined);
+    const entry = entryIn(bank, row, begun?.date ?? entries.at(-1)?.date ?? undefined);
+    if (begun !== undefined) {
+      const { text, valueDate } = begun;
+      const dated = dayIn(list, textOf(row[bank.at('date')])) !== undefined;
+      if (entry !== undefined && typeof entry !== 'string' && !dated) {
+        entries.push({ ...entry, account, valueDate: valueDate ?? entry.valueDate, text: `${text} ${entry.text}` });
+        begun = undefined;
+        return;
+      }
+      if (entry === undefined && goesOn(bank, row)) {
+        begun = { ...begun, text: `${text} ${textsIn(bank, row)}` };
+        return;
+      }
+      begun = undefined;
+    }
+    begun = entry === undefined ? begunIn(bank, row) : undefined;
+    if (begun !== undefined) return;
     const marked = bank.texts.length > 1 && textOf(row[bank.texts[0] ?? -1]) !== '';
     if (ahead !== '' && entry !== undefined && typeof entry !== 'string' && !marked) {
       entries.push({ ...entry, account, text: `${ahead} ${entry.text}` });

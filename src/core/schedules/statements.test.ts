@@ -294,6 +294,38 @@ describe('a bank’s table', () => {
     );
     expect(read.ok && read.value.statements.map(({ account }) => account)).toEqual(['DE02120300000000202051']);
   });
+  it('has entries that begin with a day and end with an amount some lines below, and balances on the side that they say', async () => {
+    const print = [
+      'KONTOAUSZUG                                               Nr. 7/2026',
+      'Tidebank eG                                   Kontonummer 100 2000 30',
+      '                                              IBAN DE02 1203 0000 0000 2020 51',
+      'Bu.Tag  Wert    Vorgang                                          Betrag EUR',
+      '                                      alter Kontostand vom 30.06.2026    1.100,00 S',
+      '02.07.  02.07.  Lastschrift',
+      '                STADTWERKE TIDEHAFEN',
+      '                KD 4471 ABSCHLAG                                    84,20 S',
+      '06.07.  07.07.  Gutschrift',
+      '                CAFE LEUCHTTURM',
+      '                RE 2026-0412                                     1.190,00 H',
+      '31.07.  31.07.  Abschluss                                            9,90 S',
+      '                                      neuer Kontostand vom 31.07.2026        4,10 S',
+      '',
+    ].join('\n');
+    const tables = await readAnyPaper(new TextEncoder().encode(print), 'auszug.txt');
+    const read = tables.ok ? readStatementTable(tables.value, 'auszug.txt') : undefined;
+    const statement = read?.ok === true ? read.value.statements[0] : undefined;
+    expect([statement?.account, statement?.opening, statement?.closing]).toEqual([
+      'DE02120300000000202051',
+      { date: '2026-06-30', amount: -110_000n },
+      { date: '2026-07-31', amount: -410n },
+    ]);
+    expect(statement?.entries.map(({ date, valueDate, amount, text }) => [date, valueDate, amount, text])).toEqual([
+      ['2026-07-02', '2026-07-02', -8420n, 'Lastschrift STADTWERKE TIDEHAFEN KD 4471 ABSCHLAG'],
+      ['2026-07-06', '2026-07-07', 119_000n, 'Gutschrift CAFE LEUCHTTURM RE 2026-0412'],
+      ['2026-07-31', '2026-07-31', -990n, 'Abschluss'],
+    ]);
+    expect(read?.ok === true && read.value.doubts).toEqual([]);
+  });
   it('leaves out what is only announced, and says so', () => {
     const read = table(
       [
