@@ -164,7 +164,7 @@ test('a stock count with categories goes over three accounts; below nil is quest
     .locator('input[type=file]')
     .first()
     .setInputFiles({ name: 'count.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  const groups = page.getByRole('table', { name: 'Where each class goes' });
+  const groups = page.getByRole('table', { name: 'Where each category goes' });
   await expect(groups.getByLabel('Account of Finished goods')).toHaveText(/1220 Stock of finished goods/);
   await groups.getByLabel('Account of Packaging').selectOption({ label: '1230 Stock of packaging' });
   // Its rows stand as the schedule would show them; each can stay out, by a press or by the keys.

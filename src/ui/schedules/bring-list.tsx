@@ -16,7 +16,7 @@ import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
-import { BroughtRows } from './brought-rows';
+import { BroughtRows, groupedBy } from './brought-rows';
 
 interface Props {
   readonly frame: FrameView;
@@ -183,6 +183,7 @@ export const BringList = ({ frame, set, account, columns = [], contactColumns = 
       {preview.groups.length > 0 && (preview.groups.length > 1 || preview.accounts.length > 1) && (
         <Groups
           preview={preview}
+          word={groupedBy(columns)}
           frame={frame}
           places={places}
           onPlace={(name, to) => setPlaces(new Map(places).set(name, to))}
@@ -229,20 +230,22 @@ export const BringList = ({ frame, set, account, columns = [], contactColumns = 
 /** The account of each class or category of a register. */
 const Groups = ({
   preview,
+  word,
   frame,
   places,
   onPlace,
 }: {
   readonly preview: ListPreview;
+  readonly word: 'Category' | 'Class';
   readonly frame: FrameView;
   readonly places: ReadonlyMap<string, number>;
   readonly onPlace: (group: string, account: number) => void;
 }) => (
-  <table className="ledger tight my-2 max-w-3xl" aria-label="Where each class goes">
+  <table className="ledger tight my-2 max-w-3xl" aria-label={`Where each ${word.toLowerCase()} goes`}>
     <thead>
       <tr>
         <th scope="col" className="text-left">
-          Class
+          {word}
         </th>
         <th scope="col" className="text-left">
           Account
@@ -259,11 +262,11 @@ const Groups = ({
       {preview.groups.map((group) => (
         <tr key={group.name}>
           <th scope="row" className="text-left font-normal">
-            {group.name === '' ? 'without a class' : group.name}
+            {group.name === '' ? `without a ${word.toLowerCase()}` : group.name}
           </th>
           <td>
             <select
-              aria-label={`Account of ${group.name === '' ? 'those without a class' : group.name}`}
+              aria-label={`Account of ${group.name === '' ? `those without a ${word.toLowerCase()}` : group.name}`}
               className="select select-xs w-64"
               value={places.get(group.name) ?? group.account}
               onChange={(event) => onPlace(group.name, Number(event.target.value))}

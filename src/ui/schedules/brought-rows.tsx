@@ -22,6 +22,10 @@ interface Props {
 
 const TAKE = 'take';
 
+/** What the things of a list are grouped by: stock has categories, the others classes. */
+export const groupedBy = (columns: readonly Pick<DataColumn<ItemFields>, 'id'>[]): 'Category' | 'Class' =>
+  columns.some(({ id }) => id === 'category') ? 'Category' : 'Class';
+
 /** The rows of a list as the schedule would show them, each with whether it is taken; columns that say nothing are left away. */
 export const BroughtRows = ({ frame, preview, columns, leave, onLeave }: Props) => {
   const [selected, setSelected] = useState<string | undefined>();
@@ -56,7 +60,7 @@ export const BroughtRows = ({ frame, preview, columns, leave, onLeave }: Props) 
             stays: 'md:left-0',
           }),
           own('row', 'Row', '3.6rem', ({ row }) => String(row), { stays: 'md:left-16' }),
-          ...(preview.groups.length > 1 ? [own('group', 'Class', '8rem', ({ group }) => group)] : []),
+          ...(preview.groups.length > 1 ? [own('group', groupedBy(columns), '8rem', ({ group }) => group)] : []),
           ...told.map((column): DataColumn<Brought> => ({
             ...column,
             takes: false,

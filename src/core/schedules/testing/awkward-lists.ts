@@ -815,7 +815,7 @@ export const AWKWARD_LISTS: readonly {
       'PL;T0101;Timmerhuis BV;Kade 4;Zaandam;1501 AB;NL;NL000000000B01;30 days;;',
     ],
     said: [
-      '2|00012|Total Interiors Ltd|customer|GB|GB000000000|30||accounts@totalint.example',
+      '2|00012|Total Interiors Ltd|customer|GB|GB000000000|30||accounts@totalint.example|month-end',
       '3|00031|Gatehouse & Sons, Builders|customer|GB||14||',
       '4|M0004|Marlow Machines|supplier|GB|GB111111111|60||sales@marlow.example',
       '5|T0101|Timmerhuis BV|supplier|NL|NL000000000B01|30||',
