@@ -30,6 +30,8 @@ export const ComparativeMargin = ({
         <p className="note">
           Last year’s closing balances, and the movements of each elapsed period. Every column nets to zero; last year’s
           close and the periods together come to the opening figure.
+          {columns.some(({ column }) => isAdjustment(column)) &&
+            ' What an adjustment period made of last year’s close stands beside it, and is in it already; statements can leave it out.'}
         </p>
         {papers.length > 0 && (
           <MarginPart title="From a paper">
