@@ -854,6 +854,22 @@ describe('lists of open items', () => {
     ).toEqual(items);
   });
 
+  it('have their numbers below names that stand above them, in one column with those', () => {
+    const rows = [
+      ['Customer / Invoice', 'Date', 'Not due', '1-30', 'Balance'],
+      ['ALPEN SEEGRAS GMBH (10023)', '', '', '', ''],
+      ['RE-1009', '03.04.2026', '', '950.00', '950.00'],
+      ['RE-1044', '10.06.2026', '1200.00', '', '1200.00'],
+      ['BERGALGEN AG (10031)', '', '', '', ''],
+      ['RE-1031', '18.05.2026', '', '480.50', '480.50'],
+    ];
+    const read = readItems([{ name: '', rows }], { name: 'aging.csv' });
+    expect(read?.items.map(({ contactCode, contactName, number }) => [contactCode, contactName, number])).toEqual([
+      ['10023', 'ALPEN SEEGRAS GMBH', 'RE-1009'],
+      ['10023', 'ALPEN SEEGRAS GMBH', 'RE-1044'],
+      ['10031', 'BERGALGEN AG', 'RE-1031'],
+    ]);
+  });
   it('have each the currency that stands beside its amount, where no column says it', () => {
     const rows = [
       ['Supplier', 'Bill', 'Bill date', 'Amount', 'GBP equivalent'],

@@ -1,7 +1,7 @@
 import { tellAges, tellBase, tellLess, tellMoved, tellOpen, tellPaid, tellRunning, tellTax } from './list-amounts';
 import type { Beside } from './list-beside';
 import { tellParts } from './list-parts';
-import { tellBalances, tellCodes, tellDays, tellKinds, tellNames, tellRemarks } from './list-whom';
+import { tellBalances, tellCodes, tellDays, tellGrouped, tellKinds, tellNames, tellRemarks } from './list-whom';
 
 /** As if some columns held no amounts: what they are is told. */
 const without = (beside: Beside, told: ReadonlySet<number>): Beside =>
@@ -23,6 +23,7 @@ export const tellBeside = (all: Beside): number | undefined => {
   tellOpen(beside, running);
   tellKinds(beside);
   tellRemarks(beside);
+  tellGrouped(beside);
   tellNames(beside);
   tellCodes(beside, running);
   tellBalances(beside);

@@ -62,6 +62,15 @@ export const tellRemarks = ({ roles, names, contents, sample }: Beside): void =>
   roles[nameAt] = numbers ? 'number' : 'reference';
 };
 
+/** "Customer / Invoice": under names that stand above them, what is another in each row numbers the documents, and codes nobody. */
+export const tellGrouped = ({ roles, names, contents }: Beside): void => {
+  const codeAt = roles.indexOf('contactCode');
+  if (codeAt < 0 || roles.includes('number') || roles.includes('contactName')) return;
+  const numbers = COLUMN_WORDS.number.in(folded(names[codeAt] ?? '')) !== undefined;
+  const { numbered = 0, distinct = 0 } = contents[codeAt] ?? {};
+  if (numbers && numbered >= 0.5 && distinct >= 0.9) roles[codeAt] = 'number';
+};
+
 /** No code of a contact has as few letters as the words for a number alone. */
 const GENERIC = 3;
 

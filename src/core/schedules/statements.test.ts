@@ -326,6 +326,22 @@ describe('a bank’s table', () => {
     ]);
     expect(read?.ok === true && read.value.doubts).toEqual([]);
   });
+  it('is of an account whose number begins like a day', () => {
+    const read = table(
+      [
+        'Account,Date,Narrative,Amount,Dr/Cr,Balance,Bal Dr/Cr',
+        '20-11-88 44102291,01/07/26,Bal b/f,,,512.40,DR',
+        '20-11-88 44102291,03/07/26,Receipt Bay Stores,1000.00,CR,487.60,CR',
+        '20-11-88 44102291,18/07/26,Cheque 10231,250.00,DR,237.60,CR',
+      ].join('\n'),
+    );
+    const [statement] = read.ok ? read.value.statements : [];
+    expect([statement?.account, statement?.opening?.amount, statement?.entries.map(({ date }) => date)]).toEqual([
+      '20-11-88 44102291',
+      -51_240n,
+      ['2026-07-03', '2026-07-18'],
+    ]);
+  });
   it('leaves out what is only announced, and says so', () => {
     const read = table(
       [

@@ -83,7 +83,7 @@ const STOCK = {
     'category, group, class, type, family, dept, department, product group, stock group, section, account, warengruppe, gruppe, kategorie, artikelgruppe, famille, categorie, rayon, groupe, familia, categoria, grupo, categoria, gruppo, reparto, familia, grupo, groep, artikelgroep, productgroep, categorie, grupa, grupa towarowa, kategoria, skupina, kategorie, druh, csoport, cikkcsoport, kategoria, grupp, varugrupp, kategori, varegruppe, gruppe, ryhma, tuoteryhma, grupa, categorie, κατηγορια, ομαδα, grup, kategori, urun grubu, 分類, 区分, カテゴリ, 类别',
   ),
   unit: lexicon(
-    'unit, uom, unit of measure, units, measure, per, price unit, price per, pack, u m, einheit, me, mengeneinheit, meh, ve, unite, u, um, unidad, ud, uds, unid, unita, u m, um, unidade, un, eenheid, ehd, jm, j m, jednostka, jedn, mj, m j, jednotka, merna jednotka, mertekegyseg, me, egyseg, enhet, enh, enhed, yksikko, yks, unitate, um, u m, μοναδα, μμ, μ μ, birim, 単位, 单位',
+    'ед изм, ед, единица, единица измерения, од, од виміру, од вим, одиниця, мерна единица, мярка, unit, uom, unit of measure, units, measure, per, price unit, price per, pack, u m, einheit, me, mengeneinheit, meh, ve, unite, u, um, unidad, ud, uds, unid, unita, u m, um, unidade, un, eenheid, ehd, jm, j m, jednostka, jedn, mj, m j, jednotka, merna jednotka, mertekegyseg, me, egyseg, enhet, enh, enhed, yksikko, yks, unitate, um, u m, μοναδα, μμ, μ μ, birim, 単位, 单位',
   ),
   quantity: lexicon(
     'cases, no of cases, boxes, cartons, packs, packets, crates, bottles, kartons, kisten, caisses, cartons, colis, cajas, cartoni, colli, caixas, dozen, kartony, krabice, dobozok, lador, kasser, laatikot, cutii, koli',
