@@ -13,7 +13,7 @@ import { bringList, takeList } from '@/actions/schedules/bring';
 import { saveItems } from '@/actions/schedules/items';
 import { takeSupport } from '@/actions/schedules/ties';
 import { scheduleView, schedulesView } from '@/actions/schedules/views';
-import { exportList } from '@/actions/statements/export';
+import { exportAuditFile, exportList } from '@/actions/statements/export';
 import { PLAIN_ACCOUNT, accountId } from '@/core/chart/account';
 import { minor } from '@/core/money/minor';
 import { type ItemFields, blankItem } from '@/core/schedules/item';
@@ -56,6 +56,45 @@ const asset = (cost: bigint, written: bigint, account: number | null, more: Part
 const companyParts = async (books: number) => (await scheduleView(books, await accountOf(books, '1300')))?.frame.parts;
 const lastBatch = async (books: number): Promise<string> => (await changesView(books, undefined))?.batches[0]?.id ?? '';
 const checkOf = async (books: number, id: string) => (await proofView(books))?.proof.find((one) => one.id === id);
+
+describe('the audit file', () => {
+  it('has stock and assets on their accounts, and both are brought from it into other books as they were', async () => {
+    const books = await newBooks();
+    await type(books, { '1510': 70_000n, '1519': -29_000n, '1200': 4_000n, '3010': -45_000n });
+    const off = await accountOf(books, '1519');
+    const stock = (fields: Partial<ItemFields>): ItemFields => ({ ...blankItem('stock', 'EUR'), ...fields });
+    const articles = [
+      stock({
+        number: 'K1',
+        note: 'Kelp & <nori>',
+        open: minor(2_500n),
+        detail: { quantity: '5', cost: '5', unit: 'kg' },
+      }),
+      stock({ number: 'K2', note: 'Salt', open: minor(1_500n), detail: { quantity: '30', cost: '0.5', unit: 'kg', place: 'Shed 2' } }), // prettier-ignore
+    ];
+    const boats = [
+      asset(60_000n, 25_000n, off, { number: 'B1', note: 'Press', date: '2021-03-01', detail: { life: '120', method: 'straight-line' } }), // prettier-ignore
+      asset(10_000n, 4_000n, off, { number: 'B2', note: 'Saw', date: '2023-04-05', detail: { life: '60', method: 'straight-line' } }), // prettier-ignore
+    ];
+    valueOf(await save(books, '1510', boats));
+    valueOf(await save(books, '1200', articles));
+    const xml = String((await exportAuditFile(books))?.content);
+    expect(xml).toMatch(/<StockAccountNo>1200<\/StockAccountNo>/);
+    const other = await newBooks();
+    const content = new TextEncoder().encode(xml);
+    for (const code of ['1510', '1200']) {
+      const account = await accountOf(other, code);
+      const brought = valueOf(await bringList({ books: other, account, name: 'audit.xml', content }));
+      valueOf(await takeList({ books: other, set: await setOf(other), account, paper: brought.paper }));
+    }
+    const here = async (code: string) =>
+      (await found(other, code)).items.map(({ number, note, date, open, beside, detail }) => ({ number, note, date, open, beside, detail })); // prettier-ignore
+    const was = (items: readonly ItemFields[]) =>
+      items.map(({ number, note, date, open, beside, detail }) => ({ number, note, date, open, beside, detail }));
+    expect(await here('1510')).toEqual(was(boats));
+    expect(await here('1200')).toEqual(was(articles));
+  });
+});
 
 describe('a register of assets', () => {
   it('ties on cost and on what is written off; undone and brought back as one; frozen when posted', async () => {
@@ -359,7 +398,7 @@ describe('a budget', () => {
     expect(await budget()).toEqual([]);
     await refused(
       sql(
-        `insert into comparative (books_id, account_id, column_no, amount, set_by, set_at) values ($1, $2, 61, 1, 1, now())`,
+        `insert into comparative (books_id, account_id, column_no, amount, set_by, set_at) values ($1, $2, 64, 1, 1, now())`,
         [books, sales],
       ),
       /violates check constraint/,

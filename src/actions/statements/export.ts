@@ -14,7 +14,7 @@ import {
   matchingReport,
   ratesReport,
 } from '@/core/statements/lists';
-import { auditPartiesView } from '../schedules/audit-parties';
+import { auditMastersView } from '../schedules/audit-masters';
 import { contactsReport, scheduleReport, thingsReport } from '@/core/statements/schedules';
 import { codeBook } from '@/core/schedules/analysis';
 import { isThings } from '@/core/schedules/kinds';
@@ -200,7 +200,7 @@ export const exportAuditFile = async (id: number): Promise<OutFile | undefined> 
   const [openings, chart] = [await openingsView(id), await chartView(id)];
   if (openings === undefined || chart === undefined) return undefined;
   const { frame, rows } = openings;
-  const parties = (await auditPartiesView(id)) ?? [];
+  const masters = (await auditMastersView(id)) ?? { parties: [], stock: [], assets: [] };
   return {
     name: `${frame.name} opening balances ${frame.openingDate}.xml`,
     type: 'application/xml; charset=utf-8',
@@ -218,7 +218,7 @@ export const exportAuditFile = async (id: number): Promise<OutFile | undefined> 
       {
         amounts: new Map(rows.map(({ id: account, amount }) => [account, amount ?? NIL])),
         digits: frame.digits,
-        parties,
+        ...masters,
       },
     ),
   };

@@ -31,6 +31,8 @@ export interface Table {
   readonly format?: TextFormat;
   /** It was printed for paper: a long name may go on in the next line. */
   readonly printed?: boolean;
+  /** A list of things or people beside the balance that the file is of: no sheet of that. */
+  readonly aside?: boolean;
   /** Columns that the workbook hides, from nought. */
   readonly hidden?: readonly number[];
   /** Where each row stands, for a paper that has pages. */

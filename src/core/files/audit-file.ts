@@ -29,7 +29,7 @@ const isTag = (name: string): name is Tag => (TAGS as readonly string[]).include
 
 const PATH = ['AuditFile', 'MasterFiles', 'GeneralLedgerAccounts', 'Account'] as const;
 
-/** What is read of customers and suppliers, under the titles of a list of contacts. */
+/** What the master files beside the accounts hold, each with its texts under the titles of a list that is read like any other. */
 const PARTY_TAGS: Readonly<Record<string, string>> = {
   CustomerID: 'Code',
   SupplierID: 'Code',
@@ -42,7 +42,86 @@ const PARTY_TAGS: Readonly<Record<string, string>> = {
   Country: 'Country',
   Email: 'E-mail',
 };
-const PARTY_COLUMNS = ['Type', 'Code', 'Name', 'Tax number', 'Country', 'E-mail'] as const;
+const ENTRIES = {
+  Customer: PARTY_TAGS,
+  Supplier: PARTY_TAGS,
+  Product: { ProductCode: 'Code', Description: 'Article', ProductGroup: 'Category', UOMBase: 'Unit' },
+  // What is there at the end of the file's period is what other books begin with.
+  PhysicalStockEntry: {
+    ProductCode: 'Code',
+    UOMPhysicalStock: 'Unit',
+    ClosingStockQuantity: 'Quantity',
+    UnitPrice: 'Unit cost',
+    ClosingStockValue: 'Value',
+    WarehouseID: 'Place',
+  },
+  Asset: {
+    AssetID: 'Code',
+    Description: 'Asset',
+    AccountID: 'Account',
+    DateOfAcquisition: 'Acquired',
+    AssetLifeMonth: 'Life (months)',
+    DepreciationMethod: 'Method',
+    AcquisitionAndProductionCostsEnd: 'Cost',
+    AccumulatedDepreciation: 'Depreciation',
+    BookValueEnd: 'Book value',
+  },
+} as const satisfies Readonly<Record<string, Readonly<Record<string, string>>>>;
+type EntryName = keyof typeof ENTRIES;
+const isEntry = (name: string): name is EntryName => Object.hasOwn(ENTRIES, name);
+
+/** What an element that is required says where nothing is known. */
+export const UNKNOWN = '-';
+
+/** Tables of entries: which of them, and their columns. */
+const LISTS = [
+  {
+    title: 'Customers and suppliers',
+    of: ['Customer', 'Supplier'],
+    columns: ['Type', 'Code', 'Name', 'Tax number', 'Country', 'E-mail'],
+  },
+  {
+    title: 'Stock',
+    of: ['PhysicalStockEntry'],
+    columns: ['Code', 'Article', 'Unit', 'Quantity', 'Unit cost', 'Value', 'Place', 'Category'],
+  },
+  {
+    title: 'Fixed assets',
+    of: ['Asset'],
+    columns: ['Code', 'Asset', 'Acquired', 'Life (months)', 'Method', 'Cost', 'Depreciation', 'Book value', 'Account'],
+  },
+] as const satisfies readonly {
+  readonly title: string;
+  readonly of: readonly EntryName[];
+  readonly columns: readonly string[];
+}[];
+
+interface Entry {
+  readonly name: EntryName;
+  readonly texts: Map<string, string>;
+}
+
+/** The tables of the entries that a file has; stock is called by its articles. */
+const listsOf = (entries: readonly Entry[]): readonly Table[] => {
+  const articles = new Map(
+    entries.flatMap(({ name, texts }) => (name === 'Product' ? [[texts.get('Code') ?? '', texts] as const] : [])),
+  );
+  return LISTS.flatMap(({ title, of, columns }) => {
+    const own = entries.filter(({ name }) => (of as readonly string[]).includes(name));
+    if (own.length === 0) return [];
+    const rows = own.map(({ texts }) => {
+      const article = articles.get(texts.get('Code') ?? '');
+      return columns.map((column) => {
+        const text = oneLine(texts.get(column) ?? article?.get(column) ?? '');
+        return text === UNKNOWN ? '' : text;
+      });
+    });
+    // Columns in which nothing stands are none of the list.
+    const filled = columns.map((_, at) => rows.some((row) => row[at] !== ''));
+    const kept = (row: readonly string[]): string[] => row.filter((_, at) => filled[at] === true);
+    return [{ name: title, rows: [kept(columns), ...rows.map(kept)], aside: true }];
+  });
+};
 
 /** Carries "too long" and "too many" out of the reader. */
 class Past extends Error {
@@ -55,13 +134,13 @@ const readAccounts = (
   text: string,
 ): {
   accounts: readonly ReadonlyMap<Tag, string>[];
-  parties: readonly ReadonlyMap<string, string>[];
+  entries: readonly Entry[];
   fault: XmlFault | undefined;
 } => {
   const accounts: ReadonlyMap<Tag, string>[] = [];
-  const parties: ReadonlyMap<string, string>[] = [];
-  /** The customer or supplier that is open, the depth of its element, and which of its texts is read. */
-  let party: { readonly depth: number; readonly texts: Map<string, string> } | undefined;
+  const entries: Entry[] = [];
+  /** The entry that is open, the depth of its element, and which of its texts is read. */
+  let entry: (Entry & { readonly depth: number }) | undefined;
   let title: string | undefined;
   const names: string[] = [];
   /** How many elements of the path are open. */
@@ -73,12 +152,13 @@ const readAccounts = (
       tag = undefined;
       title = undefined;
       names.length = depth - 1;
-      if (depth === 4 && names[1] === 'MasterFiles' && (name === 'Customer' || name === 'Supplier'))
-        party = { depth, texts: new Map([['Type', name]]) };
-      else if (party !== undefined) {
-        title = PARTY_TAGS[name];
+      if (depth === 4 && names[1] === 'MasterFiles' && isEntry(name))
+        entry = { name, depth, texts: new Map([['Type', name]]) };
+      else if (entry !== undefined) {
+        const tags: Readonly<Record<string, string>> = ENTRIES[entry.name];
+        title = Object.hasOwn(tags, name) ? tags[name] : undefined;
         // The first of several stands, such as the address before where goods go to.
-        if (title !== undefined && party.texts.has(title)) title = undefined;
+        if (title !== undefined && entry.texts.has(title)) title = undefined;
       }
       names.push(name);
       if (along === depth - 1 && PATH[along] === name) {
@@ -87,10 +167,10 @@ const readAccounts = (
       } else if (along === PATH.length && depth === PATH.length + 1 && isTag(name)) tag = name;
     },
     text: (piece) => {
-      if (title !== undefined && party !== undefined) {
-        const long = (party.texts.get(title) ?? '') + piece;
+      if (title !== undefined && entry !== undefined) {
+        const long = (entry.texts.get(title) ?? '') + piece;
         if (long.length > MOST_CELL_CHARACTERS) throw new Past('cell');
-        party.texts.set(title, long);
+        entry.texts.set(title, long);
       }
       if (tag === undefined) return;
       const whole = (account.get(tag) ?? '') + piece;
@@ -100,10 +180,10 @@ const readAccounts = (
     close: (_, depth) => {
       tag = undefined;
       title = undefined;
-      if (party !== undefined && depth === party.depth) {
-        parties.push(party.texts);
-        if (parties.length > MOST_ACCOUNTS) throw new Past('accounts');
-        party = undefined;
+      if (entry !== undefined && depth === entry.depth) {
+        entries.push(entry);
+        if (entries.length > MOST_ACCOUNTS) throw new Past('accounts');
+        entry = undefined;
       }
       if (depth > along) return;
       if (along === PATH.length) accounts.push(account);
@@ -111,12 +191,12 @@ const readAccounts = (
       along = depth - 1;
     },
   });
-  return { fault: reader.push(text) ?? reader.end(), accounts, parties };
+  return { fault: reader.push(text) ?? reader.end(), accounts, entries };
 };
 
 /**
  * The general-ledger accounts of a Standard Audit File for Tax (OECD SAF-T 2.0 and the national files built on it), as a
- * table with one row per account, so that it is previewed like any other list; its customers and suppliers are a second one. Namespaces and prefixes do not matter.
+ * table with one row per account, so that it is previewed like any other list; its customers and suppliers, stock and assets are others. Namespaces and prefixes do not matter.
  * Entities and document types are not read at all: such a file is refused.
  */
 export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
@@ -143,7 +223,7 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
           ),
         );
   }
-  const { accounts, parties, fault } = read;
+  const { accounts, entries, fault } = read;
   if (fault !== undefined) return refused(fault, name);
   if (accounts.length === 0)
     return fail(
@@ -157,17 +237,7 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
   );
   return ok([
     { name, rows: [given, ...accounts.map((account) => given.map((tag) => oneLine(account.get(tag) ?? '')))] },
-    ...(parties.length === 0
-      ? []
-      : [
-          {
-            name: 'Customers and suppliers',
-            rows: [
-              PARTY_COLUMNS,
-              ...parties.map((party) => PARTY_COLUMNS.map((column) => oneLine(party.get(column) ?? ''))),
-            ],
-          },
-        ]),
+    ...listsOf(entries),
   ]);
 };
 

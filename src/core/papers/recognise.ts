@@ -23,6 +23,7 @@ const [OF_THE_DAY, LATEST] = [25, 10] as const;
 /** How the table with the clearest trial balance in it is best read; where other sheets hold one as well, they are offered beside it. */
 export const recognise = (tables: readonly Table[], circumstances: Circumstances): Recognition => {
   const found = tables.slice(0, MOST_SHEETS).flatMap((table, sheet) => {
+    if (table.aside === true) return [];
     const [best] = [undefined, ...ARRANGEMENTS]
       .map((arrangement) => {
         const own = arrangement === undefined ? table : arranged(table, arrangement);
@@ -36,7 +37,9 @@ export const recognise = (tables: readonly Table[], circumstances: Circumstances
       : [{ ...best, first, day: statedDate(tablesUnder(tables, first.reading), first.reading, '') }];
   });
   // Where no sheet is a balance by itself, all of them may be one: the balance sheet here, the income statement there.
-  const whole = found.some(({ first }) => holdsBalance(first, circumstances)) ? undefined : sheetsJoined(tables);
+  const whole = found.some(({ first }) => holdsBalance(first, circumstances))
+    ? undefined
+    : sheetsJoined(tables.filter(({ aside }) => aside !== true));
   const together = whole === undefined ? [] : hypotheses(whole, 0, headerOf(whole.rows), circumstances, 'all-sheets');
   if (together[0] !== undefined && holdsBalance(together[0], circumstances))
     return told(tables, together, circumstances);

@@ -258,6 +258,10 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
       const role = table.roles[column];
       return hasLetters(text) && (role === undefined || !isMoneyRole(kind, role)) && !isDay(text);
     });
+  // A class that is printed in row after row is that of those rows alone; one that is not goes on below.
+  const groups = amounts.map(({ read }) => read.texts.group ?? '');
+  const goesOn =
+    table.roles.includes('group') && !groups.some((group, place) => group !== '' && group === groups[place + 1]);
   const items: RegisterRow[] = [];
   const missed: number[] = [];
   let section: string | null = headingAbove(table, isRepeated);
@@ -317,9 +321,7 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
       continue;
     }
     const listed = (read.texts.group ?? '') === '' ? section : (read.texts.group ?? null);
-    const group =
-      listed ??
-      (table.roles.includes('group') && (read.texts.group ?? '') === '' ? (items.at(-1)?.group ?? null) : null);
+    const group = listed ?? (goesOn && (read.texts.group ?? '') === '' ? (items.at(-1)?.group ?? null) : null);
     const item: RegisterRow = { ...read, group: group === '' ? null : group };
     items.push(item);
     since.add(item);
