@@ -1,3 +1,4 @@
+import { dayBefore, readDate } from '../base/dates';
 import { type Result, fail, ok, problem } from '../base/result';
 import type { Table } from '../base/table';
 import { oneLine } from './clean';
@@ -7,6 +8,13 @@ import { type XmlFault, xmlReader } from './xml';
 
 /** Marks of the order of bytes, and spaces; in UTF-16 every other byte is nil. */
 const BEFORE: ReadonlySet<number | undefined> = new Set([0xef, 0xbb, 0xbf, 0xff, 0xfe, 0x00, 0x09, 0x0a, 0x0d, 0x20]);
+
+/** The name of a column of balances with the day that they are of: what stood before the file's first day, or after its last. */
+const dated = (tag: Tag, { from, to }: Span): string => {
+  const [first, last] = [from, to].map((day) => readDate((day ?? '').trim()));
+  if (tag.startsWith('Opening') && first?.ok === true) return `${tag} ${dayBefore(first.value).toString()}`;
+  return tag.startsWith('Closing') && last?.ok === true ? `${tag} ${last.value.toString()}` : tag;
+};
 
 /** Whether bytes look like an XML file, by what they begin with in whatever encoding. */
 export const isXml = (bytes: Uint8Array): boolean => bytes.subarray(0, 400).find((byte) => !BEFORE.has(byte)) === 0x3c;
@@ -28,6 +36,10 @@ const BALANCES: ReadonlySet<string> = new Set(TAGS.slice(5));
 const isTag = (name: string): name is Tag => (TAGS as readonly string[]).includes(name);
 
 const PATH = ['AuditFile', 'MasterFiles', 'GeneralLedgerAccounts', 'Account'] as const;
+
+/** The first and the last day that the file is of. */
+const SPAN = { SelectionStartDate: 'from', SelectionEndDate: 'to' } as const;
+type Span = Partial<Record<(typeof SPAN)[keyof typeof SPAN], string>>;
 
 /** What the master files beside the accounts hold, each with its texts under the titles of a list that is read like any other. */
 const PARTY_TAGS: Readonly<Record<string, string>> = {
@@ -135,6 +147,7 @@ const readAccounts = (
 ): {
   accounts: readonly ReadonlyMap<Tag, string>[];
   entries: readonly Entry[];
+  span: Span;
   fault: XmlFault | undefined;
 } => {
   const accounts: ReadonlyMap<Tag, string>[] = [];
@@ -142,6 +155,8 @@ const readAccounts = (
   /** The entry that is open, the depth of its element, and which of its texts is read. */
   let entry: (Entry & { readonly depth: number }) | undefined;
   let title: string | undefined;
+  const span: Span = {};
+  let end: keyof Span | undefined;
   const names: string[] = [];
   /** How many elements of the path are open. */
   let along = 0;
@@ -151,6 +166,7 @@ const readAccounts = (
     open: ({ name }, depth) => {
       tag = undefined;
       title = undefined;
+      end = names[1] === 'Header' && Object.hasOwn(SPAN, name) ? SPAN[name as keyof typeof SPAN] : undefined;
       names.length = depth - 1;
       if (depth === 4 && names[1] === 'MasterFiles' && isEntry(name))
         entry = { name, depth, texts: new Map([['Type', name]]) };
@@ -167,6 +183,7 @@ const readAccounts = (
       } else if (along === PATH.length && depth === PATH.length + 1 && isTag(name)) tag = name;
     },
     text: (piece) => {
+      if (end !== undefined) span[end] = `${span[end] ?? ''}${piece}`.slice(0, MOST_CELL_CHARACTERS);
       if (title !== undefined && entry !== undefined) {
         const long = (entry.texts.get(title) ?? '') + piece;
         if (long.length > MOST_CELL_CHARACTERS) throw new Past('cell');
@@ -180,6 +197,7 @@ const readAccounts = (
     close: (_, depth) => {
       tag = undefined;
       title = undefined;
+      end = undefined;
       if (entry !== undefined && depth === entry.depth) {
         entries.push(entry);
         if (entries.length > MOST_ACCOUNTS) throw new Past('accounts');
@@ -191,7 +209,7 @@ const readAccounts = (
       along = depth - 1;
     },
   });
-  return { fault: reader.push(text) ?? reader.end(), accounts, entries };
+  return { fault: reader.push(text) ?? reader.end(), accounts, entries, span };
 };
 
 /**
@@ -223,7 +241,7 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
           ),
         );
   }
-  const { accounts, entries, fault } = read;
+  const { accounts, entries, span, fault } = read;
   if (fault !== undefined) return refused(fault, name);
   if (accounts.length === 0)
     return fail(
@@ -236,7 +254,13 @@ export const readSaft = (bytes: Uint8Array, name: string): Result<readonly Table
     (tag) => !BALANCES.has(tag) || accounts.some((account) => (account.get(tag) ?? '').trim() !== ''),
   );
   return ok([
-    { name, rows: [given, ...accounts.map((account) => given.map((tag) => oneLine(account.get(tag) ?? '')))] },
+    {
+      name,
+      rows: [
+        given.map((tag) => dated(tag, span)),
+        ...accounts.map((account) => given.map((tag) => oneLine(account.get(tag) ?? ''))),
+      ],
+    },
     ...listsOf(entries),
   ]);
 };

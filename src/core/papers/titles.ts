@@ -76,7 +76,8 @@ const spanIn = (words: string): string | undefined => {
 
 export const titleOf = (text: string): Title => {
   const plain = text.replace(/\s+/g, ' ').trim();
-  const words = folded(plain);
+  // "OpeningDebitBalance" is three words.
+  const words = folded(plain.replace(/(\p{Ll}{2})(\p{Lu}\p{Ll})/gu, '$1 $2'));
   if (plain === '' || plain.length > MOST_TITLE) return { ...SILENT, text: plain };
   const [debit, credit] = [DEBIT.in(words), CREDIT.in(words)];
   const side = SIDE_COLUMN.is(words);

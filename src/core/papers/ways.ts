@@ -25,6 +25,8 @@ const dayPoints = (titles: readonly Title[], title: Title, wanted: string | unde
   if (title.day === undefined) return 0;
   if (wanted !== undefined && (title.day === wanted || (title.day.length < 10 && wanted.startsWith(title.day))))
     return 6;
+  // Beside a column of the day that is wanted, the latest is another day's.
+  if (wanted !== undefined && titles.some(({ day }) => day === wanted)) return -5;
   const latest = titles
     .flatMap(({ day }) => day ?? [])
     .sort()
@@ -66,8 +68,11 @@ export const waysOf = (
   const { numbers, sides, titles, sample } = layout;
   const title = (at: number): Title => titles[at] ?? titleOf('');
   const base = currency ?? baseOf(layout);
+  // What opens on the day that is wanted is what closed then.
+  const phase = (said: Title): number =>
+    wanted !== undefined && said.day === wanted ? Math.max(0, phasePoints(said)) : phasePoints(said);
   const own = (at: number): number =>
-    phasePoints(title(at)) + dayPoints(titles, title(at), wanted) + currencyPoints(title(at), base);
+    phase(title(at)) + dayPoints(titles, title(at), wanted) + currencyPoints(title(at), base);
   const most = numbers.reduce((all, { amounts }) => Math.max(all, amounts), 1);
   const ways: LikelyWay[] = [];
   numbers.forEach((column, place) => {

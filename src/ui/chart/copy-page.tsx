@@ -14,9 +14,10 @@ import { type Problem, plural } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useTakeKey } from '../parts/use-take-key';
 import { ChartFrame } from './chart-frame';
 import { SourceOptions } from './source-options';
-import { IncomingPreview, sayPlan } from './incoming-preview';
+import { IncomingPreview, PREVIEW_KEYS, sayPlan } from './incoming-preview';
 import { useRowChoices } from './use-row-choices';
 import { useRefresh } from '../parts/use-refresh';
 
@@ -113,10 +114,12 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
                     ? 'none that fits another year'
                     : source.plan.pattern.kind
                   : '';
+  useTakeKey(plan !== undefined && plan.edits.length > 0 ? () => void take() : undefined);
   return (
     <ChartFrame
       frame={frame}
       place="/copy"
+      {...(plan === undefined ? {} : { keys: PREVIEW_KEYS })}
       title="Copy a chart"
       about={plan === undefined ? 'choose what to copy from' : sayPlan(plan)}
       actions={
@@ -124,6 +127,7 @@ export const CopyPage = ({ frame, accounts, rules, others, templates, source, fr
           <button
             type="button"
             className="btn btn-primary btn-sm"
+            aria-keyshortcuts="Control+Enter"
             disabled={plan.edits.length === 0}
             autoFocus
             onClick={() => void take()}

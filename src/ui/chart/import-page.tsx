@@ -15,8 +15,9 @@ import { TypeWords } from './type-words';
 import { FileButton } from '../parts/file-button';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useTakeKey } from '../parts/use-take-key';
 import { ChartFrame } from './chart-frame';
-import { IncomingPreview, sayPlan } from './incoming-preview';
+import { IncomingPreview, PREVIEW_KEYS, sayPlan } from './incoming-preview';
 import { useRowChoices } from './use-row-choices';
 
 interface ReadFile {
@@ -158,10 +159,13 @@ export const ImportPage = ({
     toast(`${plural(done.value.counts.new, 'account')} new, ${String(done.value.counts.changes)} changed`);
     router.push(place);
   };
+  const taken = plan === undefined ? 0 : plan.counts.new + plan.counts.changes;
+  useTakeKey(busy === '' && taken > 0 ? () => void take() : undefined);
   return (
     <ChartFrame
       frame={frame}
       place="/import"
+      {...(plan === undefined ? {} : { keys: PREVIEW_KEYS })}
       title="Import a list of accounts"
       about={plan === undefined ? 'CSV, XLSX, or an audit file (SAF-T)' : `${read?.file.name ?? ''}: ${sayPlan(plan)}`}
       actions={
@@ -175,10 +179,11 @@ export const ImportPage = ({
             <button
               type="button"
               className="btn btn-primary btn-sm"
-              disabled={busy !== '' || plan.counts.new + plan.counts.changes === 0}
+              aria-keyshortcuts="Control+Enter"
+              disabled={busy !== '' || taken === 0}
               onClick={() => void take()}
             >
-              {busy === 'taking' ? 'Taking over …' : `Take over ${String(plan.counts.new + plan.counts.changes)} rows`}
+              {busy === 'taking' ? 'Taking over …' : `Take over ${String(taken)} rows`}
             </button>
           )}
         </>

@@ -19,6 +19,14 @@ import type { RowChoicesHeld } from './use-row-choices';
 const ORDER = ['problem', 'changes', 'new', 'kept', 'same', 'skipped'] as const;
 const NO_CHOICE: RowChoice = {};
 
+export const PREVIEW_KEYS = [
+  ['Ctrl Enter', 'take the rows over'],
+  ['type, Enter or F2', 'put a cell right'],
+  ['Space', 'on a check: take the chosen rows, or leave them out'],
+  ['Tab', 'go to the next cell; after Esc, Tab leaves the sheet'],
+  ['Ctrl Z, Ctrl Shift Z', 'a step back, and again'],
+] as const;
+
 /** "12 new, 3 with a problem": what a plan would do, in one line. */
 export const sayPlan = ({ counts }: Pick<IncomingPlan, 'counts'>): string => {
   const parts = [

@@ -14,6 +14,7 @@ import { sided } from '../parts/figures';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
+import { useTakeKey } from '../parts/use-take-key';
 import { useRefresh } from '../parts/use-refresh';
 import { type DataColumn, DataSheet } from '../sheet/data-sheet';
 import { BroughtRows, groupedBy } from './brought-rows';
@@ -117,6 +118,7 @@ export const BringList = ({ frame, set, account, columns = [], contactColumns = 
     onDone();
     refresh();
   };
+  useTakeKey(nothing || busy ? undefined : () => void take());
   return (
     <section
       ref={arrived}
@@ -136,7 +138,13 @@ export const BringList = ({ frame, set, account, columns = [], contactColumns = 
             `${plural(preview.contacts.length, 'contact')} to be made${preview.known > 0 ? `, ${String(preview.known)} there already` : ''}`}
         </p>
         <span className="grow" />
-        <button type="button" className="btn btn-primary btn-sm" disabled={nothing || busy} onClick={() => void take()}>
+        <button
+          type="button"
+          className="btn btn-primary btn-sm"
+          aria-keyshortcuts="Control+Enter"
+          disabled={nothing || busy}
+          onClick={() => void take()}
+        >
           Take {what}
         </button>
         <button type="button" className="btn btn-sm" onClick={onDone}>

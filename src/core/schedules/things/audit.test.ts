@@ -5,6 +5,7 @@ import { writeSaft } from '../../chart/saft';
 import { readSaft } from '../../files/audit-file';
 import { type Minor, minor } from '../../money/minor';
 import { recognise } from '../../papers/recognise';
+import { paperSheet } from '../../papers/sheet';
 import { type Item, blankItem } from '../item';
 import { readRegister } from '../registers/read-register';
 import { auditThings } from './audit';
@@ -141,4 +142,28 @@ test('stock written down on its own account is off its value, and what another c
   );
   expect(stock.map(({ value }) => value)).toEqual([500n, 700n, null, 60n]);
   expect(assets.map(({ cost, depreciation }) => [cost, depreciation])).toEqual([[null, null]]);
+});
+
+test('of an audit file, what opens or what closes is read by the day that is wanted; the other is offered', () => {
+  const account = (code: string, name: string, opening: number, closing: number): string => {
+    const balance = (of: string, amount: number): string => {
+      const tag = `${of}${amount < 0 ? 'Credit' : 'Debit'}Balance`;
+      return `<${tag}>${String(Math.abs(amount))}.00</${tag}>`;
+    };
+    return `<Account><AccountID>${code}</AccountID><AccountDescription>${name}</AccountDescription>${balance('Opening', opening)}${balance('Closing', closing)}</Account>`;
+  };
+  const xml = `<AuditFile><Header><SelectionCriteria><SelectionStartDate>2025-01-01</SelectionStartDate><SelectionEndDate>2025-12-31</SelectionEndDate></SelectionCriteria></Header><MasterFiles><GeneralLedgerAccounts>${account('1200', 'Stock of goods', 70, 75)}${account('1610', 'Vehicles at cost', 30, 30)}${account('2100', 'Trade payables', -10, -15)}${account('3000', 'Share capital', -90, -90)}</GeneralLedgerAccounts></MasterFiles></AuditFile>`;
+  const read = readSaft(new TextEncoder().encode(xml), 'audit.xml');
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  const amounts = (date: string | undefined) => {
+    const how = date === undefined ? { digits: 2 } : { digits: 2, date };
+    const { recognition, stated } = paperSheet(read.value, { kind: 'proposed' }, how, 'audit.xml');
+    return [stated, recognition.rows.flatMap(({ kind, amount }) => (kind === 'account' ? [Number(amount)] : []))];
+  };
+  const closing = ['2025-12-31', [7500, 3000, -1500, -9000]];
+  expect(amounts('2024-12-31')).toEqual(['2024-12-31', [7000, 3000, -1000, -9000]]);
+  expect(amounts('2025-12-31')).toEqual(closing);
+  // Of neither day, it says of which it is.
+  expect(amounts('2025-06-30')).toEqual(closing);
+  expect(amounts(undefined)).toEqual(closing);
 });
