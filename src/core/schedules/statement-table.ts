@@ -9,16 +9,10 @@ import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
 import { totalWords } from '../papers/total-words';
 import type { Lexicon } from '../words/lexicon';
-import { PAGE } from '../words/paper-words';
 import { type ListTable, amountIn, dayIn } from './list-table';
-import {
-  type AccountStatement,
-  type StatementBalance,
-  type StatementEntry,
-  type StatementsRead,
-  balanceDoubts,
-} from './statement';
+import { type AccountStatement, type StatementBalance, type StatementsRead, balanceDoubts } from './statement';
 import { type BankTable, type Column, bankTable, wentOut } from './statement-columns';
+import { Lines, type RowRead, type TableEntry, textsIn } from './statement-lines';
 import { IBAN, accountIn, byAccounts, byCurrencies } from './statement-accounts';
 import { isCard, turned } from './statement-card';
 import { BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
@@ -60,57 +54,12 @@ const isBalanceOfDay = (text: string): boolean => {
 /** Letters of the small words that stand beside a balance and its day. */
 const MOST_BESIDE = 5;
 
-interface TableEntry extends StatementEntry {
-  readonly account: string;
-  /** What stands in the account after it, where the table says so. */
-  readonly balance: Minor | null;
-  readonly currency: string;
-  /** The amount says its side itself. */
-  readonly spoken: boolean;
-  /** What stands in each of the columns of amounts that nothing is known of. */
-  readonly beside: readonly Minor[];
-}
-
-const textsIn = ({ texts }: Pick<BankTable, 'texts'>, row: Row): string =>
-  texts
-    .map((where) => textOf(row[where]))
-    .filter((one) => one !== '')
-    .join(' ');
-
-/** Whether a row goes on with what the entry above it says: it has nothing but words, below its words, and days stand before those. */
-const goesOn = ({ texts, at }: BankTable, row: Row): boolean => {
-  const filled = row.flatMap((cell, column) => (textOf(cell) === '' ? [] : [column]));
-  const day = at('date') < 0 ? at('valueDate') : at('date');
-  return (
-    filled.length > 0 &&
-    filled.every((column) => column > day && texts.includes(column)) &&
-    PAGE.in(folded(textsIn({ texts }, row))) === undefined
-  );
-};
-
-/** What begins an entry whose amount stands in a line below: its days and its first words. */
-interface Begun {
-  readonly date: string;
-  readonly valueDate: string | null;
-  readonly text: string;
-}
-
-/** A row with a day and words, but no amount. */
-const begunIn = ({ list, at, texts, spare }: BankTable, row: Row): Begun | undefined => {
-  const [date, valueDate] = (['date', 'valueDate'] as const).map((column) => dayIn(list, textOf(row[at(column)])));
-  const text = textsIn({ texts }, row);
-  const empty = [...(['amount', 'in', 'out', 'balance'] as const).map(at), ...spare].every(
-    (column) => !/\d/.test(textOf(row[column])),
-  );
-  return date === undefined || text === '' || !empty ? undefined : { date, valueDate: valueDate ?? null, text };
-};
-
 /** What a row of a bank's table is: an entry, one that does not read, or none. One without a day is of that of the entry before it. */
 const entryIn = (
   { list, at, texts: words, currency: common, spare, digits: unstated, turned }: BankTable,
   row: Row,
   before: string | undefined,
-): TableEntry | 'unread' | 'pending' | undefined => {
+): RowRead => {
   const text = (column: Column): string => textOf(row[at(column)]);
   const day = text(at('date') < 0 ? 'valueDate' : 'date');
   const cells = (['amount', 'in', 'out'] as const).map((column) => row[at(column)]);
@@ -279,13 +228,7 @@ const readTable = (
   const sparse = filled > 0 && filled * 2 < listed.length;
   let account = '';
   let above: StatementBalance | undefined;
-  // Words with a mark of the kind of entry: of the next one, where that has no mark of its own, else of the one before.
-  let ahead = '';
-  let begun: Begun | undefined;
-  const goOn = (words: string): void => {
-    const last = entries.at(-1);
-    if (last !== undefined) entries[entries.length - 1] = { ...last, text: `${last.text} ${words}` };
-  };
+  const lines = new Lines(bank, entries);
   const dated: { readonly account: string; readonly balance: StatementBalance; readonly above: boolean }[] = [];
   list.rows.forEach((row, at) => {
     // Without a header, what stands in its place is a line like those above it.
@@ -311,41 +254,14 @@ const readTable = (
       dated.push({ account, balance: ofDay, above: entries.length === 0 });
       return;
     }
-    const entry = entryIn(bank, row, begun?.date ?? entries.at(-1)?.date ?? undefined);
-    if (begun !== undefined) {
-      const { text, valueDate } = begun;
-      const dated = dayIn(list, textOf(row[bank.at('date')])) !== undefined;
-      if (entry !== undefined && typeof entry !== 'string' && !dated) {
-        entries.push({ ...entry, account, valueDate: valueDate ?? entry.valueDate, text: `${text} ${entry.text}` });
-        begun = undefined;
-        return;
-      }
-      if (entry === undefined && goesOn(bank, row)) {
-        begun = { ...begun, text: `${text} ${textsIn(bank, row)}` };
-        return;
-      }
-      begun = undefined;
-    }
-    begun = entry === undefined ? begunIn(bank, row) : undefined;
-    if (begun !== undefined) return;
-    const marked = bank.texts.length > 1 && textOf(row[bank.texts[0] ?? -1]) !== '';
-    if (ahead !== '' && entry !== undefined && typeof entry !== 'string' && !marked) {
-      entries.push({ ...entry, account, text: `${ahead} ${entry.text}` });
-      ahead = '';
-      return;
-    }
-    if (ahead !== '') goOn(ahead);
-    ahead = '';
-    // "Balance at 31 March", above the entries or below them.
-    const last = entries.at(-1);
+    const entry = entryIn(bank, row, lines.day);
+    if (lines.takes(row, entry, account)) return;
     if (entry === 'pending') pending.push(at + 1);
     else if (entry !== undefined && entry !== 'unread') entries.push({ ...entry, account });
-    else if (entry === undefined && last !== undefined && goesOn(bank, row)) {
-      if (marked) ahead = textsIn(bank, row);
-      else goOn(textsIn(bank, row));
-    } else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
+    // "Balance at 31 March", above the entries or below them.
+    else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
-  if (ahead !== '') goOn(ahead);
+  lines.end();
   // A balance above the entries is of before them or of after them, by its day.
   const days = entries.flatMap(({ date }) => date ?? []).sort();
   const [earliest, latest] = [days[0], days.at(-1)];
