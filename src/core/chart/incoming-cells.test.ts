@@ -82,3 +82,16 @@ test('a row says what becomes of it, with what is wrong or what would change', (
   const [row] = planIncoming(first, [incoming({ code: '4000', name: 'Tours' })], new Map(), RULES).rows;
   expect(row === undefined ? '' : incomingText(row, {}, 'happens')).toBe('changes (name)');
 });
+
+test('a heading can be typed or pasted as its cell shows it, by its code, or by its name', () => {
+  const sources = [
+    incoming({ code: '4000', name: 'Turnover', heading: true, classification: 'revenue' }, 1),
+    incoming({ code: '4010', name: 'Sales of weed', classification: 'revenue', parent: '4000' }),
+  ];
+  const under = (choice: RowChoice): PlannedRow | undefined =>
+    planIncoming([], sources, new Map([[2, choice]]), RULES).rows[1];
+  const row = under({});
+  expect(row?.under).toBe('4000 Turnover');
+  for (const text of [row?.under ?? '', '4000', 'Turnover']) expect(under(take({}, 'parent', text))).toEqual(row);
+  expect(under(take({}, 'parent', ''))?.under).toBe('');
+});

@@ -23,7 +23,7 @@ import { type AccountUse, UNUSED, changeProblems } from './use';
 
 /** What a source can say about an account. What it does not say is inferred for a new account and stays for one that is here. */
 export interface IncomingFields extends Omit<AccountFields, 'parent' | 'classification'> {
-  /** Code or name of the heading; empty for the top. */
+  /** Code or name of the heading, or both as it is called; empty for the top. */
   readonly parent: string;
   /** As the source words it. */
   readonly type: string;
@@ -205,7 +205,7 @@ const settle = (chart: readonly Account[], drafts: Draft[], rules: IncomingRules
       if (map.get(key)?.draft === undefined) map.set(key, entry);
     };
     if (account.code !== '') put(codes, account.code.toLowerCase());
-    if (account.heading) put(names, folded(account.name));
+    if (account.heading) for (const name of [account.name, called(account)]) put(names, folded(name));
   };
   for (const account of chart) known(account);
   // An account that others name as their heading is one, also where the source has no column for it.

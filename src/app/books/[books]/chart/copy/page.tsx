@@ -17,5 +17,5 @@ export default async function Page({ params, searchParams }: Given) {
     idFrom((await params).books),
     typeof chosen === 'string' ? { kind, id: idFrom(chosen) } : undefined,
   );
-  return view === undefined ? notFound() : <CopyPage key={String(chosen)} {...view} />;
+  return view === undefined ? notFound() : <CopyPage key={`${kind} ${String(chosen)}`} {...view} />;
 }
