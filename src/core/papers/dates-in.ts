@@ -88,9 +88,20 @@ const withoutYear = (text: string): readonly string[] => {
     : [...text.matchAll(DAY_AND_MONTH)].flatMap(([, day = '', month]) => iso(year, Number(month), day));
 };
 
+/** Figures with what parts the figures of a day between or behind them. */
+const PARTED = /\p{Nd}\s?[-./．／－年년月월]|元\s?年/u;
+
+/** The quick question, since every cell of a list is asked: figures that are parted, or beside a word for a month. */
+const mayName = (text: string): boolean =>
+  PARTED.test(text) ||
+  (/\p{Nd}/u.test(text) &&
+    folded(text)
+      .split(' ')
+      .some((word) => word === 'thang' || monthOf(word) !== undefined));
+
 /** The days that a text names, ISO, in its order; `proposed` is for those that say no order themselves. */
 export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly string[] => {
-  if (text.length > MOST_TEXT) return [];
+  if (text.length > MOST_TEXT || !mayName(text)) return [];
   const plain = inCommonYears(plainDigits(text).replace(PERIOD_NUMBER, ' ').replace(/\s+/g, ' '));
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
   const order = dayOrderOf(numeric, proposed);

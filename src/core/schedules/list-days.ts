@@ -30,7 +30,7 @@ const NUMBERED = /^(\p{Lu}{1,4})[\s/-]?\d/u;
 
 /** "14-Mar-21", "14 March 2021": a day with its month's name, or in figures behind the day of the week. */
 const wordedDay = (text: string): string | undefined => {
-  if (!/\p{L}/u.test(text) || text.length > MOST_DAY) return undefined;
+  if (!/\p{L}/u.test(text)) return undefined;
   const letters = NUMBERED.exec(text)?.[1];
   if (letters !== undefined && !WEEKDAY.is(folded(letters)) && monthOf(folded(letters)) === undefined) return undefined;
   const [, day, month, year] = SHORT_WORDED.exec(text) ?? JOINED.exec(text) ?? [];
@@ -39,16 +39,20 @@ const wordedDay = (text: string): string | undefined => {
   return found.length === 1 ? found[0] : undefined;
 };
 
+const mayBeDay = (text: string): boolean => text !== '' && text.length <= MOST_DAY;
+
+const figuredDay = (text: string, order: DayOrder): string | undefined =>
+  readFileDate(COMPACT.test(text) ? `${text.slice(0, 4)}-${text.slice(4, 6)}-${text.slice(6)}` : text, order);
+
 /**
  * A day as a cell of a list has it, ISO; undefined where it is none.
  *
  * @example [dayOf('14-Mar-21', 'dmy'), dayOf('01DEC2025', 'dmy'), dayOf('20260630', 'dmy'), dayOf('03/04/2026', 'mdy')] // ['2021-03-14', '2025-12-01', '2026-06-30', '2026-03-04']
  */
 export const dayOf = (text: string, order: DayOrder): string | undefined => {
-  if (text === '' || text.length > MOST_DAY) return undefined;
-  const parted = COMPACT.test(text) ? `${text.slice(0, 4)}-${text.slice(4, 6)}-${text.slice(6)}` : text;
-  return readFileDate(parted, order) ?? wordedDay(text);
+  return mayBeDay(text) ? (figuredDay(text, order) ?? wordedDay(text)) : undefined;
 };
 
 /** A day in any order. */
-export const isDay = (text: string): boolean => (dayOf(text, 'dmy') ?? dayOf(text, 'mdy')) !== undefined;
+export const isDay = (text: string): boolean =>
+  mayBeDay(text) && (figuredDay(text, 'dmy') ?? figuredDay(text, 'mdy') ?? wordedDay(text)) !== undefined;

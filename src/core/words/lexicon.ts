@@ -32,7 +32,8 @@ class Index {
 
 export const lexicon = (...lists: readonly string[]): Lexicon => {
   const whole = new Set<string>();
-  const phrases = new Index((text) => text.slice(0, text.indexOf(' ')));
+  // By their first word: a term of one word and a word of a text are their own first.
+  const phrases = new Index((text) => text.split(' ', 1)[0] ?? '');
   const starts = new Index((text) => text.slice(0, 2));
   const ends = new Index((text) => text.slice(-2));
   const anywhere: string[] = [];
@@ -47,28 +48,27 @@ export const lexicon = (...lists: readonly string[]): Lexicon => {
     else if (term.includes(' ')) phrases.add(term);
     else whole.add(term);
   }
+  const longer = (found: string | undefined, term: string): string =>
+    found === undefined || term.length > found.length ? term : found;
   const find = (text: string): string | undefined => {
     let found: string | undefined;
-    const offer = (term: string): void => {
-      if (found === undefined || term.length > found.length) found = term;
-    };
     for (let from = 0; from < text.length;) {
       const space = text.indexOf(' ', from);
       const to = space < 0 ? text.length : space;
       const word = text.slice(from, to);
-      if (whole.has(word)) offer(word);
-      for (const start of starts.under(word)) if (word.startsWith(start)) offer(start);
-      for (const end of ends.under(word)) if (word.endsWith(end)) offer(end);
+      if (whole.has(word)) found = longer(found, word);
+      for (const start of starts.under(word)) if (word.startsWith(start)) found = longer(found, start);
+      for (const end of ends.under(word)) if (word.endsWith(end)) found = longer(found, end);
       if (space > 0)
-        for (const phrase of phrases.under(`${word} `))
-          if (
-            text.startsWith(phrase, from) &&
-            (from + phrase.length === text.length || text[from + phrase.length] === ' ')
-          )
-            offer(phrase);
+        for (const phrase of phrases.under(word)) {
+          const behind = from + phrase.length;
+          if (text.startsWith(phrase, from) && (behind === text.length || text[behind] === ' '))
+            found = longer(found, phrase);
+        }
       from = to + 1;
     }
-    if (anywhere.length > 0 && UNSPACED.test(text)) for (const term of anywhere) if (text.includes(term)) offer(term);
+    if (anywhere.length > 0 && UNSPACED.test(text))
+      for (const term of anywhere) if (text.includes(term)) found = longer(found, term);
     return found;
   };
   return { in: find, is: (text) => all.has(text) };

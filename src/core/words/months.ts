@@ -1,4 +1,5 @@
 import { folded } from '../base/folded';
+import { addTo } from '../base/lists';
 
 /**
  * Months as they stand in dates, January to December per language, folded. What ends in a star is a stem and takes any ending; other
@@ -53,20 +54,29 @@ interface Beginning {
   readonly more: number;
 }
 
-/** Beginnings of months, the longest first, so that "cervence" is July before "cerven" is June. */
-const BEGINNINGS: readonly Beginning[] = MONTHS.flatMap((list, language) =>
-  list.split(' ').flatMap((names, at) =>
-    names.split('|').flatMap((name): readonly Beginning[] => {
+/** So many letters every beginning has. */
+const LEAST = 3;
+
+/**
+ * Beginnings of months by their first letters, the longest first, so that "cervence" is July before "cerven" is June: every word of
+ * a list is asked whether it is a month.
+ */
+const BEGINNINGS = new Map<string, Beginning[]>();
+MONTHS.forEach((list, language) => {
+  list.split(' ').forEach((names, at) => {
+    for (const name of names.split('|')) {
       const start = folded(name);
       const month = at + 1;
       const stem = name.endsWith('*');
       // The first languages decline none.
       const more = stem ? ENDING_OF_STEM : language >= SHORTENED && start.length >= LEAST_TO_END ? ENDING : 0;
       const short = language < SHORTENED ? [start.slice(0, 3), start.slice(0, 4)] : [];
-      return [{ start, month, more }, ...short.map((one) => ({ start: one, month, more: 0 }))];
-    }),
-  ),
-).sort((one, other) => other.start.length - one.start.length);
+      for (const one of [{ start, month, more }, ...short.map((begun) => ({ start: begun, month, more: 0 }))])
+        addTo(BEGINNINGS, one.start.slice(0, LEAST), one);
+    }
+  });
+});
+for (const alike of BEGINNINGS.values()) alike.sort((one, other) => other.start.length - one.start.length);
 
 /**
  * The month that a folded word names (1 to 12), by its longest known beginning; undefined where two months begin so, and for words
@@ -75,10 +85,8 @@ const BEGINNINGS: readonly Beginning[] = MONTHS.flatMap((list, language) =>
  * @example [monthOf('sept'), monthOf('pazdziernika'), monthOf('outstanding')] // [9, 10, undefined]
  */
 export const monthOf = (word: string): number | undefined => {
-  if (word.length < 3 || !/\p{L}/u.test(word)) return undefined;
-  const found = BEGINNINGS.find(({ start, more }) => word.startsWith(start) && word.length - start.length <= more);
+  const alike = BEGINNINGS.get(word.slice(0, LEAST)) ?? [];
+  const found = alike.find(({ start, more }) => word.startsWith(start) && word.length - start.length <= more);
   if (found === undefined) return undefined;
-  return BEGINNINGS.some(({ start, month }) => start === found.start && month !== found.month)
-    ? undefined
-    : found.month;
+  return alike.some(({ start, month }) => start === found.start && month !== found.month) ? undefined : found.month;
 };
