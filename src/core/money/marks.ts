@@ -50,16 +50,53 @@ const MARKS: Readonly<Record<string, string>> = {
   fr: 'CHF XAF XOF XPF',
   sfr: 'CHF',
   r: 'ZAR',
+  rp: 'IDR',
+  rm: 'MYR',
+  ksh: 'KES',
+  tsh: 'TZS',
+  ush: 'UGX',
+  's/': 'PEN',
+  bs: 'BOB VES',
+  rd$: 'DOP',
+  j$: 'JMD',
+  tt$: 'TTD',
+  n$: 'NAD',
+  km: 'BAM',
+  дин: 'RSD',
+  din: 'RSD',
+  ден: 'MKD',
+  лв: 'BGN',
+  руб: 'RUB',
+  грн: 'UAH',
+  тг: 'KZT',
+  dhs: 'AED',
+  '﷼': 'IRR SAR OMR QAR YER',
+  دإ: 'AED',
+  رس: 'SAR',
+  رق: 'QAR',
+  رع: 'OMR',
+  دك: 'KWD',
+  دب: 'BHD',
+  جم: 'EGP',
+  دت: 'TND',
+  دم: 'MAD',
+  دج: 'DZD',
+  لل: 'LBP',
+  원: 'KRW',
+  บาท: 'THB',
+  đ: 'VND',
   円: 'JPY',
   元: 'CNY',
 };
+
+const plainOf = (mark: string): string => mark.toLowerCase().replaceAll('.', '');
 
 /**
  * Whether a mark beside an amount ("€", "kr.", "NOK") may stand for the currency: "$" may be any dollar, "NOK" only itself.
  * A mark that is not known stands for none.
  */
 export const mayMean = (mark: string, currency: string): boolean => {
-  const plain = mark.toLowerCase().replace('.', '');
+  const plain = plainOf(mark);
   return (
     mark.toUpperCase() === currency ||
     (!isCurrency(mark.toUpperCase()) &&
@@ -70,11 +107,10 @@ export const mayMean = (mark: string, currency: string): boolean => {
 
 /** The currencies that a mark or code may stand for. */
 export const currenciesOfMark = (mark: string): readonly string[] => {
-  const plain = mark.toLowerCase().replace('.', '');
+  const plain = plainOf(mark);
   if (isCurrency(mark.toUpperCase())) return [mark.toUpperCase()];
   return Object.hasOwn(MARKS, plain) ? (MARKS[plain] ?? '').split(' ').filter((code) => code !== '') : [];
 };
 
 /** Whether a text is a currency's code or one of its marks. */
-export const isMark = (text: string): boolean =>
-  isCurrency(text.toUpperCase()) || Object.hasOwn(MARKS, text.toLowerCase().replace('.', ''));
+export const isMark = (text: string): boolean => isCurrency(text.toUpperCase()) || Object.hasOwn(MARKS, plainOf(text));

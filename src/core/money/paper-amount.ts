@@ -38,8 +38,8 @@ const signedNumber = (text: string, style: NumberStyle): PaperAmount | undefined
 const STARS = /^\*{1,3}|\*{1,3}$/g;
 const SIDE = /(?<=[\d\s)-])(dr|cr|d|c|s|h)\.?$/iu;
 const SIDE_FIRST = /^(dr|cr|d|c|s|h)\.?\s(?=(?:\p{L}{3}\s?|\p{Sc}\s?)?[\d\s.,']{0,3}\d)/iu;
-const MARK_BEFORE = /^[+-]?(\p{L}{0,3}[\p{Sc}]|\p{L}{1,3}\.?)/u;
-const MARK_AFTER = /(\p{L}{0,3}[\p{Sc}]|(?<!\p{L})\p{L}{1,3}\.?)-?$/u;
+const MARK_BEFORE = /^[+-]?(\p{L}{0,3}[\p{Sc}]|\p{L}\.\p{L}\.?|\p{L}{1,3}[./]?)/u;
+const MARK_AFTER = /(\p{L}{0,3}[\p{Sc}]|(?<!\p{L})\p{L}\.\p{L}\.?|(?<![\p{L}.])\p{L}{1,3}\.?)-?$/u;
 
 /** Dashes and blanks stand for nil, and a nought between dashes; a dot alone does not say what it means. */
 export const isNil = (text: string): boolean =>

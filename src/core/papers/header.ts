@@ -50,11 +50,15 @@ export interface FoundHeader {
 const isYear = (text: string): boolean =>
   /^(?:\p{Sc}|[A-Z]{3})?\s?(?:19|20)\d\d\s?(?:\p{Sc}|[A-Z]{3})?$/u.test(text.trim());
 
-/** Cells of a row that are amounts: a header has none, but for years. */
+/** A part of a year, or a year behind its letters: "Q1", "P12", "FY2025". */
+const isPeriod = (text: string): boolean => /^\p{L}{1,2}\.?\s?(?:\d{1,2}|(?:19|20)\d\d)$/u.test(text.trim());
+
+/** Cells of a row that are amounts: a header has none, but for years and their parts. */
 const holdsAmounts = (row: Row): boolean =>
   row.some((cell) => {
     const look = lookOf(cell);
-    return (look === 'amount' || look === 'plain' || look === 'percent') && !isYear(textOf(cell));
+    const text = textOf(cell);
+    return (look === 'amount' || look === 'plain' || look === 'percent') && !isYear(text) && !isPeriod(text);
   });
 
 const titlesOf = (row: Row): readonly Title[] => row.map((cell) => titleOf(textOf(cell)));

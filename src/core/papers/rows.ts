@@ -122,6 +122,7 @@ export const rowsOf = (
   const places = placesOf(reading.columns);
   const misfitOf = misfits(table, reading);
   const { marks, values } = trial;
+  const types = skeleton.types();
   let section: ReturnType<typeof sectionOf>;
   // After its total a section is over: a heading that says nothing then begins another one.
   let over = false;
@@ -191,13 +192,14 @@ export const rowsOf = (
       made.push({ ...plain('total', note), amount, ...both });
       return;
     }
+    const own = types?.[at]?.classification ?? section;
     const rounded = values.rounded(at) ? { note: 'rounded to the currency’s decimals' } : {};
     lastAccount = made.length;
     made.push({
       ...plain(KIND_OF_MARK[mark] ?? 'account'),
       amount,
       ...both,
-      ...(section === undefined ? {} : { section }),
+      ...(own === undefined ? {} : { section: own }),
       ...rounded,
       ...foreignAmount(cells, places, reading),
     });

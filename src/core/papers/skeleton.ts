@@ -3,6 +3,7 @@ import { LONGEST_CODE } from '../chart/account';
 import { oneLine } from '../files/clean';
 import { folded } from '../base/folded';
 import { once } from '../base/once';
+import { type SaidType, accountTypes } from './account-types';
 import { datesIn } from './dates-in';
 import { CARRIED, PAGE } from '../words/paper-words';
 import { headerScore } from './header';
@@ -30,6 +31,8 @@ export interface Skeleton {
   readonly hasFigures: (at: number) => boolean;
   /** For each column of a few words that the rows have again and again, what it says of each row: "Posting", "Sum". */
   readonly kinds: readonly (readonly string[])[];
+  /** See `accountTypes`. */
+  readonly types: () => readonly (SaidType | undefined)[] | undefined;
   /** See `totalled`. */
   readonly totalled: () => ReadonlySet<string>;
 }
@@ -156,6 +159,7 @@ export const skeletonOf = (
     coded: coded > 0 && coded >= (coded + named) * 0.15,
     hasFigures,
     kinds: kindsAmong(rows, reading),
+    types: once(() => accountTypes(rows, reading)),
     totalled: once(() => totalled(name)),
   };
 };

@@ -74,6 +74,10 @@ const spanIn = (words: string): string | undefined => {
   return month === undefined ? year : `${year}-${String(month).padStart(2, '0')}`;
 };
 
+/** A part of a year by its number: "Q1", "P12", "Quarter 3", "H2 2025". */
+const PART_OF_YEAR =
+  /^(?:[qpmhtks]|qtr|quarter|trim\p{L}{0,6}|kv\p{L}{0,6}|period\p{L}{0,2}|week)\s?\d{1,2}(?: (?:19|20)\d\d)?$/u;
+
 export const titleOf = (text: string): Title => {
   const plain = text.replace(/\s+/g, ' ').trim();
   // "OpeningDebitBalance" is three words.
@@ -89,7 +93,7 @@ export const titleOf = (text: string): Title => {
       ? 'opening'
       : closing !== undefined
         ? 'closing'
-        : movement !== undefined
+        : movement !== undefined || PART_OF_YEAR.test(words)
           ? 'movement'
           : undefined;
   return {

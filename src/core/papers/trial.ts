@@ -77,17 +77,19 @@ const signsUnder = (
   return { convention, turns, amountAt: raw };
 };
 
-/** The usual side of a row's account: as the chart knows it, else by its section and name. */
+/** The usual side of a row's account: as the paper's own column of types has it or the chart knows it, else by its section and name. */
 type SideOf = (row: number) => Side | undefined;
 
 const sidesOf = (skeleton: Skeleton, marks: Marks, hint: Hint | undefined): SideOf => {
   const sections = sectionSides(skeleton, marks);
+  const types = skeleton.types();
   // Asked for many times: 1 debit, 2 credit, 3 unknown, 0 not looked at.
   const known = new Uint8Array(skeleton.size);
   return (row) => {
     if (known[row] === 0) {
       const [code, name] = [skeleton.code[row] ?? '', skeleton.name[row] ?? ''];
       const side =
+        types?.[row]?.side ??
         hint?.({ code, name }) ??
         usualSide(name, sections[row] === 1 ? 'debit' : sections[row] === 2 ? 'credit' : undefined);
       known[row] = side === 'debit' ? 1 : side === 'credit' ? 2 : 3;
@@ -139,6 +141,10 @@ const usualShare = (skeleton: Skeleton, marks: Marks, amountAt: (row: number) =>
   return known === 0 ? 0 : points / Math.max(known, 4);
 };
 
+/** The rows whose type stands in credit, where the paper has a column of types: what is against them there has a minus. */
+const turnsOfTypes = (skeleton: Skeleton): readonly Turn[] | undefined =>
+  skeleton.types()?.flatMap((type, row): readonly Turn[] => (type?.side === 'credit' ? [[row, row]] : []));
+
 /** The conventions that a way leaves open, with the marks so far; one that nets to zero ends the search for turned sections. */
 const openTo = (
   way: Way,
@@ -158,8 +164,8 @@ const openTo = (
   const anyOpen = marks.mark.some((mark, row) => mark === MARK.account && values.open[row] === 1);
   if (!anyOpen) return only === 'section-side' ? [under('section-side')] : plain;
   if (only === undefined && netOf(marks, (row) => values.raw[row] ?? 0n) === 0n) return plain;
-  const found = turnsOf(skeleton, marks, values);
-  const sections = found === undefined ? [] : [under('section-side', found.turns)];
+  const found = [turnsOf(skeleton, marks, values)?.turns, turnsOfTypes(skeleton)];
+  const sections = found.flatMap((turns) => (turns === undefined ? [] : [under('section-side', turns)]));
   if (only === 'section-side') return sections.length > 0 ? sections : [under('section-side')];
   return [...plain, under('normal-side'), ...sections];
 };

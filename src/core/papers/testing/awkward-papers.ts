@@ -545,4 +545,76 @@ Celkem za účet 221;;51 127,00
     accounts: ['211001 450.20', '221001 39122.00', '221002 12005.00', '321001 -18300.44', '411001 -33276.76'],
     asked: [],
   },
+  {
+    what: 'a column of types beside amounts without a sign, some of them against their kind',
+    asAt: '2026-06-30',
+    text: `As at 30 June 2026,,,
+No,Account name,Account type,Amount
+1,Till,Asset,200.00
+2,Van,Asset,15500.00
+3,Van written down,Contra asset,6200.00
+4,Suppliers owing,Liability,2811.90
+5,VAT owing,Liability,1204.33
+6,Owner,Equity,7483.77
+7,Taken out,Contra equity,1800.00
+8,Sales,Income,2400.00
+9,Fuel,Expense,2600.00
+`,
+    accounts: [
+      '1 200.00',
+      '2 15500.00',
+      '3 -6200.00',
+      '4 -2811.90',
+      '5 -1204.33',
+      '6 -7483.77',
+      '7 1800.00',
+      '8 -2400.00',
+      '9 2600.00',
+    ],
+    asked: [],
+  },
+  {
+    what: 'columns from right to left, in Arabic',
+    asAt: '2025-12-31',
+    text: `ميزان المراجعة
+كما في 31 ديسمبر 2025
+دائن,مدين,اسم الحساب,رقم الحساب
+,"4,250.75",الصندوق,1101
+,"61,200.10",البنك,1102
+"5,400.00",,مجمع الإهلاك,1591
+"60,050.85",,رأس المال,3101
+"65,450.85","65,450.85",المجموع,
+`,
+    accounts: ['1101 4250.75', '1102 61200.10', '1591 -5400.00', '3101 -60050.85'],
+    asked: [],
+  },
+  {
+    what: 'a currency’s mark before each amount, in Indonesian',
+    asAt: '2025-12-31',
+    text: `CV Ombak Biru
+NERACA SALDO
+Per 31 Desember 2025
+No. Akun;Nama Akun;Debet;Kredit
+1-1100;Kas;Rp 15.250.000,00;-
+1-1300;Piutang;Rp 4.750.000,00;-
+3-1100;Modal Pemilik;-;Rp 12.000.000,00
+4-1100;Penjualan;-;Rp 8.000.000,00
+;Jumlah;Rp 20.000.000,00;Rp 20.000.000,00
+`,
+    accounts: ['1-1100 15250000.00', '1-1300 4750000.00', '3-1100 -12000000.00', '4-1100 -8000000.00'],
+    asked: [],
+  },
+  {
+    what: 'the quarters of a year before all of it, and a plan behind',
+    asAt: '2026-08-31',
+    text: `Year to 31 August 2026,,,,,,,
+A/c,Description,Q1,Q2,Q3,Q4,Year to date,Budget
+1010,Bank current account,100.00,50.00,25.00,25.00,200.00,180.00
+2010,Trade creditors,-30.00,-20.00,-10.00,-10.00,-70.00,-60.00
+4010,Sales,-90.00,-40.00,-20.00,-20.00,-170.00,-160.00
+5010,Wages,20.00,10.00,5.00,5.00,40.00,40.00
+`,
+    accounts: ['1010 200.00', '2010 -70.00', '4010 -170.00', '5010 40.00'],
+    asked: [],
+  },
 ];
