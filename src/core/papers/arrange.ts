@@ -1,5 +1,6 @@
 import { type Cell, type Row, type Table, textOf } from '../base/table';
 import { accountsWithLines, codesOfTwo } from './arrange-lines';
+import { accountsWithParts } from './arrange-parts';
 import { headerScore } from './header';
 import { type Column, lookOf, survey } from './survey';
 import { isAmountTitle, titleOf } from './titles';
@@ -7,7 +8,7 @@ import { isAmountTitle, titleOf } from './titles';
 /**
  * How a table may lie when a line of it is not one account: on its side; two accounts a line, those at the left standing in debit
  * and those at the right in credit, or going on at the right; the name on one line and its figures on the next; an account with lines of
- * its own below it; its code in two columns; or going on on the other sheets.
+ * its own below it, or parts of which only the first has its code; its code in two columns; or going on on the other sheets.
  */
 export const ARRANGEMENTS = [
   'turned',
@@ -15,6 +16,7 @@ export const ARRANGEMENTS = [
   'two-beside',
   'two-lines',
   'with-lines',
+  'with-parts',
   'two-codes',
   'all-sheets',
 ] as const;
@@ -177,6 +179,7 @@ const REARRANGED: Readonly<Record<Arrangement, (rows: readonly Row[]) => readonl
   'two-beside': (rows) => halves(rows, false),
   'two-lines': joinedLines,
   'with-lines': accountsWithLines,
+  'with-parts': accountsWithParts,
   'two-codes': codesOfTwo,
   // What other sheets have is no table's own.
   'all-sheets': () => undefined,
@@ -244,6 +247,8 @@ export const ARRANGED: Readonly<Record<Arrangement, string>> = {
   'two-beside': 'A line holds two accounts: those at the right are read under those at the left.',
   'two-lines': 'The figures stand a line below their names: each two lines are read as one row.',
   'with-lines': 'Each account has lines of its own below it: they are read as one row.',
+  'with-parts':
+    'Each account has its code and name once, above or beside its parts: these are read as rows of it, or their sum is.',
   'two-codes': 'The codes stand in two columns: they are read as one.',
   'all-sheets': 'The sheets hold one balance together: they are read as one table, one below the other.',
 };

@@ -83,6 +83,8 @@ export const titleOf = (text: string): Title => {
   // "OpeningDebitBalance" is three words.
   const words = folded(plain.replace(/(\p{Ll}{2})(\p{Lu}\p{Ll})/gu, '$1 $2'));
   if (plain === '' || plain.length > MOST_TITLE) return { ...SILENT, text: plain };
+  // "Name (EN)" is a name whatever stands in the brackets.
+  const bare = folded(plain.replace(/\s?\([^()]{1,20}\)$/, ''));
   const [debit, credit] = [DEBIT.in(words), CREDIT.in(words)];
   const side = SIDE_COLUMN.is(words);
   const foreign = FOREIGN.in(words) !== undefined;
@@ -98,8 +100,8 @@ export const titleOf = (text: string): Title => {
           : undefined;
   return {
     text: plain,
-    code: CODE.is(words) || (CODE.in(words) ?? '').length > 4,
-    name: NAME.is(words) || (NAME.in(words) ?? '').length > 5,
+    code: CODE.is(words) || CODE.is(bare) || (CODE.in(words) ?? '').length > 4,
+    name: NAME.is(words) || NAME.is(bare) || (NAME.in(words) ?? '').length > 5,
     side,
     currency: CURRENCY_COLUMN.is(words),
     debit: !side && debit !== undefined && (credit === undefined || debit.length > credit.length),

@@ -45,6 +45,7 @@ const LIES: Readonly<Record<Arrangement, string>> = {
   'two-beside': 'goes on at the right',
   'two-lines': 'has the figures a line below',
   'with-lines': 'has lines of each account below it',
+  'with-parts': 'has the code once for all parts of an account',
   'two-codes': 'has codes in two columns',
   'all-sheets': 'goes on on the other sheets',
 };
