@@ -19,6 +19,8 @@ const FIGURE =
 
 const FIGURE_ALONE = /^[-+(]?\d[\d.,' \u00a0]*[-)]?$/;
 
+const FEWEST_APART = 3;
+
 /** Among so many lines of figures, one that hangs over its columns is no column's. */
 const FEWEST_OF_MANY = 12;
 
@@ -66,7 +68,7 @@ const withoutLabel = (line: string): string =>
     : line.replace(/^.*\p{L}\S*(?: \S+(?=\s{2}))?/u, (label) => ' '.repeat(label.length));
 
 /** A line that begins with a day, as entries and documents do. */
-const DAY_FIRST = /^ {0,8}(?:\d{1,2}[./-]\d{1,2}(?:[./-]\d{2,4})?|\d{4}-\d{2}-\d{2}|\d{1,2}[ -]\p{L}{3,9})\.?(?= )/u;
+const DAY_FIRST = /^ {0,8}(?:\d{1,2}[./-]\d{1,2}(?:[./-]\d{2,4})?|\d{4}-\d{2}-\d{2}|\d{1,2}[ -]\p{L}{3,9}(?:[ -]\d{2,4})?)\.?(?= )/u;
 const FEWEST_DAYS = 3;
 
 /**
@@ -130,6 +132,12 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
       )
     );
   };
+  /** Amounts that stand two blanks or more behind the text before them are a column of their own, however near the longest text comes. */
+  const isApart = (range: Span): boolean => {
+    const own = figures.filter((line) => line.slice(range.from, range.to).trim() !== '');
+    const apart = own.filter((line) => FIGURE.test(` ${line.slice(range.from, range.to)} `) && /\s{2}$/.test(line.slice(0, range.from + line.slice(range.from).search(/\S/)))); // prettier-ignore
+    return own.length >= FEWEST_APART && apart.length === own.length;
+  };
   const joined: Span[] = [];
   for (const range of ranges) {
     const last = joined.at(-1);
@@ -139,7 +147,8 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
       last !== undefined &&
       ((near &&
         (months(range) ||
-          ((numeric(last) === numeric(range) || !numeric(last)) && !isFirstCode(joined.length, last, numeric)))) ||
+          ((numeric(last) === numeric(range) || (!numeric(last) && !isApart(range))) &&
+            !isFirstCode(joined.length, last, numeric)))) ||
         (!numeric(last) && isOverhang(last, range)))
     )
       joined[joined.length - 1] = { from: last.from, to: range.to };

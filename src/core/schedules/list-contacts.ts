@@ -67,7 +67,7 @@ const roleOf = (text: string, fallback: ContactRole): ContactRole => {
   const [customer, supplier] = [CUSTOMERS.in(words) !== undefined, SUPPLIERS.in(words) !== undefined];
   if (
     (customer && supplier) ||
-    /^(both|beide|beides|les deux|ambos|entrambi|oba|oboje|obe|mindketto|bada|bade|begge|molemmat|ambele|c s|k l|cs)$/.test(
+    /^(both|beide|beides|les deux|ambos|entrambi|oba|oboje|obe|mindketto|bada|bade|begge|molemmat|ambele|c s|k l|cs|b)$/.test(
       words,
     )
   )

@@ -26,6 +26,10 @@ const withoutLabel = (text: string): string => {
 /** "Supplier: ", in front of what it is. */
 const LABELLED = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
 
+/** How to reach somebody: "Phone: …", "tel 01632 960 114", a number, an address of mail. */
+const REACHED =
+  /^(?:\p{L}[\p{L}\s.]{0,20}[:：]|(?:tel|phone|ph|mob|mobile|fax|telefon|tél|tfno)\b\.?|\+?[\d\s().-]{7,20}$|\S{1,64}@\S)/iu;
+
 /** Without the number of the page, which may stand at the end of the line: "Page 2". */
 const withoutPage = (texts: readonly string[]): readonly string[] =>
   texts.filter((text, at) => at === 0 || text.length > 20 || !/\d/.test(text) || PAGE.in(folded(text)) === undefined);
@@ -53,9 +57,10 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
   // How to reach them may stand behind, apart.
-  const apart = first.indexOf('  ');
-  if (apart > 0 && /^\p{L}[\p{L}\s.]{0,20}[:：]/u.test(first.slice(apart).trim()))
-    return contactIn([first.slice(0, apart), ...filled.slice(1)]);
+  const apart = [first.indexOf('  '), first.lastIndexOf('  ')].find(
+    (at) => at > 0 && REACHED.test(first.slice(at).trim()),
+  );
+  if (apart !== undefined) return contactIn([first.slice(0, apart).trim(), ...filled.slice(1)]);
   const bare = withoutLabel(first.replace(LABELLED, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {

@@ -200,7 +200,7 @@ export const REGISTRATION_WORDS = lexicon(
 export const TAX_NUMBER_WORDS = lexicon(
   'инн, еик, іпн, єдрпоу, булстат, oib, davcna stevilka, id za ddv, pib, pvm kodas, pvn numurs, kmkr, kmkr nr, vsk numer, ח פ, עוסק מורשה, الرقم الضريبي, 사업자등록번호',
   '登録番号, 税番号, rfc, r f c, ico dph, ico dic',
-  'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, momsregnr, moms reg nr, momsregistreringsnummer, momsregistreringsnr, vat registration no, vat registration number, orgnr, organisationsnummer, company no, company number, registration no, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
+  'vat, vat no, vat number, vat reg no, vat id, tax no, tax number, tax id, tin, ein, fein, gst no, abn, ust id, ust idnr, ust id nr, ustid, steuernummer, uid, tva, n tva, no tva, tva intracommunautaire, siret, siren, nif, cif, nif cif, cif nif, p iva, partita iva, piva, codice fiscale, contribuinte, btw, btw nr, btw nummer, kvk, nip, dic, ic dph, adoszam, momsnr, moms nr, momsregnr, moms reg nr, momsregistreringsnummer, momsregistreringsnr, vat registration no, vat registration number, orgnr, organisationsnummer, company no, company number, registration no, org nr, cvr, cvr nr, vat nr, y tunnus, alv tunnus, cui, cod fiscal, αφμ, vkn, vergi no',
 );
 
 /** Columns that number the entries of the books, beside those that number the documents. */

@@ -10,7 +10,8 @@ import { statedCurrency } from '../../papers/stated-currency';
 import { statedDate } from '../../papers/stated-date';
 import { isMoneyRole } from './register-columns';
 import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
-import { type RegisterTable, UNIT_BEHIND, registerTable } from './register-table';
+import { type RegisterTable, registerTable } from './register-table';
+import { unitBehind } from './unit-behind';
 import { scaleDoubts } from '../list-scale';
 import { IN_MONTHS, monthsFrom } from '../life';
 import { REGISTER_KINDS, RHYTHMS, type RegisterKind, type RegisterRole } from './register-words';
@@ -194,7 +195,7 @@ const stockOf = (row: RegisterRow): ListedStock => ({
   code: orNull(row.texts.code),
   name: orNull(row.texts.name),
   category: row.group,
-  unit: orNull(row.texts.unit) ?? UNIT_BEHIND.exec(row.texts.quantity ?? '')?.[2] ?? null,
+  unit: orNull(row.texts.unit) ?? orNull(unitBehind(row.texts.quantity ?? '').unit),
   quantity: decimalText(row.figures.quantity),
   unitCost: decimalText(row.figures.unitCost),
   value: moneyIn(row, 'value'),
@@ -266,8 +267,11 @@ const loanOf = (row: RegisterRow, paid: number | null): ListedLoan => {
     lent: amount('lent'),
     rate: decimalText(row.figures.rate),
     instalment: amount('instalment'),
-    // "Monthly repayment": its column's title says it of all that are paid back in instalments.
-    every: rhythmIn(row.texts.every ?? '') ?? (amount('instalment') === null ? null : paid),
+    // "450.00 monthly" says it of one; "Monthly repayment", its column's title, of all that are paid back in instalments.
+    every:
+      rhythmIn(row.texts.every ?? '') ??
+      rhythmIn(unitBehind(row.texts.instalment ?? '').unit) ??
+      (amount('instalment') === null ? null : paid),
     last: row.days.last ?? null,
     outstanding: amount('outstanding'),
     within: amount('within'),

@@ -5,6 +5,7 @@ import { scaleIn } from '../../papers/units';
 import { type Content, contentOf } from '../list-columns';
 import { monthOf } from './register-days';
 import { IN_MONTHS } from '../life';
+import { unitBehind } from './unit-behind';
 import { METHOD_CALLED, REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
 
 /** Decimals in which the figures of a list are compared before anything is known of it. */
@@ -116,6 +117,8 @@ const fits = (role: RegisterRole, content: Content, figures: number, months: num
   // A class comes again; what is another in each row is the thing's own code.
   if (role === 'group')
     return content.dates < 0.3 && content.fractions < 0.3 && (content.distinct <= 0.8 || content.filled < 4);
+  // "01/02/26 - 30/04/26" is no day.
+  if (role === 'taxPeriod') return content.dates < 0.5 || content.length >= 14;
   if (role === 'number') return content.dates < 0.3 && content.fractions < 0.2;
   if (role === 'code')
     return content.dates < 0.5 && content.fractions < 0.3 && (content.codes >= 0.4 || content.marks >= 0.8);
@@ -297,7 +300,12 @@ export const columnsOf = (
   /** What price levels are called where the list goes. */
   levels: readonly string[] = [],
 ): Columns => {
-  const contents = names.map((_, column) => contentOf(body.map((row) => textOf(row[column]))));
+  const contents = names.map((_, column): Content => {
+    const texts = body.map((row) => textOf(row[column]));
+    // An amount is one also with how often it is paid behind it.
+    const { fractions } = contentOf(texts.map((text) => unitBehind(text).figure));
+    return { ...contentOf(texts), fractions };
+  });
   const filled = names.map((_, column) => figures.filter((row) => row[column] !== undefined).length);
   const inFigures = contents.map((content, column) =>
     content.filled === 0 ? 0 : (filled[column] ?? 0) / content.filled,

@@ -646,6 +646,38 @@ describe('a register', () => {
       [null, null],
     ]);
   });
+  it('has the rhythm of payments behind their amount', () => {
+    const read = readRegister(
+      tablesOf([
+        'Entidad;Fecha;Vencimiento;Importe concedido;Tipo;Cuota;Capital pendiente',
+        'Caja Arlanza;01/03/2019;01/03/2034;180.000,00;2,75 %;1.221,55 mensual;118.402,11',
+        'Banco Teide;15/06/2024;15/06/2029;24.000,00;4,10% fijo;1.334,10 trimestral;17.210,38',
+        'Socio M. Arranz;10/10/2023;;15.000,00;0%;;15.000,00',
+      ]),
+      'borrowings',
+      { name: 'prestamos.csv' },
+    );
+    expect(read?.items.map((item) => ('every' in item ? [item.instalment, item.every] : []))).toEqual([
+      [122_155n, 1],
+      [133_410n, 3],
+      [null, null],
+    ]);
+  });
+  it('has the period of a return by its days, or in words', () => {
+    const read = readRegister(
+      tablesOf([
+        'Period,Due,Filed,Receipt no,Amount due',
+        '01/02/26 - 30/04/26,07/06/26,02/06/26,RX-77120,"4,210.33"',
+        'PAYE month 4,22/08/26,,,"1,120.00"',
+      ]),
+      'returns',
+      { name: 'returns.csv' },
+    );
+    expect(read?.items.map((item) => ('period' in item ? [item.period, item.code, item.amount] : []))).toEqual([
+      ['01/02/26 - 30/04/26', 'RX-77120', 421_033n],
+      ['PAYE month 4', null, 112_000n],
+    ]);
+  });
   it('takes how long a loan lasts for no code of it', () => {
     const read = readRegister(
       tablesOf([

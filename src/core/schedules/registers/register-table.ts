@@ -13,6 +13,7 @@ import type { Scale } from '../../papers/units';
 import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
 import { monthOf } from './register-days';
 import type { RegisterKind } from './register-words';
+import { unitBehind } from './unit-behind';
 
 /** A list of single things with its columns found. */
 export interface RegisterTable extends Columns {
@@ -43,12 +44,9 @@ export const figureIn = (cell: Cell | undefined, style: NumberStyle): PaperAmoun
   const text = textOf(cell);
   if (/[-–—]/.test(text) && !/\d/.test(text)) return text.length <= 3 ? { coefficient: 0n, scale: 0 } : undefined;
   if (!/\d/.test(text) || text.includes('%')) return undefined;
-  const quantity = UNIT_BEHIND.exec(text)?.[1];
-  return readPaperAmount(text, style) ?? (quantity === undefined ? undefined : readPaperAmount(quantity, style));
+  const { figure, unit } = unitBehind(text);
+  return readPaperAmount(text, style) ?? (unit === '' ? undefined : readPaperAmount(figure, style));
 };
-
-/** "12.5 kg": a quantity with its unit. */
-export const UNIT_BEHIND = /^([-+]?\d[\d.,'’ \u00a0]*)\s(\p{L}[\p{L}\d.]{0,8})$/u;
 
 const isFigure = (text: string): boolean =>
   /\d/.test(text) && !isDay(text) && NUMBER_STYLES.some((style) => readPaperAmount(text, style) !== undefined);
