@@ -68,7 +68,8 @@ const withoutLabel = (line: string): string =>
     : line.replace(/^.*\p{L}\S*(?: \S+(?=\s{2}))?/u, (label) => ' '.repeat(label.length));
 
 /** A line that begins with a day, as entries and documents do. */
-const DAY_FIRST = /^ {0,8}(?:\d{1,2}[./-]\d{1,2}(?:[./-]\d{2,4})?|\d{4}-\d{2}-\d{2}|\d{1,2}[ -]\p{L}{3,9}(?:[ -]\d{2,4})?)\.?(?= )/u;
+const DAY_FIRST =
+  /^ {0,8}(?:\d{1,2}[./-]\d{1,2}(?:[./-]\d{2,4})?|\d{4}-\d{2}-\d{2}|\d{1,2}[ -]\p{L}{3,9}(?:[ -]\d{2,4})?)\.?(?= )/u;
 const FEWEST_DAYS = 3;
 
 /**
