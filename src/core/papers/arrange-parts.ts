@@ -21,7 +21,10 @@ const isSum = (cell: Cell | undefined): boolean => totalWords(textOf(cell), NONE
  * sum is that account where each has one, and else every row is one of the account. Undefined where a table does not lie so.
  */
 export const accountsWithParts = (rows: readonly Row[]): readonly Row[] | undefined => {
-  const body = rows.filter(withFigures).slice(0, LOOKED_AT);
+  const body = rows
+    .slice(0, 5 * LOOKED_AT)
+    .filter(withFigures)
+    .slice(0, LOOKED_AT);
   const columns = survey(body);
   const labelAt = columns.find(
     ({ filled, words, distinct, at }) =>
