@@ -71,3 +71,37 @@ test.describe('on a phone', () => {
     expect(broken).toEqual([]);
   });
 });
+
+test.describe('on a small laptop', () => {
+  test.use({ viewport: { width: 1024, height: 768 } });
+  test('no page is wider than the screen, no day is cut, and what goes on to the right fades there', async ({
+    page,
+  }) => {
+    const fades = { goesOn: 0, fits: 0 };
+    for (const path of PAGES) {
+      await page.goto(path);
+      const seen = await page.evaluate(() => ({
+        wide: document.documentElement.scrollWidth,
+        cut: [...document.querySelectorAll('input')]
+          .filter(({ value, scrollWidth, clientWidth }) => /^\d.*\d{4}$/.test(value) && scrollWidth > clientWidth)
+          .map(({ value }) => value),
+        tables: [...document.querySelectorAll('.sheet, .overflow-x-auto')]
+          .filter(({ clientWidth }) => clientWidth > 0)
+          .map((table) => ({
+            goesOn: table.scrollWidth > table.clientWidth,
+            fades: getComputedStyle(table).maskImage !== 'none',
+          })),
+      }));
+      expect(`${path} ${String(seen.wide)} ${seen.cut.join()}`).toBe(`${path} 1024 `);
+      for (const { goesOn, fades: does } of seen.tables) {
+        expect(`${path} ${String(does)}`).toBe(`${path} ${String(goesOn)}`);
+        fades[goesOn ? 'goesOn' : 'fits'] += 1;
+      }
+    }
+    expect(Math.min(fades.goesOn, fades.fits)).toBeGreaterThan(0);
+    await page.goto('/books/1/schedules/contacts');
+    const sheet = page.locator('.sheet');
+    await sheet.evaluate((element) => element.scrollTo({ left: element.scrollWidth }));
+    await expect.poll(() => sheet.evaluate((element) => getComputedStyle(element).maskImage)).toBe('none');
+  });
+});

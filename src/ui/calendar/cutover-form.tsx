@@ -110,7 +110,7 @@ export const CutoverForm = ({
         facts={{ years, currencies, figures, results, schedules, things }}
         dates={dates}
       />
-      <div className="grid grid-cols-2 gap-x-3">
+      <div className="grid grid-cols-[repeat(auto-fit,minmax(7.6rem,1fr))] gap-x-3">
         <Field label="Old records complete until" hint="the last whole day there" problem={at('completeUntil')}>
           {(ids) => (
             <DateInput

@@ -39,12 +39,12 @@ interface Row {
 
 const COLUMNS: Readonly<Record<PeriodColumn, { readonly label: string; readonly width: string }>> = {
   code: { label: 'Code', width: '6.4rem' },
-  name: { label: 'Period', width: 'minmax(7rem, 1fr)' },
+  name: { label: 'Period', width: 'minmax(7rem, clamp(7rem, 26%, 20rem))' },
   start: { label: 'First day', width: '6.4rem' },
   end: { label: 'Last day', width: '6.4rem' },
   days: { label: 'Days', width: '3.2rem' },
   weeks: { label: 'Weeks', width: '4.6rem' },
-  state: { label: 'State', width: '4.6rem' },
+  state: { label: 'State', width: 'minmax(4.6rem, 1fr)' },
 };
 const TAKES: ReadonlySet<PeriodColumn> = new Set(['code', 'name', 'end']);
 

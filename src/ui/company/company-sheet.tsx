@@ -99,7 +99,7 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
           </ol>
         </nav>
         <div
-          className="min-w-0 max-w-2xl"
+          className="min-w-0 max-w-2xl items-start gap-x-10 min-[1800px]:grid min-[1800px]:max-w-none min-[1800px]:grid-cols-2"
           data-asks={checklist.find(({ kind, done }) => kind === 'required' && !done)?.section}
         >
           <WhoSection countries={countryNames()} logo={logo} />

@@ -82,7 +82,7 @@ const Contacts = () => {
           {rows.map((one, at) => (
             <li
               key={`${String(at)}${JSON.stringify(one)}`}
-              className="grid grid-cols-[repeat(2,minmax(0,1fr))_auto] gap-1.5 border-b border-hairline py-1 sm:grid-cols-[repeat(4,minmax(0,1fr))_auto]"
+              className="grid grid-cols-[repeat(2,minmax(0,1fr))_auto] gap-1.5 border-b border-hairline py-1 xl:grid-cols-[minmax(0,1.1fr)_minmax(0,0.8fr)_minmax(0,1.5fr)_minmax(0,1.1fr)_auto]"
               onBlur={(event) => {
                 if (event.currentTarget.contains(event.relatedTarget)) return;
                 const inputs = [...event.currentTarget.querySelectorAll('input')];

@@ -137,7 +137,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
     >
       <div className="flex flex-wrap items-center gap-1.5">
         <span className="text-sm">On</span>
-        <span className="w-28">
+        <span className="w-32">
           <DateInput
             aria-label="Day of the rate"
             value={rate.date}

@@ -27,7 +27,7 @@ export const ComparativeMargin = ({
   if (row === undefined)
     return (
       <>
-        <p className="note">
+        <p className="note mb-4">
           Last year’s closing balances, and the movements of each elapsed period. Every column nets to zero; last year’s
           close and the periods together come to the opening figure.
           {columns.some(({ column }) => isAdjustment(column)) &&

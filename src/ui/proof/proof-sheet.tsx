@@ -56,28 +56,30 @@ export const ProofSheet = ({ frame, proof, evidence }: View) => {
         </>
       }
     >
-      <div className="max-w-3xl px-4 pb-6">
-        {open.every((one) => one.severity === 'advice') && (
-          <div className="border-t border-ink py-3">
-            <h2 className="title text-lg">
-              {open.length === 0
-                ? `All ${String(clear.length)} checks are clear`
-                : `${String(clear.length)} checks are clear, ${plural(open.length, 'question')} left open`}
-            </h2>
-            <p className="mt-1">
-              Debits and credits are equal, every figure stands where it may, and the calendar is ready for the first
-              entry.
-            </p>
-          </div>
-        )}
-        <ul>
-          {[...open]
-            .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
-            .map((one) => (
-              <OpenCheck key={one.id} check={one} books={frame.id} evidence={evidence} />
-            ))}
-        </ul>
-        <section aria-labelledby="looked-at" className="mt-4 border-t border-ink pt-3">
+      <div className="grid grid-cols-[minmax(0,48rem)] items-start gap-x-10 px-4 pb-6 min-[1700px]:grid-cols-[minmax(0,48rem)_minmax(0,1fr)]">
+        <div>
+          {open.every((one) => one.severity === 'advice') && (
+            <div className="border-t border-ink py-3">
+              <h2 className="title text-lg">
+                {open.length === 0
+                  ? `All ${String(clear.length)} checks are clear`
+                  : `${String(clear.length)} checks are clear, ${plural(open.length, 'question')} left open`}
+              </h2>
+              <p className="mt-1">
+                Debits and credits are equal, every figure stands where it may, and the calendar is ready for the first
+                entry.
+              </p>
+            </div>
+          )}
+          <ul>
+            {[...open]
+              .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity))
+              .map((one) => (
+                <OpenCheck key={one.id} check={one} books={frame.id} evidence={evidence} />
+              ))}
+          </ul>
+        </div>
+        <section aria-labelledby="looked-at" className="mt-4 border-t border-ink pt-3 min-[1700px]:mt-0">
           <h2 id="looked-at" className="title text-lg">
             Looked at besides
           </h2>

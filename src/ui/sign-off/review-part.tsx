@@ -48,7 +48,7 @@ export const ReviewPart = ({
   };
   const hinders = signProblems(review, me);
   return (
-    <section aria-labelledby="review" className="mt-5 max-w-xl border-t border-rule pt-3">
+    <section aria-labelledby="review" className="mt-5 border-t border-rule pt-3">
       <h2 id="review" className="title text-lg">
         Review
       </h2>
@@ -63,7 +63,7 @@ export const ReviewPart = ({
       {signed !== null && signed.note !== '' && <p className="note mt-1">“{signed.note}”</p>}
       {maySign && hinders.length === 0 && (
         <form
-          className="mt-2 flex flex-col gap-2"
+          className="mt-2 flex max-w-xl flex-col gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             void send(signOpenings({ books: frame.id, set, note })).then((done) => {

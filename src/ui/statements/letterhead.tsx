@@ -4,8 +4,8 @@ import type { LetterheadView } from '@/actions/company/views';
 export const Letterhead = ({ books, head }: { readonly books: number; readonly head: LetterheadView }) => {
   const [name = '', ...lines] = head.lines;
   return (
-    <div className={`flex items-start gap-3 ${head.preprinted ? 'print:invisible' : ''}`}>
-      <div className="min-w-0 flex-1">
+    <div className={`flex flex-wrap-reverse items-end justify-end gap-x-3 ${head.preprinted ? 'print:invisible' : ''}`}>
+      <div className="min-w-40 flex-1">
         <p className="title text-base leading-tight break-words">{name}</p>
         {lines.map((line) => (
           <p key={line} className="text-xs break-words text-ink-2">
