@@ -8,18 +8,19 @@ import { THING_FIGURES, thingColumns } from '@/core/schedules/things/columns';
 import { isPrice } from '@/core/schedules/things/prices';
 import type { DataColumn } from '../sheet/data-sheet';
 
+/** Narrower on a small laptop, so that what is open is in sight there. */
 const WIDTHS: Readonly<Partial<Record<ItemColumn, string>>> = {
-  contact: 'minmax(10rem,1.4fr)',
-  kind: '8.6rem',
-  number: '6.2rem',
+  contact: 'clamp(9rem,14vw,22rem)',
+  kind: 'clamp(5rem,calc(27vw - 13rem),8.6rem)',
+  number: 'clamp(5.2rem,7.75vw,6.2rem)',
   reference: '7.5rem',
   order: '6rem',
   date: '6.1rem',
   due: '6.1rem',
   currency: '3.4rem',
-  original: '6.8rem',
-  open: '7rem',
-  base: '7rem',
+  original: 'clamp(6.2rem,8.5vw,6.8rem)',
+  open: 'clamp(6.2rem,8.75vw,7rem)',
+  base: 'clamp(6.2rem,8.75vw,7rem)',
   note: 'minmax(9rem,1fr)',
 };
 const FIGURES: ReadonlySet<ItemColumn> = new Set(['original', 'open', 'base', ...THING_FIGURES]);
