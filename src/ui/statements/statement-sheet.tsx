@@ -39,7 +39,9 @@ export const StatementSheet = ({ frame, kind, form, adjustments, letterhead, pap
       title={document.title}
       about={
         <>
-          {frame.name} · {about}
+          {/* On screen it stands above. */}
+          <span className="hidden print:inline">{frame.name} · </span>
+          {about}
           {stands !== null && (
             <span className={`ml-2 ${document.standing?.draft === true ? 'font-medium text-ochre' : ''}`}>
               {stands}
