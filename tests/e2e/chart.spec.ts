@@ -20,7 +20,7 @@ const view = async (page: Page, name: string): Promise<void> => {
   await stage(page, 'Chart').click();
   await page
     .getByRole('navigation', { name: 'Views of the chart' })
-    .getByRole('link', { name: new RegExp(`^${name}(?: \\d+ to look at)?$`) })
+    .getByRole('link', { name: new RegExp(`^${name}(?: \\d+ to check)?$`) })
     .click();
 };
 const tree = (page: Page): Locator => page.getByRole('treegrid', { name: 'Chart of accounts' });
@@ -344,7 +344,7 @@ test('tidying a sole trader’s chart: many at once, one set aside with a reason
   // What stands beside a name is parted from it where it is read aloud, too.
   await expect(page.getByRole('banner')).toContainText('JPY demo');
   await stage(page, 'Chart').click();
-  await expect(page.getByRole('link', { name: /^Tidying \d+ to look at$/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Tidying \d+ to check$/ })).toBeVisible();
   await view(page, 'Tidying');
   await expect(page.getByText('3310 Share capital does not fit')).toBeVisible();
   await page.getByRole('checkbox', { name: /Sundry expenses takes/ }).check();

@@ -92,7 +92,7 @@ test.describe('the opening sheet', () => {
     await expect(rows).toHaveCount(6 + 4 + 2);
     await page.getByRole('searchbox', { name: 'Find on the sheet' }).fill('loan');
     await expect(rows).toHaveCount(1 + 1 + 2);
-    await page.getByRole('button', { name: 'To look at 0' }).click();
+    await page.getByRole('button', { name: 'To check 0' }).click();
     await expect(page.getByText('No account here is called “loan”.')).toBeVisible();
   });
 

@@ -249,7 +249,7 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await field(page, 'Day of the rate').fill('30/07/2026');
   await field(page, 'Day of the rate').press('Tab');
   await field(page, 'Rate').fill('0.8482');
-  await page.getByRole('button', { name: 'Keep the rate' }).click();
+  await page.getByRole('button', { name: 'Save the rate' }).click();
   await expect(page.getByText('looks upside down: on 31 Jul 2026 it was 1 GBP = 1.1789 EUR')).toBeVisible();
   await page.getByRole('button', { name: 'Swap: 1 EUR = 0.8482 GBP' }).click();
   const sheet = page.getByRole('grid', { name: 'Rates, newest first' });
@@ -288,7 +288,7 @@ test('currencies: rates typed, questioned, from a file and from the service in e
   await page.keyboard.press('Control+-');
   await expect(oldest).toHaveCount(0);
   await field(page, 'Rate').fill('1,2,3');
-  await page.getByRole('button', { name: 'Keep the rate' }).click();
+  await page.getByRole('button', { name: 'Save the rate' }).click();
   await expect(page.getByText('“1,2,3” does not read as a rate')).toBeVisible();
 
   const service = field(page, 'The simulated service');
@@ -371,7 +371,7 @@ test('each client’s calendar and currencies through the screens, read back fro
   await field(page, 'Day of the rate').fill('31 Dec 2025');
   await field(page, 'Day of the rate').press('Tab');
   await field(page, 'Rate').fill('24,115');
-  await page.getByRole('button', { name: 'Keep the rate' }).click();
+  await page.getByRole('button', { name: 'Save the rate' }).click();
   await expect(page.getByRole('row').filter({ hasText: 'Euro' }).first()).toContainText('24,115');
   await stage(page, 'Calendar').click();
   await field(page, 'Periods').selectOption('4-4-5 weeks');

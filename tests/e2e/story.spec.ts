@@ -31,8 +31,8 @@ test('from an empty screen to posted opening balances, from the old trial balanc
     await page.getByLabel(label).fill('31/07/2026');
     await page.getByLabel(label).press('Enter');
   }
-  await page.getByRole('button', { name: 'Keep these dates' }).click();
-  await expect(page.getByRole('button', { name: 'Keep these dates' })).toBeHidden();
+  await page.getByRole('button', { name: 'Save the dates' }).click();
+  await expect(page.getByRole('button', { name: 'Save the dates' })).toBeHidden();
   await page.getByRole('button', { name: 'Sep future' }).click();
   await page.getByRole('button', { name: 'Oct future' }).click({ modifiers: ['Shift'] });
   await page.getByRole('button', { name: 'open', exact: true }).click();

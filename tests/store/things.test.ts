@@ -204,7 +204,7 @@ describe('items of things', () => {
     const found = await asked();
     expect([found?.severity, found?.findings.map(({ what }) => what)]).toEqual([
       'advice',
-      [expect.stringMatching(/^1510 .*: 1 item to look at, A-7\.$/)],
+      [expect.stringMatching(/^1510 .*: 1 item to check, A-7\.$/)],
     ]);
     valueOf(
       await save(

@@ -255,15 +255,15 @@ export const letterhead = (facts: CompanyFacts): readonly string[] => {
 export interface ChecklistItem {
   readonly id: string;
   readonly label: string;
-  readonly kind: 'required' | 'can wait';
+  readonly kind: 'required' | 'optional';
   readonly done: boolean;
   /** The section in which it is answered. */
   readonly section: 'who' | 'practice' | 'tax' | 'parts' | 'defaults';
-  /** What waits for it, for an item that is not done. */
-  readonly waits: string;
+  /** What it is for, where it is not done. */
+  readonly neededFor: string;
 }
 
-/** What the company stage asks for: what is needed to go on, what can wait, and what waits for it. */
+/** What the company stage asks for: what is needed to go on, what is optional, and what each is for. */
 export const companyChecklist = (facts: CompanyFacts, hasLogo: boolean): readonly ChecklistItem[] => {
   const registered = facts.taxRegistered === 'yes';
   return [
@@ -273,7 +273,7 @@ export const companyChecklist = (facts: CompanyFacts, hasLogo: boolean): readonl
       kind: 'required',
       done: facts.name !== '',
       section: 'who',
-      waits: 'everything',
+      neededFor: 'everything',
     },
     ...(facts.parts.includes('sales-tax')
       ? [
@@ -283,7 +283,7 @@ export const companyChecklist = (facts: CompanyFacts, hasLogo: boolean): readonl
             kind: 'required',
             done: facts.taxRegistered !== 'unknown',
             section: 'tax',
-            waits: 'tax accounts and return periods',
+            neededFor: 'tax accounts and return periods',
           } as const,
         ]
       : []),
@@ -295,52 +295,52 @@ export const companyChecklist = (facts: CompanyFacts, hasLogo: boolean): readonl
             kind: 'required',
             done: facts.taxNumber !== '' && facts.taxFrom !== '' && facts.taxFirstEnd !== '',
             section: 'tax',
-            waits: 'return periods',
+            neededFor: 'return periods',
           } as const,
         ]
       : []),
     {
       id: 'address',
       label: 'Registered address',
-      kind: 'can wait',
+      kind: 'optional',
       done: facts.registeredAddress !== '',
       section: 'who',
-      waits: 'the heading of reports',
+      neededFor: 'the heading of reports',
     },
     {
       id: 'registration',
       label: 'Registration number',
-      kind: 'can wait',
+      kind: 'optional',
       done: facts.registrationNumber !== '' || facts.legalForm === 'sole-trader' || facts.legalForm === 'partnership',
       section: 'who',
-      waits: 'the heading of reports',
+      neededFor: 'the heading of reports',
     },
-    { id: 'logo', label: 'Logo', kind: 'can wait', done: hasLogo, section: 'who', waits: 'the heading of reports' },
+    { id: 'logo', label: 'Logo', kind: 'optional', done: hasLogo, section: 'who', neededFor: 'the heading of reports' },
     {
       id: 'contact',
       label: 'A person to ask',
-      kind: 'can wait',
+      kind: 'optional',
       done: facts.contacts.length > 0,
       section: 'who',
-      waits: 'nothing',
+      neededFor: 'nothing',
     },
     {
       id: 'in-charge',
       label: 'Who in the practice is in charge',
-      kind: 'can wait',
+      kind: 'optional',
       done: facts.inCharge !== '',
       section: 'practice',
-      waits: 'the board’s filter by person',
+      neededFor: 'the board’s filter by person',
     },
     ...(facts.parts.includes('stock')
       ? [
           {
             id: 'prices',
             label: 'Names of price levels',
-            kind: 'can wait',
+            kind: 'optional',
             done: facts.priceLevels.length > 0,
             section: 'defaults',
-            waits: 'price lists',
+            neededFor: 'price lists',
           } as const,
         ]
       : []),

@@ -49,7 +49,7 @@ export const chartEffects = (
         `${stands} is not kept in ${old.currency} any more; what is said of it in ${old.currency} is no longer asked for.`,
       );
     const [fault, had] = [is, old].map((account) => accountFault(account, amount, facts.atYearStart)?.says);
-    if (fault !== undefined && fault !== had) told.push(`${stands} is then to look at: ${fault}.`);
+    if (fault !== undefined && fault !== had) told.push(`${stands} is then to be checked: ${fault}.`);
   }
   if (told.length === 0) return [];
   const totals = (chart: readonly Account[]): ReadonlyMap<AccountType, Minor> => {

@@ -18,7 +18,7 @@ export const COMPANY_CHECKS = {
       companyChecklist(state.facts, true)
         .filter((item) => item.kind === 'required' && !item.done)
         .map((item) => ({
-          what: `${item.label}: not answered; ${item.waits} waits for it.`,
+          what: `${item.label}: not answered; it is needed for ${item.neededFor}.`,
           place: { stage: 'company' },
         })),
   },

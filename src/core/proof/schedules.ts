@@ -143,7 +143,7 @@ export const SCHEDULE_CHECKS = {
         const name = [first.number, first.reference, first.note].find((text) => text !== '') ?? 'one without a name';
         return [
           {
-            what: `${called(account)}: ${plural(doubts.size, 'item')} to look at, ${doubts.size === 1 ? name : `first ${name}`}.`,
+            what: `${called(account)}: ${plural(doubts.size, 'item')} to check, ${doubts.size === 1 ? name : `first ${name}`}.`,
             place: { stage: 'schedules', account: account.id },
           },
         ];

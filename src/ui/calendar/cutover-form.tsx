@@ -140,7 +140,7 @@ export const CutoverForm = ({
       {changed && (
         <div className="flex gap-2">
           <button className="btn btn-primary btn-sm">
-            {wish.cutover === cutover ? 'Keep these dates' : 'Move the cutover date'}
+            {wish.cutover === cutover ? 'Save the dates' : 'Move the cutover date'}
           </button>
           <button type="button" className="btn btn-sm" onClick={() => put({ cutover, completeUntil, trialBalance })}>
             Put back

@@ -29,7 +29,7 @@ export const AsStatements = ({
           <h2 id="nowhere" className="font-semibold">
             {nowhere.length === 0
               ? 'Every account appears in a statement'
-              : `${plural(nowhere.length, 'account')} to look at`}
+              : `${plural(nowhere.length, 'account')} to check`}
           </h2>
           {nowhere.length === 0 ? (
             <p className="note">

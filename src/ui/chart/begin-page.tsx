@@ -117,7 +117,7 @@ export const BeginPage = ({
           {accounts.length === 0
             ? `Make these ${String(plan.counts.new)} rows`
             : plan.counts.new + going.length === 0
-              ? 'Keep the answers'
+              ? 'Save the answers'
               : [
                   ...(plan.counts.new > 0 ? [`Add ${plural(plan.counts.new, 'row')}`] : []),
                   ...(going.length > 0 ? [`${plan.counts.new > 0 ? 'delete' : 'Delete'} ${String(going.length)}`] : []),

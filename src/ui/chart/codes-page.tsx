@@ -50,7 +50,7 @@ export const CodesPage = ({
       about={
         settings.scheme === null
           ? 'no scheme; codes are as they come'
-          : `${sayShape(settings.scheme)}; ${questions.length === 0 ? 'every code fits' : `${plural(questions.length, 'code')} to look at`}`
+          : `${sayShape(settings.scheme)}; ${questions.length === 0 ? 'every code fits' : `${plural(questions.length, 'code')} to check`}`
       }
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-5 px-4 py-3 xl:grid-cols-2">
@@ -105,7 +105,7 @@ export const CodesPage = ({
           <Renumber frame={frame} accounts={accounts} />
           <section aria-labelledby="questions">
             <h2 id="questions" className="title mb-1 text-lg">
-              Codes to look at
+              Codes to check
             </h2>
             {questions.length === 0 ? (
               <p className="note">

@@ -21,7 +21,7 @@ export const TidyCount = ({ frame }: { readonly frame: FrameView }) => {
       {' '}
       <span className="text-ink-2">
         {count}
-        <span className="sr-only"> to look at</span>
+        <span className="sr-only"> to check</span>
       </span>
     </>
   );

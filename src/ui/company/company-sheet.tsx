@@ -14,6 +14,7 @@ import { FactsProvider, FactsStatus } from './facts';
 import { HeadingPreview } from './heading-preview';
 import { PartsSection } from './parts-section';
 import { PracticeSection } from './practice-section';
+import { PutAway } from './put-away';
 import { TaxSection } from './tax-section';
 import { WhoSection } from './who-section';
 
@@ -103,13 +104,16 @@ export const CompanySheet = ({ frame, facts, people, logo, checklist, posted, ye
           data-asks={checklist.find(({ kind, done }) => kind === 'required' && !done)?.section}
         >
           <WhoSection countries={countryNames()} logo={logo} />
-          <PracticeSection people={people} archived={frame.archived} posted={posted} />
+          <PracticeSection people={people} />
           {facts.parts.includes('sales-tax') && <TaxSection years={years} cutover={frame.cutover} />}
           <PartsSection />
           <DefaultsSection example={frame.cutover} banks={banks} />
           {facts.parts.includes('trade') && (
             <DocumentPreview example={frame.cutover} digits={frame.digits} logo={logo} banks={banks} />
           )}
+          <div className="min-[1800px]:col-span-2">
+            <PutAway archived={frame.archived} posted={posted} />
+          </div>
         </div>
       </div>
     </Frame>
@@ -133,8 +137,8 @@ const Asked = ({ item }: { readonly item: ChecklistItem }) => (
         <span className="sr-only"> answered</span>
       ) : (
         <span className={`block text-xs ${item.kind === 'required' ? 'text-ochre' : 'text-ink-2'}`}>
-          {item.kind === 'required' ? 'required' : 'can wait'}
-          {item.waits === 'nothing' ? '' : `; ${item.waits} waits`}
+          {item.kind === 'required' ? 'required' : 'optional'}
+          {item.neededFor === 'nothing' ? '' : `, for ${item.neededFor}`}
         </span>
       )}
     </span>

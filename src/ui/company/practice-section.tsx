@@ -1,25 +1,14 @@
 'use client';
 
-import { archiveBooks } from '@/actions/company/commands';
 import { COLOURS, PURPOSES } from '@/core/company/facts';
 import { ColourMark } from '../frame/colour-mark';
 import { Field } from '../parts/field';
 import { type Choice, Picker } from '../parts/picker';
-import { send } from '../parts/send';
-import { DeleteBooks } from './delete-books';
 import { Pair, Section, SelectFact, TextFact } from './fact-fields';
 import { useFacts } from './facts';
-import { useRefresh } from '../parts/use-refresh';
 
-interface Props {
-  readonly people: readonly string[];
-  readonly archived: boolean;
-  readonly posted: boolean;
-}
-
-export const PracticeSection = ({ people, archived, posted }: Props) => {
-  const { books, facts, change, problem } = useFacts();
-  const refresh = useRefresh();
+export const PracticeSection = ({ people }: { readonly people: readonly string[] }) => {
+  const { facts, change, problem } = useFacts();
   return (
     <Section
       id="practice"
@@ -67,25 +56,6 @@ export const PracticeSection = ({ people, archived, posted }: Props) => {
           {problem('colour') !== undefined && <p className="text-sm text-brick">{problem('colour')}</p>}
         </fieldset>
       </Pair>
-      <div className="mt-4 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <button
-          type="button"
-          className="btn btn-xs"
-          onClick={() => void send(archiveBooks({ books, archived: !archived })).then(refresh)}
-        >
-          {archived ? 'Bring back to the board' : 'Archive these books'}
-        </button>
-        <span className="note">
-          {archived
-            ? 'They are archived: hidden from the board, and whole.'
-            : 'An archive hides them from the board; nothing in them changes.'}
-        </span>
-      </div>
-      {posted ? (
-        <p className="note mt-2">They have posted journals, so they cannot be deleted.</p>
-      ) : (
-        <DeleteBooks books={books} name={facts.name} />
-      )}
     </Section>
   );
 };

@@ -155,7 +155,7 @@ const LogoField = ({ logo }: { readonly logo: string | null }) => {
         />
         {logo !== null && (
           <button type="button" className="btn btn-xs" onClick={() => void send(removeLogo({ books })).then(refresh)}>
-            Take it away
+            Remove it
           </button>
         )}
         <span className="note">PNG, JPEG or SVG, at most {MOST_LOGO_BYTES / 1024} kB</span>

@@ -177,7 +177,7 @@ const Preview = ({
         {preview.problemCount > 0 && (
           <span className="text-brick">, {plural(preview.problemCount, 'row')} cannot be read</span>
         )}
-        {preview.doubts > 0 && <span className="text-ochre">, {plural(preview.doubts, 'rate')} to look at</span>}
+        {preview.doubts > 0 && <span className="text-ochre">, {plural(preview.doubts, 'rate')} to check</span>}
       </p>
       <ul className="note list-disc pl-4">
         {preview.reasons.map((reason) => (

@@ -121,7 +121,7 @@ export const RateSheet = ({ view, chosen }: { readonly view: CurrenciesView; rea
               className="btn btn-xs text-ink"
               onClick={() => rows.change(told.key, (was) => ({ ...was, sure: true }))}
             >
-              Keep it all the same
+              Save it all the same
             </button>
           )}
         </p>

@@ -158,7 +158,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
           className="input input-sm w-28 text-right"
         />
         {currencySelect('quote', 'Currency in which')}
-        <button className="btn btn-sm">Keep the rate</button>
+        <button className="btn btn-sm">Save the rate</button>
       </div>
       <Effect view={view} chosen={chosen} rate={rate} />
       <Problems problems={problems} />
@@ -174,7 +174,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
             </button>
           )}
           <button type="button" className="btn btn-xs" onClick={() => void save(rate, true)}>
-            Keep it all the same
+            Save it all the same
           </button>
         </div>
       )}

@@ -84,7 +84,7 @@ const OfAccount = ({
         {classFacts(row.classification).one.toLowerCase()}
       </p>
       {(fault !== undefined || (figure.state !== 'saved' && figure.state !== 'saving')) && (
-        <MarginPart title="To look at">
+        <MarginPart title="To check">
           {fault !== undefined && <p>{fault.says}.</p>}
           {figure.says !== undefined && (
             <p role="alert" className="text-brick">

@@ -22,7 +22,7 @@ import { useRefresh } from '../parts/use-refresh';
 
 type View = NonNullable<Awaited<ReturnType<typeof openingsView>>>;
 
-const FILTERS = ['all', 'filled', 'empty', 'to look at', 'different', 'from a paper'] as const;
+const FILTERS = ['all', 'filled', 'empty', 'to check', 'different', 'from a paper'] as const;
 type Filter = (typeof FILTERS)[number];
 
 interface SheetProps {
@@ -155,7 +155,7 @@ export const OpeningsSheet = ({
     all: () => true,
     filled: (row) => figures.get(row.id).amount !== null,
     empty: (row) => figures.get(row.id).amount === null,
-    'to look at': looks,
+    'to check': looks,
     different: (row) => before !== null && (figures.get(row.id).amount ?? NIL) !== was(row),
     'from a paper': (row) =>
       figures.get(row.id).source === 'paper' &&

@@ -66,7 +66,7 @@ export const CashCount = ({
           {wrong.length > 0 && <span className="text-brick">A count is a whole number.</span>}
           {open && (
             <button className="btn btn-xs" disabled={wrong.length > 0 || total === 0n}>
-              Keep this count
+              Save the count
             </button>
           )}
         </p>

@@ -68,7 +68,7 @@ export const ContactPage = ({
             </dl>
           </MarginPart>
           {beyond !== null && (
-            <MarginPart title="To look at">
+            <MarginPart title="To check">
               <p className="text-ochre">
                 What is open is {formatMinor(beyond, minorDigits(currency), frame.style)} {currency} more than the
                 credit limit.

@@ -416,7 +416,7 @@ export const SchedulePage = ({
           {asked > 0 && chosen === undefined && (
             <MarginPart title="To be looked at">
               <p>
-                {asked === 1 ? 'One item has' : `${String(asked)} items have`} something to look at again; it stands at
+                {asked === 1 ? 'One item has' : `${String(asked)} items have`} something to check again; it stands at
                 the row, in ochre.
               </p>
             </MarginPart>

@@ -14,7 +14,7 @@ interface Begun {
   readonly recovery: readonly string[];
 }
 
-/** Codes of a device as a second step: set up, taken away, and the codes for when the device is lost. */
+/** Codes of a device as a second step: set up, removed, and the codes for when the device is lost. */
 export const SecondStepPart = ({ on }: { readonly on: boolean }) => {
   const refresh = useRefresh();
   const [current, setCurrent] = useState('');
@@ -56,7 +56,7 @@ export const SecondStepPart = ({ on }: { readonly on: boolean }) => {
           beside={
             on && (
               <button type="button" className="btn btn-sm" disabled={drop.busy} onClick={() => drop.run({ current })}>
-                Take it away
+                Remove it
               </button>
             )
           }

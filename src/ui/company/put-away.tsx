@@ -3,12 +3,44 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { removeBooks } from '@/actions/books/commands';
+import { archiveBooks } from '@/actions/company/commands';
 import type { Problem } from '@/core/base/result';
 import { Field } from '../parts/field';
 import { send } from '../parts/send';
+import { useRefresh } from '../parts/use-refresh';
+import { useFacts } from './facts';
+
+/** At the end and apart from all that is filled in: the books leave the board, or are deleted. */
+export const PutAway = ({ archived, posted }: { readonly archived: boolean; readonly posted: boolean }) => {
+  const { books, facts } = useFacts();
+  const refresh = useRefresh();
+  return (
+    <section aria-label="Archive or delete" className="mt-6 border-t border-ink pt-3">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <button
+          type="button"
+          className="btn btn-xs"
+          onClick={() => void send(archiveBooks({ books, archived: !archived })).then(refresh)}
+        >
+          {archived ? 'Bring back to the board' : 'Archive these books'}
+        </button>
+        <span className="note">
+          {archived
+            ? 'They are archived: hidden from the board, and whole.'
+            : 'An archive hides them from the board; nothing in them changes.'}
+        </span>
+      </div>
+      {posted ? (
+        <p className="note mt-2">They have posted journals, so they cannot be deleted.</p>
+      ) : (
+        <DeleteBooks books={books} name={facts.name} />
+      )}
+    </section>
+  );
+};
 
 /** Deletes unposted books, after their name was typed. */
-export const DeleteBooks = ({ books, name }: { readonly books: number; readonly name: string }) => {
+const DeleteBooks = ({ books, name }: { readonly books: number; readonly name: string }) => {
   const router = useRouter();
   const [typed, setTyped] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
@@ -16,7 +48,7 @@ export const DeleteBooks = ({ books, name }: { readonly books: number; readonly 
     <details className="mt-4 border-t border-rule pt-2">
       <summary className="text-sm">Delete these books</summary>
       <form
-        className="mt-2 flex flex-col gap-2"
+        className="mt-2 flex max-w-md flex-col gap-2"
         onSubmit={(event) => {
           event.preventDefault();
           void send(removeBooks({ books, typedName: typed })).then((done) => {
