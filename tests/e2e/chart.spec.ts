@@ -352,7 +352,7 @@ test('tidying a sole trader’s chart: many at once, one set aside with a reason
   await page.getByRole('button', { name: 'Set aside' }).click();
   await expect(page.getByRole('region', { name: 'Set aside' })).toContainText('parking coins only');
   await page.getByRole('checkbox', { name: 'All', exact: true }).check();
-  await page.getByRole('button', { name: /^Do the \d+ chosen$/ }).click();
+  await page.getByRole('button', { name: /^Apply the \d+ chosen$/ }).click();
   await expect(page.getByText('This chart is tidy')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('region', { name: 'Set aside' })).toContainText('parking coins only');

@@ -67,7 +67,7 @@ const makeWhatLacks = async (page: Page, hand: Hand): Promise<void> => {
   await hand.key('F6');
   await expect(lacking).toBeFocused();
   await hand.key('Space');
-  await hand.to(page.getByRole('button', { name: /^Do the \d+ chosen$/ }), 'Shift+Tab');
+  await hand.to(page.getByRole('button', { name: /^Apply the \d+ chosen$/ }), 'Shift+Tab');
   await hand.key('Enter');
   await expect(page.getByRole('region', { name: 'Missing essentials' })).toBeHidden();
 };

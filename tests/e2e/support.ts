@@ -79,9 +79,9 @@ export const fillYear = async (page: Page, start: string, cutover: string): Prom
  * time before, and presses again as a person would who means it.
  */
 export const makeTheseBooks = async (page: Page): Promise<void> => {
-  const make = page.getByRole('button', { name: 'Make these books' });
+  const make = page.getByRole('button', { name: 'Create these books' });
   const made = page.getByRole('heading', { name: 'Company', exact: true });
-  const second = page.getByRole('button', { name: 'Make a second set' });
+  const second = page.getByRole('button', { name: 'Create a second set' });
   await make.click();
   await expect(made.or(second)).toBeVisible();
   if (await second.isVisible()) await second.click();

@@ -213,7 +213,7 @@ describe('the columns of the comparatives', () => {
     const columns = comparativeColumns(years, plainDate('2026-04-01'), true);
     expect(columns.map(({ column, label }) => [column, label])).toEqual([
       [0, 'Last year’s close'],
-      [61, 'of it Adjustment'],
+      [61, 'of which Adjustment'],
       [1, 'Q1'],
       [101, 'Budget Q1'],
       [102, 'Budget Q2'],
@@ -221,7 +221,7 @@ describe('the columns of the comparatives', () => {
     expect(columnNamed('Budget 31.03.2026', columns)).toBe(101);
     expect(columnNamed('31.03.2026', columns)).toBe(1);
     expect(columnNamed('31.12.2025', columns)).toBe(0);
-    expect(columnNamed('of it Adjustment', columns)).toBe(61);
+    expect(columnNamed('of which Adjustment', columns)).toBe(61);
     const chart = [
       { id: accountId(1), classification: 'revenue' as const, heading: false },
       { id: accountId(2), classification: 'current-asset' as const, heading: false },

@@ -16,7 +16,7 @@ export const LAST_YEAR = 0;
 /** Columns behind this one, up to as many as a year has, hold what the adjustment periods of last year made of its close. */
 const ADJUSTED = 60;
 const MOST_ADJUSTED = 3;
-const OF_IT = 'of it ';
+const OF_IT = 'of which ';
 export const isAdjustment = (column: number): boolean => column > ADJUSTED && column <= ADJUSTED + MOST_ADJUSTED;
 
 /** Columns behind this one hold the budget of the year's periods: 101 that of the first. */

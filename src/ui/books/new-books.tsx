@@ -311,10 +311,10 @@ export const NewBooks = ({
           </Field>
           <div className="mt-1 flex gap-2">
             <button type="submit" className="btn btn-primary btn-sm" disabled={formState.isSubmitting}>
-              {twin ? 'Make a second set' : 'Make these books'}
+              {twin ? 'Create a second set' : 'Create these books'}
             </button>
             <Go href="/" className="btn btn-sm">
-              Back without making
+              Back to the board
             </Go>
           </div>
         </form>

@@ -108,7 +108,7 @@ export const TidyPage = ({
               disabled={picked.length === 0 || busy}
               onClick={() => void take(picked)}
             >
-              {busy ? 'Tidying …' : `Do the ${String(picked.length)} chosen`}
+              {busy ? 'Tidying …' : `Apply the ${String(picked.length)} chosen`}
             </button>
             <input
               aria-label="Why they are set aside"

@@ -103,7 +103,7 @@ export const ComparativesGrid = ({ frame, columns, rows, comparatives, nets, apa
     },
     {
       id: 'apart',
-      label: 'Apart by',
+      label: 'Difference',
       width: '7rem',
       kind: 'figure',
       text: ({ id }) => shown(apart.get(id)),

@@ -108,7 +108,7 @@ export const DecideRow = ({ frame, paper, view, accounts, onDecided, onRead }: D
               Decide about all {counted(alike.name, frame)} rows of this name
             </label>
           )}
-          <MarginPart title="Goes to an account that is there">
+          <MarginPart title="Goes to an existing account">
             <p className="note mb-1">{decided.match.why}</p>
             <Candidates
               candidates={decided.match.candidates}

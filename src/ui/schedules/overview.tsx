@@ -113,13 +113,13 @@ export const Overview = ({ frame, accounts, contacts, evidence }: View) => {
                   Figure
                 </th>
                 <th scope="col" className="text-left max-md:hidden">
-                  Behind it
+                  Supported by
                 </th>
                 <th scope="col" className="figure hung max-md:hidden">
-                  Comes to
+                  Adds up to
                 </th>
                 <th scope="col" className="figure hung">
-                  Apart
+                  Difference
                 </th>
                 <th scope="col" className="text-left">
                   State

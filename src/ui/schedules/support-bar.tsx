@@ -6,7 +6,7 @@ const PARTS: readonly (readonly [Support, label: string, look: string])[] = [
   ['tied', 'tied to the cent', 'bg-ink'],
   ['explained', 'explained', 'bg-ochre'],
   ['paper', 'on paper only', 'bg-rule'],
-  ['apart', 'apart', 'bg-madder'],
+  ['apart', 'with a difference', 'bg-madder'],
   ['nothing', 'nothing behind it', 'bg-paper border border-rule'],
 ];
 

@@ -64,13 +64,13 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
           </tr>
           <tr>
             <th scope="row" className="text-left font-normal">
-              Behind it
+              Its support
             </th>
             <td className="text-right tabular-nums">{tie.support === null ? '' : sided(tie.support, frame)}</td>
           </tr>
           <tr className="border-t border-ink font-semibold">
             <th scope="row" className="text-left">
-              {apart && tie.difference !== NIL ? 'Apart' : 'State'}
+              {apart && tie.difference !== NIL ? 'Difference' : 'State'}
             </th>
             <td className={`text-right tabular-nums ${apart || tie.state === 'unknown' ? 'text-madder' : ''}`}>
               <span role="status">

@@ -6,7 +6,7 @@ export const TIE_STATES: Readonly<Record<Tie['state'], string>> = {
   none: 'nothing behind it',
   tied: 'ties',
   explained: 'explained',
-  apart: 'apart',
+  apart: 'differs',
   unknown: 'rate missing',
 };
 
