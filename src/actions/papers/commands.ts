@@ -100,7 +100,7 @@ export const readAs = booksAction(
         style: z.enum(NUMBER_STYLES),
         convention: z.enum(CONVENTIONS),
         /** Noughts that the amounts are written without; nought for single units. */
-        scale: z.literal([0, 3, 6]),
+        scale: z.literal([0, -2, 3, 6]),
       })
       .partial(),
   },

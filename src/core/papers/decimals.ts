@@ -1,10 +1,12 @@
+import { folded } from '../base/folded';
 import { type Table, textOf } from '../base/table';
+import { HUNDREDTHS } from '../words/paper-words';
 import { lookOf, sampleOf } from './survey';
 
 const DECIMALS = /[.,](\d{1,3})\)?-?\s?\p{L}{0,4}\p{Sc}?$/u;
 
 /**
- * The decimals of a paper's amounts, where nobody says its currency: two where any amount has one or two, three where most that
+ * The decimals of a paper's amounts, where nobody says its currency: two where any amount has one or two or a title speaks of hundredths, three where most that
  * have a mark have three digits behind it and others have none in front, else none.
  */
 export const decimalsOf = (tables: readonly Table[]): number => {
@@ -26,8 +28,22 @@ export const decimalsOf = (tables: readonly Table[]): number => {
     ),
   );
   if (mills && two * 4 < three) return 3;
-  return (one + two) * 10 > none + three + one + two ? 2 : 0;
+  return (one + two) * 10 > none + three + one + two || inHundredths(tables) ? 2 : 0;
 };
+
+/** Rows in which titles stand. */
+const MOST_TITLED = 20;
+const MOST_TITLE = 60;
+
+/** Whether a title says that amounts are in hundredths, as a currency of two decimals has them. */
+const inHundredths = (tables: readonly Table[]): boolean =>
+  tables.some(({ rows }) =>
+    rows
+      .slice(0, MOST_TITLED)
+      .some((row) =>
+        row.some((cell) => textOf(cell).length <= MOST_TITLE && HUNDREDTHS.in(folded(textOf(cell))) !== undefined),
+      ),
+  );
 
 /** Two different marks in one figure: the last one is of decimals. */
 const mixed = (text: string): boolean => new Set(text.replace(/[^.,' ]/g, '')).size > 1;

@@ -173,6 +173,8 @@ const scaleOf = (
       return typeof cell !== 'string' || cell === '' || isNil(cell) ? [] : [readPaperAmount(cell, style)?.scale];
     }),
   );
+  // Hundredths have no decimals at all.
+  if (stated < 0) return scales.some((scale) => scale !== 0) ? undefined : stated;
   return scales.filter((scale) => scale === digits).length > scales.length * FINE ? undefined : stated;
 };
 

@@ -25,7 +25,7 @@ export interface Chosen {
   readonly columns?: Readonly<Record<string, ColumnRole>>;
   readonly style?: NumberStyle;
   readonly convention?: Convention;
-  /** Noughts left away; nought for single units. */
+  /** Noughts left away, or two decimals less than nought where amounts are in hundredths; nought for single units. */
   readonly scale?: Scale | 0;
 }
 
@@ -39,7 +39,7 @@ export interface Reading {
   readonly columns: readonly ColumnRole[];
   readonly style: NumberStyle;
   readonly convention: Convention;
-  /** Noughts that the amounts are written without: three for thousands, six for millions. */
+  /** Noughts that the amounts are written without: three for thousands, six for millions; two less than none for hundredths. */
   readonly scale?: Scale;
   /** How the table lies, where a line of it is not one account. Row and header numbers are then those of the table arranged. */
   readonly arrangement?: Arrangement;

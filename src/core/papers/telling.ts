@@ -126,23 +126,25 @@ export const explainedTrial = (
 
 const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.slice(1);
 
-const SCALES: Readonly<Record<Scale, string>> = { 3: 'thousands', 6: 'millions' };
+const SCALES: Readonly<Record<Scale, string>> = { [-2]: 'hundredths', 3: 'thousands', 6: 'millions' };
 
 /** The same reading in single units where it is in thousands, or in thousands where the paper speaks of them. */
 const otherScale = ({ reading, trial }: Hypothesis, table: Table | undefined): readonly Alternative[] => {
   const { scale, ...rest } = reading;
   const other = scale === undefined && table !== undefined ? statedScale(table, reading) : undefined;
   if (scale === undefined && other === undefined) return [];
-  const net = scale === undefined ? trial.net * 10n ** BigInt(other ?? 0) : trial.net / 10n ** BigInt(scale);
   return [
     {
       what: `its amounts in ${other === undefined ? 'single units' : SCALES[other]}`,
       reading: other === undefined ? rest : { ...rest, scale: other },
-      net: minor(net),
+      net: minor(timesTen(trial.net, (other ?? 0) - (scale ?? 0))),
       accounts: trial.accounts,
     },
   ];
 };
+
+const timesTen = (amount: bigint, times: number): bigint =>
+  times < 0 ? amount / 10n ** BigInt(-times) : amount * 10n ** BigInt(times);
 
 /** What another reading does otherwise, in a few words. */
 const differenceOf = (

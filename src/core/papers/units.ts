@@ -3,8 +3,11 @@ import { type Row, textOf } from '../base/table';
 import { folded } from '../base/folded';
 import { MILLIONS, THOUSANDS } from '../words/paper-words';
 
-/** How many noughts the amounts of a paper are short of. */
-export type Scale = 3 | 6;
+/** How many noughts the amounts of a list are short of: in thousands, in millions. */
+export type Noughts = 3 | 6;
+
+/** The same of a paper, whose amounts may also be in hundredths, which are two decimals too many. */
+export type Scale = -2 | Noughts;
 
 /** Noughts that count something, and are no amount: what stands before them, and behind. */
 const NOUGHTS =
@@ -34,7 +37,7 @@ const LETTERED =
 const MOST_TEXT = 200;
 
 /** The noughts that a text says amounts are written without. */
-export const scaleIn = (text: string): Scale | undefined => {
+export const scaleIn = (text: string): Noughts | undefined => {
   if (text === '' || text.length > MOST_TEXT) return undefined;
   const words = folded(text);
   if (MILLIONS.in(words) !== undefined) return 6;

@@ -3,7 +3,7 @@ import { problem } from '../base/result';
 import { type Table, textOf } from '../base/table';
 import type { PaperAmount } from '../money/paper-amount';
 import { titleRows } from '../papers/header';
-import { type Scale, isUnitRow, scaleIn } from '../papers/units';
+import { type Noughts, isUnitRow, scaleIn } from '../papers/units';
 
 /**
  * How many noughts the columns of a list are short of: each by its own name or the unit below it, else all by a title. `names` are those
@@ -16,7 +16,7 @@ export const scalesOf = (
   header: number,
   names: readonly string[],
   isAmount: (column: number) => boolean,
-): ReadonlyMap<number, Scale> => {
+): ReadonlyMap<number, Noughts> => {
   const below = table.rows[header + 1] ?? [];
   const own = names.map((name, at) => scaleIn(name) ?? (isUnitRow(below) ? scaleIn(textOf(below[at])) : undefined));
   const whole = own.some((scale) => scale !== undefined)
@@ -33,11 +33,11 @@ export const scalesOf = (
 };
 
 /** An amount as it is with all its noughts. */
-export const withNoughts = (amount: PaperAmount, scale: Scale | undefined): PaperAmount =>
+export const withNoughts = (amount: PaperAmount, scale: Noughts | undefined): PaperAmount =>
   scale === undefined ? amount : { ...amount, coefficient: amount.coefficient * 10n ** BigInt(scale) };
 
 /** What a person is to know of a list that leaves noughts out. */
-export const scaleDoubts = (scales: ReadonlyMap<number, Scale>, row: number): readonly Problem[] => {
+export const scaleDoubts = (scales: ReadonlyMap<number, Noughts>, row: number): readonly Problem[] => {
   const [scale] = scales.values();
   return scale === undefined
     ? []

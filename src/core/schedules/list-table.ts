@@ -15,9 +15,9 @@ import { DATE_LIKE, dayOf, daysAmong, isDay } from './list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header';
 import { tellBeside } from './list-tell';
 import { contactIn, hasCodes } from './list-whose';
-import { HUNDREDTHS } from './list-words';
+import { HUNDREDTHS } from '../words/paper-words';
 import { scalesOf } from './list-scale';
-import type { Scale } from '../papers/units';
+import type { Noughts } from '../papers/units';
 
 /** A list with its columns found. */
 export interface ListTable {
@@ -40,7 +40,7 @@ export interface ListTable {
   /** Columns whose amounts are in hundredths, by their names. */
   readonly hundredths: ReadonlySet<number>;
   /** Columns whose amounts leave noughts out, with how many. */
-  readonly scales: ReadonlyMap<number, Scale>;
+  readonly scales: ReadonlyMap<number, Noughts>;
   /** The names of contacts bear their codes. */
   readonly coded: boolean;
   /** On which side an amount stands, by the word in its column of sides. */

@@ -181,11 +181,6 @@ export const RATE_WORDS = lexicon(
   'rate, fx rate, exchange rate, fx, kurs, wechselkurs, devisenkurs, umrechnungskurs, cours, cours de change, taux de change, taux, tipo de cambio, t c, tc, cambio, tasso, tasso di cambio, cambio aplicado, koers, wisselkoers, kurz, arfolyam, valutakurs, vaxelkurs, kurssi, curs, curs valutar, ισοτιμια, kur, doviz kuru, レート, 換算レート, 汇率',
 );
 
-/** Says that a column's amounts are in hundredths. */
-export const HUNDREDTHS = lexicon(
-  'cents, cent, pence, centimes, centimos, centavos, minor units, in cents, centesimi, centow, groszy',
-);
-
 /** Columns of how to reach somebody. */
 export const PHONE_WORDS = lexicon(
   'phone, phone no, phone number, tel, telephone, tel no, mobile, fax, telefon, telefonnr, telefonnummer, handy, mobil, rufnummer, telephone, portable, telefono, movil, cellulare, fax, telefone, telemovel, telefoon, telefoonnummer, komorka, mobilni, puhelin, puhelinnumero, τηλεφωνο, cep, cep telefonu, 電話, 電話番号, 电话',

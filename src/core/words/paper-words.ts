@@ -186,3 +186,8 @@ export const MILLIONS = lexicon(
   '百万円, 百万元, 백만원',
   'بالملايين, ملايين, میلیون ریال, במיליונים, ล้านบาท, jutaan, dalam jutaan, jutaan rupiah, trieu dong',
 );
+
+/** Says that a column's amounts are in hundredths. */
+export const HUNDREDTHS = lexicon(
+  'cents, cent, pence, centimes, centimos, centavos, minor units, in cents, in pence, eurocent, eurocents, rappen, ore, oere, halere, haleru, filler, bani, kurus, centesimi, centow, groszy, grosze, kopecks, kopek',
+);

@@ -37,7 +37,7 @@ const SIDES: Readonly<Record<Convention, string>> = {
   'section-side': 'a plus is the section’s side',
 };
 
-const SCALES = [0, 3, 6] as const;
+const SCALES = [0, -2, 3, 6] as const;
 
 const LIES: Readonly<Record<Arrangement, string>> = {
   turned: 'lies on its side',
@@ -203,6 +203,7 @@ export const HowRead = ({
                 }
               >
                 <option value={0}>single units</option>
+                <option value={-2}>hundredths</option>
                 <option value={3}>thousands</option>
                 <option value={6}>millions</option>
               </select>

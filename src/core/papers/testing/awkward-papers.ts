@@ -617,4 +617,17 @@ A/c,Description,Q1,Q2,Q3,Q4,Year to date,Budget
     accounts: ['1010 200.00', '2010 -70.00', '4010 -170.00', '5010 40.00'],
     asked: [],
   },
+  {
+    what: 'amounts in hundredths, as their title says',
+    asAt: '2026-07-31',
+    text: `Extract;as at 31 July 2026;
+account_id;account_name;balance_cents
+1010;Bank current account;1822031
+2000;Trade creditors;-612077
+4000;Sales;-2209954
+5000;Wages;1000000
+`,
+    accounts: ['1010 18220.31', '2000 -6120.77', '4000 -22099.54', '5000 10000.00'],
+    asked: ['reading.other'],
+  },
 ];

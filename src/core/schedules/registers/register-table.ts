@@ -9,7 +9,7 @@ import { COMPACT, DATE_LIKE, dayOf, daysAmong, isDay } from '../list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
 import { scalesOf } from '../list-scale';
 import { SAMPLE } from '../list-table';
-import type { Scale } from '../../papers/units';
+import type { Noughts } from '../../papers/units';
 import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
 import { monthOf } from './register-days';
 import type { RegisterKind } from './register-words';
@@ -28,7 +28,7 @@ export interface RegisterTable extends Columns {
   /** Decimals of its amounts. */
   readonly digits: number;
   /** Columns whose amounts leave noughts out, with how many. */
-  readonly scales: ReadonlyMap<number, Scale>;
+  readonly scales: ReadonlyMap<number, Noughts>;
 }
 
 const NONE: ReadonlySet<string> = new Set();
