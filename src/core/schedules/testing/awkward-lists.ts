@@ -897,9 +897,9 @@ export const AWKWARD_LISTS: readonly {
     ],
     said: [
       '',
-      '2|cus_118|Kestrel Outdoor|invoice|9001|2026-05-02|2026-06-01|USD|1210|1210',
-      '3|cus_118|Kestrel Outdoor|invoice|9007|2026-06-11|2026-07-11|USD|605|500',
-      '4|cus_204|Lapwing Tents|invoice|9012|2026-06-20|2026-07-20|EUR|330|330',
+      '2|cus_118|Kestrel Outdoor|invoice|9001|2026-05-02|2026-06-01|USD|1210.00|1210.00',
+      '3|cus_118|Kestrel Outdoor|invoice|9007|2026-06-11|2026-07-11|USD|605.00|500.00',
+      '4|cus_204|Lapwing Tents|invoice|9012|2026-06-20|2026-07-20|EUR|330.00|330.00',
     ],
   },
   {
