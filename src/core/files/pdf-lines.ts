@@ -10,13 +10,16 @@ export interface Piece {
   readonly size: number;
 }
 
-/** Pieces on one line, from left to right. */
+/** Pieces on one line, from left to right; those that stand near each other put together, and each as it is printed. */
 interface Line extends Place {
   readonly pieces: readonly Piece[];
+  readonly single: readonly Piece[];
 }
 
 /** Pieces that stand this near, as a share of their size, are one text. */
 const NEAR = 1;
+/** A blank between two words is smaller; what stands further from an amount is in another column, however near it is. */
+const BLANK = 0.36;
 const SAME_LINE = 0.35;
 
 /** Pieces of one page as lines from top to bottom, those that touch put together. */
@@ -28,15 +31,29 @@ const linesOf = (pieces: readonly Piece[], page: number): readonly Line[] => {
     if (last !== undefined && Math.abs(last.y - piece.y) <= piece.size * SAME_LINE) last.pieces.push(piece);
     else lines.push({ y: piece.y, pieces: [piece] });
   }
-  return lines.map(({ y, pieces: own }) => ({ page, y, pieces: joined(own.sort((a, b) => a.from - b.from)) }));
+  return lines.map(({ y, pieces: own }) => {
+    const single = own.sort((a, b) => a.from - b.from);
+    return { page, y, pieces: joined(single), single };
+  });
 };
 
-const joined = (pieces: readonly Piece[]): readonly Piece[] => {
+/** Pieces that stand near each other as one, but where `isApart` parts them. */
+const joined = (
+  pieces: readonly Piece[],
+  isApart: (last: Piece, piece: Piece) => boolean = besideAmount,
+): readonly Piece[] => {
   const made: Piece[] = [];
   for (const piece of pieces) {
     const last = made.at(-1);
     const gap = last === undefined ? Infinity : piece.from - last.to;
-    if (last === undefined || gap > last.size * NEAR || isBar(piece) || isBar(last)) made.push(piece);
+    if (
+      last === undefined ||
+      gap > last.size * NEAR ||
+      isBar(piece) ||
+      isBar(last) ||
+      (gap > last.size * BLANK && isApart(last, piece))
+    )
+      made.push(piece);
     else
       made[made.length - 1] = {
         ...last,
@@ -53,6 +70,23 @@ const FIGURE =
   /^[-+(\u2212]?[^\d\p{L}]{0,3}\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*(?:[.,]\d{1,4})?[-)]?(?:\s?[\p{L}\p{Sc}%]{1,4})?$/u;
 const isFigure = ({ text }: Piece): boolean =>
   text.length <= 40 && FIGURE.test(text.trim()) && /[.,' \u00a0]\d|\d{4}/.test(text);
+
+/** An amount by its own looks; a sign, a side or a currency's mark may stand beside it and is of it. */
+const AMOUNT = /^[-+(\u2212]?\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*[.,]\d{2}[-)]?$/u;
+const OF_AMOUNT = /^(?:[\p{Sc}+\-\u2212()%*]{1,2}|\p{L}{1,3}\.?)$/u;
+const besideAmount = (last: Piece, piece: Piece): boolean => {
+  const [before, behind] = [last.text.trim(), piece.text.trim()];
+  return (AMOUNT.test(before) && !OF_AMOUNT.test(behind)) || (AMOUNT.test(behind) && !OF_AMOUNT.test(before));
+};
+
+/** A line without figures, as titles are: what stands in another column is a text of its own. */
+const byColumns = (line: Line, columns: readonly Column[]): Line =>
+  line.pieces.some(isFigure)
+    ? line
+    : {
+        ...line,
+        pieces: joined(line.single, (last, piece) => columnFor(last, columns) !== columnFor(piece, columns)),
+      };
 
 interface Column {
   readonly from: number;
@@ -220,7 +254,12 @@ export const rowsOfPages = (pages: readonly (readonly Piece[])[]): PrintedRows =
   const columns = columnsOf(all.flat());
   if (columns.length === 0) return made(all.flat(), ({ pieces }) => pieces.map(({ text }) => oneLine(text)));
   return made(
-    all.flatMap((lines) => wrapped(lines, columns)),
+    all.flatMap((lines) =>
+      wrapped(
+        lines.map((line) => byColumns(line, columns)),
+        columns,
+      ),
+    ),
     ({ pieces }) => {
       const cells = columns.map(() => '');
       let last = -1;

@@ -179,4 +179,24 @@ describe('pages of a PDF', () => {
       'Capital',
     ]);
   });
+  it('have columns as near each other as two words, of amounts or with a name before them', () => {
+    // Half the size of the letters between the longest of a column and the next one.
+    const ends = [150, 200, 250, 300];
+    const amounts = ['1,200.00', '12,036.99', '4,122.98', '900.00'];
+    const row = (y: number, name: string, at: number): readonly Piece[] => [
+      piece(name, 40, y),
+      ...ends.map((end, column) => {
+        const text = amounts[(at + column) % amounts.length] ?? '';
+        return { ...piece(text, end - 45, y), from: end - text.length * 5, to: end };
+      }),
+    ];
+    const page = [
+      ...ends.map((end, at) => ({ ...piece(at % 2 === 0 ? 'Dr' : 'Cr', end - 10, 780), to: end })),
+      ...Array.from({ length: 6 }, (_, at) => row(760 - at * 20, 'Deposits 2'.slice(0, 10 - (at % 3)), at)).flat(),
+    ];
+    const rows = rowsOfPages([page]).rows.map((cells) => cells.map((cell) => textOf(cell).trim()));
+    expect(rows[0]).toEqual(['', 'Dr', 'Cr', 'Dr', 'Cr']);
+    for (const [at, cells] of rows.slice(1).entries())
+      expect(cells.slice(1)).toEqual(ends.map((_, column) => amounts[(at + column) % amounts.length]));
+  });
 });

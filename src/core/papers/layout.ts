@@ -82,7 +82,7 @@ export interface Layout {
 
 /** Dots that lead the eye from a name to its amount. */
 export const withoutLeaders = (text: string): string => {
-  if (!/[.…_·]{3}$/.test(text)) return text;
+  if (!/(?:[.…_·]\s?){3}$/.test(text)) return text;
   let end = text.length;
   while (end > 0 && /[.…_·\s]/.test(text[end - 1] ?? '')) end -= 1;
   return text.slice(0, end);
