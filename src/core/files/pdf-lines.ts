@@ -16,8 +16,8 @@ interface Line extends Place {
   readonly single: readonly Piece[];
 }
 
-/** Pieces that stand this near, as a share of their size, are one text. */
-const NEAR = 1;
+/** Pieces that stand this near, as a share of their size, are one text; nearer ones mostly come as one already. */
+const NEAR = 0.62;
 /** A blank between two words is smaller; what stands further from an amount is in another column, however near it is. */
 const BLANK = 0.36;
 const SAME_LINE = 0.35;

@@ -199,4 +199,24 @@ describe('pages of a PDF', () => {
     for (const [at, cells] of rows.slice(1).entries())
       expect(cells.slice(1)).toEqual(ends.map((_, column) => amounts[(at + column) % amounts.length]));
   });
+  it('have columns of texts nearer to each other than a letter is high', () => {
+    const row = (y: number, code: string, name: string, kind: string, amount: string): readonly Piece[] => [
+      piece(code, 40, y),
+      piece(name, 68, y),
+      piece(kind, 126, y),
+      { ...piece(amount, 200 - amount.length * 5, y), to: 200 },
+    ];
+    const page = [
+      ...row(780, 'Code', 'Account', 'Kind', 'Balance'),
+      ...row(760, '1010', 'Bank of us', 'Bank', '1,200.00'),
+      ...row(740, '2010', 'Suppliers', 'Creditor', '700.00'),
+      ...row(720, '3010', 'Capital', 'Equity', '500.00'),
+    ];
+    expect(rowsOfPages([page]).rows.map((cells) => cells.map((cell) => textOf(cell).trim()))).toEqual([
+      ['Code', 'Account', 'Kind', 'Balance'],
+      ['1010', 'Bank of us', 'Bank', '1,200.00'],
+      ['2010', 'Suppliers', 'Creditor', '700.00'],
+      ['3010', 'Capital', 'Equity', '500.00'],
+    ]);
+  });
 });

@@ -57,7 +57,7 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   const [first = '', second] = filled;
   if (filled.length > 3 || first.length > 120) return undefined;
   // How to reach them may stand behind, apart.
-  const apart = [first.indexOf('  '), first.lastIndexOf('  ')].find(
+  const apart = [first.indexOf('  '), first.lastIndexOf('  '), first.indexOf(') ') + 1].find(
     (at) => at > 0 && REACHED.test(first.slice(at).trim()),
   );
   if (apart !== undefined) return contactIn([first.slice(0, apart).trim(), ...filled.slice(1)]);
