@@ -204,7 +204,7 @@ describe('pages of a PDF', () => {
       piece(code, 40, y),
       piece(name, 68, y),
       piece(kind, 126, y),
-      { ...piece(amount, 200 - amount.length * 5, y), to: 200 },
+      { ...piece(amount, 214 - amount.length * 5, y), to: 214 },
     ];
     const page = [
       ...row(780, 'Code', 'Account', 'Kind', 'Balance'),
