@@ -4,7 +4,7 @@ import { type Table, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
 import { headerTexts } from '../papers/header';
 import { countryIn } from '../words/countries';
-import { lexicon } from '../words/lexicon';
+import { type Lexicon, lexicon } from '../words/lexicon';
 import { termsIn } from './list-terms';
 import { COLUMN_WORDS, CUSTOMERS, REGISTRATION_WORDS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 import { nearTwins } from './twins';
@@ -36,6 +36,15 @@ export interface ContactsRead {
   readonly doubts: readonly Problem[];
 }
 
+/** Of contacts, what says when something is due says on which terms. */
+const DUE = lexicon(
+  'payment period, credit period, payment due, zahlungsfrist, frist, faelligkeit, falligkeit, echeance, vencimiento, scadenza, scadenza pagamento, vencimento, vervaltermijn, betalingstermijn, termin platnosci, splatnost, fizetesi hatarido, hatarido, betalningstid, betalingsfrist, forfall, forfald, maksuaika, erapaiva, scadenta, termen plata, προθεσμια, vade, отсрочка, 支払期限',
+);
+const TERMS: Lexicon = {
+  in: (text) => COLUMN_WORDS.terms.in(text) ?? DUE.in(text),
+  is: (text) => COLUMN_WORDS.terms.is(text) || DUE.is(text),
+};
+
 const WORDS = {
   code: COLUMN_WORDS.contactCode,
   name: COLUMN_WORDS.contactName,
@@ -49,7 +58,7 @@ const WORDS = {
     '国, 国名, country, country code, land, landesk, pays, code pays, pais, cod pais, paese, nazione, stato, kraj, zeme, stat, orszag, maa, tara, χωρα, ulke, land kode',
   ),
   taxNumber: TAX_NUMBER_WORDS,
-  termDays: COLUMN_WORDS.terms,
+  termDays: TERMS,
   currency: COLUMN_WORDS.currency,
   email: lexicon(
     'почта, электронная почта, електронна пошта, имейл, e posta, el pastas, epasts, netfang, דואל, אימייל, البريد الالكتروني, 이메일',

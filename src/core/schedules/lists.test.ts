@@ -334,6 +334,10 @@ describe('lists of contacts', () => {
       [0, true],
     ]);
   });
+  it('have terms in a column that of documents says when they are due', () => {
+    const list = `Kód;Megnevezés;Fizetési határidő\nV1;Tölgyfa Kft.;8 nap\nS2;Vas Bt.;30 nap\nB3;Nagy Péter;azonnal\n`;
+    expect(readContacts(tablesOf(list), 'contacts.csv')?.items.map(({ termDays }) => termDays)).toEqual([8, 30, 0]);
+  });
   it('are called by their short names, not by the codes of their towns', () => {
     const list =
       'Nazwa;Skrót;NIP;Ulica;Kod;Miasto\nWodorosty Bałtyk;BALTYK;5252248481;ul. Portowa 7;81-340;Gdynia\nZakład Suszenia Alg;MROZ;7251801126;Leśna 3;84-120;Hel\n';

@@ -443,6 +443,13 @@ describe('a bank’s table', () => {
         ],
       },
     });
+    const bought = table(
+      'Date,Merchant,Category,Amount\n07/14/2026,HARBOR FUEL,Fuel,84.10\n07/19/2026,ROPE DEPOT,Supplies,215.99\nBalance,,,300.09\n',
+    );
+    expect(bought.ok ? bought.value.statements[0]?.entries.map(({ text }) => text) : []).toEqual([
+      'HARBOR FUEL',
+      'ROPE DEPOT',
+    ]);
     const masked = table(readFileSync('demo/papers/skerry-card-2026-07-19.csv', 'utf8'));
     expect(masked).toMatchObject({
       value: {
