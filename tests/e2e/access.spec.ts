@@ -70,6 +70,13 @@ test.describe('on a phone', () => {
     }
     expect(broken).toEqual([]);
   });
+  test('the board says what blocks each client, and by how much the books are off', async ({ page }) => {
+    await page.goto('/');
+    const client = page.getByRole('listitem').filter({ hasText: 'Juniper Lantern Theatre' });
+    await expect(client.getByText(/\d blockers?/).filter({ visible: true })).toBeVisible();
+    const marram = page.getByRole('listitem').filter({ hasText: 'Marram Kelp Farms' });
+    await expect(marram.getByText(/off by [\d.,]+ Dr/).filter({ visible: true })).toBeVisible();
+  });
 });
 
 test.describe('on a small laptop', () => {

@@ -151,16 +151,26 @@ const Client = ({
           {one.name}
         </Go>
       </h2>
-      <p className="note truncate max-md:leading-tight">
-        {legalFormLabel(one.legalForm)} · {country} · {one.currency}{' '}
+      <p className="note truncate">
+        <span className="max-md:hidden">{legalFormLabel(one.legalForm)} · </span>
+        {country} · {one.currency}{' '}
         {one.purpose !== 'live' && (
           <span className="ml-1 border border-ochre px-1 text-xs text-ochre">{one.purpose}</span>
         )}
+        {one.remark !== '' && <span className="ml-2 italic md:hidden">{one.remark}</span>}
       </p>
-      {one.remark !== '' && <p className="truncate text-sm italic max-md:leading-tight">{one.remark}</p>}
-      <p className="truncate text-sm leading-tight md:hidden">
-        {one.next === null ? 'Posted and standing' : `Next: ${one.next.label} · ${one.next.note}`}
-      </p>
+      {one.remark !== '' && <p className="truncate text-sm italic max-md:hidden">{one.remark}</p>}
+      <div className="text-sm leading-tight md:hidden">
+        <p className="truncate">
+          {one.next === null ? 'Posted and standing' : `Next: ${one.next.label} · ${one.next.note}`}
+        </p>
+        <p className="truncate">
+          {one.verdict !== 'clear' && (
+            <span className={one.blockers > 0 ? 'text-brick' : 'text-ochre'}>{one.verdict}</span>
+          )}
+          {one.net !== 0n && <span className="ml-2 text-madder">off by {sided(one.net, one)}</span>}
+        </p>
+      </div>
     </div>
     <div className="min-w-0 text-sm max-md:hidden">
       {one.next === null ? (

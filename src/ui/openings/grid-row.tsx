@@ -15,12 +15,12 @@ export const ROW = 30;
 
 const WIDTHS: Readonly<Record<SheetColumn, string>> = {
   code: 'clamp(4.2rem,8.2%,5rem)',
-  name: 'minmax(9rem,clamp(21rem,30%,40rem))',
+  name: 'minmax(8.4rem,clamp(21rem,30%,40rem))',
   foreign: 'clamp(7.6rem,14%,8.5rem)',
   debit: 'clamp(7rem,12.4%,7.5rem)',
   credit: 'clamp(7rem,12.4%,7.5rem)',
-  before: '7.5rem',
-  where: 'minmax(6.6rem,1fr)',
+  before: 'clamp(6.7rem,11%,7.5rem)',
+  where: 'minmax(6.2rem,1fr)',
 };
 /** On a phone only the account and its two amounts have room. */
 const NARROW: ReadonlySet<SheetColumn> = new Set(['code', 'name', 'debit', 'credit']);
