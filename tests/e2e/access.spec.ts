@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import { nothingSerious } from './axe';
 import { expect, test } from './support';
 
@@ -22,6 +23,10 @@ const PAGES = [
   '/books/3/chart/import',
   '/books/2/chart/print',
   '/books/1/openings',
+  '/books/1/openings/comparatives',
+  '/books/1/openings/why',
+  '/books/2/openings/compare',
+  '/books/1/changes',
   '/books/1/papers',
   '/books/1/papers/1',
   '/books/1/schedules',
@@ -46,6 +51,21 @@ const PAGES = [
   '/books/2/statements/journal',
   '/books/999',
 ];
+
+/** Asked for without anybody signed in, where they are looked at too. */
+const ELSEWHERE = ['/first', '/sign-in', '/account'];
+
+test('every page of the application is among those that are looked at', () => {
+  const routes = readdirSync('src/app', { recursive: true, encoding: 'utf8' })
+    .filter((path) => /(?:^|\/)page\.tsx$/.test(path))
+    .map((path) => `/${path.replace(/\/?page\.tsx$/, '')}`);
+  expect(routes.length).toBeGreaterThan(30);
+  const missing = routes.filter((route) => {
+    const shape = new RegExp(`^${route.replace(/\[\w+\]/g, '[^/]+')}$`);
+    return ![...PAGES, ...ELSEWHERE].some((page) => shape.test(page.split('?')[0] ?? ''));
+  });
+  expect(missing).toEqual([]);
+});
 
 for (const theme of ['light', 'dark'] as const)
   test.describe(`in the ${theme} theme`, () => {

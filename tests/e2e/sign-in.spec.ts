@@ -32,6 +32,10 @@ test('an empty practice is begun by whoever knows the printed code, by keyboard'
   const page = await open(browser);
   await page.goto('/books/1');
   await expect(page.getByRole('heading', { name: 'The first start' })).toBeVisible();
+  for (const theme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme: theme });
+    await nothingSerious(page, theme);
+  }
   const code = /\b[A-Z2-9]{4}-[A-Z2-9]{4}-[A-Z2-9]{4}\b/.exec(server.printed())?.[0] ?? '';
   await page.getByLabel('Code').focus();
   for (const text of ['WRONG', 'Wrack & Tide', 'Ines Halloran', 'ines@wrack.example', 'limpet wrack candle']) {
