@@ -1,6 +1,7 @@
 import { type Result, fail, ok, plural, problem } from '../base/result';
 import type { Table, TextFormat } from '../base/table';
 import { cleaned, isClean } from './clean';
+import { looksLikeFields, splitFields } from './fields';
 import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
 import { MOST_CELLS, MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_ROWS, counted } from './limits';
 import { DELIMITERS, type Delimiter } from './formats';
@@ -43,7 +44,7 @@ export const delimiterOf = (text: string, quote = '"'): Delimiter => {
   const grouped = start.includes(',') && partsThousands(start);
   let best: { delimiter: Delimiter; score: number } = { delimiter: grouped ? '\t' : ',', score: 0 };
   for (const delimiter of DELIMITERS) {
-    if (delimiter === 'columns' || (delimiter === ',' && grouped)) continue;
+    if (delimiter === 'columns' || delimiter === 'fields' || (delimiter === ',' && grouped)) continue;
     const widths = new Map<number, number>();
     for (const row of splitText(start, delimiter, quote, { rows: 200, cells: 20_000 }).rows)
       if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
@@ -105,7 +106,9 @@ export const readCsv = (
   if (text.trim() === '')
     return fail(problem('paper.empty', `${name} is empty: there is no text in it. Export it again and bring that.`));
   const quote = format.quote ?? quoteOf(text);
-  const delimiter = format.delimiter ?? (looksFixed(text.slice(0, SEEN)) ? 'columns' : delimiterOf(text, quote));
+  const start = text.slice(0, SEEN);
+  const delimiter =
+    format.delimiter ?? (looksLikeFields(start) ? 'fields' : looksFixed(start) ? 'columns' : delimiterOf(text, quote));
   const most = { rows: MOST_ROWS, cells: MOST_CELLS };
   const past = pastWhich(text, delimiter, most);
   const split: Split =
@@ -113,7 +116,9 @@ export const readCsv = (
       ? { rows: [], openQuotes: [], past }
       : delimiter === 'columns'
         ? splitLines(text, most)
-        : splitText(text, delimiter, quote, most);
+        : delimiter === 'fields'
+          ? splitFields(text, most)
+          : splitText(text, delimiter, quote, most);
   if (split.past !== undefined)
     return fail(
       problem(

@@ -47,6 +47,7 @@ const DELIMITER_NAMES: Readonly<Record<string, string>> = {
   '\t': 'cells parted by tabs',
   '|': 'cells parted by bars',
   columns: 'cells told by their place in the line',
+  fields: 'each line a field, behind its label',
 };
 
 /** A reading as it is told: its rows, why it is read so, what is in doubt, and what else it may be. */

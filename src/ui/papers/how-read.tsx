@@ -56,6 +56,7 @@ const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
   '\t': 'tabs',
   '|': 'bars',
   columns: 'their place in the line',
+  fields: 'lines, each with its label',
 };
 
 type Encoding = (typeof ENCODINGS)[number];
