@@ -9,6 +9,7 @@ import { type SheetColumn, columnOf, takesAmounts } from '@/core/openings/sheet'
 import { accountFault } from '@/core/openings/account-fault';
 import { sided, figure as write } from '../parts/figures';
 import type { Cell } from '../sheet/cells';
+import { isDragged, press } from '../sheet/drag';
 import type { Figure, Figures } from './figures';
 
 export const ROW = 30;
@@ -205,10 +206,11 @@ export const GridRow = memo((props: RowProps) => {
             onMouseDown={(event) => {
               if (here && editor !== undefined) return;
               event.preventDefault();
+              press(event);
               onPoint({ row: at, column: index }, event.shiftKey);
             }}
             onMouseEnter={(event) =>
-              event.buttons === 1 && editor === undefined && onPoint({ row: at, column: index }, true)
+              isDragged(event) && editor === undefined && onPoint({ row: at, column: index }, true)
             }
             onDoubleClick={onEdit}
             className={`relative flex min-w-0 items-center outline-offset-[-2px] ${hidden(own)} ${own === 'code' ? 'pl-4 text-ink-2 font-normal' : ''} ${amount || own === 'before' ? 'justify-end border-l border-hairline px-2' : ''} ${own === 'where' ? 'border-l border-hairline px-3' : ''} ${chosen && from !== to ? 'bg-madder-wash' : ''} ${here ? 'sheet-active' : ''} ${amount && wrong !== undefined ? 'text-brick' : ''}`}

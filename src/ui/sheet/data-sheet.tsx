@@ -7,6 +7,7 @@ import { CellEditor } from './cell-editor';
 import type { Range } from './cells';
 import { ChoiceEditor } from './choice-editor';
 import { type PrintedRow, PrintedSheet } from './printed-sheet';
+import { isDragged, press } from './drag';
 import { useSheet } from './use-sheet';
 
 /** A column of a sheet, as data: how it reads, what it takes, how wide it is, and how it prints. */
@@ -279,12 +280,11 @@ export const DataSheet = <Row,>({
                         onMouseDown={(event) => {
                           if (here && typing !== undefined) return;
                           event.preventDefault();
+                          press(event);
                           sheet.point({ row: item.index, column: at }, event.shiftKey);
                         }}
                         onMouseEnter={(event) =>
-                          event.buttons === 1 &&
-                          typing === undefined &&
-                          sheet.point({ row: item.index, column: at }, true)
+                          isDragged(event) && typing === undefined && sheet.point({ row: item.index, column: at }, true)
                         }
                         onDoubleClick={() => sheet.begin(undefined)}
                         className={`relative flex min-w-0 items-center px-2 ${at === 0 ? 'pl-4' : 'border-l border-hairline'} ${column.kind === 'figure' ? 'justify-end' : ''} ${standing(column.stays)} ${column.tone ?? ''} ${line.row === undefined ? '' : (toneOf?.(line.row) ?? '')} ${chosen && !(top === bottom && left === right) ? 'bg-madder-wash' : ''} ${note === undefined ? '' : note.tone === 'wrong' ? 'text-brick underline decoration-wavy underline-offset-4' : 'text-ochre'} ${here ? 'sheet-active' : ''}`}
