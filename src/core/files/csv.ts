@@ -110,7 +110,8 @@ export const readCsv = (
   const delimiter =
     format.delimiter ?? (looksLikeFields(start) ? 'fields' : looksFixed(start) ? 'columns' : delimiterOf(text, quote));
   const most = { rows: MOST_ROWS, cells: MOST_CELLS };
-  const past = pastWhich(text, delimiter, most);
+  // Where no character parts cells, only the rows are counted here.
+  const past = pastWhich(text, delimiter.length === 1 ? delimiter : '', most);
   const split: Split =
     past !== undefined
       ? { rows: [], openQuotes: [], past }

@@ -37,6 +37,19 @@ describe('a list with each field on a line of its own', () => {
     const read = readCsv(new TextEncoder().encode(text), 'customers.txt');
     expect(read.ok ? read.value[0]?.format?.delimiter : '').toBe('fields');
   });
+  it('keeps a block whole around a line without a label', () => {
+    const lines = ['A', 'B', 'C'].flatMap((name) => [
+      `Name: ${name}`,
+      'Street: 1 Quay',
+      'Old Town',
+      `Phone: 0${name}`,
+      '',
+    ]);
+    expect(splitFields(lines.join('\n'), ALL).rows.filter(({ length }) => length > 1)).toEqual([
+      ['Name', 'Street', 'Phone'],
+      ...['A', 'B', 'C'].map((name) => [name, '1 Quay', `0${name}`]),
+    ]);
+  });
   it('is none where its lines are cells, or its labels never come again', () => {
     expect(looksLikeFields('Code;Name\n1010;Bank: current\n1020;Bank: savings\n1030;Bank: NOK\n')).toBe(false);
     expect(looksLikeFields('Company: Wrack\nDate: 31 July\nPage: 1\nCurrency: EUR\n')).toBe(false);

@@ -66,8 +66,8 @@ export const splitFields = (text: string, most: Most): Split => {
     const [label, value] = fields[at] ?? [];
     const key = label === undefined ? '' : folded(label);
     if (label === undefined || value === undefined || (counts.get(key) ?? 0) < 2) {
+      // It does not end the block: that goes on until a label comes again.
       if (line.trim() !== '') (blocks.length === 0 ? above : blocks).push([line.trim()]);
-      block = undefined;
       return;
     }
     const column = columns.get(key) ?? columns.size;

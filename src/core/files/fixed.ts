@@ -19,6 +19,7 @@ const FIGURE =
 
 const FIGURE_ALONE = /^[-+(]?\d[\d.,' \u00a0]*[-)]?$/;
 
+/** Amounts that have to stand apart from the texts before them. */
 const FEWEST_APART = 3;
 
 /** Among so many lines of figures, one that hangs over its columns is no column's. */

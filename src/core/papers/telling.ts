@@ -129,7 +129,7 @@ const capital = (text: string): string => text.slice(0, 1).toUpperCase() + text.
 
 const SCALES: Readonly<Record<Scale, string>> = { [-2]: 'hundredths', 3: 'thousands', 6: 'millions' };
 
-/** The same reading in single units where it is in thousands, or in thousands where the paper speaks of them. */
+/** The same reading in single units where it is in others, or in those that the paper speaks of. */
 const otherScale = ({ reading, trial }: Hypothesis, table: Table | undefined): readonly Alternative[] => {
   const { scale, ...rest } = reading;
   const other = scale === undefined && table !== undefined ? statedScale(table, reading) : undefined;

@@ -28,7 +28,7 @@ const LABELLED = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
 
 /** How to reach somebody: "Phone: …", "tel 01632 960 114", a number, an address of mail. */
 const REACHED =
-  /^(?:\p{L}[\p{L}\s.]{0,20}[:：]|(?:tel|phone|ph|mob|mobile|fax|telefon|tél|tfno)\b\.?|\+?[\d\s().-]{7,20}$|\S{1,64}@\S)/iu;
+  /^(?:\p{L}[\p{L}\s.]{0,20}[:：]|(?:tel|phone|ph|mob|mobile|fax|telefon|tél|tfno)\b\.?|[+(0][\d\s().-]{6,19}$|\S{1,64}@\S)/iu;
 
 /** Without the number of the page, which may stand at the end of the line: "Page 2". */
 const withoutPage = (texts: readonly string[]): readonly string[] =>

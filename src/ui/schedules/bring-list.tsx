@@ -152,7 +152,7 @@ export const BringList = ({ frame, set, account, columns = [], contactColumns = 
         </button>
       </div>
       <Problems problems={[...problems, ...(statement?.problems ?? [])]} />
-      <Told label="To be looked at" tone="border-ochre" problems={preview.doubts} />
+      <Told label="To check" tone="border-ochre" problems={preview.doubts} />
       <Told label="Rows that stay out" tone="border-brick" problems={faulty.flatMap((one) => one.problems)} />
       {preview.hasBase && (
         <label className="my-1 flex items-center gap-2 text-sm">

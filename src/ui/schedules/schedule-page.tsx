@@ -414,7 +414,7 @@ export const SchedulePage = ({
             title="Evidence of the whole"
           />
           {asked > 0 && chosen === undefined && (
-            <MarginPart title="To be looked at">
+            <MarginPart title="To check">
               <p>
                 {asked === 1 ? 'One item has' : `${String(asked)} items have`} something to check again; it stands at
                 the row, in ochre.
