@@ -142,9 +142,7 @@ test('a list of four hundred items is brought, its wrong rows are said and typed
   const file = { name: 'open-items.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
   await page.locator('input[type=file]').first().setInputFiles(file);
   await expect(page.getByText('397 items, 40 contacts to be made')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'To check' })).toContainText(
-    'Row 9 has an amount that does not read',
-  );
+  await expect(page.getByRole('list', { name: 'To check' })).toContainText('Row 9 has an amount that does not read');
   await page.getByRole('button', { name: 'Take 397 items' }).click();
   await expect(tieOut(page)).toContainText('75.00 Dr');
   const grid = page.getByRole('grid', { name: /^Items of/ });
