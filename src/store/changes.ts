@@ -33,19 +33,21 @@ export const writeChanges = async (
     .map(({ subject, id, field, from, to }) => ({ subject, id, field, was: textOf(from), now: textOf(to) }));
   if (rows.length === 0) return;
   await open?.();
-  await tx.query(
-    `insert into change (books_id, batch, subject, subject_id, field, was, is_now)
+  await tx.many('change', rows.length, () =>
+    tx.query(
+      `insert into change (books_id, batch, subject, subject_id, field, was, is_now)
      select $1, $2, subject, id, field, was::jsonb, is_now::jsonb
      from unnest($3::text::text[], $4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[]) as t (subject, id, field, was, is_now)`,
-    [
-      booksId,
-      batch,
-      arrayText(rows.map(({ subject }) => subject)),
-      arrayText(rows.map(({ id }) => id)),
-      arrayText(rows.map(({ field }) => field)),
-      arrayText(rows.map(({ was }) => was)),
-      arrayText(rows.map(({ now }) => now)),
-    ],
+      [
+        booksId,
+        batch,
+        arrayText(rows.map(({ subject }) => subject)),
+        arrayText(rows.map(({ id }) => id)),
+        arrayText(rows.map(({ field }) => field)),
+        arrayText(rows.map(({ was }) => was)),
+        arrayText(rows.map(({ now }) => now)),
+      ],
+    ),
   );
 };
 

@@ -105,19 +105,21 @@ export const saveChart = async (
       booksId,
       removed.map(({ id }) => id),
     ]);
-  if (added.length > 0)
-    await tx.query(
-      `insert into account (books_id, id, ${NAMES}) overriding system value
-       select $1, t.* from unnest(${ARRAYS}) as t (id, ${NAMES})`,
-      [booksId, ...columns(added.map(real))],
-    );
   if (changed.length > 0)
     await tx.query(
       `update account a set ${FIELDS.map(([name]) => `${name} = t.${name}`).join(', ')}
        from unnest(${ARRAYS}) as t (id, ${NAMES}) where a.books_id = $1 and a.id = t.id`,
       [booksId, ...columns(changed.map(({ is }) => real(is)))],
     );
-  await tx.grown('account', added.length);
+  // Last, since the headings that they stand under may only now be ones.
+  if (added.length > 0)
+    await tx.many('account', added.length, () =>
+      tx.query(
+        `insert into account (books_id, id, ${NAMES}) overriding system value
+       select $1, t.* from unnest(${ARRAYS}) as t (id, ${NAMES})`,
+        [booksId, ...columns(added.map(real))],
+      ),
+    );
   return ids;
 };
 

@@ -100,31 +100,32 @@ export const writeContacts = async (
   const rows = writings.flatMap(({ contact }, place) => (contact === null ? [] : [{ id: ids[place] ?? 0, contact }]));
   const revisions = new Map<number, number>();
   if (rows.length > 0) {
-    const written = await tx.query<{ id: number; revision: number }>(
-      `insert into contact (books_id, set_by, set_at, id, ${NAMES})
+    const written = await tx.many('contact', rows.length, () =>
+      tx.query<{ id: number; revision: number }>(
+        `insert into contact (books_id, set_by, set_at, id, ${NAMES})
        select $1, $2, $3::timestamptz, t.id, ${FIELDS.map(([name, , type]) => `t.${name}::${type}`).join(', ')}
        from unnest($4::text::int[], ${FIELDS.map((_, place) => `$${String(place + 5)}::text::text[]`).join(', ')}) as t (id, ${NAMES})
        on conflict (id) do update set ${FIELDS.map(([name]) => `${name} = excluded.${name}`).join(', ')},
          set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('schedule_revision')::int
        where contact.books_id = excluded.books_id
        returning id, revision`,
-      [
-        booksId,
-        person,
-        at,
-        arrayText(rows.map(({ id }) => id)),
-        ...FIELDS.map(([, field]) =>
-          arrayText(
-            rows.map(({ contact }) => {
-              const value = contact[field];
-              return value === null ? null : typeof value === 'object' ? JSON.stringify(value) : String(value);
-            }),
+        [
+          booksId,
+          person,
+          at,
+          arrayText(rows.map(({ id }) => id)),
+          ...FIELDS.map(([, field]) =>
+            arrayText(
+              rows.map(({ contact }) => {
+                const value = contact[field];
+                return value === null ? null : typeof value === 'object' ? JSON.stringify(value) : String(value);
+              }),
+            ),
           ),
-        ),
-      ],
+        ],
+      ),
     );
     for (const { id, revision } of written) revisions.set(id, revision);
-    await tx.grown('contact', rows.length);
   }
   return {
     written: ids.map((id) => (id === null ? null : { id, revision: revisions.get(id) ?? 0 })),

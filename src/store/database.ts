@@ -1,5 +1,6 @@
 /** Tables to which many rows are written at once. */
-export type Growing = 'account' | 'opening_line' | 'opening_part' | 'schedule_item' | 'contact';
+export type Growing =
+  'account' | 'change' | 'contact' | 'journal_line' | 'opening_line' | 'opening_part' | 'schedule_item' | 'taken_rows';
 
 /**
  * The whole of what the rest of the store asks of PostgreSQL. Two drivers implement it: the embedded one and a server's.
@@ -11,8 +12,12 @@ export interface Queryable {
   script(sql: string): Promise<void>;
   /** Says whose rows the rest of this transaction sees and writes: those of a practice, or all of them. */
   scope(practice: number | 'all'): Promise<void>;
-  /** Told that so many rows were written to a table at once: the driver sees to it that the next statements know. */
-  grown(table: Growing, rows: number): Promise<void>;
+  /**
+   * Writes so many rows to a table at once. `write` inserts them, or changes those of the same key; it writes to no other table and
+   * changes nothing that others refer to. The driver may check their references afterwards, all together, and sees to it that the
+   * next statements know how large the table is.
+   */
+  many<T>(table: Growing, rows: number, write: () => Promise<T>): Promise<T>;
 }
 
 /**

@@ -4,7 +4,7 @@ import type { AccountId } from '@/core/chart/account';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type Minor, NIL, add } from '@/core/money/minor';
 import type { Part, Position, PostingLine } from '@/core/openings/foreign';
-import { type Queryable, one } from './database';
+import { type Queryable, arrayText, one } from './database';
 
 export interface Journal {
   readonly id: number;
@@ -47,18 +47,20 @@ export const postJournal = async (
       [booksId, journal.date.toString(), journal.periodId, journal.description, journal.openingSetId],
     ),
   );
-  await tx.query(
-    `insert into journal_line (books_id, journal_id, line_no, account_id, amount, currency, foreign_amount)
+  await tx.many('journal_line', lines.length, () =>
+    tx.query(
+      `insert into journal_line (books_id, journal_id, line_no, account_id, amount, currency, foreign_amount)
      select $1, $2, line_no, account, amount, currency, case when currency is not null then foreign_amount end
-     from unnest($3::int[], $4::int8[], $5::text[], $6::int8[]) with ordinality as t (account, amount, currency, foreign_amount, line_no)`,
-    [
-      booksId,
-      id,
-      lines.map((line) => line.account),
-      lines.map((line) => String(line.amount)),
-      lines.map((line) => line.currency),
-      lines.map((line) => String(line.foreign)),
-    ],
+     from unnest($3::text::int[], $4::text::int8[], $5::text::text[], $6::text::int8[]) with ordinality as t (account, amount, currency, foreign_amount, line_no)`,
+      [
+        booksId,
+        id,
+        arrayText(lines.map((line) => line.account)),
+        arrayText(lines.map((line) => line.amount)),
+        arrayText(lines.map((line) => line.currency)),
+        arrayText(lines.map((line) => line.foreign)),
+      ],
+    ),
   );
   await tx.query('update journal set posted_at = $3, posted_by = $4 where books_id = $1 and id = $2', [
     booksId,

@@ -108,20 +108,21 @@ const writeParts = async (
     parts.map(({ account }) => account),
   ]);
   const rows = parts.flatMap(({ account, parts: own }) => own.map((part) => ({ account, ...part })));
-  await tx.query(
-    `insert into opening_part (books_id, set_id, account_id, currency, amount, base)
+  await tx.many('opening_part', rows.length, () =>
+    tx.query(
+      `insert into opening_part (books_id, set_id, account_id, currency, amount, base)
      select $1, $2, account, currency, amount, base
-     from unnest($3::int[], $4::text[], $5::int8[], $6::int8[]) as t (account, currency, amount, base)`,
-    [
-      booksId,
-      setId,
-      rows.map((row) => row.account),
-      rows.map((row) => row.currency),
-      rows.map((row) => String(row.amount)),
-      rows.map((row) => String(row.base)),
-    ],
+     from unnest($3::text::int[], $4::text::text[], $5::text::int8[], $6::text::int8[]) as t (account, currency, amount, base)`,
+      [
+        booksId,
+        setId,
+        arrayText(rows.map((row) => row.account)),
+        arrayText(rows.map((row) => row.currency)),
+        arrayText(rows.map((row) => row.amount)),
+        arrayText(rows.map((row) => row.base)),
+      ],
+    ),
   );
-  await tx.grown('opening_part', rows.length);
 };
 
 interface StoredPart {
@@ -244,26 +245,27 @@ export const writeLines = async (
   const rows =
     kept.length === 0
       ? []
-      : await tx.query<{ account: AccountId; revision: number }>(
-          `insert into opening_line (books_id, set_id, account_id, amount, source, paper_id, why, set_by, set_at)
+      : await tx.many('opening_line', kept.length, () =>
+          tx.query<{ account: AccountId; revision: number }>(
+            `insert into opening_line (books_id, set_id, account_id, amount, source, paper_id, why, set_by, set_at)
            select $1, $2, account, amount, source, paper, why, $8, $9
            from unnest($3::text::int[], $4::text::int8[], $5::text::text[], $6::text::int[], $7::text::text[]) as t (account, amount, source, paper, why)
            on conflict (set_id, account_id) do update set amount = excluded.amount, source = excluded.source,
              paper_id = excluded.paper_id, why = excluded.why, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('opening_revision')::int
            returning account_id as account, revision`,
-          [
-            booksId,
-            setId,
-            arrayText(kept.map((one) => one.account)),
-            arrayText(kept.map((one) => one.amount)),
-            arrayText(kept.map((one) => one.source)),
-            arrayText(kept.map((one) => one.paper ?? null)),
-            arrayText(kept.map((one) => one.why ?? null)),
-            person,
-            at,
-          ],
+            [
+              booksId,
+              setId,
+              arrayText(kept.map((one) => one.account)),
+              arrayText(kept.map((one) => one.amount)),
+              arrayText(kept.map((one) => one.source)),
+              arrayText(kept.map((one) => one.paper ?? null)),
+              arrayText(kept.map((one) => one.why ?? null)),
+              person,
+              at,
+            ],
+          ),
         );
-  await tx.grown('opening_line', kept.length);
   const changed = writings.map(({ account, amount, source, paper = null, why = null, parts }) => {
     const was = stand.get(account);
     const is: Figure | null =

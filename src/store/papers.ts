@@ -155,21 +155,23 @@ export const writeTakeOver = async (
   }
   const grouped = [...groups.values()];
   const texts = (of: (own: readonly TakenRow[]) => string | number | null): string => arrayText(grouped.map(of));
-  await tx.query(
-    `insert into taken_rows (books_id, paper_id, take_over_id, account_id, reason, row_nos, texts, amounts)
+  await tx.many('taken_rows', grouped.length, () =>
+    tx.query(
+      `insert into taken_rows (books_id, paper_id, take_over_id, account_id, reason, row_nos, texts, amounts)
      select $1, $2, $3, account, reason, row_nos::int[], texts::text[], amounts::int8[]
      from unnest($4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[], $8::text::text[])
        as t (account, reason, row_nos, texts, amounts)`,
-    [
-      booksId,
-      paper,
-      id,
-      texts(([one]) => one?.account ?? null),
-      texts(([one]) => one?.reason ?? null),
-      texts((own) => arrayText(own.map(({ row }) => row))),
-      texts((own) => arrayText(own.map(({ text }) => text))),
-      texts((own) => arrayText(own.map(({ amount }) => amount))),
-    ],
+      [
+        booksId,
+        paper,
+        id,
+        texts(([one]) => one?.account ?? null),
+        texts(([one]) => one?.reason ?? null),
+        texts((own) => arrayText(own.map(({ row }) => row))),
+        texts((own) => arrayText(own.map(({ text }) => text))),
+        texts((own) => arrayText(own.map(({ amount }) => amount))),
+      ],
+    ),
   );
   await tx.query(
     'insert into take_over_account (books_id, take_over_id, account_id) select $1, $2, account from unnest($3::text::int[]) as t (account)',

@@ -177,18 +177,19 @@ export const writeItems = async (
   const rows = writings.flatMap(({ item }, place) => (item === null ? [] : [{ id: ids[place] ?? 0, item }]));
   const revisions = new Map<number, number>();
   if (rows.length > 0) {
-    const written = await tx.query<{ id: number; revision: number }>(
-      `insert into schedule_item (books_id, set_id, set_by, set_at, id, ${NAMES})
+    const written = await tx.many('schedule_item', rows.length, () =>
+      tx.query<{ id: number; revision: number }>(
+        `insert into schedule_item (books_id, set_id, set_by, set_at, id, ${NAMES})
        select $1, $2, $3, $4::timestamptz, t.* from unnest(${ARRAYS}) as t
        on conflict (id) do update set ${NAMES.split(', ')
          .map((name) => `${name} = excluded.${name}`)
          .join(', ')}, set_by = excluded.set_by, set_at = excluded.set_at, revision = nextval('schedule_revision')::int
        where schedule_item.books_id = excluded.books_id and schedule_item.set_id = excluded.set_id
        returning id, revision`,
-      [booksId, setId, person, at, arrayText(rows.map(({ id }) => id)), ...columnsOf(rows.map(({ item }) => item))],
+        [booksId, setId, person, at, arrayText(rows.map(({ id }) => id)), ...columnsOf(rows.map(({ item }) => item))],
+      ),
     );
     for (const { id, revision } of written) revisions.set(id, revision);
-    await tx.grown('schedule_item', rows.length);
   }
   return {
     written: ids.map((id) => (id === null ? null : { id, revision: revisions.get(id) ?? 0 })),

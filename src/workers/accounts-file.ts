@@ -1,10 +1,10 @@
-import { readPaper } from '@/core/files/read';
+import { readAnyPaper } from '@/core/files/read-any';
 import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import { type TypeWord, typeWordsIn } from '@/core/chart/type-words';
 import { type Table, textOf } from '@/core/base/table';
-import type { Problem } from '@/core/base/result';
+import type { Problem, Result } from '@/core/base/result';
 
 /**
  * Reads a list of accounts and plans what taking it over would do, away from the page, so that typing never waits for it.
@@ -44,21 +44,25 @@ let read: { readonly mapping: string; readonly rows: ReturnType<typeof readChart
 
 const answer = (message: FromWorker): void => postMessage(message);
 
+const take = (found: Result<readonly Table[]>): void => {
+  if (!found.ok) {
+    answer({ kind: 'refused', problems: found.problems });
+    return;
+  }
+  tables = found.value;
+  read = undefined;
+  answer({
+    kind: 'read',
+    recognised: recogniseChart(tables),
+    sheets: tables.map(({ name }) => name),
+    heads: tables.map(({ rows }) => rows.slice(0, HEAD).map((row) => row.map(textOf))),
+  });
+};
+
 addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
   if (data.kind === 'file') {
-    const found = readPaper(new Uint8Array(data.bytes), data.name);
-    if (!found.ok) {
-      answer({ kind: 'refused', problems: found.problems });
-      return;
-    }
-    tables = found.value;
-    read = undefined;
-    answer({
-      kind: 'read',
-      recognised: recogniseChart(tables),
-      sheets: tables.map(({ name }) => name),
-      heads: tables.map(({ rows }) => rows.slice(0, HEAD).map((row) => row.map(textOf))),
-    });
+    // What nobody foresaw goes to the page as an error of the worker, as it does from anywhere else in it.
+    readAnyPaper(new Uint8Array(data.bytes), data.name).then(take, reportError);
     return;
   }
   const table = tables[data.mapping.sheet] ?? { name: '', rows: [] };

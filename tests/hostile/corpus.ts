@@ -107,8 +107,8 @@ const workbooks: readonly Hostile[] = [
   hostile('a workbook without its beginning', 'paper.broken', () => utf8(`PK${SOUND}`)),
   hostile('macros', 'paper.macros', () => workbook(BALANCED, [part('xl/vbaProject.bin', 'x')])),
   hostile(
-    'an old workbook',
-    'paper.old-workbook',
+    'the beginning of an old workbook',
+    'paper.broken',
     () => new Uint8Array([0xd0, 0xcf, 0x11, 0xe0, 0xa1, 0xb1, 0x1a, 0xe1]),
   ),
   hostile('a workbook without sheets', 'paper.empty', () => packed([part('xl/workbook.xml', '<workbook/>')])),

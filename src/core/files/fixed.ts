@@ -93,6 +93,18 @@ const onlyFigures = (line: string): string => {
   }
 };
 
+/** A rule in pieces, one for each column, as some lists have it under their header. */
+const PIECES = /^ *[-=_]{2,}(?: +[-=_]{2,}){2,} *$/;
+
+/** The places between the pieces of the rule that has the most of them. */
+const betweenPieces = (lines: readonly string[]): ReadonlySet<number> => {
+  const count = (line: string): number => line.trim().split(/ +/).length;
+  const rules = lines.slice(0, LOOKED_AT).filter((line) => line.length <= MOST_LINE && PIECES.test(line));
+  const rule = rules.reduce((most, line) => (count(line) > count(most) ? line : most), '').trimEnd();
+  const first = rule.search(/\S/);
+  return new Set([...rule].flatMap((sign, at) => (sign === ' ' && at > first ? [at] : [])));
+};
+
 /** The columns of a printed list. */
 export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] => {
   const figures = telling(
@@ -105,9 +117,12 @@ export const fixedColumns = (lines: readonly string[]): readonly FixedColumn[] =
       if (line[at] !== ' ' && line[at] !== '\u00a0') filled[at] = (filled[at] ?? 0) + 1;
   // A line or two may hang over: a title with a figure in it, a name that is too long.
   const few = Math.max(figures.length >= FEWEST_OF_MANY ? 1 : 0, Math.floor(figures.length * 0.02));
+  // Between the pieces of a rule only what is too wide for its column stands: a sum, a long name.
+  const between = betweenPieces(lines);
+  const tooWide = Math.max(few, Math.ceil(figures.length / 4));
   const ranges: { from: number; to: number }[] = [];
   for (let at = 0; at < width; at += 1) {
-    if ((filled[at] ?? 0) <= few) continue;
+    if ((filled[at] ?? 0) <= (between.has(at) ? tooWide : few)) continue;
     const last = ranges.at(-1);
     if (last !== undefined && last.to === at) last.to = at + 1;
     else ranges.push({ from: at, to: at + 1 });

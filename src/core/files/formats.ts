@@ -68,3 +68,14 @@ export const QUOTES = ['"', "'"] as const;
 /** Whether a file is a PDF (ISO 32000), by its first bytes. */
 export const isPdf = (bytes: Uint8Array): boolean =>
   bytes[0] === 0x25 && bytes[1] === 0x50 && bytes[2] === 0x44 && bytes[3] === 0x46;
+
+/** How workbooks begin that are of compound parts; and what the first spreadsheets exchanged, which is text. */
+const COMPOUND = [0xd0, 0xcf, 0x11, 0xe0] as const;
+const EXCHANGED = /^(?:ID;P|TABLE\r?\n0,1\r?\n)/;
+
+/** Whether a file is of compound parts, as workbooks were before XLSX, and as those with a password are. */
+export const isCompound = (bytes: Uint8Array): boolean => COMPOUND.every((byte, at) => bytes[at] === byte);
+
+/** Whether a file is a workbook as they were before XLSX, or one with a password; also one that is exchanged as text (SYLK, DIF). */
+export const isOldWorkbook = (bytes: Uint8Array): boolean =>
+  isCompound(bytes) || EXCHANGED.test(String.fromCharCode(...bytes.subarray(0, 16)));

@@ -12,6 +12,19 @@ export interface Budget {
 
 export const budget = (): Budget => ({ cells: MOST_CELLS, characters: MOST_CHARACTERS });
 
+/** A column's letters, from its number from nought: "A", "BC". */
+const lettered = (column: number): string =>
+  `${column < 26 ? '' : lettered(Math.floor(column / 26) - 1)}${String.fromCharCode(65 + (column % 26))}`;
+
+/** A sheet with those of its columns that are hidden in the workbook, where something stands in them. */
+export const hiding = (table: Table, hidden: ReadonlySet<number>): Table => {
+  const unseen = [...hidden].filter((at) => table.rows.some((cells) => (cells[at] ?? '') !== '')).sort((a, b) => a - b);
+  if (unseen.length === 0) return table;
+  const [columns, are] = unseen.length === 1 ? ['Column', 'is'] : ['Columns', 'are'];
+  const remark = `${columns} ${unseen.map(lettered).join(', ')} of ${table.name} ${are} hidden in the workbook: amounts there are read only where no other column has any.`;
+  return { ...table, hidden: unseen, remarks: [remark, ...(table.remarks ?? [])] };
+};
+
 export interface Gathered {
   /** Begins a row; what follows belongs to it. */
   readonly row: () => void;

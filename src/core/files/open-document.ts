@@ -1,9 +1,9 @@
-import { type Result, fail, problem } from '../base/result';
+import { type Result, fail } from '../base/result';
 import type { Cell, Table } from '../base/table';
-import { type Gathered, budget, gather, repeats } from './gather';
+import { type Gathered, budget, gather, hiding, repeats } from './gather';
 import { MOST_BLANK_ROWS, MOST_COLUMNS, MOST_ROWS } from './limits';
 import { decimalOf } from './decimal-of';
-import { filledOf, refusalOf } from './refused';
+import { filledOf, macros, refusalOf } from './refused';
 import { type Element, anyPrefix } from './xml';
 import { readPart } from './xml-part';
 import type { ZipPart } from './zip';
@@ -28,7 +28,18 @@ const valueOf = (cell: Element, text: string): Cell => {
 const open = (file: string, part: ZipPart): readonly Table[] => {
   const tables: Table[] = [];
   const left = budget();
-  let sheet: { readonly name: string; readonly rows: Gathered; blank: number } | undefined;
+  const unseen = new Set<string>();
+  let style = '';
+  let sheet:
+    | {
+        readonly name: string;
+        readonly rows: Gathered;
+        readonly hidden: Set<number>;
+        readonly visible: boolean;
+        blank: number;
+        columns: number;
+      }
+    | undefined;
   let row: { readonly times: number; readonly cells: Cell[] } | undefined;
   let cell: Element | undefined;
   let [text, within, deep] = ['', 0, 0];
@@ -55,9 +66,23 @@ const open = (file: string, part: ZipPart): readonly Table[] => {
       if (name === 'table') deep += 1;
       if (name === 'annotation') deep += 100;
       if (deep > 1) return;
-      if (name === 'table')
-        sheet = { name: (anyPrefix(element, 'name') ?? '').slice(0, 100), rows: gather(file, left), blank: 0 };
-      else if (name === 'table-row')
+      if (name === 'style') style = anyPrefix(element, 'name') ?? '';
+      else if (name === 'table-properties' && anyPrefix(element, 'display') === 'false') unseen.add(style);
+      else if (name === 'table')
+        sheet = {
+          name: (anyPrefix(element, 'name') ?? '').slice(0, 100),
+          rows: gather(file, left),
+          hidden: new Set(),
+          visible: !unseen.has(anyPrefix(element, 'style-name') ?? ''),
+          blank: 0,
+          columns: 0,
+        };
+      else if (name === 'table-column' && sheet !== undefined) {
+        const from = sheet.columns;
+        sheet.columns += repeats(anyPrefix(element, 'number-columns-repeated'), MOST_COLUMNS);
+        if (/^(?:collapse|filter)$/.test(anyPrefix(element, 'visibility') ?? ''))
+          for (let at = from; at < Math.min(sheet.columns, MOST_COLUMNS); at += 1) sheet.hidden.add(at);
+      } else if (name === 'table-row')
         row = { times: repeats(anyPrefix(element, 'number-rows-repeated'), MOST_ROWS), cells: [] };
       else if (row !== undefined && CELLS.has(name)) [cell, text] = [element, ''];
       else if (cell !== undefined && name === 'p') {
@@ -72,7 +97,7 @@ const open = (file: string, part: ZipPart): readonly Table[] => {
       if (name === 'annotation') deep -= 100;
       if (name === 'table') deep -= 1;
       if (name === 'table' && deep === 0 && sheet !== undefined) {
-        tables.push(sheet.rows.table(sheet.name));
+        if (sheet.visible) tables.push(hiding(sheet.rows.table(sheet.name), sheet.hidden));
         sheet = undefined;
       } else if (deep !== 1) return;
       else if (name === 'table-row') endRow();
@@ -94,10 +119,5 @@ export const readOpenDocument = (
   name: string,
 ): Result<readonly Table[]> =>
   [...parts.keys()].some((own) => /^(?:Basic|Scripts)\//.test(own))
-    ? fail(
-        problem(
-          'paper.macros',
-          `${name} contains macros. Save it as a workbook without macros, or as CSV, and bring that.`,
-        ),
-      )
+    ? fail(macros(name))
     : refusalOf(() => filledOf(name, open(name, part)));

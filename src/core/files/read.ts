@@ -5,10 +5,11 @@ import { readCsv } from './csv';
 import { MOST_BYTES, megabytes } from './limits';
 import { isWebPage, readWebPage } from './web-page';
 import { readWorkbook } from './workbook';
+import { isXmlWorkbook, readXmlWorkbook } from './xml-workbook';
 
 /**
  * Reads a paper by what its bytes are, not by what its ending claims: delimited text, a workbook, a web page, or an audit file
- * (SAF-T), but no PDF. `format` overrules how a text file is taken apart.
+ * (SAF-T), but no PDF and no workbook of the kind before XLSX, which `readAnyPaper` reads too. `format` overrules how a text file is taken apart.
  */
 export const readPaper = (
   bytes: Uint8Array,
@@ -24,8 +25,8 @@ export const readPaper = (
         `${name} has ${Math.ceil(bytes.length / 1024 / 1024)} MB; ${megabytes(MOST_BYTES)} is the most that is taken.`,
       ),
     );
-  const packed = (bytes[0] === 0x50 && bytes[1] === 0x4b) || (bytes[0] === 0xd0 && bytes[1] === 0xcf);
-  if (packed) return readWorkbook(bytes, name);
+  if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readWorkbook(bytes, name);
   if (isWebPage(bytes)) return readWebPage(bytes, name);
+  if (isXml(bytes) && isXmlWorkbook(bytes)) return readXmlWorkbook(bytes, name);
   return isXml(bytes) ? readSaft(bytes, name) : readCsv(bytes, name, format);
 };

@@ -35,6 +35,9 @@ export const tooMany = (file: string, what: 'rows' | 'cells' | 'characters', mos
     ),
   );
 
+export const macros = (file: string): Problem =>
+  problem('paper.macros', `${file} contains macros. Save it as a workbook without macros, or as CSV, and bring that.`);
+
 /** The sheets of a workbook that have something in them. */
 export const filledOf = (file: string, tables: readonly Table[]): Result<readonly Table[]> => {
   const filled = tables.filter(({ rows }) => rows.length > 0);

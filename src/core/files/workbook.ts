@@ -1,10 +1,10 @@
-import { SSF } from '@e965/xlsx';
 import { type Result, fail, problem } from '../base/result';
 import type { Cell, Table } from '../base/table';
 import { cleaned } from './clean';
-import { decimalOf } from './decimal-of';
+import { hiding } from './gather';
 import { CONTENT, readOpenDocument } from './open-document';
-import { filledOf, refusalOf, tooLong, tooMany } from './refused';
+import { type Format, GENERAL, builtInFormats, formatOf, numberCell } from './number-format';
+import { filledOf, macros, refusalOf, tooLong, tooMany } from './refused';
 import { saidRows } from './split';
 import {
   MOST_BLANK_ROWS,
@@ -18,9 +18,6 @@ import {
 import { type Element, anyPrefix } from './xml';
 import { readPart } from './xml-part';
 import { type ZipPart, zipParts } from './zip';
-
-/** A number of at most fifteen digits that is written plainly, as nearly all are: it is its own decimal text. */
-const PLAIN = /^-?(?:0|[1-9]\d{0,11})(?:\.\d{0,2}[1-9])?$/;
 
 interface Sheet {
   readonly name: string;
@@ -89,32 +86,12 @@ const unescaped = (text: string): string =>
     ? text.replace(/_x([\dA-Fa-f]{4})_/g, (_, code: string) => String.fromCharCode(Number.parseInt(code, 16)))
     : text;
 
-interface Format {
-  readonly code: string;
-  readonly isDate: boolean;
-}
-
-const GENERAL: Format = { code: 'General', isDate: false };
-// The package types its formats as any.
-const formats = SSF as {
-  readonly is_date: (code: string) => boolean;
-  readonly format: (code: string, value: number) => string;
-  readonly get_table: () => Readonly<Record<number, string | undefined>>;
-  readonly parse_date_code: (
-    value: number,
-    options: { readonly date1904: boolean },
-  ) => { readonly y: number; readonly m: number; readonly d: number } | null;
-};
-const MOST_FORMAT = 255;
-/** A number that is shown longer than this is shown plainly. */
-const MOST_SHOWN = 60;
-
 /** The number format of each cell style. */
 const stylesOf = (file: string, part: ZipPart | undefined): readonly Format[] => {
   const own = new Map<number, string>();
   const styles: Format[] = [];
   let inCells = false;
-  const builtIn = formats.get_table();
+  const builtIn = builtInFormats();
   if (part !== undefined)
     readPart(file, part, {
       open: ({ name, attributes }) => {
@@ -123,34 +100,13 @@ const stylesOf = (file: string, part: ZipPart | undefined): readonly Format[] =>
         if (name !== 'xf' || !inCells) return;
         const id = Number(attributes.numFmtId ?? 0);
         const code = own.get(id) ?? builtIn[id] ?? 'General';
-        styles.push(code.length > MOST_FORMAT ? GENERAL : { code, isDate: formats.is_date(code) });
+        styles.push(formatOf(code));
       },
       close: (name) => {
         if (name === 'cellXfs') inCells = false;
       },
     });
   return styles;
-};
-
-const numberCell = (text: string, { code, isDate }: Format, from1904: boolean): Cell => {
-  const value = Number(text);
-  if (!Number.isFinite(value) || text.trim() === '') return text;
-  if (isDate) {
-    const date = value >= 0 ? formats.parse_date_code(value, { date1904: from1904 }) : null;
-    if (date !== null)
-      return [String(date.y).padStart(4, '0'), String(date.m).padStart(2, '0'), String(date.d).padStart(2, '0')].join(
-        '-',
-      );
-  }
-  const decimal = PLAIN.test(text) && text !== '-0' ? text : decimalOf(value);
-  if (code === 'General' || isDate) return { decimal, shown: decimal };
-  try {
-    const shown = formats.format(code, value).trim();
-    return { decimal, shown: shown.length > MOST_SHOWN ? decimal : shown };
-  } catch {
-    // A format that cannot be carried out shows the number itself.
-    return { decimal, shown: decimal };
-  }
 };
 
 /** The column (from 0) of a reference such as "BC12", or undefined when it is none. */
@@ -163,10 +119,6 @@ const columnOf = (reference: string): number | undefined => {
   }
   return column === 0 ? undefined : column - 1;
 };
-
-/** A column's letters, from its number from nought: "A", "BC". */
-const lettered = (column: number): string =>
-  `${column < 26 ? '' : lettered(Math.floor(column / 26) - 1)}${String.fromCharCode(65 + (column % 26))}`;
 
 interface Facts {
   readonly file: string;
@@ -258,13 +210,7 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
     },
   });
   while (rows.length > 0 && rows.at(-1)?.every((one) => one === '')) rows.pop();
-  const unseen = [...hidden].filter((at) => rows.some((cells) => (cells[at] ?? '') !== '')).sort((a, b) => a - b);
   const remarks = [
-    ...(unseen.length === 0
-      ? []
-      : [
-          `${unseen.length === 1 ? 'Column' : 'Columns'} ${unseen.map(lettered).join(', ')} of ${name} ${unseen.length === 1 ? 'is' : 'are'} hidden in the workbook: amounts there are read only where no other column has any.`,
-        ]),
     ...(endedAfter === undefined
       ? []
       : [
@@ -277,12 +223,7 @@ const tableOf = (name: string, part: ZipPart, facts: Facts): Table => {
           `Columns after the first ${String(MOST_COLUMNS)} are not read; ${saidRows(wide)} ${wide.length === 1 ? 'has' : 'have'} something there.`,
         ]),
   ];
-  return {
-    name,
-    rows,
-    ...(unseen.length === 0 ? {} : { hidden: unseen }),
-    ...(remarks.length === 0 ? {} : { remarks }),
-  };
+  return hiding({ name, rows, ...(remarks.length === 0 ? {} : { remarks }) }, hidden);
 };
 
 const open = (file: string, parts: ReadonlyMap<string, ZipPart>, book: ZipPart): readonly Table[] => {
@@ -309,13 +250,6 @@ const open = (file: string, parts: ReadonlyMap<string, ZipPart>, book: ZipPart):
  * limit is met where it is passed and not after everything has been unpacked.
  */
 export const readWorkbook = (bytes: Uint8Array, name: string): Result<readonly Table[]> => {
-  if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
-    return fail(
-      problem(
-        'paper.old-workbook',
-        `${name} is protected by a password, or is a workbook of the kind before XLSX. Save it as an unprotected XLSX or CSV file and bring that.`,
-      ),
-    );
   const parts = zipParts(bytes, name);
   if (!parts.ok) return parts;
   const content = parts.value.get(CONTENT);
@@ -328,12 +262,6 @@ export const readWorkbook = (bytes: Uint8Array, name: string): Result<readonly T
         `${name} is not a readable XLSX or ODS workbook: it is damaged or is something else with that ending. Open it in a spreadsheet, save it as XLSX or CSV, and bring that.`,
       ),
     );
-  if ([...parts.value.keys()].some((part) => /vbaProject/i.test(part)))
-    return fail(
-      problem(
-        'paper.macros',
-        `${name} contains macros. Save it as a workbook without macros, or as CSV, and bring that.`,
-      ),
-    );
+  if ([...parts.value.keys()].some((part) => /vbaProject/i.test(part))) return fail(macros(name));
   return refusalOf(() => filledOf(name, open(name, parts.value, book)));
 };

@@ -227,6 +227,26 @@ describe('a paper', () => {
     ]);
   });
 
+  it('is a workbook with a remark beside some of its rows', () => {
+    const rows = [
+      ['Code', 'Name', 'Debit', 'Credit'],
+      ['1010', 'Bank', 1200, null, 'agreed'],
+      ['1100', 'Debtors', 300, null],
+      ['2100', 'Creditors', null, 450, 900],
+      ['3000', 'Capital', null, 1050],
+    ];
+    const book = XLSX.utils.book_new();
+    XLSX.utils.book_append_sheet(book, XLSX.utils.aoa_to_sheet(rows), 'TB');
+    const read = readPaper(new Uint8Array(XLSX.write(book, { type: 'buffer', bookType: 'xlsx' }) as Buffer), 'tb.xlsx');
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    expect(sheetAccounts(read.value)).toEqual([
+      ['1010', 'Bank', 120_000n],
+      ['1100', 'Debtors', 30_000n],
+      ['2100', 'Creditors', -45_000n],
+      ['3000', 'Capital', -105_000n],
+    ]);
+  });
+
   it('says the group of each account before its code', () => {
     expect(
       accounts(

@@ -99,7 +99,7 @@ const column = (rows: readonly Row[], from: number, at: number): readonly string
 const NONE: ReadonlySet<string> = new Set();
 
 /** A line drawn below the header of a printed list. */
-const isRule = (row: Row): boolean => row.every((cell) => /^[-=_:\s]*$/.test(textOf(cell)));
+export const isRule = (row: Row): boolean => row.every((cell) => /^[-=_:\s]*$/.test(textOf(cell)));
 
 /** Whether a column says on which side each amount stands. */
 const isSides = (texts: readonly string[]): boolean => {

@@ -13,8 +13,8 @@ const over = (client: Pool | PoolClient): Queryable => ({
       practice === 'all' ? '*' : String(practice),
     ]);
   },
-  // The server looks at its tables by itself (autovacuum), without making anybody wait.
-  grown: () => Promise.resolve(),
+  // The server looks at its tables by itself (autovacuum), without making anybody wait; and only a superuser may put off its references.
+  many: (_, __, write) => write(),
 });
 
 /** The number of the advisory lock under which one process at a time migrates; any number that nobody else uses. */

@@ -8,7 +8,7 @@ import { yearNotes } from '@/core/calendar/year';
 import { Frame, Happenings, MarginPart } from '../frame/frame';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
-import { FileButton } from '../parts/file-button';
+import { FileButton, TABLES } from '../parts/file-button';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
 import { CutoverForm } from './cutover-form';
@@ -237,7 +237,7 @@ export const CalendarSheet = (view: CalendarView) => {
                 <FileButton
                   small
                   label="Bring a calendar"
-                  accept=".csv,.xlsx,.ods"
+                  accept={TABLES}
                   onFiles={([file]) => file !== undefined && void draft.bring(file)}
                 />
               </div>

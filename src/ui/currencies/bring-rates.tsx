@@ -7,7 +7,7 @@ import type { RatesPreview } from '@/actions/currencies/rates-in';
 import type { DateStyle } from '@/core/base/date-style';
 import { type Problem, type Result, plural, isAt } from '@/core/base/result';
 import { DateInput } from '../parts/date-input';
-import { FileButton } from '../parts/file-button';
+import { FileButton, TABLES } from '../parts/file-button';
 import { Field } from '../parts/field';
 import { day } from '../parts/names';
 import { Problems } from '../parts/problems';
@@ -78,11 +78,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
   return (
     <div className="flex flex-col gap-2">
       <div className="flex flex-wrap items-end gap-x-2 gap-y-1.5">
-        <FileButton
-          label="Bring a file"
-          accept=".csv,.tsv,.txt,.xlsx,.ods,.html,.xls"
-          onFiles={([file]) => file !== undefined && bring(file)}
-        />
+        <FileButton label="Bring a file" accept={TABLES} onFiles={([file]) => file !== undefined && bring(file)} />
         <a className="btn btn-sm" href={`/books/${String(books)}/currencies/rates`} download>
           Export all as CSV
         </a>

@@ -1,5 +1,8 @@
 'use client';
 
+/** Endings of files that a table is read from; what a file is, its bytes say. */
+export const TABLES = '.csv,.tsv,.txt,.md,.xlsx,.ods,.xls,.slk,.dif,.html,.htm,.xml,.pdf';
+
 interface Props {
   readonly label: string;
   /** Endings that the browser's dialog offers. */

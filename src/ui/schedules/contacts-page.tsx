@@ -14,7 +14,7 @@ import {
 import { CONTACT_ROLES, type ContactFields, blankContact, contactDoubts } from '@/core/schedules/contact';
 import { nearTwins } from '@/core/schedules/twins';
 import { Frame, MarginPart } from '../frame/frame';
-import { FileButton } from '../parts/file-button';
+import { FileButton, TABLES } from '../parts/file-button';
 import { Go } from '../parts/go';
 import type { Named } from '../parts/names';
 import type { Choice } from '../parts/picker';
@@ -127,11 +127,7 @@ export const ContactsPage = ({
       actions={
         <>
           {frame.may.includes('papers.change') && (
-            <FileButton
-              label="Bring a list"
-              accept=".csv,.txt,.tsv,.xlsx,.ods,.html,.htm,.xls,.pdf,.xml"
-              onFiles={([file]) => void list.bring(file)}
-            />
+            <FileButton label="Bring a list" accept={TABLES} onFiles={([file]) => void list.bring(file)} />
           )}
         </>
       }

@@ -27,7 +27,7 @@ import { useEvidence } from '../evidence/use-evidence';
 import { useRowDrop } from '../evidence/use-row-drop';
 import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
-import { FileButton } from '../parts/file-button';
+import { FileButton, TABLES } from '../parts/file-button';
 import { Go } from '../parts/go';
 import { figure, sided } from '../parts/figures';
 import { writingWith } from '../parts/names';
@@ -320,7 +320,7 @@ export const SchedulePage = ({
                     ? 'Bring loans or a plan'
                     : 'Bring a list'
               }
-              accept=".csv,.txt,.tsv,.xlsx,.ods,.html,.htm,.xls,.pdf,.xml,.sta,.940,.mt940"
+              accept={`${TABLES},.sta,.940,.mt940`}
               onFiles={([file]) => void list.bring(file)}
             />
           )}

@@ -1,3 +1,4 @@
+import { readDate } from '../../base/dates';
 import { folded } from '../../base/folded';
 import { type Problem, plural, problem } from '../../base/result';
 import type { Table } from '../../base/table';
@@ -256,23 +257,33 @@ const spanOf = (row: RegisterRow): ListedSpan => ({
 const rhythmIn = (text: string): number | null =>
   monthsFrom(text, 'months') ?? RHYTHMS.find(([, words]) => words.in(folded(text)) !== undefined)?.[0] ?? null;
 
+/** Payments lie no more months apart than this; a larger number of months is how long the whole lasts. */
+const MOST_BETWEEN = 12;
+
+/** The day so many months after another one. */
+const monthsAfter = (day: string, months: number): string | null => {
+  const read = readDate(day);
+  return read.ok ? read.value.add({ months }).toString() : null;
+};
+
 const loanOf = (row: RegisterRow, paid: number | null): ListedLoan => {
+  const said = rhythmIn(row.texts.every ?? '');
+  const [every, term] = said !== null && said > MOST_BETWEEN ? [null, said] : [said, null];
+  const begun = row.days.begun ?? null;
   const amount = (role: RegisterRole): Minor | null => (row.money[role] === undefined ? null : abs(row.money[role]));
   return {
     row: row.row,
     lender: orNull(row.texts.lender),
     code: orNull(row.texts.code),
     name: orNull(row.texts.name),
-    begun: row.days.begun ?? null,
+    begun,
     lent: amount('lent'),
     rate: decimalText(row.figures.rate),
     instalment: amount('instalment'),
     // "450.00 monthly" says it of one; "Monthly repayment", its column's title, of all that are paid back in instalments.
     every:
-      rhythmIn(row.texts.every ?? '') ??
-      rhythmIn(unitBehind(row.texts.instalment ?? '').unit) ??
-      (amount('instalment') === null ? null : paid),
-    last: row.days.last ?? null,
+      every ?? rhythmIn(unitBehind(row.texts.instalment ?? '').unit) ?? (amount('instalment') === null ? null : paid),
+    last: row.days.last ?? (term === null || begun === null ? null : monthsAfter(begun, term)),
     outstanding: amount('outstanding'),
     within: amount('within'),
   };

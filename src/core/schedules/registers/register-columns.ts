@@ -428,6 +428,16 @@ export const columnsOf = (
     cost !== undefined ? { cost: 'netBefore', depreciation: 'charge' } : isMoved ? { cost: 'costBefore' } : {};
   for (const [role, column] of Object.entries(best.places)) roles[column] = renamed[role] ?? (role as RegisterRole);
   if (cost !== undefined) roles[cost.column] = 'cost';
+  // Shares times nominal is what is called; what is paid of it says so by its name.
+  const paid =
+    kind === 'holdings'
+      ? offers.find(({ column, role, score }) => role === 'value' && score >= 2.8 && roles[column] === undefined)
+      : undefined;
+  if (paid !== undefined) {
+    const called = roles.indexOf('value');
+    if (called >= 0) roles[called] = undefined;
+    roles[paid.column] = 'value';
+  }
 
   // What is written off by the last day may stand beside what was when the year began and what came to it and went.
   const [costAt, netAt] = [roles.indexOf('cost'), roles.indexOf('net')];

@@ -252,7 +252,8 @@ export const sortRegister = (table: RegisterTable, kind: RegisterKind, digits: n
       role === 'costBefore' && !table.roles.includes('cost') ? 'cost' : role === 'netBefore' ? 'depreciation' : role,
     )
     .filter((role): role is RegisterRole => role !== undefined && isMoneyRole(kind, role));
-  const totals = roles.filter((role) => role !== 'outstanding');
+  // What is owed after each payment of a plan is summed by nobody.
+  const totals = kind === 'loans' ? roles.filter((role) => role !== 'outstanding') : roles;
   const labelsOf = (texts: readonly string[]): readonly string[] =>
     texts.filter((text, column) => {
       const role = table.roles[column];

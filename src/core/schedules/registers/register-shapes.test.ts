@@ -695,6 +695,83 @@ describe('a register', () => {
       [null, 75_000n, 1, 2_250_000n],
     ]);
   });
+  it('reads a printed register of several pages by its rules, with a sum wider than its column', () => {
+    const header = [
+      '                 FIXED ASSET REGISTER',
+      'Asset   Description            Purchased      Cost   Depn to date     NBV',
+      '------  --------------------  ----------  ---------  ------------  ---------',
+    ];
+    const read = readRegister(
+      tablesOf([
+        ...header,
+        'BOAT-1  Workboat "Fulmar"     12/04/2019  86,000.00     61,200.00  24,800.00',
+        'BOAT-2  Skiff                 03/06/2022   9,500.00      3,879.17   5,620.83',
+        ...header,
+        'TRK-1   Pick-up               15/02/2018  21,000.00     21,000.00       0.00',
+        '                                          ---------  ------------  ---------',
+        '        Total                           116,500.00      86,079.17  30,420.83',
+      ]),
+      'assets',
+      { name: 'register.txt' },
+    );
+    expect(read?.doubts).toEqual([]);
+    expect(
+      read?.items.map((item) => ('acquired' in item ? [item.code, item.acquired, item.cost, item.net] : [])),
+    ).toEqual([
+      ['BOAT-1', '2019-04-12', 8_600_000n, 2_480_000n],
+      ['BOAT-2', '2022-06-03', 950_000n, 562_083n],
+      ['TRK-1', '2018-02-15', 2_100_000n, 0n],
+    ]);
+  });
+  it('takes a large number of months for how long a loan lasts, and compares a sum of what is owed alone', () => {
+    const read = readRegister(
+      tablesOf([
+        'Lender,Agreement,Start,Term (months),Original amount,Monthly payment,Balance',
+        'Coast Bank,CB-7,15/09/2021,84,150000.00,2068.90,54870.12',
+        'Harbour Leasing,HL-9,15/02/2024,48,36000.00,859.80,15801.44',
+        'Total,,,,,,70671.56',
+      ]),
+      'borrowings',
+      { name: 'loans.csv' },
+    );
+    expect(read?.doubts).toEqual([]);
+    expect(read?.items.map((item) => ('every' in item ? [item.code, item.every, item.last] : []))).toEqual([
+      ['CB-7', 1, '2028-09-15'],
+      ['HL-9', 1, '2028-02-15'],
+    ]);
+  });
+  it('takes what is paid on shares for paid, where another amount is what is called', () => {
+    const read = readRegister(
+      tablesOf([
+        'Member,Class,Shares held,Nominal,Amount called,Amount paid',
+        'A. Brannock,Ordinary A,600,1.00,600.00,600.00',
+        'D. Keane,Ordinary A,300,1.00,300.00,300.00',
+        'Strand Nominees,Ordinary B,100,1.00,100.00,25.00',
+      ]),
+      'holdings',
+      { name: 'members.csv' },
+    );
+    expect(read?.items.map((item) => ('shares' in item ? [item.shares, item.paid] : []))).toEqual([
+      ['600', 60_000n],
+      ['300', 30_000n],
+      ['100', 2_500n],
+    ]);
+  });
+  it('has of a return what is outstanding, not what it was of', () => {
+    const read = readRegister(
+      tablesOf([
+        'Tax,Period,Return due,Filed,Net VAT due,Paid on,Outstanding',
+        'VAT,01/04/2026 - 30/06/2026,07/08/2026,25/07/2026,4120.00,,4120.00',
+        'VAT,01/01/2026 - 31/03/2026,07/05/2026,03/05/2026,3880.50,06/05/2026,0.00',
+      ]),
+      'returns',
+      { name: 'returns.csv' },
+    );
+    expect(read?.items.map((item) => ('period' in item ? [item.due, item.amount] : []))).toEqual([
+      ['2026-08-07', 412_000n],
+      ['2026-05-07', 0n],
+    ]);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([

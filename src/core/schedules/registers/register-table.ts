@@ -8,7 +8,7 @@ import { totalWords } from '../../papers/total-words';
 import { COMPACT, DATE_LIKE, dayOf, daysAmong, isDay } from '../list-days';
 import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-header';
 import { scalesOf } from '../list-scale';
-import { SAMPLE } from '../list-table';
+import { SAMPLE, isRule } from '../list-table';
 import type { Noughts } from '../../papers/units';
 import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
 import { monthOf } from './register-days';
@@ -138,10 +138,10 @@ export const registerTable = (
   // The last title names no column.
   const headings = (rows[header.at] ?? []).filter((cell) => textOf(cell) !== '').length > 1 ? own : own.map(() => '');
   const names = new Set(headings);
-  // A row of one cell is a heading; sums and what is printed on every page tell nothing of what a column is.
+  // A row of one cell is a heading; sums, rules and what is printed on every page tell nothing of what a column is.
   const listed = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
     const texts = row.map(textOf).filter((text) => text !== '');
-    return texts.length > 2 && texts.filter((text) => names.has(text)).length * 2 <= texts.length;
+    return texts.length > 2 && !isRule(row) && texts.filter((text) => names.has(text)).length * 2 <= texts.length;
   });
   const things = listed.filter((row) => row.every((cell) => totalWords(textOf(cell), NONE) === 0));
   // Things may be called "Sum board" and "Total station", all of them.

@@ -231,28 +231,28 @@ const HOLDINGS = {
     'since, date, issued, issue date, allotted, from, seit, beitritt, datum, depuis, desde, fecha, dal, data, sinds, od, od dnia, kezdete, sedan, siden, alkaen, din, απο, tarih, 取得日',
   ),
   value: lexicon(
-    'paid in, paid, paid up, capital, amount, contribution, capital contribution, balance, fund balance, stammeinlage, einlage, kapital, geleistete einlage, eingezahlt, betrag, capital libere, apport, montant, aportacion, desembolsado, importe, capitale versato, conferimento, importo, capital social, realizado, entrada, gestort, inbreng, kapitaal, bedrag, wklad, wartosc udzialow, vklad, splaceno, torzsbetet, befizetett, insatt, inbetalt, aktiekapital, indskud, innskudd, sijoitus, aport, capital subscris, καταβεβλημενο, sermaye, odenen, 払込額, 出資額, 出资额',
+    'paid in, paid, paid up, amount paid, amount paid up, paid amount, paid in capital, paid up capital, called up and paid, capital, amount, contribution, capital contribution, balance, fund balance, stammeinlage, einlage, kapital, geleistete einlage, eingezahlt, betrag, capital libere, apport, montant, aportacion, desembolsado, importe, capitale versato, conferimento, importo, capital social, realizado, entrada, gestort, inbreng, kapitaal, bedrag, wklad, wartosc udzialow, vklad, splaceno, torzsbetet, befizetett, insatt, inbetalt, aktiekapital, indskud, innskudd, sijoitus, aport, capital subscris, καταβεβλημενο, sermaye, odenen, 払込額, 出資額, 出资额',
   ),
 } as const;
 
 const RETURNS = {
   name: lexicon(
-    'what, tax, kind, description, kind of tax, name, authority, steuer, art, steuerart, abgabe, impot, taxe, nature, impuesto, modelo, imposta, tributo, imposto, belasting, podatek, dan, ado, adonem, skatt, avgift, afgift, vero, taxa, impozit, φορος, vergi, налог, 税目, 税种',
+    'what, tax, kind, description, kind of tax, tax type, type of tax, type, name, authority, steuer, art, steuerart, abgabe, impot, taxe, nature, impuesto, modelo, imposta, tributo, imposto, belasting, podatek, dan, ado, adonem, skatt, avgift, afgift, vero, taxa, impozit, φορος, vergi, налог, 税目, 税种',
   ),
   taxPeriod: lexicon(
-    'period, for, month, quarter, tax period, zeitraum, voranmeldungszeitraum, monat, periode, mois, trimestre, periodo, mes, mese, maand, okres, miesiac, obdobi, mesic, idoszak, honap, manad, maned, kausi, verokausi, kuukausi, perioada, luna, περιοδος, μηνας, donem, ay, период, 期間, 所属期',
+    'period, for, month, quarter, tax period, period covered, return period, tax month, tax quarter, zeitraum, voranmeldungszeitraum, monat, periode, mois, trimestre, periodo, mes, mese, maand, okres, miesiac, obdobi, mesic, idoszak, honap, manad, maned, kausi, verokausi, kuukausi, perioada, luna, περιοδος, μηνας, donem, ay, период, 期間, 所属期',
   ),
   code: lexicon(
     'return, return no, return number, reference, ref, number, no, form, declaration, meldung, aktenzeichen, n, declaracion, dichiarazione, aangifte, deklaracja, priznani, bevallas, deklaration, angivelse, ilmoitus, declaratie, δηλωση, beyanname, 申告',
   ),
   date: lexicon(
-    'of, date, period end, end, filed, stichtag, bis, datum, au, hasta, al, tot, do, dnia, ig, till, til, asti, la, εως, tarih, fecha, data, дата, 日付',
+    'of, date, period end, end, filed, filed on, submitted, submitted on, stichtag, bis, datum, au, hasta, al, tot, do, dnia, ig, till, til, asti, la, εως, tarih, fecha, data, дата, 日付',
   ),
   to: lexicon(
-    'to be paid by, due, due date, payable by, pay by, fallig, falligkeit, fallig am, zahlbar bis, echeance, a payer le, vencimiento, scadenza, vencimento, vervaldatum, te betalen voor, termin, termin platnosci, splatnost, hatarido, esedekes, forfallodag, forfaldsdato, forfall, erapaiva, scadenta, προθεσμια, vade, срок, 納期限',
+    'to be paid by, due, due date, due by, due on, payable by, pay by, payment due, return due, filing due, fallig, falligkeit, fallig am, zahlbar bis, echeance, a payer le, vencimiento, scadenza, vencimento, vervaldatum, te betalen voor, termin, termin platnosci, splatnost, hatarido, esedekes, forfallodag, forfaldsdato, forfall, erapaiva, scadenta, προθεσμια, vade, срок, 納期限',
   ),
   amount: lexicon(
-    'owed, payable, amount, amount due, balance, to pay, liability, recoverable, betrag, zahllast, schuld, offen, montant, a payer, solde, importe, a pagar, importo, da versare, da pagare, valor, bedrag, te betalen, kwota, do zaplaty, castka, k uhrade, osszeg, fizetendo, belopp, att betala, belob, skyldig, belop, maara, maksettava, suma, de plata, ποσο, tutar, odenecek, сумма, 税額, 未払額',
+    'owed, payable, amount, amount due, balance, to pay, liability, recoverable, outstanding, amount outstanding, still owed, unpaid, offener betrag, reste a payer, reste du, pendiente, residuo, openstaand, do zaplacenia, att betala kvar, utestaende, betrag, zahllast, schuld, offen, montant, a payer, solde, importe, a pagar, importo, da versare, da pagare, valor, bedrag, te betalen, kwota, do zaplaty, castka, k uhrade, osszeg, fizetendo, belopp, att betala, belob, skyldig, belop, maara, maksettava, suma, de plata, ποσο, tutar, odenecek, сумма, 税額, 未払額',
   ),
 } as const;
 
