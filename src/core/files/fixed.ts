@@ -102,7 +102,7 @@ const betweenPieces = (lines: readonly string[]): ReadonlySet<number> => {
   const rules = lines.slice(0, LOOKED_AT).filter((line) => line.length <= MOST_LINE && PIECES.test(line));
   const rule = rules.reduce((most, line) => (count(line) > count(most) ? line : most), '').trimEnd();
   const first = rule.search(/\S/);
-  return new Set([...rule].flatMap((sign, at) => (sign === ' ' && at > first ? [at] : [])));
+  return new Set([...rule.matchAll(/ /g)].flatMap(({ index }) => (index > first ? [index] : [])));
 };
 
 /** The columns of a printed list. */
