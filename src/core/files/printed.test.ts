@@ -80,6 +80,8 @@ describe('letters of one language', () => {
     ['windows-1250', 'Należności, zobowiązania, środki trwałe'],
     ['windows-1250', 'Saldo klientów; Bar Mleczny Pod Dębem; Zajazd Kmicic'],
     ['windows-1252', 'Três clientes; crédito; não vencido'],
+    ['windows-1252', 'Irmãos Guimarães; lãs; maçãs; pão'],
+    ['windows-1250', 'Amortizare cumulată; Valoare rămasă; Hală depozit'],
     ['windows-1254', 'Müşteriler, satışlar, ödenmiş sermaye, ığdır'],
     ['windows-1257', 'Sąskaita, įplaukos, mokėtinos sumos, žaliavos'],
     ['windows-1251', 'Расчетный счет; Поставщики; Выручка'],

@@ -72,6 +72,8 @@ const badness = (text: string, enough: number, framed: boolean): number => {
       letters.set(small, (letters.get(small) ?? 0) + 1);
       // A space that does not break stands between the digits of figures; a letter does not.
       if (/\d/.test(before) && /\d/.test(next)) bad += 1;
+      // No language that writes this vowel through the nose has a consonant behind it, but for that of a plural or a diminutive.
+      if (small === 'ã' && /[b-df-hj-np-rtvx]/i.test(next)) bad += 1;
       // Letters of another script than the Latin ones beside them make no word.
       if (!LATIN.test(character) && (/[a-z]/i.test(before) || /[a-z]/i.test(next))) bad += 1;
       if (

@@ -123,6 +123,7 @@ const IN_CELLS: readonly (readonly [ContactColumn, (text: string) => boolean])[]
   ['email', (text) => /^[^\s@]{1,64}@[^\s@]{3,255}$/.test(text)],
   ['taxNumber', (text) => /^[A-Z]{2}\s?(?=(?:[A-Z\d\s]*\d){6})[A-Z\d\s]{7,16}$/.test(text)],
   ['currency', (text) => isCurrency(text.toUpperCase())],
+  ['role', (text) => CUSTOMERS.is(folded(text)) || SUPPLIERS.is(folded(text))],
 ];
 
 /** "EmailAddress" is two words. */

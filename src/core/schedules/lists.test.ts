@@ -322,6 +322,13 @@ describe('lists of contacts', () => {
       'both',
     ]);
   });
+  it('are told by a column of such words, whatever it is called', () => {
+    const read = readContacts(
+      tablesOf('Konto;Kontenart;Firma;Land\n10001;Debitor;Möwe Feinkost;DE\n70005;Kreditor;Eis-Kontor;DE\n'),
+      'stamm.csv',
+    );
+    expect(read?.items.map(({ role }) => role)).toEqual(['customer', 'supplier']);
+  });
   it('are due after the end of the month where their terms say so, in words of other languages too', () => {
     const list = `Kunde;Zahlungsziel\nWatt GmbH;30 Tage\nMeer AG;30 Tage Monatsende\nFjord ApS;Lb. md. + 15\nMarée SARL;45 jours fin de mois\nBay Ltd;EOM\n`;
     expect(

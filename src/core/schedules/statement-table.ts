@@ -15,7 +15,7 @@ import { type BankTable, type Column, bankTable, wentOut } from './statement-col
 import { Lines, type RowRead, type TableEntry, textsIn } from './statement-lines';
 import { IBAN, accountIn, byAccounts, byCurrencies } from './statement-accounts';
 import { isCard, turned } from './statement-card';
-import { BALANCE, CLOSING, OPENING, PENDING } from './statement-words';
+import { BALANCE, CLOSING, OPENING, PENDING, STATED_ON } from './statement-words';
 
 const NONE: ReadonlySet<string> = new Set();
 
@@ -169,6 +169,8 @@ const balancesAmong = (
 interface Told {
   readonly account: string;
   readonly period: readonly string[];
+  /** The day that the statement says it is of. */
+  readonly day: string | undefined;
   /** By what stands in the column of accounts. */
   readonly openings: ReadonlyMap<string, StatementBalance>;
   readonly closings: ReadonlyMap<string, StatementBalance>;
@@ -180,7 +182,9 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
   const found = told.openings.size + told.closings.size === 0 ? balancesAmong(all) : undefined;
   const own = found?.between ?? all;
   const [oldest, newest] = [own[0], own.at(-1)];
-  const [from, to] = told.period;
+  const [from, end] = told.period;
+  const last = newest?.date ?? '';
+  const to = end ?? (told.day !== undefined && told.day >= last ? told.day : undefined);
   const said = (balances: Told['openings'], day: string | null | undefined): StatementBalance | null => {
     const balance = balances.get(account) ?? (alone ? balances.get('') : undefined);
     return balance === undefined ? null : { ...balance, date: balance.date ?? day ?? null };
@@ -279,7 +283,11 @@ const readTable = (
   }
   // "01/06/2026 to 30/06/2026": the period of the statement.
   const period = list.titles.map((title) => daysOf(list, title)).find((days) => days.length === 2) ?? [];
-  return { entries, told: { account: accountIn(list.titles), period, openings, closings }, unread, pending };
+  const day = list.titles
+    .filter((title) => STATED_ON.in(folded(title)) !== undefined)
+    .map((title) => daysOf(list, title))
+    .find((days) => days.length === 1)?.[0];
+  return { entries, told: { account: accountIn(list.titles), period, day, openings, closings }, unread, pending };
 };
 
 /**

@@ -473,7 +473,8 @@ describe('a bank’s table', () => {
         statements: [
           {
             opening: { amount: -100_000n },
-            closing: { amount: -31_045n },
+            // As the statement is dated, not as its last entry is.
+            closing: { date: '2026-07-19', amount: -31_045n },
             entries: [
               { date: '2026-06-22', valueDate: '2026-06-23', amount: 100_000n },
               { date: '2026-06-26', amount: -31_045n },

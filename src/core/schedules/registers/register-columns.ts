@@ -6,7 +6,15 @@ import { type Content, contentOf } from '../list-columns';
 import { monthOf } from './register-days';
 import { IN_MONTHS } from '../life';
 import { unitBehind } from './unit-behind';
-import { METHOD_CALLED, REGISTER_WORDS, type RegisterKind, type RegisterRole } from './register-words';
+import type { Lexicon } from '../../words/lexicon';
+import {
+  METHOD_CALLED,
+  PAID,
+  REGISTER_WORDS,
+  type RegisterKind,
+  type RegisterRole,
+  STILL_OWED,
+} from './register-words';
 
 /** Decimals in which the figures of a list are compared before anything is known of it. */
 export const FINEST = 6;
@@ -275,6 +283,13 @@ const HOLDS = 6;
 
 /** Columns beside those of an equation that it takes in as they are named. */
 const TAKEN_IN: Readonly<Partial<Record<RegisterKind, readonly RegisterRole[]>>> = { stock: ['unit'], loans: ['fee'] };
+/** Of several amounts, the one that is meant, by what it is called. */
+const MEANT: Readonly<
+  Partial<Record<RegisterKind, { readonly role: RegisterRole; readonly words: Pick<Lexicon, 'is'> }>>
+> = {
+  holdings: { role: 'value', words: PAID },
+  returns: { role: 'amount', words: STILL_OWED },
+};
 /** What a cost at the year's start became by. */
 const MOVES: readonly RegisterRole[] = ['additions', 'disposals'];
 
@@ -428,15 +443,13 @@ export const columnsOf = (
     cost !== undefined ? { cost: 'netBefore', depreciation: 'charge' } : isMoved ? { cost: 'costBefore' } : {};
   for (const [role, column] of Object.entries(best.places)) roles[column] = renamed[role] ?? (role as RegisterRole);
   if (cost !== undefined) roles[cost.column] = 'cost';
-  // Shares times nominal is what is called; what is paid of it says so by its name.
-  const paid =
-    kind === 'holdings'
-      ? offers.find(({ column, role, score }) => role === 'value' && score >= 2.8 && roles[column] === undefined)
-      : undefined;
-  if (paid !== undefined) {
-    const called = roles.indexOf('value');
-    if (called >= 0) roles[called] = undefined;
-    roles[paid.column] = 'value';
+  // Shares times nominal is what is called, and what a return is of may be paid in part: a column that says what is meant goes before.
+  const meant = MEANT[kind];
+  const saying = meant && offers.find(({ column, role, score }) => role === meant.role && score >= 2.8 && meant.words.is(folded(names[column] ?? ''))); // prettier-ignore
+  if (saying !== undefined) {
+    const other = roles.indexOf(saying.role);
+    if (other >= 0) roles[other] = undefined;
+    roles[saying.column] = saying.role;
   }
 
   // What is written off by the last day may stand beside what was when the year began and what came to it and went.
@@ -481,11 +494,14 @@ export const columnsOf = (
         return longest < 0 || weight(column) > weight(longest) ? column : longest;
       }, -1),
     );
+  // Behind the amounts stands where a thing is, or what else is said of it.
+  const money = roles.findIndex((role) => role !== undefined && isMoneyRole(kind, role));
   if (kind !== 'loans')
     give(
       'code',
       free(
         (content, column) =>
+          (money < 0 || column < money) &&
           content.marks >= 0.8 &&
           content.distinct >= 0.95 &&
           content.dates < 0.3 &&

@@ -772,6 +772,14 @@ describe('a register', () => {
       ['2026-05-07', 0n],
     ]);
   });
+  it('takes short texts behind the amounts for no code', () => {
+    const read = readRegister(
+      tablesOf(['Article;Quantity;Price;Value;Xyz', 'Siika;340;6,20;2.108,00;A1', 'Suola;1.500;0,42;630,00;B2']),
+      'stock',
+      { name: 'stock.csv' },
+    );
+    expect(read?.items.map((item) => 'unitCost' in item && item.code)).toEqual([null, null]);
+  });
   it('says what does not add up, what does not read, and what is no register', () => {
     const read = readRegister(
       tablesOf([

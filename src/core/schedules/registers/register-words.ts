@@ -96,7 +96,7 @@ const STOCK = {
     'value, stock value, total, total value, amount, extended, extension, ext cost, extended cost, total cost, value at cost, cost value, line value, inventory value, wert, lagerwert, bestandswert, inventurwert, gesamtwert, warenwert, betrag, summe, gesamt, valeur, montant, valeur stock, valeur du stock, valeur totale, total ht, importe, valor, valor total, valor existencias, importe total, valore, importo, valore totale, valore giacenza, totale, valor, valor total, montante, total, waarde, voorraadwaarde, totaal, totale waarde, bedrag, wartosc, wartosc zapasu, wartosc razem, kwota, wart, hodnota, cena celkem, celkem, hodnota zasoby, castka, ertek, keszletertek, osszertek, osszeg, varde, lagervarde, summa, belopp, totalt, vaerdi, lagervaerdi, vareverdi, verdi, lagerverdi, belob, belop, sum, arvo, varastoarvo, yhteensa, summa, valoare, valoare stoc, valoare totala, suma, total, αξια, συνολικη αξια, συνολο, ποσο, deger, stok degeri, tutar, toplam, 金額, 在庫金額, 評価額, 金额',
   ),
   place: lexicon(
-    'place, location, bin, warehouse, shelf, store, where, lagerort, lager, regal, lagerplatz, emplacement, depot, lieu, magasin, ubicacion, almacen, lugar, ubicazione, magazzino, posizione, deposito, local, localizacao, armazem, locatie, magazijn, plaats, magazyn, miejsce, polka, sklad, umisteni, regal, raktar, hely, polc, plats, lagerplats, hylla, lokation, lagersted, plassering, hylly, varasto, paikka, sijainti, locatie, gestiune, depozit, raft, θεση, αποθηκη, yer, depo, raf, 場所, 倉庫, 棚',
+    'place, location, bin, bin no, bin location, shelf no, warehouse, shelf, store, where, lagerort, lagerfach, regalplatz, stellplatz, fachnummer, lagerstelle, hyllypaikka, varastopaikka, hyllplats, hyllnr, reolplads, hyldeplads, hylleplass, lagerplads, lagerplass, polc szama, miejsce skladowania, skladove misto, pozice, emplacement stock, allee, scaffale, corsia, estante, pasillo, estanteria, prateleira, schap, stelling, raf no, lager, regal, lagerplatz, emplacement, depot, lieu, magasin, ubicacion, almacen, lugar, ubicazione, magazzino, posizione, deposito, local, localizacao, armazem, locatie, magazijn, plaats, magazyn, miejsce, polka, sklad, umisteni, regal, raktar, hely, polc, plats, lagerplats, hylla, lokation, lagersted, plassering, hylly, varasto, paikka, sijainti, locatie, gestiune, depozit, raft, θεση, αποθηκη, yer, depo, raf, 場所, 倉庫, 棚',
   ),
   counted: lexicon(
     'counted on, count date, date counted, date of count, last count, last counted, date, inventurdatum, gezahlt am, zahldatum, date inventaire, date d inventaire, compte le, fecha de recuento, fecha inventario, data inventario, data conta, contato il, data de contagem, teldatum, geteld op, data spisu, data inwentaryzacji, datum inventury, datum inventarizace, leltar datuma, inventeringsdatum, inventerad, optaellingsdato, talt den, telledato, inventointipvm, laskettu, data inventarierii, ημ απογραφης, sayim tarihi, 棚卸日',
@@ -214,6 +214,11 @@ const BORROWINGS = {
   ),
 } as const;
 
+const PAID_WORDS =
+  'paid in, paid, paid up, amount paid, amount paid up, paid amount, paid in capital, paid up capital, called up and paid, geleistete einlage, eingezahlt, libere, capital libere, verse, desembolsado, capital versato, versato, realizado, gestort, wplacone, splaceno, befizetett, insatt, inbetalt, indbetalt, maksettu, varsat, καταβεβλημενο, odenen, 払込額';
+/** What of a capital is paid. */
+export const PAID = lexicon(PAID_WORDS);
+
 const HOLDINGS = {
   holder: lexicon(
     'holder, shareholder, stockholder, member, partner, owner, name, fund, gesellschafter, aktionar, inhaber, kommanditist, mitglied, associe, actionnaire, titulaire, socio, accionista, participe, quotista, azionista, acionista, vennoot, aandeelhouder, wspolnik, akcjonariusz, udzialowiec, spolecnik, akcionar, tag, reszvenyes, aktieagare, delagare, aktionaer, anpartshaver, interessent, aksjonaer, eier, osakas, osakkeenomistaja, asociat, actionar, εταιρος, μετοχος, ortak, hissedar, акционер, участник, 株主, 社員, 股东',
@@ -231,9 +236,14 @@ const HOLDINGS = {
     'since, date, issued, issue date, allotted, from, seit, beitritt, datum, depuis, desde, fecha, dal, data, sinds, od, od dnia, kezdete, sedan, siden, alkaen, din, απο, tarih, 取得日',
   ),
   value: lexicon(
-    'paid in, paid, paid up, amount paid, amount paid up, paid amount, paid in capital, paid up capital, called up and paid, capital, amount, contribution, capital contribution, balance, fund balance, stammeinlage, einlage, kapital, geleistete einlage, eingezahlt, betrag, capital libere, apport, montant, aportacion, desembolsado, importe, capitale versato, conferimento, importo, capital social, realizado, entrada, gestort, inbreng, kapitaal, bedrag, wklad, wartosc udzialow, vklad, splaceno, torzsbetet, befizetett, insatt, inbetalt, aktiekapital, indskud, innskudd, sijoitus, aport, capital subscris, καταβεβλημενο, sermaye, odenen, 払込額, 出資額, 出资额',
+    `${PAID_WORDS}, capital, amount, contribution, capital contribution, balance, fund balance, stammeinlage, einlage, kapital, betrag, apport, montant, aportacion, importe, conferimento, importo, capital social, entrada, inbreng, kapitaal, bedrag, wklad, wartosc udzialow, vklad, splaceno, torzsbetet, befizetett, insatt, inbetalt, aktiekapital, indskud, innskudd, sijoitus, aport, capital subscris, καταβεβλημενο, sermaye, odenen, 払込額, 出資額, 出资额`,
   ),
 } as const;
+
+const STILL_OWED_WORDS =
+  'outstanding, amount outstanding, still owed, still due, unpaid, balance due, left to pay, open, open amount, offen, offener betrag, restbetrag, noch offen, restschuld, reste a payer, restant du, reste du, pendiente, pendiente de pago, saldo pendiente, da versare, residuo, residuo da versare, em divida, por pagar, openstaand, nog te betalen, do zaplaty, pozostalo do zaplaty, zbyva uhradit, k uhrade, nedoplatek, hatralek, kvar att betala, utestaende, restbelob, skyldig rest, restanse, avoinna, maksamatta, rest de plata, υπολοιπο, kalan, 未払額';
+/** What of a return is not paid yet. */
+export const STILL_OWED = lexicon(STILL_OWED_WORDS);
 
 const RETURNS = {
   name: lexicon(
@@ -252,7 +262,7 @@ const RETURNS = {
     'to be paid by, due, due date, due by, due on, payable by, pay by, payment due, return due, filing due, fallig, falligkeit, fallig am, zahlbar bis, echeance, a payer le, vencimiento, scadenza, vencimento, vervaldatum, te betalen voor, termin, termin platnosci, splatnost, hatarido, esedekes, forfallodag, forfaldsdato, forfall, erapaiva, scadenta, προθεσμια, vade, срок, 納期限',
   ),
   amount: lexicon(
-    'owed, payable, amount, amount due, balance, to pay, liability, recoverable, outstanding, amount outstanding, still owed, unpaid, offener betrag, reste a payer, reste du, pendiente, residuo, openstaand, do zaplacenia, att betala kvar, utestaende, betrag, zahllast, schuld, offen, montant, a payer, solde, importe, a pagar, importo, da versare, da pagare, valor, bedrag, te betalen, kwota, do zaplaty, castka, k uhrade, osszeg, fizetendo, belopp, att betala, belob, skyldig, belop, maara, maksettava, suma, de plata, ποσο, tutar, odenecek, сумма, 税額, 未払額',
+    `${STILL_OWED_WORDS}, owed, payable, amount, amount due, balance, to pay, liability, recoverable, betrag, zahllast, schuld, offen, montant, a payer, solde, importe, a pagar, importo, da versare, da pagare, valor, bedrag, te betalen, kwota, do zaplaty, castka, k uhrade, osszeg, fizetendo, belopp, att betala, belob, skyldig, belop, maara, maksettava, suma, de plata, ποσο, tutar, odenecek, сумма, 税額, 未払額`,
   ),
 } as const;
 
