@@ -378,7 +378,7 @@ describe('people', () => {
     const unwatched = await database.current.query<{ place: string }>(
       `select c.conrelid::regclass::text as place from pg_constraint c
        where c.contype = 'f' and c.confrelid = 'person'::regclass and cardinality(c.conkey) = 1
-         and (select count(*) from pg_trigger t where t.tgrelid = c.conrelid and t.tgfoid = 'person_of_the_books'::regproc) <> 2`,
+         and (select count(*) from pg_trigger t where t.tgrelid = c.conrelid and t.tgfoid::regproc::text = 'person_of_the_books_' || (select attname from pg_attribute where attrelid = c.conrelid and attnum = c.conkey[1])) <> 2`,
     );
     expect(unwatched).toEqual([]);
   });
