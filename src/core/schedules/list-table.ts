@@ -12,7 +12,7 @@ import { totalWords } from '../papers/total-words';
 import { currencyColumns } from './list-amounts';
 import { type Content, MONEY, type Role, best, contentOf, rolesOf } from './list-columns';
 import { DATE_LIKE, dayOf, daysAmong, isDay } from './list-days';
-import { type ListHeader, findHeader, headerAbove, namesOf } from './list-header';
+import { type ListHeader, type Naming, findHeader, headerAbove, namesOf } from './list-header';
 import { tellBeside } from './list-tell';
 import { contactIn, hasCodes } from './list-whose';
 import { HUNDREDTHS } from '../words/paper-words';
@@ -195,19 +195,19 @@ const orderOf = (
 };
 
 /** The list in a table, its columns found by their names and by what is in them; undefined where no row names columns. */
-export const listTable = (table: Table, asAt?: string): ListTable | undefined => {
+export const listTable = (table: Table, asAt?: string, naming: Naming = best): ListTable | undefined => {
   const { rows } = table;
   const width = Math.min(
     60,
     rows.slice(0, SAMPLE).reduce((widest, row) => Math.max(widest, row.length), 0),
   );
-  const named = findHeader(rows, width, best);
+  const named = findHeader(rows, width, naming);
   const unnamed = named === undefined;
   const below = named ?? headerAbove(rows, isDocument);
   const top = below ?? unheaded(rows);
   if (top === undefined) return undefined;
   // Of a list without a header, what stands above it names no column.
-  const names = below === undefined ? Array.from({ length: width }, () => '') : namesOf(rows, top, width, best);
+  const names = below === undefined ? Array.from({ length: width }, () => '') : namesOf(rows, top, width, naming);
   const from = top.at + 1;
   // The header stands on every page of a printed list.
   // A row of one cell is a heading between the documents.

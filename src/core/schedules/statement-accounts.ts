@@ -3,7 +3,7 @@ import { type Row, type Table, textOf } from '../base/table';
 import { plainIban } from '../chart/bank';
 import { inCurrencyOf } from './list-columns';
 import { listTable } from './list-table';
-import { ACCOUNT } from './statement-words';
+import { ACCOUNT, bankNaming } from './statement-words';
 
 export const IBAN = /\b[A-Z]{2}\d{2}(?:\s?[A-Z\d]{2,4}){3,8}\b/;
 /** Two blanks part it from what stands beside it. */
@@ -30,7 +30,7 @@ export const accountIn = (titles: readonly string[]): string => {
  */
 export const byAccounts = (table: Table): readonly Table[] => {
   const { rows } = table;
-  const header = listTable(table)?.header ?? -1;
+  const header = listTable(table, undefined, bankNaming)?.header ?? -1;
   const plain = (row: Row | undefined): string => (row ?? []).map(textOf).join('|');
   const isTitle = (row: Row | undefined): boolean => {
     const filled = (row ?? []).filter((cell) => textOf(cell) !== '').length;
@@ -56,7 +56,7 @@ export const byAccounts = (table: Table): readonly Table[] => {
 
 /** A table of each currency, where each has columns of its own beside those that all share; rows keep their numbers. */
 export const byCurrencies = (table: Table): readonly Table[] => {
-  const header = listTable(table)?.header ?? -1;
+  const header = listTable(table, undefined, bankNaming)?.header ?? -1;
   const of = (table.rows[header] ?? []).map((cell) => inCurrencyOf(textOf(cell)));
   const codes = [...new Set(of)].filter(
     (code) => code !== undefined && of.filter((other) => other === code).length >= FEWEST_OF_EACH,

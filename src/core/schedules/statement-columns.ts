@@ -10,7 +10,7 @@ import { statedCurrency } from '../papers/stated-currency';
 import { CREDIT, DEBIT } from '../words/paper-words';
 import { contentOf, inCurrencyOf } from './list-columns';
 import { type ListTable, amountIn, dayIn, listTable, unitsIn } from './list-table';
-import { ACCOUNT, BALANCE, BOOKED, IN, OUT, VALUE_DATE, WORDS } from './statement-words';
+import { ACCOUNT, BALANCE, BOOKED, IN, OUT, VALUE_DATE, WORDS, bankNaming } from './statement-words';
 import { withYears } from './years-of-days';
 
 export type Column =
@@ -302,7 +302,7 @@ const besideOriginals = (
 /** The bank's table in a table; undefined where it has no days with amounts. */
 export const bankTable = (tables: readonly Table[], sheet: number): BankTable | undefined => {
   const table = tables[sheet];
-  const list = table === undefined ? undefined : listTable(withYears(table));
+  const list = table === undefined ? undefined : listTable(withYears(table), undefined, bankNaming);
   if (list === undefined) return undefined;
   const columns = new Map(columnsOf(list));
   const at = (column: Column): number => columns.get(column)?.[0] ?? -1;

@@ -1,17 +1,20 @@
+import { folded } from '../base/folded';
 import { lexicon } from '../words/lexicon';
+import { best } from './list-columns';
+import type { Naming } from './list-header';
 
 /** Words of a bank's table beyond those of lists. */
 export const VALUE_DATE = lexicon(
   'value date, val date, value, valuta, wertstellung, valutadatum, wert, date de valeur, date valeur, valeur, fecha valor, f valor, data valuta, valuta, data valor, valutadatum, rentedatum, data waluty, datum valuty, valuta datum, erteknap, valoordatum, rentedato, valuteringsdag, arvopaiva, data valutei, valor tarihi',
 );
 export const BOOKED = lexicon(
-  'date, booking date, posted, posting date, transaction date, book date, buchungstag, buchungsdatum, buchung, datum, date operation, date comptable, fecha, fecha operacion, data, data contabile, data operazione, data movimento, boekdatum, transactiedatum, data ksiegowania, data operacji, datum zauctovani, konyveles napja, bokforingsdag, bogfort, dato, bokfort, kirjauspaiva, data tranzactiei, ημερομηνια, tarih, islem tarihi',
+  'date, booking date, posted, posting date, transaction date, book date, buchungstag, buchungsdatum, buchung, datum, date operation, date comptable, fecha, fecha operacion, data, data contabile, data operazione, data movimento, boekdatum, transactiedatum, data ksiegowania, data operacji, datum zauctovani, konyveles napja, bokforingsdag, transaktionsdag, transaktionsdatum, bogfort, transaktionsdato, tapahtumapaiva, dato, bokfort, kirjauspaiva, data tranzactiei, ημερομηνια, tarih, islem tarihi',
 );
 export const WORDS = lexicon(
   'description, details, text, narrative, transaction, payee, payee name, merchant, merchant name, counterparty, counterparty name, beneficiary, particulars, memo, reference, verwendungszweck, buchungstext, empfanger, auftraggeber, beguenstigter, libelle, nature, concepto, descripcion, descrizione, causale, descricao, historico, omschrijving, mededelingen, tegenpartij, tytul, opis, opis operacji, popis, poznamka, kozlemeny, leiras, beskrivning, meddelande, tekst, beskrivelse, viesti, selite, saaja, descriere, detalii, aciklama, αιτιολογια',
 );
 export const BALANCE = lexicon(
-  '残高, 差引残高, 余额, balance, running balance, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
+  '残高, 差引残高, 余额, balance, running balance, bokfort saldo, bogfort saldo, ledger balance, booked balance, gebuchter saldo, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
 );
 export const ACCOUNT = lexicon(
   'rachunku, nr rachunku, konta, uctu, cisla uctu, szamla, szamlaszam, tilin, contului, λογαριασμου, hesap, *konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
@@ -32,6 +35,13 @@ export const STATED_ON = lexicon(
 export const PENDING = lexicon(
   'pending, vorgemerkt, en attente, pendiente, in sospeso, in behandeling, oczekujaca, odotta*, reserverad, authorised, not booked',
 );
+
+/** How well a text names a column of a bank's table, by the words of lists and by those of banks. */
+export const bankNaming: Naming = (text) => {
+  const name = folded(text);
+  const known = [BOOKED, VALUE_DATE, WORDS, BALANCE].some((words) => words.in(name) !== undefined);
+  return Math.max(best(text), known ? 2 : 0);
+};
 
 /** Sides as banks' tables write them, where not as debit and credit. */
 export const IN = lexicon(

@@ -450,6 +450,10 @@ describe('a bank’s table', () => {
       'HARBOR FUEL',
       'ROPE DEPOT',
     ]);
+    const swedish = table(
+      'Kontonummer;9020 12 345 67\n\nBokföringsdag;Transaktionsdag;Beskrivning;Belopp;Bokfört saldo\n2026-04-30;2026-04-29;Swish;1 500,00;25 410,50\n2026-04-28;2026-04-28;Hyra;-8 000,00;23 910,50\n',
+    );
+    expect(swedish).toMatchObject({ value: { doubts: [], statements: [{ closing: { amount: 2_541_050n } }] } });
     const masked = table(readFileSync('demo/papers/skerry-card-2026-07-19.csv', 'utf8'));
     expect(masked).toMatchObject({
       value: {

@@ -8,6 +8,7 @@ import { IN_MONTHS } from '../life';
 import { unitBehind } from './unit-behind';
 import type { Lexicon } from '../../words/lexicon';
 import {
+  BORN,
   METHOD_CALLED,
   PAID,
   REGISTER_WORDS,
@@ -511,7 +512,13 @@ export const columnsOf = (
       )[0],
     );
   for (const role of rolesIn(kind).filter((one) => DAYS.has(one)))
-    give(role, free((content, column) => content.dates >= 0.8 || (months[column] ?? 0) >= 0.8)[0]);
+    give(
+      role,
+      free(
+        (content, column) =>
+          (content.dates >= 0.8 || (months[column] ?? 0) >= 0.8) && BORN.in(folded(names[column] ?? '')) === undefined,
+      )[0],
+    );
   // A share is told by its cells where its name does not.
   if (kind === 'stock')
     give(

@@ -772,6 +772,28 @@ describe('a register', () => {
       ['2026-05-07', 0n],
     ]);
   });
+  it('takes the day on which a holder was born for no day of holding, and a code of bars for no other code', () => {
+    const holders = readRegister(
+      tablesOf([
+        'Gesellschafter;Geburtsdatum;Anzahl;Nennbetrag;Stammeinlage',
+        'Ulrike Sande;12.03.1970;15.000;1,00;15.000,00',
+        'Jörn Petersen;01.09.1968;10.000;1,00;10.000,00',
+      ]),
+      'holdings',
+      { name: 'liste.csv' },
+    );
+    expect(holders?.items.map((item) => 'since' in item && item.since)).toEqual([null, null]);
+    const stock = readRegister(
+      tablesOf([
+        'Barcode,Product code,Product,Qty,Cost,Value',
+        '5012345000017,P-01,Sea salt,120,1.15,138.00',
+        '5012345000024,P-02,Kelp noodles,64,2.05,131.20',
+      ]),
+      'stock',
+      { name: 'stock.csv' },
+    );
+    expect(stock?.items.map((item) => 'unitCost' in item && item.code)).toEqual(['P-01', 'P-02']);
+  });
   it('takes short texts behind the amounts for no code', () => {
     const read = readRegister(
       tablesOf(['Article;Quantity;Price;Value;Xyz', 'Siika;340;6,20;2.108,00;A1', 'Suola;1.500;0,42;630,00;B2']),

@@ -10,7 +10,7 @@ export const ALL_REGISTER_KINDS = [...REGISTER_KINDS, 'borrowings', 'holdings', 
 export type RegisterKind = (typeof ALL_REGISTER_KINDS)[number];
 
 const CODE = lexicon(
-  'code, no, nr, number, id, ref, item, item code, item no, item number, article, article no, article code, sku, part no, part, product code, stock code, asset, asset no, asset id, asset code, asset number, tag, inventory no, inv no, key, plu, barcode, contract, contract no',
+  'code, no, nr, number, id, ref, item, item code, item no, item number, article, article no, article code, sku, part no, part, product code, stock code, asset, asset no, asset id, asset code, asset number, tag, inventory no, inv no, key, plu, contract, contract no',
   'nummer, inventarnummer, inventar nr, inv nr, anlagennummer, anlagen nr, anlage, anlagegut nr, artikel, artikelnummer, artikelnr, artikel nr, art nr, reference, numero, n, code article, code produit, immo, n immo, code immo, codigo, referencia, num, articulo, cod, codice, articolo, cod articolo, n inventario, cespite, artigo, activo n, artikelcode, kod, symbol, indeks, nr inwentarzowy, nr inw, numer inwentarzowy, cislo, inventarni cislo, inv cislo, ic, kod zbozi, cikkszam, leltari szam, leltariszam, azonosito, artikelnr, anlaggningsnr, inventarienr, varenr, varenummer, anlaegsnr, anleggsnr, tuotenumero, tuotekoodi, tunnus, nimike, cod produs, nr inventar, κωδικος, κωδ, stok kodu, kodu, demirbas no, sicil no, 番号, コード, 品番, 商品コード, 資産番号, 编号, 编码, 货号',
 );
 const NAME = lexicon(
@@ -213,6 +213,11 @@ const BORROWINGS = {
     'up to 1 jahr, up to 1 j, up to 1 an, up to 1 ano, up to 1 anno, up to 1 jaar, up to 1 rok, up to 1 ar, up to 12 monate, up to 12 mois, up to 12 meses, up to 12 mesi, restlaufzeit bis 1 jahr, rlz bis 1 jahr, davon bis 1 jahr, up to 1 yr, up to 1 year, up to one year, up to 12 months, less than 1 year, less than one year, under 1 year, within 1 year, within 12 months, next 12 months, within a year, within one year, due within one year, due within a year, current portion, short term, davon kurzfristig, innerhalb eines jahres, bis 1 jahr, kurzfristig, a moins d un an, part a moins d un an, a corto plazo, corto plazo, entro l anno, entro 12 mesi, a breve, curto prazo, binnen een jaar, kortlopend, do roku, czesc krotkoterminowa, do 1 roku, kratkodoba cast, even belul, rovid lejaratu, inom ett ar, kortfristig del, inden for 1 ar, kortfristet del, innen ett ar, alle vuoden, lyhytaikainen osuus, pana la un an, εντος ετους, bir yil icinde, 1年以内',
   ),
 } as const;
+
+/** When somebody was born tells nothing of what they hold. */
+export const BORN = lexicon(
+  'born, birth, birthday, birth date, date of birth, dob, geburtsdatum, geboren, geb, date de naissance, ne le, nacimiento, fecha de nacimiento, data di nascita, nato il, data de nascimento, geboortedatum, data urodzenia, datum narozeni, narozen, szuletesi datum, fodelsedatum, fodt, fodselsdato, syntymaaika, data nasterii, ημερομηνια γεννησης, dogum tarihi, 生年月日',
+);
 
 const PAID_WORDS =
   'paid in, paid, paid up, amount paid, amount paid up, paid amount, paid in capital, paid up capital, called up and paid, geleistete einlage, eingezahlt, libere, capital libere, verse, desembolsado, capital versato, versato, realizado, gestort, wplacone, splaceno, befizetett, insatt, inbetalt, indbetalt, maksettu, varsat, καταβεβλημενο, odenen, 払込額';
