@@ -647,7 +647,7 @@ export const AWKWARD_LISTS: readonly {
       'New balance,98.19,,',
     ],
     said: [
-      '|2026-05-22|-612.44|2026-06-17|-98.19',
+      '|2026-05-22|-612.44|2026-06-19|-98.19',
       '2026-05-22|612.44|Payment received - thank you',
       '2026-05-25|-71.20|Fuel Skelder Garage',
       '2026-06-03|-38.99|Stationery Larkspur',
