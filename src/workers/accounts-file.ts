@@ -1,10 +1,12 @@
-import { readAnyPaper } from '@/core/files/read-any';
+import { isOldWorkbook, isPdf } from '@/core/files/formats';
+import { MOST_BYTES } from '@/core/files/limits';
+import { readPaper } from '@/core/files/read';
 import { type ChartMapping, type RecognisedChart, readChartRows, recogniseChart } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import { type IncomingPlan, type IncomingRules, type RowChoice, planIncoming } from '@/core/chart/incoming';
 import { type TypeWord, typeWordsIn } from '@/core/chart/type-words';
 import { type Table, textOf } from '@/core/base/table';
-import type { Problem, Result } from '@/core/base/result';
+import { type Problem, type Result, fail, problem } from '@/core/base/result';
 
 /**
  * Reads a list of accounts and plans what taking it over would do, away from the page, so that typing never waits for it.
@@ -44,6 +46,20 @@ let read: { readonly mapping: string; readonly rows: ReturnType<typeof readChart
 
 const answer = (message: FromWorker): void => postMessage(message);
 
+/** What reads a PDF is a worker itself and would answer the page in our place, so here a list is none. */
+const tablesOf = async (bytes: Uint8Array, name: string): Promise<Result<readonly Table[]>> => {
+  if (isPdf(bytes))
+    return fail(
+      problem(
+        'import.pdf',
+        `${name} is a PDF, from which a list of accounts is not read. Save it as XLSX or CSV and choose that; or bring it as a paper under Opening balances, which makes the accounts that are missing.`,
+      ),
+    );
+  return isOldWorkbook(bytes) && bytes.length <= MOST_BYTES
+    ? (await import('@/core/files/old-workbook')).readOldWorkbook(bytes, name)
+    : readPaper(bytes, name);
+};
+
 const take = (found: Result<readonly Table[]>): void => {
   if (!found.ok) {
     answer({ kind: 'refused', problems: found.problems });
@@ -62,7 +78,7 @@ const take = (found: Result<readonly Table[]>): void => {
 addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
   if (data.kind === 'file') {
     // What nobody foresaw goes to the page as an error of the worker, as it does from anywhere else in it.
-    readAnyPaper(new Uint8Array(data.bytes), data.name).then(take, reportError);
+    tablesOf(new Uint8Array(data.bytes), data.name).then(take, reportError);
     return;
   }
   const table = tables[data.mapping.sheet] ?? { name: '', rows: [] };

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import * as XLSX from '@e965/xlsx';
 import type { Locator, Page } from '@playwright/test';
 import { client, expect, fillYear, makeTheseBooks, stage, test, typeCells, typeFigures } from './support';
 
@@ -216,6 +217,30 @@ test('importing four hundred accounts with thirty bad rows, and putting each rig
     buffer: Buffer.from('<?xml version="1.0"?><!DOCTYPE a [<!ENTITY b "c">]><a>&b;</a>'),
   });
   await expect(page.getByRole('alert').filter({ hasText: 'evil.xml declares a document type' })).toBeVisible();
+  await page.getByLabel(/^(Choose a|Another) file$/).setInputFiles({
+    name: 'list.pdf',
+    mimeType: 'application/pdf',
+    buffer: Buffer.from('%PDF-1.7'),
+  });
+  await expect(page.getByRole('alert').filter({ hasText: 'list.pdf is a PDF, from which' })).toBeVisible();
+  // A workbook of the kind before XLSX is read like any other.
+  const book = XLSX.utils.book_new();
+  XLSX.utils.book_append_sheet(
+    book,
+    XLSX.utils.aoa_to_sheet([
+      ['Code', 'Name', 'Type'],
+      ['8801', 'Löhne – Insel', 'Expense'],
+      ['8802', 'Kelp & salt', 'Expense'],
+    ]),
+    'Accounts',
+  );
+  await page.getByLabel(/^(Choose a|Another) file$/).setInputFiles({
+    name: 'old.xls',
+    mimeType: 'application/vnd.ms-excel',
+    buffer: XLSX.write(book, { type: 'buffer', bookType: 'biff8' }) as Buffer,
+  });
+  await expect(page.getByRole('status').filter({ hasText: '2 new' })).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Löhne – Insel' })).toBeVisible();
 });
 
 test('the sheet: lines typed, cells edited, regrouped by keyboard and by drag, undone and redone', async ({ page }) => {

@@ -12,7 +12,7 @@ import { type Problem, type Result, plural } from '@/core/base/result';
 import type { TypeWord } from '@/core/chart/type-words';
 import type { FromWorker, ToWorker } from '@/workers/accounts-file';
 import { TypeWords } from './type-words';
-import { FileButton, TABLES } from '../parts/file-button';
+import { FileButton, SHEETS } from '../parts/file-button';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { useTakeKey } from '../parts/use-take-key';
@@ -172,7 +172,7 @@ export const ImportPage = ({
         <>
           <FileButton
             label={read === undefined ? 'Choose a file' : 'Another file'}
-            accept={TABLES}
+            accept={SHEETS}
             onFiles={([file]) => file !== undefined && void bring(file)}
           />
           {plan !== undefined && (

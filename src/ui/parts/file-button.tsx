@@ -1,7 +1,8 @@
 'use client';
 
-/** Endings of files that a table is read from; what a file is, its bytes say. */
-export const TABLES = '.csv,.tsv,.txt,.md,.xlsx,.ods,.xls,.slk,.dif,.html,.htm,.xml,.pdf';
+/** Endings of files that a table is read from, but for PDF; what a file is, its bytes say. */
+export const SHEETS = '.csv,.tsv,.txt,.md,.xlsx,.ods,.xls,.slk,.dif,.html,.htm,.xml';
+export const TABLES = `${SHEETS},.pdf`;
 
 interface Props {
   readonly label: string;
