@@ -119,8 +119,11 @@ const settleMoves = (list: ListTable, found: Map<Column, number[]>): void => {
     holds: said.size === 0 ? 0 : follows(amounts, { columns: said, balance }, false),
   }));
   const proposed = stated.filter(({ holds }) => holds >= 60).sort((one, other) => other.holds - one.holds)[0];
+  // Amounts of one column have their signs, or a word beside them: where neither says what the balances do, others are tried.
+  const firm =
+    proposed === undefined ? 0 : signed && said.has('amount') ? follows(amounts, proposed, true) : proposed.holds;
   const tried =
-    (proposed !== undefined && proposed.holds >= 95) || columns.length > MOST_TRIED
+    firm >= 95 || columns.length > MOST_TRIED
       ? []
       : (known === undefined ? columns : [known]).flatMap((balance) => {
           const others = columns.filter((at) => at !== balance);
@@ -145,7 +148,7 @@ const settleMoves = (list: ListTable, found: Map<Column, number[]>): void => {
           }));
         });
   const better = tried
-    .filter(({ holds }) => holds >= Math.max(80, (proposed?.holds ?? 0) + 10))
+    .filter(({ holds }) => holds >= Math.max(80, firm + 10))
     .sort((one, other) => other.holds - one.holds)[0];
   const settled = better ?? proposed;
   if (settled === undefined) return;

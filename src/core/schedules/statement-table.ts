@@ -212,6 +212,9 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
   };
 };
 
+/** Rows below a header in which an account may be told. */
+const BELOW_HEADER = 3;
+
 /** Reads the rows of a bank's table; rows with an amount that are neither entries nor balances are told. */
 const readTable = (
   bank: BankTable,
@@ -287,7 +290,17 @@ const readTable = (
     .filter((title) => STATED_ON.in(folded(title)) !== undefined)
     .map((title) => daysOf(list, title))
     .find((days) => days.length === 1)?.[0];
-  return { entries, told: { account: accountIn(list.titles), period, day, openings, closings }, unread, pending };
+  // The account may stand in a line of its own right below the header, too.
+  const alone = listed
+    .slice(0, BELOW_HEADER)
+    .map((row) => row.map(textOf).filter((text) => text !== ''))
+    .flatMap(([text = '', ...others]) => (others.length === 0 ? [text] : []));
+  return {
+    entries,
+    told: { account: accountIn([...list.titles, ...alone]), period, day, openings, closings },
+    unread,
+    pending,
+  };
 };
 
 /**

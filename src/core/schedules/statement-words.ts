@@ -18,7 +18,7 @@ export const BALANCE = lexicon(
 );
 export const ACCOUNT = lexicon(
   'rachunku, nr rachunku, konta, uctu, cisla uctu, szamla, szamlaszam, tilin, contului, λογαριασμου, hesap, *konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
-  'account, account number, account no, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
+  'account, account number, account no, acct, acct no, acct number, a c, a c no, a c number, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
 );
 export const OPENING = lexicon(
   'beginning balance, balance forward, 繰越, 前月繰越, 前期繰越, 期首残高, 期初余额, saldo wejsciowe, stav na zaciatku, saldo ved periodens start, saldo ved periodens begyndelse, startsaldo, saldo primo, balance at start, balance on, opening, start of period, saldo a inicio, saldo al inicio, solde au debut, anfangsstand, saldo na poczatek, stav na pocatku',

@@ -450,6 +450,18 @@ describe('a bank’s table', () => {
       'HARBOR FUEL',
       'ROPE DEPOT',
     ]);
+    const japanese = table(
+      '取引日,摘要,お支払金額,お預り金額,残高\n2026/03/02,振込,,132000,1284000\n2026/03/10,電気料金,18240,,1265760\n2026/03/31,手数料,440,,1265320\n',
+    );
+    expect(japanese.ok ? japanese.value.statements[0]?.entries.map(({ amount }) => amount) : []).toEqual([
+      132_000n,
+      -18_240n,
+      -440n,
+    ]);
+    const french = table(
+      'Date;Libellé;Débit euros;Crédit euros\nCompte n° 00012345678;;;\nAncien solde au 31/05/2026;;;4 512,30\n03/06;VIR RECU;;706,40\n10/06;PRLV EDF;212,15;\n30/06;FRAIS;6,00;\nNouveau solde au 30/06/2026;;;5 000,55\n',
+    );
+    expect(french).toMatchObject({ value: { doubts: [], statements: [{ account: '00012345678' }] } });
     const swedish = table(
       'Kontonummer;9020 12 345 67\n\nBokföringsdag;Transaktionsdag;Beskrivning;Belopp;Bokfört saldo\n2026-04-30;2026-04-29;Swish;1 500,00;25 410,50\n2026-04-28;2026-04-28;Hyra;-8 000,00;23 910,50\n',
     );
