@@ -318,8 +318,10 @@ export const readStatementTable = (given: readonly Table[], name: string): Resul
     const byAccount = new Map<string, TableEntry[]>();
     for (const entry of entries) addTo(byAccount, entry.account, entry);
     const first = statements.length;
-    for (const own of byAccount.values()) {
-      const statement = statementOf(own, told, byAccount.size === 1, bank.digits);
+    // Nothing may have moved between the two balances.
+    const still = entries.length === 0 && told.openings.has('') && told.closings.has('');
+    for (const own of still ? [[]] : byAccount.values()) {
+      const statement = statementOf(own, told, byAccount.size <= 1, bank.digits);
       const place = statements.length;
       if (!isCard(bank, name, statement)) {
         statements.push(statement);

@@ -462,6 +462,17 @@ describe('a bank’s table', () => {
       'Date;Libellé;Débit euros;Crédit euros\nCompte n° 00012345678;;;\nAncien solde au 31/05/2026;;;4 512,30\n03/06;VIR RECU;;706,40\n10/06;PRLV EDF;212,15;\n30/06;FRAIS;6,00;\nNouveau solde au 30/06/2026;;;5 000,55\n',
     );
     expect(french).toMatchObject({ value: { doubts: [], statements: [{ account: '00012345678' }] } });
+    const still = table(
+      'Savings account 88120044\nDate,Details,Paid out,Paid in,Balance\n01/06/2026,Balance brought forward,,,1000.00\n30/06/2026,Balance carried forward,,,1000.00\n',
+    );
+    expect(still).toMatchObject({
+      value: {
+        doubts: [],
+        statements: [
+          { account: '88120044', entries: [], closing: { date: '2026-06-30', amount: 100_000n }, from: '2026-06-01' },
+        ],
+      },
+    });
     const swedish = table(
       'Kontonummer;9020 12 345 67\n\nBokföringsdag;Transaktionsdag;Beskrivning;Belopp;Bokfört saldo\n2026-04-30;2026-04-29;Swish;1 500,00;25 410,50\n2026-04-28;2026-04-28;Hyra;-8 000,00;23 910,50\n',
     );
