@@ -405,12 +405,20 @@ interface Chosen {
   readonly sheet: number;
 }
 
-/** A list without so many columns that are known, or borne out by figures, is none of its kind. */
-const enough = ({ kind, table }: Chosen): boolean => {
+/** What a thing is called or known by. */
+const CALLED: readonly RegisterRole[] = ['name', 'code', 'lender', 'holder', 'number'];
+
+/**
+ * A list without so many columns that are known, or borne out by figures, is none of its kind. Where somebody says which kind it is, what
+ * things are called and their amounts are enough, if the columns are called so.
+ */
+const enough = ({ kind, table }: Chosen, asked: boolean): boolean => {
   const money = table.roles.some((role) => role !== undefined && isMoneyRole(kind, role));
   const known = table.roles.filter((role) => role !== undefined).length;
   const counted = ['quantity', 'unitCost'].every((role) => table.roles.includes(role as RegisterRole));
-  return (money || counted) && known >= 3 && (table.names >= 4 || table.holds >= 0.8);
+  const called = table.roles.some((role) => role !== undefined && CALLED.includes(role));
+  const few = asked && called ? 2 : 3;
+  return (money || counted) && known >= few && (table.names >= 4 || table.holds >= 0.8);
 };
 
 /** How much a table is a list of the kind. */
@@ -430,18 +438,21 @@ const TELLING: Readonly<Record<RegisterKind, readonly RegisterRole[]>> = {
 
 const chosenTable = (
   tables: readonly Table[],
-  kinds: readonly RegisterKind[],
+  kind: RegisterKind | undefined,
   levels: readonly string[] | undefined,
-): Chosen | undefined =>
-  kinds
+): Chosen | undefined => {
+  const asked = kind !== undefined && kind !== 'loans';
+  const isTold = (one: Chosen): boolean => TELLING[one.kind].filter((role) => one.table.roles.includes(role)).length >= 2; // prettier-ignore
+  return (kind === undefined ? REGISTER_KINDS : [kind])
     .flatMap((kind) =>
       tables.flatMap((one, sheet): readonly Chosen[] => {
         const table = registerTable(one, kind, levels);
         return table === undefined ? [] : [{ kind, table, sheet }];
       }),
     )
-    .filter((one) => enough(one) && TELLING[one.kind].filter((role) => one.table.roles.includes(role)).length >= 2)
+    .filter((one) => enough(one, asked) && (asked || isTold(one)))
     .sort((one, other) => weight(other) - weight(one))[0];
+};
 
 const listedOf = (
   kind: RegisterKind,
@@ -500,7 +511,7 @@ export const readRegister = (
   kind: RegisterKind | undefined,
   asked: RegisterAsked,
 ): RegisterRead | undefined => {
-  const chosen = chosenTable(tables, kind === undefined ? REGISTER_KINDS : [kind], asked.levels);
+  const chosen = chosenTable(tables, kind, asked.levels);
   if (chosen === undefined) return undefined;
   const { table, sheet } = chosen;
   const about = {

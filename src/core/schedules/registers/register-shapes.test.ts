@@ -794,6 +794,26 @@ describe('a register', () => {
     );
     expect(stock?.items.map((item) => 'unitCost' in item && item.code)).toEqual(['P-01', 'P-02']);
   });
+  it.each([
+    ['assets', 'Asset,Bought,Cost\nVan,15/04/2024,12000.00'],
+    ['stock', 'Item,Value\nStock of books,2450.00'],
+    ['borrowings', 'Lender,Balance\nDirector,2500.00'],
+    ['holdings', 'Shareholder,Shares,Nominal,Paid\nJ. Kestrel,100,1.00,100.00'],
+    ['prepayments', 'What,From,To,Amount\nInsurance,01/01/2026,31/12/2026,1200.00'],
+    ['returns', 'Tax,Period,Due,Amount\nVAT,Q2 2026,31/08/2026,4120.00'],
+  ] as const)('of one thing and few columns is one of %s where somebody says so', (kind, text) => {
+    const read = readRegister(tablesOf([text]), kind, { name: 'list.csv' });
+    expect(read?.items).toHaveLength(1);
+    expect(read?.doubts).toEqual([]);
+  });
+  it('has what is paid each month under that word alone', () => {
+    const read = readRegister(
+      tablesOf(['Lender,Start,Original,Rate,Monthly,Balance', 'Tarn Bank,15/03/2024,20000.00,5.5%,382.00,14210.33']),
+      'borrowings',
+      { name: 'loans.csv' },
+    );
+    expect(read?.items.map((item) => ('every' in item ? [item.instalment, item.every] : []))).toEqual([[38_200n, 1]]);
+  });
   it('takes short texts behind the amounts for no code', () => {
     const read = readRegister(
       tablesOf(['Article;Quantity;Price;Value;Xyz', 'Siika;340;6,20;2.108,00;A1', 'Suola;1.500;0,42;630,00;B2']),

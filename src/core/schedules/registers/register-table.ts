@@ -139,9 +139,10 @@ export const registerTable = (
   const headings = (rows[header.at] ?? []).filter((cell) => textOf(cell) !== '').length > 1 ? own : own.map(() => '');
   const names = new Set(headings);
   // A row of one cell is a heading; sums, rules and what is printed on every page tell nothing of what a column is.
+  const narrow = headings.filter((text) => text !== '').length === 2 ? 1 : 2;
   const listed = rows.slice(header.at + 1, header.at + 1 + SAMPLE).filter((row) => {
     const texts = row.map(textOf).filter((text) => text !== '');
-    return texts.length > 2 && !isRule(row) && texts.filter((text) => names.has(text)).length * 2 <= texts.length;
+    return texts.length > narrow && !isRule(row) && texts.filter((text) => names.has(text)).length * 2 <= texts.length;
   });
   const things = listed.filter((row) => row.every((cell) => totalWords(textOf(cell), NONE) === 0));
   // Things may be called "Sum board" and "Total station", all of them.
