@@ -1,6 +1,7 @@
 import { type Result, fail, ok, plural, problem } from '../base/result';
 import type { Table, TextFormat } from '../base/table';
 import { cleaned, isClean } from './clean';
+import { looksLikeEndings, splitEndings } from './endings';
 import { looksLikeFields, splitFields } from './fields';
 import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
 import { MOST_CELLS, MOST_CELL_CHARACTERS, MOST_COLUMNS, MOST_ROWS, counted } from './limits';
@@ -44,7 +45,7 @@ export const delimiterOf = (text: string, quote = '"'): Delimiter => {
   const grouped = start.includes(',') && partsThousands(start);
   let best: { delimiter: Delimiter; score: number } = { delimiter: grouped ? '\t' : ',', score: 0 };
   for (const delimiter of DELIMITERS) {
-    if (delimiter === 'columns' || delimiter === 'fields' || (delimiter === ',' && grouped)) continue;
+    if (delimiter.length > 1 || (delimiter === ',' && grouped)) continue;
     const widths = new Map<number, number>();
     for (const row of splitText(start, delimiter, quote, { rows: 200, cells: 20_000 }).rows)
       if (row.length > 1) widths.set(row.length, (widths.get(row.length) ?? 0) + 1);
@@ -108,7 +109,14 @@ export const readCsv = (
   const quote = format.quote ?? quoteOf(text);
   const start = text.slice(0, SEEN);
   const delimiter =
-    format.delimiter ?? (looksLikeFields(start) ? 'fields' : looksFixed(start) ? 'columns' : delimiterOf(text, quote));
+    format.delimiter ??
+    (looksLikeFields(start)
+      ? 'fields'
+      : looksFixed(start)
+        ? 'columns'
+        : looksLikeEndings(start)
+          ? 'endings'
+          : delimiterOf(text, quote));
   const most = { rows: MOST_ROWS, cells: MOST_CELLS };
   // Where no character parts cells, only the rows are counted here.
   const past = pastWhich(text, delimiter.length === 1 ? delimiter : '', most);
@@ -119,7 +127,9 @@ export const readCsv = (
         ? splitLines(text, most)
         : delimiter === 'fields'
           ? splitFields(text, most)
-          : splitText(text, delimiter, quote, most);
+          : delimiter === 'endings'
+            ? splitEndings(text, most)
+            : splitText(text, delimiter, quote, most);
   if (split.past !== undefined)
     return fail(
       problem(

@@ -59,8 +59,8 @@ export const ALPHABETS: readonly string[] = [
   'ءآأؤإئابةتثجحخدذرزسشصضطظعغفقكلمنهوىي', // Arabic
 ];
 
-/** What parts the cells of a text file: a character, their place in the line, or lines that each have a label. */
-export const DELIMITERS = [',', ';', '\t', '|', 'columns', 'fields'] as const;
+/** What parts the cells of a text file: a character, their place in the line, lines that each have a label, or the amount that ends each. */
+export const DELIMITERS = [',', ';', '\t', '|', 'columns', 'fields', 'endings'] as const;
 export type Delimiter = (typeof DELIMITERS)[number];
 
 export const QUOTES = ['"', "'"] as const;

@@ -57,6 +57,7 @@ const DELIMITER_LABELS: Readonly<Record<Delimiter, string>> = {
   '|': 'bars',
   columns: 'their place in the line',
   fields: 'lines, each with its label',
+  endings: 'the amount at its end',
 };
 
 type Encoding = (typeof ENCODINGS)[number];
