@@ -4,7 +4,7 @@ import type { Kept } from '@/core/base/kept';
 import { amountFrom, keptAmount } from '@/core/money/wire';
 import { type Contact, type ContactFields, blankContact, contactId } from '@/core/schedules/contact';
 import type { ContactId } from '@/core/schedules/contact';
-import { type Queryable, arrayText } from './database';
+import { type Queryable, arrayText, one } from './database';
 import { numbersOf } from './fresh-ids';
 
 const FIELDS = [
@@ -35,6 +35,9 @@ export const contactsOf = (tx: Queryable, booksId: BooksId): Promise<readonly Co
      from contact where books_id = $1 order by name, id`,
     [booksId],
   );
+
+export const contactCount = async (tx: Queryable, booksId: BooksId): Promise<number> =>
+  one(await tx.query<{ count: number }>('select count(*)::int as count from contact where books_id = $1', [booksId])).count; // prettier-ignore
 
 /** Contacts that items of any version name: they stay. */
 export const contactsInUse = async (tx: Queryable, booksId: BooksId): Promise<ReadonlySet<ContactId>> =>

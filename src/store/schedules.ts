@@ -320,8 +320,12 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
     `select books, account, sum(items - 1)::int as items from (
        select x.books_id as books, min(x.account_id) as account, count(*) as items from schedule_item x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])
          and (x.number <> '' or x.reference <> '') group by x.books_id, x.contact_id, x.kind, lower(x.number), lower(x.reference) having count(*) > 1
+       -- Only a paper that several accounts have items of can have a row that is there twice; what is twice by its number is counted above.
        union all select x.books_id, min(x.account_id), count(*) from schedule_item x where x.books_id = any($1::int[]) and x.set_id = any($2::int[])
-         and x.paper_id is not null group by x.books_id, x.paper_id, x.paper_row having min(x.account_id) <> max(x.account_id)) t
+         and x.paper_id in (select p.paper_id from schedule_item p where p.books_id = any($1::int[]) and p.set_id = any($2::int[])
+           and p.paper_id is not null group by p.paper_id having min(p.account_id) <> max(p.account_id))
+         group by x.books_id, x.paper_id, x.paper_row having min(x.account_id) <> max(x.account_id)
+           and (max(x.number || x.reference) = '' or count(distinct (x.contact_id, x.kind)) > 1)) t
      group by books, account`,
     [ids, sets],
   );

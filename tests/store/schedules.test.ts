@@ -390,6 +390,27 @@ describe('what a reviewer asks', () => {
     expect(await agreed(-2000n)).toEqual([expect.stringContaining('overdrawn by 25.00 EUR, and 20.00 EUR is agreed')]);
   });
 
+  it('whether a row of one paper is listed on two accounts', async () => {
+    const books = await newBooks();
+    const suppliers = (await openingsView(books))?.rows.find(({ role }) => role === 'payables-control')?.id ?? 0;
+    const [first, second, set] = [await accountOf(books, '1100'), suppliers, await setOf(books)];
+    const content = new TextEncoder().encode(
+      'Name;Number;Date;Amount\nGull & Sons;INV-1;15.07.2026;50,00\nTern Ltd;INV-2;16.07.2026;20,00\n',
+    );
+    const [gull, tern] = [2, 3];
+    const taken = async (account: number, leave: readonly number[]): Promise<void> => {
+      const { paper } = valueOf(await bringList({ books, account, name: 'one.csv', content }));
+      valueOf(await takeList({ books, set, account, paper, leave: [...leave] }));
+    };
+    const said = async () => (await checkOf(books, 'schedules.items-once'))?.findings.map(({ what }) => String(what)) ?? []; // prettier-ignore
+    await taken(first, [tern]);
+    await taken(second, [gull]);
+    // Each has rows of its own.
+    expect(await said()).toEqual([]);
+    await taken(second, [tern]);
+    expect(await said()).toEqual([expect.stringContaining('1 item there already')]);
+  });
+
   it('how a cash box was counted: it comes to its balance, goes with a correction, and is taken back', async () => {
     const books = await newBooks();
     const code = (await openingsView(books))?.rows.find(({ role }) => role === 'cash')?.code ?? '';

@@ -14,7 +14,7 @@ import { addTo } from '@/core/base/lists';
 import { type CodeAmount, analysisReport } from '@/core/statements/analysis';
 import { inTreeOrder } from '@/core/chart/tree';
 import { codeSums, codesInUse, codesOf } from '@/store/analysis';
-import { contactsInUse, contactsOf } from '@/store/contacts';
+import { contactCount, contactsInUse, contactsOf } from '@/store/contacts';
 import { evidenceOn, evidenceTo, evidenceToItems } from '@/store/evidence';
 import { currentSet, linesOf } from '@/store/openings';
 import { accountsWithPapers, besideOf as besideSums, itemsOf } from '@/store/schedules';
@@ -47,10 +47,9 @@ export const schedulesView = (id: number) =>
     const sources = new Map(
       (set === undefined ? [] : await linesOf(tx, books.id, set.id)).map(({ account, source }) => [account, source]),
     );
-    const contacts = await contactsOf(tx, books.id);
     const papered = new Set(set === undefined ? [] : await accountsWithPapers(tx, books.id, set.id));
     return {
-      contacts: contacts.length,
+      contacts: await contactCount(tx, books.id),
       evidence: await evidenceOn(tx, books.id, 'account'),
       accounts: inTreeOrder(state.accounts).flatMap(({ account }): readonly TiedAccount[] => {
         const [schedule, tie] = [scheduleOf(account), state.ties.get(account.id)];
