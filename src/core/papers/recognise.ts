@@ -6,6 +6,7 @@ import type { Reading } from './reading';
 import { isRounding } from './stated-scale';
 import { skeletonOf } from './skeleton';
 import { statedDate } from './stated-date';
+import { withoutTitlesAgain } from './titles-again';
 import { type Recognition, explainedTrial } from './telling';
 import { type Trial, trials } from './trial';
 import { parserOf, valuesOf } from './values';
@@ -21,7 +22,8 @@ const MOST_SHEETS = 8;
 const [OF_THE_DAY, LATEST] = [25, 10] as const;
 
 /** How the table with the clearest trial balance in it is best read; where other sheets hold one as well, they are offered beside it. */
-export const recognise = (tables: readonly Table[], circumstances: Circumstances): Recognition => {
+export const recognise = (given: readonly Table[], circumstances: Circumstances): Recognition => {
+  const tables = given.map(withoutTitlesAgain);
   const found = tables.slice(0, MOST_SHEETS).flatMap((table, sheet) => {
     if (table.aside === true) return [];
     const [best] = [undefined, ...ARRANGEMENTS]
@@ -94,13 +96,14 @@ const sheetPoints = (best: Hypothesis | undefined): number =>
  * what else was chosen.
  */
 export const recogniseFrom = (
-  tables: readonly Table[],
+  given: readonly Table[],
   sheet: number,
   header: number | undefined,
   circumstances: Circumstances,
   wished?: Arrangement,
   by: Pick<Reading, 'chosen' | 'asAccount'> = { asAccount: {} },
 ): Recognition => {
+  const tables = given.map(withoutTitlesAgain);
   const own = tables[sheet];
   if (own === undefined) return explained(tables, { ...EMPTY, sheet }, circumstances);
   // A table that does not lie so is read as it stands.
@@ -168,7 +171,7 @@ export const explained = (
   infer = false,
 ): Recognition => {
   const { hint, ...money } = circumstances;
-  const tables = tablesUnder(paper, given);
+  const tables = tablesUnder(paper.map(withoutTitlesAgain), given);
   const rows = tables[given.sheet]?.rows ?? [];
   const parse = parserOf(rows, given.style, { ...money, scale: given.scale });
   const skeleton = skeletonOf(rows, given);

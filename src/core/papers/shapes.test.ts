@@ -247,6 +247,24 @@ describe('a paper', () => {
     ]);
   });
 
+  it.each([
+    ['years', 'Assets;2025;2024', 'Liabilities;2025;2024'],
+    ['days', 'Assets;31.12.2025;31.12.2024', 'Equity and liabilities;31.12.2025;31.12.2024'],
+    ['words', 'What we own;Amount;Last year', 'What we owe;Amount;Last year'],
+    ['a currency', 'Assets;EUR;Before', 'Liabilities;EUR;Before'],
+  ])('has the titles of its columns again where its second part begins: %s', (_, first, second) => {
+    expect(
+      accounts(
+        `${first}\nBank;1250,00;900,00\nVan;4000,00;4500,00\n${second}\nLoan;2250,00;2400,00\nCapital;3000,00;3000,00`,
+      ),
+    ).toEqual([
+      ['', 'Bank', 125_000n],
+      ['', 'Van', 400_000n],
+      ['', 'Loan', -225_000n],
+      ['', 'Capital', -300_000n],
+    ]);
+  });
+
   it('says the group of each account before its code', () => {
     expect(
       accounts(
