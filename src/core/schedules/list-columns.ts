@@ -12,6 +12,7 @@ import {
   CUSTOMERS,
   DISCOUNT_WORDS,
   LAST_WORDS,
+  LATE_WORDS,
   type ListColumn,
   NOT_DUE,
   OLDER,
@@ -160,6 +161,7 @@ const named = (text: string, role: Role): number => {
   if (LAST_WORDS.in(words) !== undefined) return 0;
   const own = COLUMN_WORDS[role];
   if (role === 'due' && DISCOUNT_WORDS.in(words) !== undefined) return 0;
+  if (!MONEY.has(role) && LATE_WORDS.in(words) !== undefined) return 0;
   // The day of a document is not the one on which it was entered, where both stand there.
   if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
   if (own.is(words) || own.is(plain)) return 3;
@@ -241,13 +243,15 @@ export const rolesOf = (
       taken.add('voucher');
     }
   }
-  const free = (is: (content: Content) => boolean): number =>
+  const free = (is: (content: Content, at: number) => boolean): number =>
     contents.findIndex(
       (content, at) =>
         found[at] === undefined &&
         content.filled > 0 &&
         LAST_WORDS.in(folded(names[at] ?? '')) === undefined &&
-        is(content),
+        // How many days late something is is nobody's number.
+        !(content.fractions < 0.3 && LATE_WORDS.in(folded(names[at] ?? '')) !== undefined) &&
+        is(content, at),
     );
   const give = (role: Role, at: number): void => {
     if (at < 0 || taken.has(role)) return;
@@ -284,7 +288,8 @@ export const rolesOf = (
   );
   give(
     'due',
-    free(({ dates }) => dates >= 0.8),
+    // Until when a discount is given is no day on which anything is due.
+    free(({ dates }, at) => dates >= 0.8 && DISCOUNT_WORDS.in(folded(names[at] ?? '')) === undefined),
   );
   give(
     'currency',

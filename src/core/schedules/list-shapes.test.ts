@@ -969,6 +969,58 @@ describe('lists of open items', () => {
     expect(names('customers')).toHaveLength(5);
     expect(names('suppliers')).toEqual(['Mill 0', 'Mill 1', 'Mill 2']);
   });
+  it('are due by their terms, not by how late they are or until when a discount is given', async () => {
+    const due = async (...lines: readonly string[]) => {
+      const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
+      return tables.ok ? readItems(tables.value, { name: 'items.csv' })?.items.map(({ due: day, order }) => [day, order]) : []; // prettier-ignore
+    };
+    expect(
+      await due(
+        'Lieferant;Rechnung;Re.-Datum;Zahlungsziel;Skonto bis;Offen',
+        'Eis-Kontor;RE-77120;03.06.2026;30 Tage netto;13.06.2026;1.190,00',
+        'Tau AG;RE-412;28.05.2026;sofort;;238,00',
+      ),
+    ).toEqual([
+      ['2026-07-03', null],
+      ['2026-05-28', null],
+    ]);
+    expect(
+      await due(
+        'Client;Facture;Émise le;Solde dû;Jours de retard',
+        'Brasserie du Port;F26-101;15/05/2026;1 200,00;26',
+        'Mairie de Sel;F26-090;21/04/2026;1 000,00;60',
+      ),
+    ).toEqual([
+      [null, null],
+      [null, null],
+    ]);
+    expect(
+      await due(
+        'Odběratel;Faktura;Vystaveno;Zbývá;Dní po splatnosti',
+        'Penzion U Jezu;FV118;14.11.2025;12 100,00;33',
+        'Gasthof Linde;FV128;28.11.2025;1 150,00;3',
+      ),
+    ).toEqual([
+      [null, null],
+      [null, null],
+    ]);
+  });
+  it('are of whoever is named above each header, without what else is said there', async () => {
+    const lines = [
+      'Abbey Tearooms (ABB01) - Credit limit 2000 - Tel 01234 567890',
+      'Invoice,Date,Due,Total,Outstanding',
+      'INV-1001,22/06/2026,22/07/2026,420.00,420.00',
+      'Beck Hall (BEC02) - Credit limit 5000',
+      'Invoice,Date,Due,Total,Outstanding',
+      'INV-1002,10/06/2026,10/07/2026,1250.00,1250.00',
+    ];
+    const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
+    const read = tables.ok ? readItems(tables.value, { name: 'items.csv', kind: 'customers' }) : undefined;
+    expect(read?.items.map(({ contactCode, contactName }) => [contactCode, contactName])).toEqual([
+      ['ABB01', 'Abbey Tearooms'],
+      ['BEC02', 'Beck Hall'],
+    ]);
+  });
   it('ask about the sum of a part where they print none of the whole, and about nothing that adds up', async () => {
     const doubts = async (sum: string): Promise<readonly string[]> => {
       const lines = [

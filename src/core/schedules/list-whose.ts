@@ -1,5 +1,6 @@
 import { folded } from '../base/folded';
 import { textOf } from '../base/table';
+import { lexicon } from '../words/lexicon';
 import { PAGE } from '../words/paper-words';
 import type { Role } from './list-columns';
 import type { ListTable } from './list-table';
@@ -29,6 +30,22 @@ const LABELLED = /^\p{L}[\p{L}\s./°]{1,25}[:：]\s*/u;
 /** How to reach somebody: "Phone: …", "tel 01632 960 114", a number, an address of mail. */
 const REACHED =
   /^(?:\p{L}[\p{L}\s.]{0,20}[:：]|(?:tel|phone|ph|mob|mobile|fax|telefon|tél|tfno)\b\.?|[+(0][\d\s().-]{6,19}$|\S{1,64}@\S)/iu;
+
+/** What else is said of somebody behind their name: "Credit limit 2,000", "Terms: 30 days". */
+const ABOUT = lexicon(
+  'credit limit, limit, terms, payment terms, tel, phone, telephone, fax, contact, balance, kreditlimit, limite, zahlungsziel, telefon, kontakt, encours, plafond, conditions, limite de credito, plazo, telefono, fido, termini, limite de credito, prazo, kredietlimiet, betaaltermijn, limit kredytowy, termin, kreditgrans, kredittgrense, luottoraja',
+);
+
+/** A name without what else is said of whose it is, parted from it by a dash or a bar: "Ardmore (10001) - Credit limit 2,000". */
+const withoutAbout = (text: string): string => {
+  const parts = text.split(/\s[-–—|·]\s/u);
+  const at = parts.findIndex((part, place) => {
+    if (place === 0) return false;
+    const words = folded(part);
+    return REACHED.test(part) || (ABOUT.in(words) !== undefined && words.startsWith(ABOUT.in(words) ?? ''));
+  });
+  return at < 0 ? text : parts.slice(0, at).join(' - ');
+};
 
 /** Without the number of the page, which may stand at the end of the line: "Page 2". */
 const withoutPage = (texts: readonly string[]): readonly string[] =>
@@ -61,7 +78,7 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
     (at) => at > 0 && REACHED.test(first.slice(at).trim()),
   );
   if (apart !== undefined) return contactIn([first.slice(0, apart).trim(), ...filled.slice(1)]);
-  const bare = withoutLabel(first.replace(LABELLED, '').trim());
+  const bare = withoutLabel(withoutAbout(first).replace(LABELLED, '').trim());
   if (bare === '') return second === undefined ? undefined : contactIn([second]);
   if (filled.length === 2 && second !== undefined) {
     if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };

@@ -166,6 +166,11 @@ export const DISCOUNT_WORDS = lexicon(
   'discount, discount date, discount until, skonto, skonto bis, skontofrist, skontodatum, skonto tage, escompte, descuento, pronto pago, sconto, desconto, korting, kassarabatt, kassakonto, kontantrabat, rabatt',
 );
 
+/** Columns of how late something is: no days within which it is due. */
+export const LATE_WORDS = lexicon(
+  'overdue, days overdue, late, days late, past due, age, uberfallig, tage uberfallig, verzug, verzugstage, retard, jours de retard, dias vencidos, dias de atraso, atraso, ritardo, giorni di ritardo, giorni scaduti, te laat, dagen te laat, dagen over, po terminie, dni po terminie, opoznienie, po splatnosti, dnu po splatnosti, dni po splatnosti, prodleni, keses, kesedelem, forsenad, dagar forsenad, forsinket, forsinkelse, dage over forfald, myohassa, viivastys, intarziere, zile intarziere, καθυστερηση, gecikme, 延滞, 延滞日数',
+);
+
 /** Columns of the day on which something happened last with somebody: no document's day. */
 export const LAST_WORDS = lexicon(
   'last invoice, last invoiced, last payment, last paid, last receipt, last sale, last purchase, last activity, last transaction, last movement, last entry, letzte rechnung, letzte zahlung, letzte bewegung, letzte buchung, derniere facture, dernier paiement, dernier reglement, dernier mouvement, ultima factura, ultimo pago, ultimo cobro, ultimo movimiento, ultima fattura, ultimo pagamento, ultimo movimento, ultima fatura, laatste factuur, laatste betaling, ostatnia faktura, ostatnia wplata, ostatnia platnosc, posledni faktura, posledni platba, utolso szamla, utolso fizetes, senaste faktura, senaste betalning, seneste faktura, sidste faktura, sidste betaling, siste faktura, siste betaling, viimeisin lasku, viimeisin maksu, ultima factura, ultima plata, τελευταια πληρωμη, τελευταια κινηση, son fatura, son odeme, 最終入金日, 最終取引日',
