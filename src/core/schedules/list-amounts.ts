@@ -124,6 +124,30 @@ export const tellBase = (beside: Beside): void => {
   roles[found.other] = 'base';
 };
 
+/**
+ * Of two amounts in the currency of the books, the one of what is left: it is to the other as what is left of a document is to the whole.
+ * The other is what the document was worth.
+ */
+export const tellBaseLeft = (beside: Beside): void => {
+  const { roles, sample, units } = beside;
+  const [whole, left, worth] = (['original', 'open', 'base'] as const).map((role) => place(beside, role));
+  if (whole === undefined || left === undefined || worth === undefined || Math.min(whole, left, worth) < 0) return;
+  const of = (row: Row, at: number): bigint => magnitude(units(row, at) ?? 0n);
+  const rows = sample.filter((row) => of(row, whole) !== 0n && of(row, worth) !== 0n);
+  const partly = (row: Row): boolean => of(row, left) !== of(row, whole);
+  const found = spareIn(beside).find((at) => {
+    // Rounded once, or worth as much at a rate of its own.
+    const meets = rows.filter((row) => {
+      const [own, meant] = [of(row, at) * of(row, whole), of(row, worth) * of(row, left)];
+      return magnitude(own - meant) * 1000n <= meant;
+    });
+    return rows.some(partly) && !rows.filter(partly).every((row) => of(row, at) === of(row, left)) && mostly(meets.length, rows.length, 9.5); // prettier-ignore
+  });
+  if (found === undefined) return;
+  roles[worth] = 'worth';
+  roles[found] = 'base';
+};
+
 /** A total beside ages is what is open, where it is what they come to. */
 export const tellAges = (beside: Beside): void => {
   const { roles, names, sample, units } = beside;

@@ -143,7 +143,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   if (list.marked !== undefined) texts.currency = currencyBeside(textOf(row[list.marked])) ?? '';
   const { original, worth, base } = amounts;
   // The part of it that is left in the books' currency is left in its own.
-  const part = original !== undefined && base !== undefined && worth !== undefined && worth !== 0n;
+  const part = amounts.open === undefined && original !== undefined && base !== undefined && worth !== undefined && worth !== 0n; // prettier-ignore
   if (part) amounts.open = minor(divideRounded(original * base, worth));
   if (list.coded) {
     const { code, name } = contactIn([texts.contactName ?? '']) ?? {};

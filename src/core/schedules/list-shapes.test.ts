@@ -1005,6 +1005,22 @@ describe('lists of open items', () => {
       [null, null],
     ]);
   });
+  it('are worth what is left of them, where what they were worth stands beside it', async () => {
+    const lines = [
+      'Dlužník;Doklad;Vystaveno;Měna;Částka v měně;Částka v Kč;Uhrazeno v měně;Zbývá v měně;Zbývá v Kč',
+      'Donau Fisch;FV25-071;3.11.2025;EUR;1 000,00;24 350,00;0,00;1 000,00;24 350,00',
+      'Donau Fisch;FV25-080;21.12.2025;EUR;500,00;12 105,00;200,00;300,00;7 263,00',
+      'Rybárna;FV25-082;5.12.2025;CZK;12 100,00;12 100,00;0,00;12 100,00;12 100,00',
+    ];
+    const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
+    const read = tables.ok ? readItems(tables.value, { name: 'items.csv', kind: 'customers' }) : undefined;
+    expect(read?.doubts).toEqual([]);
+    expect(read?.items.map(({ open, base }) => [open, base])).toEqual([
+      [100_000n, 2_435_000n],
+      [30_000n, 726_300n],
+      [1_210_000n, 1_210_000n],
+    ]);
+  });
   it('are of whoever is named above each header, without what else is said there', async () => {
     const lines = [
       'Abbey Tearooms (ABB01) - Credit limit 2000 - Tel 01234 567890',

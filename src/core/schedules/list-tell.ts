@@ -1,4 +1,14 @@
-import { tellAges, tellBase, tellLess, tellMoved, tellOpen, tellPaid, tellRunning, tellTax } from './list-amounts';
+import {
+  tellAges,
+  tellBase,
+  tellBaseLeft,
+  tellLess,
+  tellMoved,
+  tellOpen,
+  tellPaid,
+  tellRunning,
+  tellTax,
+} from './list-amounts';
 import type { Beside } from './list-beside';
 import { tellParts } from './list-parts';
 import { tellBalances, tellCodes, tellDays, tellGrouped, tellKinds, tellNames, tellRemarks } from './list-whom';
@@ -21,6 +31,7 @@ export const tellBeside = (all: Beside): number | undefined => {
   const running = tellRunning(beside);
   if (running === undefined) tellPaid(beside);
   tellOpen(beside, running);
+  tellBaseLeft(beside);
   tellKinds(beside);
   tellRemarks(beside);
   tellGrouped(beside);
