@@ -25,6 +25,21 @@ describe('notes with an amount at the end of each line', () => {
       ['Stock', 'EUR 30.00'],
     ]);
   });
+  it('may have several amounts, as many in each line, under titles of their own', () => {
+    expect(
+      rowsOf('Acct Description Debit Credit\n1010 Bank 500.00 0.00\n3000 Capital 0.00 500.00\nVAT due 0.00 0.00'),
+    ).toEqual([
+      ['Acct Description', 'Debit', 'Credit'],
+      ['1010 Bank', '500.00', '0.00'],
+      ['3000 Capital', '0.00', '500.00'],
+      ['VAT due', '0.00', '0.00'],
+    ]);
+    // Three capitals are a currency only where they are one.
+    expect(rowsOf('- VAT 410.00\n- Bank EUR 85.20')).toEqual([
+      ['VAT', '410.00'],
+      ['Bank', 'EUR 85.20'],
+    ]);
+  });
   it('are none where a comma, a semicolon or a wide gap parts cells, or where the numbers are no money', () => {
     expect(rowsOf('1000, Bank, 100.00\n3000, Capital, -100.00')?.[0]).toHaveLength(3);
     expect(rowsOf('Bank;100.00\nCapital;-100.00')?.[0]).toHaveLength(2);

@@ -1,8 +1,9 @@
+import { isCurrency } from '../money/currency';
 import type { Most, Split } from './split';
 
 /*
  * Notes as somebody types them: lines that each end with an amount, a blank or a colon behind what it is of, and perhaps with the side
- * that it is on ("Bank 1,250.00 DR").
+ * that it is on ("Bank 1,250.00 DR"); or with several amounts, as many in each.
  */
 
 /** A number, with its sign, brackets and the sign of a currency. */
@@ -11,8 +12,11 @@ const NUMBER = /^[-+(]{0,2}\p{Sc}?[-+(]{0,2}\d[\d.,'’]{0,30}\)?-?\p{Sc}?$/u;
 const BEGUN = /^[-+(]{0,2}\p{Sc}?[-+(]{0,2}\d{1,3}$/u;
 const GROUP = /^\d{3}(?:\D|$)/;
 const SIDE = /^(?:dr|cr|db|d|c|s|h|debit|credit|soll|haben|debet|kredit)\.?$/i;
-const CURRENCY = /^(?:\p{Sc}|[A-Z]{3})$/u;
+const isUnit = (word: string): boolean => /^\p{Sc}$/u.test(word) || isCurrency(word);
+/** An amount that is whole by itself: only such ones stand behind each other. */
+const WHOLE = /\d[.,]\d{2}\)?-?$/;
 const SIGN = /^[-+(]{1,2}$/;
+const BULLET = /^[-–*•·>]$/;
 /** Behind what an amount is of. */
 const LEADER = /[\s:=.…_]/u;
 
@@ -26,21 +30,28 @@ const FEWEST = 2;
 
 const isMoney = (amount: string): boolean => /\d[.,]\d{2}(?!\d)|\p{Sc}|\d['’., ]\d{3}/u.test(amount);
 
-const endingOf = (line: string): readonly [name: string, amount: string] | undefined => {
+/** What stands at the end of a line, and what it is of; undefined where no amount stands there. */
+const endingOf = (line: string): { readonly name: string; readonly amounts: readonly string[] } | undefined => {
   if (line.length > MOST_LINE) return undefined;
-  const words = line.trim().split(/\s+/);
+  const said = line.trim().split(/\s+/);
+  const words = said.length > 2 && BULLET.test(said[0] ?? '') ? said.slice(1) : said;
   let from = words.length;
-  const before = (is: RegExp): boolean => from > 1 && is.test(words[from - 1] ?? '');
-  if (before(SIDE)) from -= 1;
-  if (before(CURRENCY)) from -= 1;
-  if (!before(NUMBER)) return undefined;
+  const word = (): string => (from > 1 ? (words[from - 1] ?? '') : '');
+  if (SIDE.test(word())) from -= 1;
+  if (isUnit(word())) from -= 1;
+  if (!NUMBER.test(word())) return undefined;
   from -= 1;
-  while (GROUP.test(words[from] ?? '') && before(BEGUN)) from -= 1;
-  if (before(CURRENCY)) from -= 1;
-  if (before(SIGN)) from -= 1;
+  while (GROUP.test(words[from] ?? '') && BEGUN.test(word())) from -= 1;
+  if (isUnit(word())) from -= 1;
+  if (SIGN.test(word())) from -= 1;
+  const amounts = [words.slice(from).join(' ')];
+  while (WHOLE.test(amounts[0] ?? '') && NUMBER.test(word()) && WHOLE.test(word())) {
+    from -= 1;
+    amounts.unshift(words[from] ?? '');
+  }
   let name = words.slice(0, from).join(' ');
   while (name !== '' && LEADER.test(name.at(-1) ?? '')) name = name.slice(0, -1);
-  return name === '' ? undefined : [name, words.slice(from).join(' ')];
+  return name === '' ? undefined : { name, amounts };
 };
 
 const linesIn = (text: string): readonly string[] => text.split(/\r\n|\r|\n/);
@@ -55,19 +66,35 @@ export const looksLikeEndings = (text: string): boolean => {
     const ending = endingOf(line);
     return ending === undefined ? [] : [ending];
   });
-  const count = (is: (ending: readonly [string, string]) => boolean): number => found.filter(is).length;
+  const count = (is: (ending: (typeof found)[number]) => boolean): number => found.filter(is).length;
   return (
     found.length >= Math.max(FEWEST, lines.length * ENDING) &&
-    count(([name]) => /\p{L}{2}/u.test(name)) >= found.length * WORDED &&
-    count(([, amount]) => isMoney(amount)) >= found.length * MONEY &&
-    count(([name]) => !name.includes(',')) >= found.length * PLAIN
+    new Set(found.map(({ amounts }) => amounts.length)).size === 1 &&
+    count(({ name }) => /\p{L}{2}/u.test(name)) >= found.length * WORDED &&
+    count(({ amounts }) => amounts.some(isMoney)) >= found.length * MONEY &&
+    count(({ name }) => !name.includes(',')) >= found.length * PLAIN
   );
 };
 
-/** Each line with an amount at its end as two cells; others as one. */
+/** Each line with amounts at its end as cells of their own, the titles above them likewise; other lines as one cell. */
 export const splitEndings = (text: string, most: Most): Split => {
   const lines = linesIn(text);
   if (lines.length > most.rows) return { rows: [], openQuotes: [], past: 'rows' };
-  if (lines.length * 2 > most.cells) return { rows: [], openQuotes: [], past: 'cells' };
-  return { rows: lines.map((line) => [...(endingOf(line) ?? [line])]), openQuotes: [] };
+  const found = lines.map(endingOf);
+  const first = found.findIndex((ending) => ending !== undefined);
+  const several = found[first]?.amounts.length ?? 1;
+  if (lines.length * (several + 1) > most.cells) return { rows: [], openQuotes: [], past: 'cells' };
+  const titles = (line: string): string[] => {
+    const words = line.trim().split(/\s+/);
+    return several > 1 && words.length > several && !/\d/.test(line)
+      ? [words.slice(0, -several).join(' '), ...words.slice(-several)]
+      : [line];
+  };
+  return {
+    rows: lines.map((line, at) => {
+      const ending = found[at];
+      return ending === undefined ? (at === first - 1 ? titles(line) : [line]) : [ending.name, ...ending.amounts];
+    }),
+    openQuotes: [],
+  };
 };
