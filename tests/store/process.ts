@@ -12,6 +12,10 @@ import { openDirectory } from '@/store/open';
 
 const [, , directory = '', mode = ''] = process.argv;
 
+/** Whoever started it; it works on for nobody else. */
+const parent = process.ppid;
+const isWanted = (): boolean => process.ppid === parent;
+
 const say = (line: string): void => {
   process.stdout.write(`${line}\n`);
 };
@@ -54,7 +58,7 @@ const main = async (): Promise<void> => {
     const sheet = await openingsView(books);
     const account = sheet?.rows.find((row) => !row.heading)?.id ?? 0;
     let revision = 0;
-    for (let amount = 1; ; amount += 1) {
+    for (let amount = 1; isWanted(); amount += 1) {
       const saved = await saveFigures({
         books,
         set: sheet?.set?.id ?? 0,
@@ -65,7 +69,9 @@ const main = async (): Promise<void> => {
       say(`saved ${String(books)} ${String(amount)}`);
     }
   }
-  setInterval(() => undefined, 1000);
+  setInterval(() => {
+    if (!isWanted()) process.exit(0);
+  }, 1000);
 };
 
 main().catch((error: unknown) => {
