@@ -22,8 +22,10 @@ export const withoutTitlesAgain = (table: Table): Table => {
   const titles = behindFirst(rows[at] ?? []);
   if (titles.size === 0 || ![...titles.values()].every(isTitle)) return table;
   const [[column, title] = [-1, '']] = titles;
+  const first = (row: Row | undefined): string => textOf(row?.find((cell) => textOf(cell) !== ''));
   const isAgain = (row: Row, place: number): boolean => {
-    if (place <= at || textOf(row[column]) !== title) return false;
+    // The whole header again is that of another page.
+    if (place <= at || textOf(row[column]) !== title || first(row) === first(rows[at])) return false;
     const own = behindFirst(row);
     return own.size === titles.size && [...titles].every(([one, text]) => own.get(one) === text);
   };
