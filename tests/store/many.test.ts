@@ -155,7 +155,7 @@ describe('many rows at once', () => {
     }
   });
 
-  it('do not go past the triggers: figures of a posted version, an only added record, people of elsewhere', async () => {
+  it('do not go past the triggers: none is asleep, and people of elsewhere are refused', async () => {
     const asleep = await sql<{ name: string }>(
       `select t.tgrelid::regclass || ' ' || t.tgname as name from pg_trigger t where not t.tgisinternal and t.tgenabled <> 'A'`,
     );
@@ -168,6 +168,23 @@ describe('many rows at once', () => {
       write('opening_line', { ...right.get('opening_line'), set_by: String(stranger?.id) }),
       /of another practice/,
     );
+  });
+
+  it('are written, or refused, outside of a transaction too', async () => {
+    const line = (more: Readonly<Record<string, string>>) => {
+      const row = { ...right.get('opening_line'), ...more };
+      const columns = Object.keys(row);
+      return database.current.many('opening_line', MANY, () =>
+        sql(
+          `insert into opening_line (${columns.join(', ')}) values (${columns.map((_, at) => `$${String(at + 1)}`).join(', ')})`,
+          Object.values(row),
+        ),
+      );
+    };
+    await refused(line({ account_id: '999999' }), /opening_line_account/);
+    await line({});
+    const { set_id: set, account_id: account } = right.get('opening_line') ?? {};
+    await sql('delete from opening_line where set_id = $1 and account_id = $2', [set, account]);
   });
 
   it('leave the checks on for what is written next', async () => {

@@ -1,5 +1,5 @@
 import { isCurrency } from '../money/currency';
-import type { Most, Split } from './split';
+import { type Most, type Split, linesIn } from './split';
 
 /*
  * Notes as somebody types them: lines that each end with an amount, a blank or a colon behind what it is of, and perhaps with the side
@@ -53,8 +53,6 @@ const endingOf = (line: string): { readonly name: string; readonly amounts: read
   while (name !== '' && LEADER.test(name.at(-1) ?? '')) name = name.slice(0, -1);
   return name === '' ? undefined : { name, amounts };
 };
-
-const linesIn = (text: string): readonly string[] => text.split(/\r\n|\r|\n/);
 
 /** Whether most lines end with an amount, behind a name, and nothing else parts the two. */
 export const looksLikeEndings = (text: string): boolean => {

@@ -1,5 +1,5 @@
 import { folded } from '../base/folded';
-import type { Most, Split } from './split';
+import { type Most, type Split, linesIn } from './split';
 
 /*
  * Lists with each field on a line of its own behind its label ("Account: 1010"), block below block. Each block is a row, and the
@@ -25,8 +25,6 @@ const [FIELDS, AGAIN] = [0.7, 0.85] as const;
 const [FEWEST_BLOCKS, FEWEST_FIELDS] = [3, 2] as const;
 /** A longer line is no field. */
 const MOST_LINE = 300;
-
-const linesIn = (text: string): readonly string[] => text.split(/\r\n|\r|\n/);
 
 /** Whether most lines are fields whose labels come again and again. */
 export const looksLikeFields = (text: string): boolean => {

@@ -6,6 +6,7 @@
 import { folded } from '../base/folded';
 import { monthOf } from '../words/months';
 import { TOTAL } from '../words/paper-words';
+import { linesIn } from './split';
 
 /** Lines that are looked at for the columns. */
 const LOOKED_AT = 3000;
@@ -46,11 +47,11 @@ const spread = (line: string): string => {
 };
 
 export const linesOf = (text: string): readonly string[] =>
-  text.split(/\r\n|\r|\n/).map((line) => spread(line.replace(/\f/g, '')));
+  linesIn(text).map((line) => spread(line.replace(/\f/g, '')));
 
 /** Whether many lines of figures hold wide gaps, which cells of delimited text do not. */
 export const looksFixed = (text: string): boolean => {
-  const raw = text.split(/\r\n|\r|\n/);
+  const raw = linesIn(text);
   if (raw.filter((line) => line.includes('\t')).length * 2 > raw.length) return false;
   const figures = linesOf(text)
     .slice(0, LOOKED_AT)

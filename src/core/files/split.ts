@@ -1,5 +1,8 @@
 import { counted } from './limits';
 
+/** The lines of a text, whatever ends them. */
+export const linesIn = (text: string): readonly string[] => text.split(/\r\n|\r|\n/);
+
 export interface Split {
   readonly rows: string[][];
   /** Rows (from 1) in which a quote is opened and not closed before the cell ends. */

@@ -30,8 +30,8 @@ const misfits = (table: Table, reading: Reading): ((cells: Row, code: string, na
   const filled = (cells: Row): number => cells.findLastIndex((cell) => textOf(cell) !== '') + 1;
   const body = table.rows.slice(reading.header + 1, reading.header + 1 + MOST_LOOKED_AT);
   const wider = width === 0 ? 0 : body.filter((cells) => filled(cells) > width).length;
-  // No character parts the cells of a workbook or the columns of a printed list.
-  const parted = table.format !== undefined && table.format.delimiter !== 'columns';
+  // No character parts the cells of a workbook, the columns of a printed list, or labels and amounts from what they are of.
+  const parted = table.format?.delimiter.length === 1;
   const rare = parted && wider > 0 && wider <= Math.max(1, body.length / 5);
   return (cells, code, name) =>
     code.length > MOST_CODE

@@ -136,7 +136,7 @@ export const tellBaseLeft = (beside: Beside): void => {
   const rows = sample.filter((row) => of(row, whole) !== 0n && of(row, worth) !== 0n);
   const partly = (row: Row): boolean => of(row, left) !== of(row, whole);
   const found = spareIn(beside).find((at) => {
-    // Rounded once, or worth as much at a rate of its own.
+    // Each was rounded by itself, and a rate is printed with few decimals.
     const meets = rows.filter((row) => {
       const [own, meant] = [of(row, at) * of(row, whole), of(row, worth) * of(row, left)];
       return magnitude(own - meant) * 1000n <= meant;

@@ -874,6 +874,11 @@ const LISTS: readonly {
   },
 ];
 
+const itemsOf = async (lines: readonly string[]) => {
+  const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
+  return tables.ok ? readItems(tables.value, { name: 'items.csv', kind: 'customers' }) : undefined;
+};
+
 describe('lists of open items', () => {
   it.each(LISTS)('with $what', async ({ file, of, text, items }) => {
     const tables = await readAnyPaper(new TextEncoder().encode(text), file);
@@ -971,8 +976,7 @@ describe('lists of open items', () => {
   });
   it('are due by their terms, not by how late they are or until when a discount is given', async () => {
     const due = async (...lines: readonly string[]) => {
-      const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
-      return tables.ok ? readItems(tables.value, { name: 'items.csv' })?.items.map(({ due: day, order }) => [day, order]) : []; // prettier-ignore
+      return (await itemsOf(lines))?.items.map(({ due: day, order }) => [day, order]);
     };
     expect(
       await due(
@@ -1012,8 +1016,7 @@ describe('lists of open items', () => {
       'Donau Fisch;FV25-080;21.12.2025;EUR;500,00;12 105,00;200,00;300,00;7 263,00',
       'Rybárna;FV25-082;5.12.2025;CZK;12 100,00;12 100,00;0,00;12 100,00;12 100,00',
     ];
-    const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
-    const read = tables.ok ? readItems(tables.value, { name: 'items.csv', kind: 'customers' }) : undefined;
+    const read = await itemsOf(lines);
     expect(read?.doubts).toEqual([]);
     expect(read?.items.map(({ open, base }) => [open, base])).toEqual([
       [100_000n, 2_435_000n],
@@ -1026,15 +1029,14 @@ describe('lists of open items', () => {
       'Abbey Tearooms (ABB01) - Credit limit 2000 - Tel 01234 567890',
       'Invoice,Date,Due,Total,Outstanding',
       'INV-1001,22/06/2026,22/07/2026,420.00,420.00',
-      'Beck Hall (BEC02) - Credit limit 5000',
+      'Beck Hall - Contact Lenses (BEC02) - Credit limit 5000',
       'Invoice,Date,Due,Total,Outstanding',
       'INV-1002,10/06/2026,10/07/2026,1250.00,1250.00',
     ];
-    const tables = await readAnyPaper(new TextEncoder().encode(lines.join('\n')), 'items.csv');
-    const read = tables.ok ? readItems(tables.value, { name: 'items.csv', kind: 'customers' }) : undefined;
+    const read = await itemsOf(lines);
     expect(read?.items.map(({ contactCode, contactName }) => [contactCode, contactName])).toEqual([
       ['ABB01', 'Abbey Tearooms'],
-      ['BEC02', 'Beck Hall'],
+      ['BEC02', 'Beck Hall - Contact Lenses'],
     ]);
   });
   it('ask about the sum of a part where they print none of the whole, and about nothing that adds up', async () => {

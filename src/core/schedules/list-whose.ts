@@ -33,7 +33,7 @@ const REACHED =
 
 /** What else is said of somebody behind their name: "Credit limit 2,000", "Terms: 30 days". */
 const ABOUT = lexicon(
-  'credit limit, limit, terms, payment terms, tel, phone, telephone, fax, contact, balance, kreditlimit, limite, zahlungsziel, telefon, kontakt, encours, plafond, conditions, limite de credito, plazo, telefono, fido, termini, limite de credito, prazo, kredietlimiet, betaaltermijn, limit kredytowy, termin, kreditgrans, kredittgrense, luottoraja',
+  'credit limit, limit, terms, payment terms, tel, phone, telephone, fax, balance, kreditlimit, limite, zahlungsziel, telefon, encours, plafond, conditions, limite de credito, plazo, telefono, fido, termini, limite de credito, prazo, kredietlimiet, betaaltermijn, limit kredytowy, termin, kreditgrans, kredittgrense, luottoraja',
 );
 
 /** A name without what else is said of whose it is, parted from it by a dash or a bar: "Ardmore (10001) - Credit limit 2,000". */
@@ -42,7 +42,8 @@ const withoutAbout = (text: string): string => {
   const at = parts.findIndex((part, place) => {
     if (place === 0) return false;
     const words = folded(part);
-    return REACHED.test(part) || (ABOUT.in(words) !== undefined && words.startsWith(ABOUT.in(words) ?? ''));
+    const about = ABOUT.in(words);
+    return REACHED.test(part) || (about !== undefined && words.startsWith(about) && /\d/.test(part));
   });
   return at < 0 ? text : parts.slice(0, at).join(' - ');
 };
