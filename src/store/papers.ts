@@ -312,16 +312,16 @@ export const remember = async (
   await tx.query(
     `insert into match_memory (books_id, code, name, account_id, reason, set_at)
      select distinct on (code, name) $1, code, name, account, reason, $2::timestamptz
-     from unnest($3::text[], $4::text[], $5::int[], $6::text[]) with ordinality as t (code, name, account, reason, at)
+     from unnest($3::text::text[], $4::text::text[], $5::text::int[], $6::text::text[]) with ordinality as t (code, name, account, reason, at)
      order by code, name, at desc
      on conflict (books_id, code, name) do update set account_id = excluded.account_id, reason = excluded.reason, set_at = excluded.set_at`,
     [
       booksId,
       at,
-      last.map((one) => one.code.slice(0, 200)),
-      last.map((one) => one.name.slice(0, 400)),
-      last.map((one) => one.account),
-      last.map((one) => one.reason),
+      arrayText(last.map((one) => one.code.slice(0, 200))),
+      arrayText(last.map((one) => one.name.slice(0, 400))),
+      arrayText(last.map((one) => one.account)),
+      arrayText(last.map((one) => one.reason)),
     ],
   );
 };

@@ -123,9 +123,12 @@ export const byCodes = (work: Work): void => {
     return code.length > own.length && code.startsWith(own);
   };
   const level = (row: number): number => (skeleton.code[row] ?? '').length;
-  parentsAmong(work, rows, spansOf(rows, strictly), strictly, level);
+  // Codes that are all as long as each other begin none of the others.
+  const longer = new Set(rows.map(level)).size > 1;
+  if (longer) parentsAmong(work, rows, spansOf(rows, strictly), strictly, level);
   const left = listed(work, (at) => skeleton.code[at] !== '');
   parentsAmong(work, left, spansOf(left, begins), strictly, level);
+  if (!longer) return;
   // Sums may stand under their parts as well: the same, from the bottom up.
   const upward = [...listed(work, (at) => skeleton.code[at] !== '')].reverse();
   parentsAmong(work, upward, spansOf(upward, strictly), strictly, level);
