@@ -154,19 +154,19 @@ export const scheduleFigures = async (
       open.transaction((tx) => tx.query('update schedule_item set note = note where id = $1', [first?.id ?? 0])),
     ),
   );
-  note(
-    'the overview of schedules after a change, its view',
-    await timed(() => schedulesView(books)),
-    'one query that sums the items by account',
-    await timed(() =>
-      open.view((tx) =>
-        tx.query(
-          'select account_id, currency, sum(open), count(*) from schedule_item where books_id = $1 group by 1, 2',
-          [books],
-        ),
+  // Whoever looks first after a change has all checks computed anew; the others find what they came to.
+  const anew = await timed(() => schedulesView(books));
+  const again = await timed(() => schedulesView(books));
+  const sums = await timed(() =>
+    open.view((tx) =>
+      tx.query(
+        'select account_id, currency, sum(open), count(*) from schedule_item where books_id = $1 group by 1, 2',
+        [books],
       ),
     ),
   );
+  note('the overview of schedules, its view', again, 'one query that sums the items by account', sums);
+  note('the overview of schedules after a change, its view', anew, 'one query that sums the items by account', sums);
   return { books, account };
 };
 

@@ -7,45 +7,55 @@ import { type Queryable, arrayText } from './database';
 
 const textOf = (value: Kept): string | null => (value === null ? null : JSON.stringify(value));
 
-export const openBatch = async (
-  tx: Queryable,
-  booksId: BooksId,
-  { id, action, about, reverts }: Batch,
-  person: PersonId,
-  at: string,
-): Promise<void> => {
-  await tx.query(
-    'insert into batch (id, books_id, action, about, reverts, by_person, at) values ($1, $2, $3, $4::jsonb, $5, $6, $7)',
-    [id, booksId, action, JSON.stringify(about), reverts, person, at],
-  );
+/** A batch that is begun, and who begins it when. */
+export interface Opened extends Batch {
+  readonly person: PersonId;
+  readonly at: string;
+}
+
+const OPEN = 'insert into batch (id, books_id, action, about, reverts, by_person, at) values';
+
+const opening = (booksId: BooksId, { id, action, about, reverts, person, at }: Opened): readonly unknown[] => [
+  id,
+  booksId,
+  action,
+  JSON.stringify(about),
+  reverts,
+  person,
+  at,
+];
+
+export const openBatch = async (tx: Queryable, booksId: BooksId, batch: Opened): Promise<void> => {
+  await tx.query(`${OPEN} ($1, $2, $3, $4::jsonb, $5, $6, $7)`, opening(booksId, batch));
 };
 
-/** Adds changes of a batch to the record, those that change something; `open` opens the batch, where there are any. */
+/** Adds changes of a batch to the record, those that change something; where there are any, one that is not `open` yet is opened with them. */
 export const writeChanges = async (
   tx: Queryable,
   booksId: BooksId,
-  batch: string,
+  batch: Opened,
+  open: boolean,
   changes: readonly Change[],
-  open?: () => Promise<void>,
 ): Promise<void> => {
   const rows = changes
     .filter(({ from, to }) => !sameKept(from, to))
     .map(({ subject, id, field, from, to }) => ({ subject, id, field, was: textOf(from), now: textOf(to) }));
   if (rows.length === 0) return;
-  await open?.();
   await tx.many('change', rows.length, () =>
     tx.query(
-      `insert into change (books_id, batch, subject, subject_id, field, was, is_now)
-     select $1, $2, subject, id, field, was::jsonb, is_now::jsonb
-     from unnest($3::text::text[], $4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[]) as t (subject, id, field, was, is_now)`,
+      `${open ? '' : `with opened as (${OPEN} ($2, $1, $8, $9::jsonb, $10, $11, $12))`}
+       insert into change (books_id, batch, subject, subject_id, field, was, is_now)
+       select $1, $2, subject, id, field, was::jsonb, is_now::jsonb
+       from unnest($3::text::text[], $4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[]) as t (subject, id, field, was, is_now)`,
       [
         booksId,
-        batch,
+        batch.id,
         arrayText(rows.map(({ subject }) => subject)),
         arrayText(rows.map(({ id }) => id)),
         arrayText(rows.map(({ field }) => field)),
         arrayText(rows.map(({ was }) => was)),
         arrayText(rows.map(({ now }) => now)),
+        ...(open ? [] : opening(booksId, batch).slice(2)),
       ],
     ),
   );

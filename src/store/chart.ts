@@ -1,5 +1,5 @@
 import type { BooksId } from '@/core/base/ids';
-import { type Account, type AccountFields, type AccountId, accountId } from '@/core/chart/account';
+import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import type { Edited } from '@/core/chart/edit';
 import type { AccountUse } from '@/core/chart/use';
 import type { Queryable } from './database';
@@ -33,42 +33,28 @@ export const accountsOf = (tx: Queryable, booksId: BooksId, ids: readonly number
 export const chartOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Account[]> =>
   (await chartsOf(tx, [booksId])).get(booksId) ?? [];
 
-/** The columns that a person decides, as they are written. */
-const FIELDS = [
-  ['code', 'text'],
-  ['name', 'text'],
-  ['classification', 'text'],
-  ['heading', 'bool'],
-  ['parent_id', 'int'],
-  ['role', 'text'],
-  ['currency', 'text'],
-  ['contra', 'bool'],
-  ['active', 'bool'],
-  ['note', 'text'],
-  ['tax_code', 'text'],
-  ['origin', 'text'],
-] as const;
-const NAMES = FIELDS.map(([name]) => name).join(', ');
-const ARRAYS = ['int', ...FIELDS.map(([, type]) => type)].map((type, at) => `$${at + 2}::${type}[]`).join(', ');
+/** The columns that a person decides, with their types and what is written there. */
+const FIELDS: readonly (readonly [column: string, type: string, of: (account: Account) => unknown])[] = [
+  ['code', 'text', ({ code }) => code.trim()],
+  ['name', 'text', ({ name }) => name.trim()],
+  ['classification', 'text', ({ classification }) => classification],
+  ['heading', 'bool', ({ heading }) => heading],
+  ['parent_id', 'int', ({ parent }) => parent],
+  ['role', 'text', ({ role }) => role],
+  ['currency', 'text', ({ currency }) => currency],
+  ['contra', 'bool', ({ contra }) => contra],
+  ['active', 'bool', ({ active }) => active],
+  ['note', 'text', ({ note }) => note],
+  ['tax_code', 'text', ({ taxCode }) => taxCode],
+  ['origin', 'text', ({ origin }) => origin],
+];
 
-const columns = (accounts: readonly Account[]): readonly (readonly unknown[])[] => {
-  const read: readonly ((account: Account) => AccountFields[keyof AccountFields] | AccountId)[] = [
-    ({ id }) => id,
-    ({ code }) => code.trim(),
-    ({ name }) => name.trim(),
-    ({ classification }) => classification,
-    ({ heading }) => heading,
-    ({ parent }) => parent,
-    ({ role }) => role,
-    ({ currency }) => currency,
-    ({ contra }) => contra,
-    ({ active }) => active,
-    ({ note }) => note,
-    ({ taxCode }) => taxCode,
-    ({ origin }) => origin,
-  ];
-  return read.map((of) => accounts.map(of));
-};
+/** Accounts with some of their columns, as a table of a statement whose first parameter is another. */
+const tableOf = (accounts: readonly Account[], fields: typeof FIELDS) => ({
+  from: `unnest(${['int', ...fields.map(([, type]) => type)].map((type, at) => `$${at + 2}::${type}[]`).join(', ')})
+    as t (id, ${fields.map(([name]) => name).join(', ')})`,
+  values: [accounts.map(({ id }) => id), ...fields.map(([, , of]) => accounts.map(of))],
+});
 
 /**
  * Writes what edits made of a chart, a few statements whatever their number; returns the ids that new accounts got, by the
@@ -105,21 +91,32 @@ export const saveChart = async (
       booksId,
       removed.map(({ id }) => id),
     ]);
-  if (changed.length > 0)
-    await tx.query(
-      `update account a set ${FIELDS.map(([name]) => `${name} = t.${name}`).join(', ')}
-       from unnest(${ARRAYS}) as t (id, ${NAMES}) where a.books_id = $1 and a.id = t.id`,
-      [booksId, ...columns(changed.map(({ is }) => real(is)))],
+  // What was let go is written again; of all else only what differs.
+  const differs = FIELDS.filter(
+    ([name, , of]) =>
+      (letting.length > 0 && (name === 'code' || name === 'role')) ||
+      changed.some(({ was, is }) => of(was) !== of(real(is))),
+  );
+  if (differs.length > 0) {
+    const { from, values } = tableOf(
+      changed.map(({ is }) => real(is)),
+      differs,
     );
+    await tx.query(
+      `update account a set ${differs.map(([name]) => `${name} = t.${name}`).join(', ')} from ${from} where a.books_id = $1 and a.id = t.id`,
+      [booksId, ...values],
+    );
+  }
   // Last, since the headings that they stand under may only now be ones.
-  if (added.length > 0)
+  if (added.length > 0) {
+    const { from, values } = tableOf(added.map(real), FIELDS);
     await tx.many('account', added.length, () =>
       tx.query(
-        `insert into account (books_id, id, ${NAMES}) overriding system value
-       select $1, t.* from unnest(${ARRAYS}) as t (id, ${NAMES})`,
-        [booksId, ...columns(added.map(real))],
+        `insert into account (books_id, id, ${FIELDS.map(([name]) => name).join(', ')}) overriding system value select $1, t.* from ${from}`,
+        [booksId, ...values],
       ),
     );
+  }
   return ids;
 };
 

@@ -1,6 +1,6 @@
 import type { Kept } from '@/core/base/kept';
-import type { Batch, Change } from '@/core/base/change';
-import { openBatch, writeChanges } from '@/store/changes';
+import type { Change } from '@/core/base/change';
+import { type Opened, openBatch, writeChanges } from '@/store/changes';
 import type { BooksContext } from './action';
 
 type About = Readonly<Record<string, Kept>>;
@@ -24,11 +24,14 @@ export const recorder = (
   const gathered: Change[] = [];
   let about: About = {};
   let opened = false;
-  const open = async (reverts: string | null): Promise<void> => {
-    const made: Batch = { id: batch, action, about, reverts };
-    await openBatch(tx, books.id, made, actor.person, now);
-    opened = true;
-  };
+  const begun = (reverts: string | null): Opened => ({
+    id: batch,
+    action,
+    about,
+    reverts,
+    person: actor.person,
+    at: now,
+  });
   return {
     batch,
     add: (changes) => {
@@ -39,8 +42,9 @@ export const recorder = (
     },
     reverts: async (other, facts = {}) => {
       about = { ...about, ...facts };
-      await open(other);
+      await openBatch(tx, books.id, begun(other));
+      opened = true;
     },
-    write: () => writeChanges(tx, books.id, batch, gathered, opened ? undefined : () => open(null)),
+    write: () => writeChanges(tx, books.id, begun(null), opened, gathered),
   };
 };
