@@ -66,6 +66,10 @@ const isOfLevels = (codes: readonly string[]): boolean => {
   return below.length >= 3 && below.length * 2 > codes.filter((code) => code !== '').length;
 };
 
+/** A code in two parts that looks like an amount. */
+const DOTTED = /^\d{2,6}\.\d{2,3}$/;
+const FEWEST_RISING = 5;
+
 /** Where a table has what, but for the amounts. */
 export interface Layout {
   readonly header: FoundHeader;
@@ -127,11 +131,24 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: read
   // Behind the amounts, those of one length, and another in each row: counts are neither.
   const isOfOneWidth = ({ at, distinct, length }: Column): boolean =>
     distinct > 0.9 && length >= 3 && sample.every((row) => textOf(row[at]) === '' || textOf(row[at]).length === length);
+  // "1000.00" before the names, as long in every row: they are called codes, or they rise.
+  const isDotted = ({ at }: Column): boolean => {
+    const cells = sample.map((row) => textOf(row[at])).filter((text) => /\d/.test(text));
+    const alike = cells.every((text) => DOTTED.test(text) && text.length === cells[0]?.length);
+    const rise = cells.every((text, place) => place === 0 || text > (cells[place - 1] ?? ''));
+    return (
+      alike &&
+      at < (firstWords?.at ?? 0) &&
+      (title(at).code
+        ? cells.length >= 3 && new Set(cells).size === cells.length
+        : cells.length >= FEWEST_RISING && rise)
+    );
+  };
   const coded = columns.filter(
     (column) =>
       free(column) &&
       (column.at < amounts || (title(column.at).code && isOfOneWidth(column))) &&
-      (column.codes > (title(column.at).code ? 0.4 : 0.6) || isCodeBeside(column)) &&
+      (column.codes > (title(column.at).code ? 0.4 : 0.6) || isCodeBeside(column) || isDotted(column)) &&
       (!column.sequence || title(column.at).code) &&
       (column.dates < 0.3 || title(column.at).code),
   );

@@ -38,6 +38,20 @@ describe('a paper', () => {
     ]);
   });
 
+  it('has codes that look like amounts, in a column that is called so or rises', () => {
+    const rows =
+      '1000.00,Bank,90.00,\n1200.00,Stock,60.00,\n2000.00,Creditors,,40.00\n3000.00,Capital,,100.00\n4000.00,Sales,,10.00';
+    const right = [
+      ['1000.00', 'Bank', 9000n],
+      ['1200.00', 'Stock', 6000n],
+      ['2000.00', 'Creditors', -4000n],
+      ['3000.00', 'Capital', -10_000n],
+      ['4000.00', 'Sales', -1000n],
+    ];
+    expect(accounts(`Acct,Description,Debit,Credit\n${rows}`)).toEqual(right);
+    expect(accounts(`,,Debit,Credit\n${rows}`)).toEqual(right);
+  });
+
   it('has the sign of its amounts in a column of its own', () => {
     expect(
       accounts('Account,Sign,Amount\nBank,+,500.00\nVan,+,80.00\nVan depreciation,-,30.00\nCapital,-,550.00'),

@@ -302,15 +302,17 @@ export const tellRunning = (beside: Beside): number | undefined => {
     place(beside, role),
   ) as [number, number, number, number];
   const sided = debit >= 0 && credit >= 0;
-  const moving = [place(beside, 'original'), ...spareIn(beside)].find((column) => column >= 0 && sideAt >= 0);
+  const moving = [place(beside, 'original'), ...spareIn(beside)].find((column) => column >= 0);
   if (open < 0 || (!sided && moving === undefined)) return undefined;
   const moves = (row: Row): bigint => {
     if (sided) return (units(row, debit) ?? 0n) - (units(row, credit) ?? 0n);
     const amount = moving === undefined ? 0n : (units(row, moving) ?? 0n);
-    return sideOf(textOf(row[sideAt])) === 'credit' ? -amount : amount;
+    return sideAt >= 0 && sideOf(textOf(row[sideAt])) === 'credit' ? -amount : amount;
   };
   let [before, since] = [0n, 0n];
   let [runs, differs, all] = [0, 0, 0];
+  // Documents beside another amount than their own; those that go on from the one above; those beside more.
+  let [apart, on, over] = [0, 0, 0];
   for (const row of sample) {
     const moved = moves(row);
     const stands = units(row, open);
@@ -319,10 +321,17 @@ export const tellRunning = (beside: Beside): number | undefined => {
     all += 1;
     if ([before + moved, moved, since].some((one) => one === stands || -one === stands)) runs += 1;
     if (stands !== moved) differs += 1;
+    if (stands !== moved && moved !== 0n) {
+      apart += 1;
+      if (before + moved === stands) on += 1;
+      if (magnitude(stands) > magnitude(moved)) over += 1;
+    }
     before = stands;
     if (since === stands) since = 0n;
   }
-  if (!mostly(runs, all, 6) || (!sided && differs === 0)) return undefined;
+  // Where no side shows, what is open of an invoice is told from it by going on from the row above wherever the two differ, and beyond the amount.
+  const told = sided || (sideAt >= 0 ? differs > 0 : over > 0 && on > 1 && on === apart);
+  if (!mostly(runs, all, 6) || !told) return undefined;
   roles[open] = undefined;
   if (!sided && moving !== undefined) roles[moving] = 'open';
   return open;

@@ -11,14 +11,18 @@ import {
   COLUMN_WORDS,
   CUSTOMERS,
   DISCOUNT_WORDS,
+  INVOICE_WORDS,
   LAST_WORDS,
   LATE_WORDS,
   type ListColumn,
   NOT_DUE,
   OLDER,
   ORDINAL,
+  PHONE_WORDS,
   POSTED_WORDS,
+  REGISTRATION_WORDS,
   SUPPLIERS,
+  TAX_NUMBER_WORDS,
   VOUCHER_WORDS,
   isKindWord,
 } from './list-words';
@@ -144,17 +148,23 @@ const UNNAMED: ReadonlySet<Role> = new Set(['side', 'voucher', 'worth', 'paid', 
 /** Whether names of columns tell a role. */
 const isNamed = (role: Role): role is ListColumn | 'age' => !UNNAMED.has(role);
 
+/** "Supplier inv no": a number that a supplier gave, beside ours. */
+const isTheirs = (words: string): boolean =>
+  SUPPLIERS.in(words) !== undefined && (INVOICE_WORDS.in(words)?.length ?? 0) > 2;
+
 /** How well a column's name is one of a role: 3 where it is exactly that, less where it is in it. */
 const named = (text: string, role: Role): number => {
   if (text === '' || text.length > 60) return 0;
   if (!isNamed(role)) return 0;
-  if (role === 'age')
-    return AGE_COLUMN.test(text.trim()) ||
-      AGE_MONTHS.test(text.trim()) ||
-      NOT_DUE.in(folded(text)) !== undefined ||
-      OLDER.is(folded(text))
+  if (role === 'age') {
+    const ages = AGE_COLUMN.test(text.trim()) || AGE_MONTHS.test(text.trim());
+    const words = folded(text);
+    return (ages && !isDay(text) && !/^[+-]?\d[\d\s.,]*[.,]\d{2}$/.test(text)) ||
+      NOT_DUE.in(words) !== undefined ||
+      OLDER.is(words)
       ? 4
       : 0;
+  }
   // "DueDate" is two words, and "MwSt" is one.
   const plain = folded(text);
   const words = folded(text.replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2'));
@@ -165,6 +175,8 @@ const named = (text: string, role: Role): number => {
   // The day of a document is not the one on which it was entered, where both stand there.
   if (role === 'date' && POSTED_WORDS.in(words) !== undefined) return 0.5;
   if (own.is(words) || own.is(plain)) return 3;
+  if (isTheirs(words) && (role === 'reference' || role === 'contactName' || role === 'contactCode'))
+    return role === 'reference' ? 3 : 0;
   // Nothing is open of a limit.
   if ((role === 'original' || role === 'open') && ASIDE_WORDS.is(words)) return 0;
   // "Debit amount" is a debit first.
@@ -258,11 +270,20 @@ export const rolesOf = (
     found[at] = role;
     taken.add(role);
   };
+  // Numbers of companies and telephones are no documents'.
+  const identifies = (at: number): boolean =>
+    [TAX_NUMBER_WORDS, REGISTRATION_WORDS, PHONE_WORDS].some((list) => list.is(folded(names[at] ?? '')));
   // What no name tells may still be the documents' numbers: a code of its own in almost every row, of some length. Of several it is
   // the one in most rows, and the last: what stands first is whose they are.
   if (!taken.has('number')) {
     const codes = contents.flatMap(({ codes: share, dates, fractions, distinct, length, filled }, at) =>
-      found[at] === undefined && filled > 1 && share >= 0.9 && dates < 0.2 && fractions < 0.2 && length >= 3.5
+      found[at] === undefined &&
+      !identifies(at) &&
+      filled > 1 &&
+      share >= 0.9 &&
+      dates < 0.2 &&
+      fractions < 0.2 &&
+      length >= 3.5
         ? [{ at, own: filled * distinct, distinct }]
         : [],
     );
@@ -336,9 +357,10 @@ export const rolesOf = (
     give(
       'number',
       free(
-        ({ codes, numbered, distinct, fractions, amounts, serial }) =>
-          (codes >= 0.6 && distinct >= 0.8 && fractions < 0.3 && !serial) ||
-          (numbered >= 0.9 && distinct >= 0.95 && amounts < 0.3),
+        ({ codes, numbered, distinct, fractions, amounts, serial }, at) =>
+          !identifies(at) &&
+          ((codes >= 0.6 && distinct >= 0.8 && fractions < 0.3 && !serial) ||
+            (numbered >= 0.9 && distinct >= 0.95 && amounts < 0.3)),
       ),
     );
   return found;

@@ -414,6 +414,15 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
               `The list does not say plainly whether it is of customers or of suppliers; it is read as ${whose.kind}.`,
             ),
           ]),
+      ...(items.length > 0 &&
+      items.every(({ contactCode, contactName }) => contactCode === null && contactName === null)
+        ? [
+            problem(
+              'list.nobody',
+              `Nothing in ${asked.name} says whose these documents are. Give it a column with the ${whose.kind === 'customers' ? 'customer' : 'supplier'} of each, or choose them at the rows.`,
+            ),
+          ]
+        : []),
       ...rowDoubts(list, sorted, guessed),
       ...totalDoubts(items, printed, sorted.grand),
       ...currencyDoubts(items, sorted, signs),

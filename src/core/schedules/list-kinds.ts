@@ -78,7 +78,9 @@ export const kindsOf = (
     const byPrefix = key.startsWith(UNLETTERED);
     // Suppliers number as they like: where no amount has a sign, how a number begins says nothing. Neither does it against the sign.
     const says = !byPrefix || (own.some(against) ? true : !signed && whose === 'customers');
-    const word = kindIn(key.replace(/^#/, ''));
+    const words = key.replace(/^#/, '');
+    // "FT A/101": behind the word stand the letters of a series.
+    const word = kindIn(words) ?? (byPrefix ? kindIn(words.split(' ', 1)[0] ?? '') : undefined);
     // Letters that are of invoices elsewhere are not, where all that they begin counts against invoices.
     const told = byPrefix && word === 'invoice' && key !== commonest?.[0] && own.every(against) ? undefined : word;
     const named = says || told === undefined || !AGAINST.has(told) ? told : undefined;

@@ -88,6 +88,10 @@ const NIL_WORDS = lexicon(
 /** A text where an amount should stand, such as "see note": nobody knows what is open. */
 const isRemark = (text: string): boolean => /\p{L}{2}/u.test(text) && !/\d/.test(text) && !NIL_WORDS.is(folded(text));
 
+const NONE: ReadonlySet<string> = new Set();
+const isCarried = (row: Row): boolean => row.some((cell) => CARRIED.in(folded(textOf(cell))) !== undefined);
+const isTotal = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED.in(folded(text)) !== undefined;
+
 export const printedRow = (list: ListTable, row: Row, number: number, digits: number): PrintedRow => {
   const texts: Partial<Record<Role, string>> = {};
   const amounts: Partial<Record<AmountRole, Minor>> = {};
@@ -150,7 +154,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     if (code !== undefined && code !== null) [texts.contactCode, texts.contactName] = [code, name ?? ''];
   }
   const moved = amounts.open ?? amounts.debit ?? amounts.credit;
-  const carriedIn = row.some((cell) => BALANCE_WORDS.is(folded(textOf(cell))));
+  const carriedIn = row.some((cell) => BALANCE_WORDS.is(folded(textOf(cell))) || isTotal(textOf(cell)));
   const before = list.running === undefined || moved !== undefined || !carriedIn ? undefined : read(list.running, side);
   return {
     row: number,
@@ -167,10 +171,6 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     due: dayIn(list, texts.due ?? ''),
   };
 };
-
-const NONE: ReadonlySet<string> = new Set();
-const isCarried = (row: Row): boolean => row.some((cell) => CARRIED.in(folded(textOf(cell))) !== undefined);
-const isTotal = (text: string): boolean => totalWords(text, NONE) > 0 || CARRIED.in(folded(text)) !== undefined;
 
 /** What is printed on every page, but for its number. */
 const plainTitle = (row: Row): string => folded(row.map(textOf).join(' ').replace(/\d+/g, ' '));

@@ -214,13 +214,18 @@ export const listTable = (table: Table, asAt?: string, naming: Naming = best): L
   const body = rows
     .slice(from, from + SAMPLE)
     .filter((row) => row.filter((cell) => textOf(cell) !== '').length > 1 && !isRule(row));
-  const contents = names.map((name, at) =>
-    contentOf(
+  const dated = body.filter((row) => row.some((cell) => isDay(textOf(cell))));
+  const contents = names.map((name, at) => {
+    const content = contentOf(
       column(body, 0, at).filter(
         (text) => text !== name && text !== textOf(rows[from - 1]?.[at]) && totalWords(text, NONE) === 0,
       ),
-    ),
-  );
+    );
+    // What stands where the days do, in rows without a day, is of another kind: "Balance of 70010".
+    return content.dates === 0 || dated.length < 2
+      ? content
+      : { ...content, dates: Math.max(content.dates, contentOf(column(dated, 0, at)).dates) };
+  });
   // Rows of one cell between the documents say whose those below are.
   const grouped = rows.slice(top.at + 1, top.at + 1 + SAMPLE).some((row) => contactIn(row.map(textOf)) !== undefined);
   const { roles, running, inCurrency } = settled(

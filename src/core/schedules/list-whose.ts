@@ -4,7 +4,8 @@ import { lexicon } from '../words/lexicon';
 import { PAGE } from '../words/paper-words';
 import type { Role } from './list-columns';
 import type { ListTable } from './list-table';
-import { CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
+import { isDay } from './list-days';
+import { COLUMN_WORDS, CUSTOMERS, SUPPLIERS, TAX_NUMBER_WORDS } from './list-words';
 
 /** Whose the rows of a list are: by their own cells, by a row above them, or by a line above the whole list. */
 
@@ -124,6 +125,29 @@ const isAboveHeaders = ({ rows, header, height }: ListTable): boolean => {
   );
 };
 
+/** A label and what stands behind it, in its own cell or in the next one: "Customer:", "Alder Boats". */
+const labelled = (list: ListTable, is: (label: string) => boolean): string | undefined => {
+  for (const row of list.rows.slice(0, Math.max(0, list.header - list.height + 1)).toReversed()) {
+    const texts = row.map(textOf).filter((text) => text !== '');
+    const at = texts.findIndex((text) => is(folded(text.split(/[:：]/, 1)[0] ?? '')));
+    const found = at < 0 ? undefined : texts[at]?.replace(/^[^:：]*[:：]?\s*/u, '') || texts[at + 1];
+    if (found !== undefined && found !== '') return found;
+  }
+  return undefined;
+};
+
+/** Whose all of the list is, as its titles say it: a statement of one account. */
+const contactTitled = (list: ListTable): Contact | undefined => {
+  const named = labelled(
+    list,
+    (label) =>
+      COLUMN_WORDS.contactName.is(label) && [CUSTOMERS, SUPPLIERS].some((list) => list.in(label) !== undefined),
+  );
+  if (named === undefined || !hasLetters(named) || isDay(named)) return undefined;
+  const { code = null, name = null } = contactIn([named]) ?? {};
+  return { code: code ?? labelled(list, (label) => COLUMN_WORDS.contactCode.is(label)) ?? null, name };
+};
+
 /** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
 export const contactAbove = (list: ListTable): Contact | undefined => {
   const texts = (list.rows[list.header - list.height] ?? []).map(textOf);
@@ -135,7 +159,11 @@ export const contactAbove = (list: ListTable): Contact | undefined => {
     list.rows
       .slice(list.header + 1)
       .some((row) => textOf(row.find((cell) => textOf(cell) !== '')).split(/[:：]/)[0] === label);
-  return ((named || again()) && behind !== undefined) || isAboveHeaders(list) ? contactIn(texts) : undefined;
+  if (((named || again()) && behind !== undefined) || isAboveHeaders(list)) {
+    const found = contactIn(texts);
+    if (found !== undefined) return found;
+  }
+  return contactTitled(list);
 };
 
 /** Whose a row is by its own cells; an empty one goes on with what stood above it. */

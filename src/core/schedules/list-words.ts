@@ -255,7 +255,7 @@ export const INVOICE_WORDS = lexicon(
 );
 export const CREDIT_WORDS = lexicon(
   'корректировка, корректировочный счет, возврат, коригування, повернення, кредитно известие, odobrenje, kreditine saskaita, kreditrekins, kreditreikningur, זיכוי, חשבונית זיכוי, اشعار دائن, 대변표',
-  'c, g, cm, rect, rectif, kfs, kfz, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
+  'iad, ko, c, g, cm, rect, rectif, kfs, kfz, πτ, πις, πιστ, πιστωτικο, πιστωτικο τιμολογιο, πιστ τιμ, iade, iade faturasi, 赤伝, 返品, 値引, 贷项, storno*, hyvityslasku, hyvitys, hl, kreditnota, krediitarve, jovairo szamla, stornovana',
   'credit note, credit, credit memo, cn, cr, crn, sc, pc, scr, pcr, scn, pcn, gutschrift, gs, gu, rechnungskorrektur, rk, storno, avoir, av, avo, note de credit, nc, abono, ab, abn, rectificativa, nota de credito, nota de abono, nota credito, nota di credito, ndc, creditnota, creditfactuur, cf, korekta, kor, fvk, fk, fkv, kfv, zks, dobropis, db, dob, opravny doklad, jovairo, jovairas, js, kreditfaktura, kreditnota, kf, kn, kr, kre, hyvityslasku, hl, hyvitys, nota de creditare, storno, πιστωτικο, iade, iade faturasi, refund invoice',
 );
 export const PAYMENT_WORDS = lexicon(

@@ -62,6 +62,12 @@ describe('lists of open items', () => {
     expect(read(list('Items', '100.00'), { kind: 'suppliers' }).items[0]?.open).toBe(-10_000n);
     expect(codes(read(list('Items', '100.00')))).toContain('list.whose');
   });
+  it('say so where nobody is named', () => {
+    const list = (above: string) =>
+      `${above}\nInvoice no,Date,Due date,Open\nA1,01/07/2026,31/07/2026,60.00\nA2,13/07/2026,31/07/2026,40.00\n`;
+    expect(codes(read(list('Customers 31.07.2026')))).toEqual(['list.nobody']);
+    expect(codes(read(list('Customer:,Ardmore')))).toEqual([]);
+  });
   it('have a due day by the terms where they print no other', () => {
     const { items } = read(
       'Customers\nCode,Name,No,Date,Terms days,Open\nK1,Ard,A1,2026-07-31,30,5.00\nK1,Ard,A2,2026-07-31,,5.00\n',

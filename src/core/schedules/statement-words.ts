@@ -17,7 +17,7 @@ export const BALANCE = lexicon(
   '残高, 差引残高, 余额, balance, running balance, bokfort saldo, bogfort saldo, ledger balance, booked balance, gebuchter saldo, account balance, saldo, kontostand, saldo nach buchung, solde, saldo contable, saldo contabile, saldo disponibile, saldo po transakcji, saldo po operacji, zustatek, egyenleg, saldo, sold, υπολοιπο, bakiye',
 );
 export const ACCOUNT = lexicon(
-  'rachunku, nr rachunku, konta, uctu, cisla uctu, szamla, szamlaszam, tilin, contului, λογαριασμου, hesap, *konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
+  '口座番号, 口座, 账号, 계좌번호, rachunku, nr rachunku, konta, uctu, cisla uctu, szamla, szamlaszam, tilin, contului, λογαριασμου, hesap, *konto, *kontonr, *kontonummer, card, card no, card number, kort, kortnr, karte, kartennummer, carte, n carte, tarjeta, carta, kaart, kaartnummer, karta, nr karty',
   'account, account number, account no, acct, acct no, acct number, a c, a c no, a c number, iban, konto, kontonummer, compte, n compte, cuenta, conto, conta, rekening, rekeningnummer, rachunek, nr rachunku, cislo uctu, ucet, szamlaszam, tili, tilinumero, cont, λογαριασμος, hesap no, auftragskonto',
 );
 export const OPENING = lexicon(

@@ -1,8 +1,9 @@
 import { readDate } from '../base/dates';
 import { folded } from '../base/folded';
-import { type Cell, type Table, textOf } from '../base/table';
+import { type Cell, type Row, type Table, textOf } from '../base/table';
 import { datesIn } from '../papers/dates-in';
 import { monthOf } from '../words/months';
+import { DATE_LIKE, isDay } from './list-days';
 
 /** "1 Mar", "01.03.", "3/1": a day that leaves its year to the title. */
 const NUMERIC = /^(\d{1,2})([./-])(\d{1,2})\2?$/;
@@ -51,6 +52,11 @@ const yearsAlone = (rows: Table['rows']): readonly (string | undefined)[] => {
  */
 export const withYears = (table: Table): Table => {
   const width = table.rows.reduce((widest, row) => Math.max(widest, row.length), 0);
+  const isWhole = (row: Row): boolean => row.some((cell) => DATE_LIKE.test(textOf(cell)) && isDay(textOf(cell)));
+  const short = (row: Row): boolean => row.some((cell) => dayIn(cell) !== undefined);
+  // Beside days with their years, "8.25" is an amount.
+  const whole = table.rows.filter((row) => short(row) && isWhole(row)).length;
+  if (whole * 2 > table.rows.filter(short).length) return table;
   const columns = Array.from({ length: width }, (_, at) => at).filter((at) => {
     const cells = table.rows.map((row) => row[at]);
     // Titles and the header stand in the column too, above the first day, and remarks between the days.
