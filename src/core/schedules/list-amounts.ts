@@ -5,7 +5,7 @@ import { type Row, textOf } from '../base/table';
 import { isCurrency } from '../money/currency';
 import { type Beside, datedIn, mostly, place, spareIn } from './list-beside';
 import { MONEY, type Role, inCurrencyOf, isOpen } from './list-columns';
-import { PAID_WORDS } from './list-words';
+import { PAID_WORDS, isAside } from './list-words';
 
 /** Which columns of amounts are of what: of what a document came to, what is left of it, its age, its tax, another currency. */
 
@@ -153,10 +153,17 @@ export const tellAges = (beside: Beside): void => {
   const { roles, names, sample, units } = beside;
   const spare = spareIn(beside);
   const known = roles.flatMap((role, column) => (role === 'age' ? [column] : []));
-  const named = place(beside, 'open') >= 0 ? place(beside, 'open') : place(beside, 'original');
-  const sums = (named >= 0 ? [named] : known.length > 0 ? spare : []).flatMap((total) =>
-    [known, [...known, ...spare.filter((column) => column !== total)]].map((ages) => ({ total, ages })),
-  );
+  const [open, original] = [place(beside, 'open'), place(beside, 'original')];
+  const named = open >= 0 ? open : original;
+  // A column that is open by nothing but its place may be one of several that the whole comes to: months by their names.
+  const guessed = open >= 0 && original >= 0 && !isOpen(names[open] ?? '');
+  const months = guessed ? [...known, ...spare, open].filter((column) => !isAside(folded(names[column] ?? ''))) : [];
+  const sums = [
+    ...(named >= 0 ? [named] : known.length > 0 ? spare : []).flatMap((total) =>
+      [known, [...known, ...spare.filter((column) => column !== total)]].map((ages) => ({ total, ages })),
+    ),
+    ...(months.length > 2 ? [{ total: original, ages: months }] : []),
+  ];
   const adds = sums.find(({ total, ages }) => {
     if (ages.length < 2) return false;
     const filled = sample.filter((row) => (units(row, total) ?? 0n) !== 0n);
@@ -341,7 +348,7 @@ export const tellRunning = (beside: Beside): number | undefined => {
 export const tellOpen = (beside: Beside, running: number | undefined): void => {
   const { roles, names, units } = beside;
   const dated = datedIn(beside);
-  const free = spareIn(beside).filter((column) => column !== running);
+  const free = spareIn(beside).filter((column) => column !== running && !isAside(folded(names[column] ?? '')));
   const [open, original] = [place(beside, 'open'), place(beside, 'original')];
   const named = isOpen(names[open] ?? '');
   if (open < 0) return;

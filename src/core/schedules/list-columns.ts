@@ -6,7 +6,6 @@ import { COMPACT, isDay } from './list-days';
 import {
   AGE_COLUMN,
   AGE_MONTHS,
-  ASIDE_WORDS,
   BALANCE_SIDES,
   COLUMN_WORDS,
   CUSTOMERS,
@@ -24,6 +23,7 @@ import {
   SUPPLIERS,
   TAX_NUMBER_WORDS,
   VOUCHER_WORDS,
+  isAside,
   isKindWord,
 } from './list-words';
 
@@ -178,7 +178,7 @@ const named = (text: string, role: Role): number => {
   if (isTheirs(words) && (role === 'reference' || role === 'contactName' || role === 'contactCode'))
     return role === 'reference' ? 3 : 0;
   // Nothing is open of a limit.
-  if ((role === 'original' || role === 'open') && ASIDE_WORDS.is(words)) return 0;
+  if ((role === 'original' || role === 'open') && isAside(words)) return 0;
   // "Debit amount" is a debit first.
   if ((role === 'original' || role === 'open') && SIDES.some((side) => COLUMN_WORDS[side].in(words) !== undefined))
     return 0.5;
@@ -318,7 +318,10 @@ export const rolesOf = (
   );
   // One column of amounts is what is open; of two, what is open is never the larger one, and stands last.
   if (!taken.has('open') && !taken.has('age') && !(taken.has('debit') && taken.has('credit'))) {
-    const fractioned = free(({ fractions, amounts: share }) => fractions >= 0.6 && share >= 0.8);
+    const fractioned = free(
+      ({ fractions, amounts: share }, at) =>
+        fractions >= 0.6 && share >= 0.8 && !(taken.has('original') && isAside(folded(names[at] ?? ''))),
+    );
     // Whole amounts are some where their column is called by a currency.
     const amounts =
       fractioned >= 0

@@ -3,7 +3,7 @@ import { type Row, textOf } from '../base/table';
 import { type Beside, datedIn, mostly, place } from './list-beside';
 import { contentOf } from './list-columns';
 import { contactIn, hasCodes } from './list-whose';
-import { COLUMN_WORDS, PHONE_WORDS, RATE_WORDS, TAX_NUMBER_WORDS, isKindWord } from './list-words';
+import { COLUMN_WORDS, OTHER_CODES, PHONE_WORDS, RATE_WORDS, TAX_NUMBER_WORDS, isKindWord } from './list-words';
 
 /** Which columns say whose a document is, of what kind, and of which days. */
 
@@ -139,7 +139,11 @@ export const tellCodes = (beside: Beside, running: number | undefined): void => 
   const code = contents.findIndex((_, column) => {
     if (roles[column] !== undefined || inCurrency.has(column) || column === running) return false;
     const called = folded(names[column] ?? '');
-    if (TAX_NUMBER_WORDS.is(called) || [PHONE_WORDS, RATE_WORDS].some((list) => list.in(called) !== undefined))
+    if (
+      TAX_NUMBER_WORDS.is(called) ||
+      OTHER_CODES.is(called) ||
+      [PHONE_WORDS, RATE_WORDS].some((list) => list.in(called) !== undefined)
+    )
       return false;
     if (names[column]?.includes('%') === true) return false;
     const { marks, codes, fractions, dates, filled, length } = contentOf(dated.map((row) => textOf(row[column])));

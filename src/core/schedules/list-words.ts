@@ -158,7 +158,26 @@ export const POSTED_WORDS = lexicon(
 
 /** Columns of amounts that a list may have beside what is open, and of which nothing is open. */
 export const ASIDE_WORDS = lexicon(
+  'kreditmaks, kreditmaksimum, kreditgrense, kreditgrans, luottoraja, limite de credito, limite credito, kredietlimiet, limit kredytowy, uverovy limit, hitelkeret, limita de credit, kredi limiti, past due, forfalden, forfallet, forfallen, eraantynyt, vencido, scaduto, echu, vervallen, przeterminowane, po splatnosti, lejart',
   'overdue, limit, credit limit, turnover, sales, purchases, budget, tax, vat, gst, discount, cash discount, net, interest, charges, last payment, price, quantity, hours, days, uberfallig, kreditlimit, umsatz, steuer, mwst, ust, skonto, netto, zinsen, plafond, encours autorise, chiffre d affaires, tva, escompte, ht, limite, ventas, iva, descuento, neto, fido, fatturato, sconto, imponibile, omzet, btw, korting, obrot, podatek, limit kupiecki, obrat, dph, forgalom, afa, moms, omsattning, omsetning, omsaetning, alv, myynti, cifra de afaceri, cota tva, ciro, kdv',
+);
+
+/** In front of what is a part of the amount before it. */
+const OF_WHICH = lexicon(
+  'of which, thereof, davon, darunter, dont, de los cuales, de los que, di cui, dos quais, waarvan, w tym, z toho, ebbol, varav, heraf, herav, hvorav, josta, din care, bundan',
+);
+
+/** Whether a column's name (folded) says that nothing of what stands in it is open by itself. */
+export const isAside = (words: string): boolean => {
+  const part = OF_WHICH.in(words);
+  return (
+    ASIDE_WORDS.is(words) || DISCOUNT_WORDS.in(words) !== undefined || (part !== undefined && words.startsWith(part))
+  );
+};
+
+/** Columns of codes that stand for something else than somebody. */
+export const OTHER_CODES = lexicon(
+  'contract, contract no, project, project no, job, job no, site, cost centre, cost center, department, dept, division, region, area, rep, sales rep, salesperson, branch, vertrag, vertragsnr, projekt, projektnr, kostenstelle, abteilung, filiale, vertreter, gebiet, contrat, projet, chantier, affaire, agence, contrato, proyecto, obra, delegacion, contratto, progetto, commessa, cantiere, filiale, projeto, umowa, smlouva, zakazka, stredisko, szerzodes, avtal, kontrakt, prosjekt, avdeling, avdelning, afdeling, sopimus, projekti, santiye, proje',
 );
 
 /** Columns of the day until which less is paid: no document is due on it. */
