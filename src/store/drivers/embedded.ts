@@ -11,6 +11,10 @@ interface Prepared {
   readonly columns: readonly { readonly name: string; readonly type: number }[];
 }
 
+const encoder = new TextEncoder();
+/** Characters from which a text is long. */
+const LONG = 10_000;
+
 /** Statements kept; there are as many as the store has, and a few more. */
 const MOST_PREPARED = 400;
 
@@ -129,7 +133,10 @@ const prepared = (pg: PGlite): ((transaction: Transaction) => Queryable) => {
         // Bytes go as they are: as text they would take ten times as long.
         if (value instanceof Uint8Array) return value;
         const write = pg.serializers[parameters[at] ?? 0];
-        return write === undefined ? (value as { toString: () => string }).toString() : write(value);
+        const text = write === undefined ? (value as { toString: () => string }).toString() : write(value);
+        // A long text, that of an array of many rows, is turned into bytes at once, not piece by piece.
+        const long = typeof text === 'string' && text.length > LONG && parameters[at] === types.TEXT;
+        return long ? encoder.encode(text) : text;
       });
       const told = await send(serialize.bind({ statement: name, values }), serialize.execute({}));
       return told
