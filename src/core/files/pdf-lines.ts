@@ -1,20 +1,8 @@
 import type { Place, Row } from '../base/table';
 import { oneLine } from './clean';
-
-/** A piece of text on a page: where it begins and ends, how high it stands (from the bottom) and how large it is, in points. */
-export interface Piece {
-  readonly text: string;
-  readonly from: number;
-  readonly to: number;
-  readonly y: number;
-  readonly size: number;
-}
-
-/** Pieces on one line, from left to right; those that stand near each other put together, and each as it is printed. */
-interface Line extends Place {
-  readonly pieces: readonly Piece[];
-  readonly single: readonly Piece[];
-}
+import { type Column, type Line, type Piece, columnFor, isAmount, isFigure } from './pdf-pieces';
+import { splitAt, stretchOf, widthOf, withoutBlank } from './pdf-widths';
+import { wrapped } from './pdf-wrapped';
 
 /** Pieces that stand this near, as a share of their size, are one text; nearer ones mostly come as one already. */
 const NEAR = 0.62;
@@ -33,26 +21,38 @@ const linesOf = (pieces: readonly Piece[], page: number): readonly Line[] => {
   }
   return lines.map(({ y, pieces: own }) => {
     const single = own.sort((a, b) => a.from - b.from);
-    return { page, y, pieces: joined(single), single };
+    const blank = blankIn(single);
+    return {
+      page,
+      y,
+      pieces: joined(single, (last, piece) => (besideAmount(last, piece) ? blank : NEAR)),
+      single,
+      blank,
+    };
   });
 };
 
-/** Pieces that stand near each other as one, but where `isApart` parts them. */
-const joined = (
-  pieces: readonly Piece[],
-  isApart: (last: Piece, piece: Piece) => boolean = besideAmount,
-): readonly Piece[] => {
+/** Words of a line that tell whether all letters are of one width, and by how much their widths may differ for that. */
+const [FEWEST_WORDS, FEWEST_LETTERED, ONE_WIDTH] = [3, 2, 1.01];
+
+/** The share of the size of a letter that a blank takes on a line: in letters of one width it is as wide as they are. */
+const blankIn = (pieces: readonly Piece[]): number => {
+  const words = pieces.filter(({ text }) => text.trim().length > 1);
+  const widths = words.map(({ text, from, to, size }) => (to - from) / (text.length * size)).sort((a, b) => a - b);
+  const [least = 0, most = 0] = [widths[0], widths.at(-1)];
+  const lettered = words.filter(({ text }) => /\p{L}/u.test(text)).length;
+  return words.length >= FEWEST_WORDS && lettered >= FEWEST_LETTERED && most <= least * ONE_WIDTH
+    ? Math.max(BLANK, most * 1.1)
+    : BLANK;
+};
+
+/** Pieces that stand near each other as one: no further, as a share of their size, than what parts two of them. */
+const joined = (pieces: readonly Piece[], most: (last: Piece, piece: Piece) => number): readonly Piece[] => {
   const made: Piece[] = [];
   for (const piece of pieces) {
     const last = made.at(-1);
     const gap = last === undefined ? Infinity : piece.from - last.to;
-    if (
-      last === undefined ||
-      gap > last.size * NEAR ||
-      isBar(piece) ||
-      isBar(last) ||
-      (gap > last.size * BLANK && isApart(last, piece))
-    )
+    if (last === undefined || gap > last.size * Math.min(NEAR, most(last, piece)) || isBar(piece) || isBar(last))
       made.push(piece);
     else
       made[made.length - 1] = {
@@ -66,18 +66,87 @@ const joined = (
 
 const isBar = ({ text }: Piece): boolean => /^[|│¦]$/.test(text.trim());
 
-const FIGURE =
-  /^[-+(\u2212]?[^\d\p{L}]{0,3}\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*(?:[.,]\d{1,4})?[-)]?(?:\s?[\p{L}\p{Sc}%]{1,4})?$/u;
-const isFigure = ({ text }: Piece): boolean =>
-  text.length <= 40 && FIGURE.test(text.trim()) && /[.,' \u00a0]\d|\d{4}/.test(text);
-
-/** An amount by its own looks; a sign, a side or a currency's mark may stand beside it and is of it. */
-const AMOUNT = /^[-+(\u2212]?\d{1,3}(?:[.,' \u00a0\u2009\u202f]?\d{3})*[.,]\d{2}[-)]?$/u;
+/** A sign, a side or a currency's mark beside an amount is of it. */
 const OF_AMOUNT = /^(?:[\p{Sc}+\-\u2212()%*]{1,2}|\p{L}{1,3}\.?)$/u;
 const besideAmount = (last: Piece, piece: Piece): boolean => {
   const [before, behind] = [last.text.trim(), piece.text.trim()];
-  return (AMOUNT.test(before) && !OF_AMOUNT.test(behind)) || (AMOUNT.test(behind) && !OF_AMOUNT.test(before));
+  return (isAmount(last) && !OF_AMOUNT.test(behind)) || (isAmount(piece) && !OF_AMOUNT.test(before));
 };
+
+/** Texts that begin this near to each other, in points, begin at one place. */
+const ALIGNED = 0.6;
+/** A column is told by where its texts begin in so many lines of the table, and so large a share of them. */
+const [FEWEST_ALIGNED, SHARE_ALIGNED] = [3, 0.1];
+/** A day behind other words is mostly in a column of its own. */
+const DAY_BEHIND = /\s\d{1,4}[./-]\d{1,2}[./-]\d{1,4}$/;
+/** So few lines of the table may have a text across the beginning of a column. */
+const MOST_ACROSS = 0.01;
+
+const crosses = (piece: Piece, place: number): boolean => piece.from < place - ALIGNED && piece.to > place + ALIGNED;
+
+/**
+ * Where columns begin, however near they stand to the ones before: texts of many lines begin there, each behind more than a blank, and no
+ * text of the table crosses the place, but for two texts that come as one.
+ */
+const startsOf = (lines: readonly Line[], stretch: number): readonly number[] => {
+  const table = lines.filter(({ pieces }) => pieces.length > 1 && pieces.some(isFigure));
+  const begins = table
+    .flatMap(({ single, blank }) =>
+      single.flatMap((piece, at) => {
+        const before = single[at - 1];
+        const apart = before === undefined || piece.from - before.to > piece.size * blank;
+        const day = DAY_BEHIND.exec(piece.text)?.[0].trim();
+        const behind = day === undefined ? [] : [{ from: piece.to - widthOf(day, piece.size, stretch), apart: true }];
+        return [{ from: piece.from, apart }, ...behind];
+      }),
+    )
+    .sort((a, b) => a.from - b.from);
+  const places: { from: number; count: number; apart: boolean }[] = [];
+  for (const { from, apart } of begins) {
+    const last = places.at(-1);
+    if (last !== undefined && from - last.from <= ALIGNED) {
+      last.count += 1;
+      last.apart &&= apart;
+    } else places.push({ from, count: 1, apart });
+  }
+  const fewest = Math.max(FEWEST_ALIGNED, table.length * SHARE_ALIGNED);
+  const across = ({ from }: { readonly from: number }): number =>
+    table.filter(({ single }) =>
+      single.some((piece) => crosses(piece, from) && splitAt(piece, from, stretch) === undefined),
+    ).length;
+  return places
+    .filter((place) => place.apart && place.count >= fewest && across(place) <= table.length * MOST_ACROSS)
+    .map(({ from }) => from);
+};
+
+/** Lines with what begins at the start of a column parted from what stands before it. */
+const partedAt = (lines: readonly Line[], starts: readonly number[], stretch: number): readonly Line[] =>
+  lines.map((line) => {
+    // A title may run across all columns.
+    const listed = line.pieces.length > 1;
+    const single = !listed
+      ? line.single
+      : line.single.flatMap((piece) => {
+          const parts: Piece[] = [];
+          let rest = piece;
+          for (const start of starts) {
+            const split = crosses(rest, start) ? splitAt(rest, start, stretch) : undefined;
+            if (split === undefined) continue;
+            parts.push(split[0]);
+            rest = split[1];
+          }
+          return [...parts, rest];
+        });
+    const begins = (piece: Piece, last: Piece): boolean =>
+      starts.some((start) => Math.abs(piece.from - start) <= ALIGNED && last.to <= start + ALIGNED);
+    return {
+      ...line,
+      single,
+      pieces: joined(single, (last, piece) =>
+        begins(piece, last) ? 0 : besideAmount(last, piece) ? line.blank : NEAR,
+      ),
+    };
+  });
 
 /** A line without figures, as titles are: what stands in another column is a text of its own. */
 const byColumns = (line: Line, columns: readonly Column[]): Line =>
@@ -85,19 +154,16 @@ const byColumns = (line: Line, columns: readonly Column[]): Line =>
     ? line
     : {
         ...line,
-        pieces: joined(line.single, (last, piece) => columnFor(last, columns) !== columnFor(piece, columns)),
+        pieces: joined(line.single, (last, piece) =>
+          columnFor(last, columns) === columnFor(piece, columns) ? NEAR : line.blank,
+        ),
       };
-
-interface Column {
-  readonly from: number;
-  readonly to: number;
-}
 
 /** Texts on a line of a list without figures, and lines of such a list. */
 const [FEWEST_CELLS, FEWEST_LINES] = [3, 3];
 
 /** Columns by what no line of figures fills; a line or two may hang over. */
-const columnsOf = (lines: readonly Line[]): readonly Column[] => {
+const columnsOf = (lines: readonly Line[], starts: readonly number[]): readonly Column[] => {
   const withFigures = lines.filter(({ pieces }) => pieces.length > 1 && pieces.some(isFigure));
   // A list without a figure, as of contacts, is told by its lines of several texts.
   const listed = withFigures.length > 0 ? [] : lines.filter(({ pieces }) => pieces.length >= FEWEST_CELLS);
@@ -110,26 +176,14 @@ const columnsOf = (lines: readonly Line[]): readonly Column[] => {
         filled[at] = (filled[at] ?? 0) + 1;
   const few = Math.floor(figures.length * 0.01);
   const columns: { from: number; to: number }[] = [];
+  const begins = new Set(starts.map(Math.floor));
   filled.forEach((count, at) => {
     if (count <= few) return;
     const last = columns.at(-1);
-    if (last !== undefined && at - last.to <= 1) last.to = at + 1;
+    if (last !== undefined && at - last.to <= 1 && !begins.has(at)) last.to = at + 1;
     else columns.push({ from: at, to: at + 1 });
   });
   return columns;
-};
-
-const overlap = (piece: Piece, column: Column): number =>
-  Math.min(piece.to, column.to) - Math.max(piece.from, column.from);
-
-/** The column in which most of a piece stands, else the nearest one. */
-const columnFor = (piece: Piece, columns: readonly Column[]): number => {
-  let best = 0;
-  columns.forEach((column, at) => {
-    const other = columns[best];
-    if (other !== undefined && overlap(piece, column) > overlap(piece, other)) best = at;
-  });
-  return best;
 };
 
 /** Lines with bars between their cells, as programs print tables in letters of one width. */
@@ -159,81 +213,6 @@ const cellsBetweenBars = ({ pieces }: Line): Row => {
   return cells;
 };
 
-/** Rows of a table of which a cell is higher than one line: what stands above or below goes to the row that it is nearest to. */
-const wrapped = (lines: readonly Line[], columns: readonly Column[]): readonly Line[] => {
-  const anchors = lines.flatMap(({ pieces }, at) => (pieces.length > 1 && pieces.some(isFigure) ? [at] : []));
-  const gaps = anchors.flatMap((at, place) => {
-    const before = lines[anchors[place - 1] ?? -1];
-    const own = lines[at];
-    return before === undefined || own === undefined ? [] : [before.y - own.y];
-  });
-  const usual = [...gaps].sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
-  if (usual <= 0) return lines;
-  const isAnchor = new Set(anchors);
-  /** A line of text in one column only, with that column. */
-  const loose = (at: number): number | undefined => {
-    const line = lines[at];
-    if (line === undefined || isAnchor.has(at) || line.pieces.some(isFigure)) return undefined;
-    const into = new Set(line.pieces.map((piece) => columnFor(piece, columns)));
-    return into.size === 1 ? [...into][0] : undefined;
-  };
-  const added = new Map<number, Line[]>();
-  const gone = new Set<number>();
-  // Rows without a name of their own come first: what stands around them is theirs.
-  for (const [at, nameless] of [
-    ...anchors.map((one) => [one, true] as const),
-    ...anchors.map((one) => [one, false] as const),
-  ]) {
-    const line = lines[at];
-    if (line === undefined || added.has(at)) continue;
-    const away = (other: number): number => Math.abs((lines[other]?.y ?? Infinity) - line.y);
-    const near = (other: number): boolean =>
-      !gone.has(other) && loose(other) !== undefined && away(other) < usual * 0.75;
-    const size = line.pieces[0]?.size ?? 10;
-    const take = (other: number): void => {
-      const own = lines[other];
-      if (own === undefined) return;
-      added.set(at, [...(added.get(at) ?? []), own]);
-      gone.add(other);
-    };
-    const [above, below] = [near(at - 1) ? loose(at - 1) : undefined, near(at + 1) ? loose(at + 1) : undefined];
-    const isEmpty = (column: number): boolean => !line.pieces.some((piece) => columnFor(piece, columns) === column);
-    // Text in the middle of a high cell has lines above and below it, at the same distance; else a name goes on underneath.
-    const around = above !== undefined && above === below;
-    if (nameless && around && isEmpty(above)) {
-      take(at - 1);
-      take(at + 1);
-    } else if (nameless) continue;
-    else if (
-      around &&
-      Math.max(away(at - 1), away(at + 1)) <= size * 1.45 &&
-      Math.abs(away(at - 1) - away(at + 1)) < size * 0.2
-    ) {
-      take(at - 1);
-      take(at + 1);
-    } else if (below !== undefined && !isEmpty(below) && away(at + 1) <= size * 1.45) take(at + 1);
-  }
-  return lines.flatMap((line, at): Line[] => {
-    if (gone.has(at)) return [];
-    const more = added.get(at);
-    if (more === undefined) return [line];
-    const pieces = [...line.pieces];
-    for (const extra of [...more].sort((a, b) => a.y - b.y).reverse())
-      for (const piece of extra.pieces) {
-        const column = columnFor(piece, columns);
-        const place = pieces.findIndex((one) => columnFor(one, columns) === column);
-        const own = pieces[place];
-        if (own === undefined) pieces.push(piece);
-        else
-          pieces[place] = {
-            ...own,
-            text: extra.y > line.y ? `${piece.text} ${own.text}` : `${own.text} ${piece.text}`,
-          };
-      }
-    return [{ ...line, pieces: pieces.sort((a, b) => a.from - b.from) }];
-  });
-};
-
 /** The rows of printed pages, each with where it stands. */
 export interface PrintedRows {
   readonly rows: readonly Row[];
@@ -245,38 +224,34 @@ export interface PrintedRows {
  * gaps that all lines with figures leave.
  */
 export const rowsOfPages = (pages: readonly (readonly Piece[])[]): PrintedRows => {
-  const all = pages.map((pieces, at) => linesOf(pieces, at + 1));
+  const stretch = stretchOf(pages.flat());
+  const near = pages.map((pieces, at) => linesOf(pieces.map((piece) => withoutBlank(piece, stretch)), at + 1)); // prettier-ignore
+  const starts = startsOf(near.flat(), stretch);
+  const all = near.map((lines) => partedAt(lines, starts, stretch));
   const made = (lines: readonly Line[], cells: (line: Line) => Row): PrintedRows => ({
     rows: lines.map(cells),
     places: lines.map(({ page, y }) => ({ page, y })),
   });
   if (barred(all.flat())) return made(all.flat(), cellsBetweenBars);
-  const columns = columnsOf(all.flat());
-  if (columns.length === 0) return made(all.flat(), ({ pieces }) => pieces.map(({ text }) => oneLine(text)));
-  return made(
-    all.flatMap((lines) =>
-      wrapped(
-        lines.map((line) => byColumns(line, columns)),
-        columns,
-      ),
-    ),
-    ({ pieces }) => {
-      const cells = columns.map(() => '');
-      let last = -1;
-      for (const piece of pieces) {
-        const nearest = columnFor(piece, columns);
-        // Figures are set to the right, and a title over them may begin before them: of two beside one column, the second is the next one's.
-        const isNext = nearest === last && nearest + 1 < columns.length && piece.from >= (columns[nearest]?.to ?? 0);
-        const at = isNext ? nearest + 1 : nearest;
-        last = at;
-        const own = cells[at] ?? '';
-        const text = oneLine(piece.text);
-        cells[at] =
-          own === ''
-            ? indented(text, isFigure(piece) ? 0 : piece.from - (columns[at]?.from ?? 0) + piece.size * 0.6, piece.size)
-            : `${own} ${text}`;
-      }
-      return cells;
-    },
-  );
+  const found = columnsOf(all.flat(), starts);
+  if (found.length === 0) return made(all.flat(), ({ pieces }) => pieces.map(({ text }) => oneLine(text)));
+  const { columns, lines: put } = wrapped(all, found, byColumns);
+  return made(put, ({ pieces }) => {
+    const cells = columns.map(() => '');
+    let last = -1;
+    for (const piece of pieces) {
+      const nearest = columnFor(piece, columns);
+      // Figures are set to the right, and a title over them may begin before them: of two beside one column, the second is the next one's.
+      const isNext = nearest === last && nearest + 1 < columns.length && piece.from >= (columns[nearest]?.to ?? 0);
+      const at = isNext ? nearest + 1 : nearest;
+      last = at;
+      const own = cells[at] ?? '';
+      const text = oneLine(piece.text);
+      cells[at] =
+        own === ''
+          ? indented(text, isFigure(piece) ? 0 : piece.from - (columns[at]?.from ?? 0) + piece.size * 0.6, piece.size)
+          : `${own} ${text}`;
+    }
+    return cells;
+  });
 };

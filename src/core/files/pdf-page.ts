@@ -1,4 +1,4 @@
-import type { Piece } from './pdf-lines';
+import type { Piece } from './pdf-pieces';
 
 /** A text on a page as a PDF gives it (ISO 32000): its matrix, width and height in points. */
 export interface PlacedText {

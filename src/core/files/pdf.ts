@@ -5,7 +5,8 @@ import { type Result, fail, ok, problem } from '../base/result';
 import type { Table } from '../base/table';
 import { MOST_CELLS, MOST_PAGES, MOST_PDF_BYTES, counted, megabytes } from './limits';
 import { pastPdfBounds } from './pdf-bounds';
-import { type Piece, rowsOfPages } from './pdf-lines';
+import { rowsOfPages } from './pdf-lines';
+import type { Piece } from './pdf-pieces';
 import { type PlacedText, type PrintedPage, printedPage } from './pdf-page';
 
 const nameOf = (error: unknown): string => (error instanceof Error ? error.name : '');

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { textOf } from '../base/table';
 import { cutLine, fixedColumns, linesOf, looksFixed } from './fixed';
-import { type Piece, rowsOfPages } from './pdf-lines';
+import { rowsOfPages } from './pdf-lines';
+import type { Piece } from './pdf-pieces';
 import { decode } from './text';
 import { TextEncoder } from 'node:util';
 import iconv from 'iconv-lite';
@@ -220,5 +221,75 @@ describe('pages of a PDF', () => {
       ['2010', 'Suppliers', 'Creditor', '700.00'],
       ['3010', 'Capital', 'Equity', '500.00'],
     ]);
+  });
+  it('have texts that came as one with those of the column before, where others begin there', () => {
+    const row = (y: number, name: string, number: string, amount: string, near: boolean): readonly Piece[] => [
+      ...(near
+        ? [{ ...piece(`${name} ${number}`, 40, y), to: 130 + number.length * 5 }]
+        : [piece(name, 40, y), piece(number, 130, y)]),
+      { ...piece(amount, 0, y), from: 260 - amount.length * 5, to: 260 },
+    ];
+    const page = [
+      ...row(760, 'Ardmore', '4001', '1,200.00', false),
+      ...row(740, 'Cairn and Sons', '4002', '700.00', true),
+      ...row(720, 'Dale', '4003', '50.00', false),
+      ...row(700, 'Eskholm', '4004', '60.00', false),
+    ];
+    expect(rowsOfPages([page]).rows.map((cells) => cells.map((cell) => textOf(cell).trim()))).toEqual([
+      ['Ardmore', '4001', '1,200.00'],
+      ['Cairn and Sons', '4002', '700.00'],
+      ['Dale', '4003', '50.00'],
+      ['Eskholm', '4004', '60.00'],
+    ]);
+  });
+  it('have rows of cells of several lines, set to the top, the middle or the bottom of them', () => {
+    const [leading, between, size] = [12, 3, 10];
+    const word = fc.constantFrom('harbour', 'nets', 'boat', 'loft', 'moor', 'tide', 'rope and', 'quay');
+    const cell = (most: number): fc.Arbitrary<readonly string[]> => fc.array(word, { minLength: 1, maxLength: most });
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(cell(4), cell(3)), { minLength: 1, maxLength: 10 }),
+        fc.constantFrom(0, 0.5, 1),
+        (cells, align) => {
+          // The first rows are as high as one line, so that it shows where columns are and how far rows stand from each other.
+          const table = [[['first'], ['one']] as const, [['second'], ['two']] as const, ...cells];
+          const pieces: Piece[] = [];
+          let top = 780;
+          table.forEach(([name, what], at) => {
+            const lines = Math.max(name.length, what.length);
+            const put = (texts: readonly string[], from: number): void => {
+              const start = top - (lines - texts.length) * leading * align;
+              texts.forEach((text, line) => pieces.push({ ...piece(text, from, start - line * leading), size }));
+            };
+            put(name, 40);
+            put(what, 140);
+            put([`${String(at + 1)}00.00`], 240);
+            top -= lines * leading + between;
+          });
+          expect(rowsOfPages([pieces]).rows.map((row) => row.map((text) => textOf(text).trim()))).toEqual(
+            table.map(([name, what], at) => [name.join(' '), what.join(' '), `${String(at + 1)}00.00`]),
+          );
+        },
+      ),
+    );
+  });
+  it('put a number together that goes on behind its dash, and a word that was parted', () => {
+    const page = [
+      ...[760, 740].flatMap((y, at) => [
+        piece(`Name ${String(at)}`, 40, y),
+        piece(`INV-${String(at)}`, 140, y),
+        piece('90.00', 240, y),
+      ]),
+      piece('Verbindlich-', 40, 720),
+      piece('INV-', 140, 720),
+      piece('keiten', 40, 708),
+      piece('2044', 140, 708),
+      piece('90.00', 240, 720),
+    ];
+    expect(
+      rowsOfPages([page])
+        .rows.at(-1)
+        ?.map((cell) => textOf(cell).trim()),
+    ).toEqual(['Verbindlichkeiten', 'INV-2044', '90.00']);
   });
 });

@@ -11,7 +11,8 @@ const NUMBER = /(?:\*|x|\d)(?:[\d*x-]|\s(?!\s)){4,38}\d/i;
 
 /** The account that the lines above the table name: an IBAN, else a number beside the word for one. */
 export const accountIn = (titles: readonly string[]): string => {
-  const iban = IBAN.exec(titles.join('\n'))?.[0];
+  // In one line, where it does not go on in the next.
+  const iban = titles.flatMap((title) => IBAN.exec(title)?.[0] ?? [])[0] ?? IBAN.exec(titles.join('\n'))?.[0];
   if (iban !== undefined) return plainIban(iban);
   const numbers = titles.flatMap((title) => {
     if (ACCOUNT.in(folded(title)) === undefined) return [];

@@ -622,6 +622,12 @@ describe('a bank’s table with its balances among the entries', () => {
       ['GBP', 50_000n, 92_000n, [42_500n, -500n]],
     ]);
   });
+  it('has an account that ends with its line, whatever the next one begins with', () => {
+    const found = table(
+      'IBAN DE02 1203 0000 0000 2020 51\n01.07.2026 - 31.07.2026\nDatum;Text;Betrag;Saldo\n02.07.2026;Stadtwerke;-120,50;879,50\n15.07.2026;Möwe;20,00;899,50\n',
+    );
+    expect(found.ok && found.value.statements.map(({ account }) => account)).toEqual(['DE02120300000000202051']);
+  });
   it('printed without a header begins at the balance right above its entries', () => {
     const line = (booked: string, valued: string, text: string, amount: string): string =>
       `${booked.padEnd(7)}${valued.padEnd(7)}${text.padEnd(44)}${amount.padStart(16)}`;
