@@ -27,12 +27,19 @@ export const stretchOf = (pieces: readonly Piece[]): number => {
   return shares[Math.floor(shares.length / 2)] ?? 1;
 };
 
+/** A blank is at least as wide, as a share of the size of its letters. */
+const LEAST_BLANK = 0.2;
+
 /** A piece without the blank behind it, which may reach as far as the next one. */
 export const withoutBlank = (piece: Piece, stretch: number): Piece => {
   const text = piece.text.trimEnd();
   return text === piece.text
     ? piece
-    : { ...piece, text, to: Math.min(piece.to, piece.from + widthOf(text, piece.size, stretch)) };
+    : {
+        ...piece,
+        text,
+        to: Math.min(piece.to - piece.size * LEAST_BLANK, piece.from + widthOf(text, piece.size, stretch)),
+      };
 };
 
 /** By so much of its size, or so large a share of a text, its width may be another than it should. */

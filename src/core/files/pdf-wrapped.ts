@@ -87,8 +87,8 @@ const SAME = 1.04;
 const filledBy = ({ pieces }: Line, columns: readonly Column[]): number =>
   new Set(pieces.map((piece) => columnFor(piece, columns))).size;
 
-/** How far the lines of one cell stand from each other, where cells stand further; undefined where no such distance shows. */
-const leadingOf = (pages: readonly (readonly Line[])[], columns: readonly Column[]): number | undefined => {
+/** The distances of texts below each other in one column, as shares of their size, the least first. */
+const gapsIn = (pages: readonly (readonly Line[])[], columns: readonly Column[]): readonly number[] => {
   const gaps: number[] = [];
   for (const lines of pages) {
     const last = new Map<number, Piece>();
@@ -100,11 +100,20 @@ const leadingOf = (pages: readonly (readonly Line[])[], columns: readonly Column
         last.set(column, piece);
       }
   }
-  const sorted = gaps.filter((gap) => gap > 0.7).sort((a, b) => a - b);
-  const least = sorted[0];
-  if (least === undefined || least > MOST_LEADING) return undefined;
-  const further = sorted.find((gap) => gap > least * SAME);
-  return further === undefined ? undefined : least * SAME;
+  return gaps.filter((gap) => gap > 0.7).sort((a, b) => a - b);
+};
+
+/** The least of them; undefined where it is more than lines of one cell stand from each other. */
+const leastGap = (pages: readonly (readonly Line[])[], columns: readonly Column[]): number | undefined => {
+  const [least] = gapsIn(pages, columns);
+  return least === undefined || least > MOST_LEADING ? undefined : least;
+};
+
+/** How far the lines of one cell stand from each other, where cells stand further; undefined where no such distance shows. */
+const leadingOf = (pages: readonly (readonly Line[])[], columns: readonly Column[]): number | undefined => {
+  const least = leastGap(pages, columns);
+  const further = least === undefined ? undefined : gapsIn(pages, columns).find((gap) => gap > least * SAME);
+  return least === undefined || further === undefined ? undefined : least * SAME;
 };
 
 /** One cell: its pieces from the top, and the band that it takes up. */
@@ -209,6 +218,75 @@ const banded = (
   return { lines: made, high };
 };
 
+/** A cell that ends so goes on. */
+const isUnfinished = (cell: Cell): boolean => /[\p{L}\d]-$/u.test(cell.pieces.at(-1)?.text ?? '');
+
+/** The cells of some lines that are one row, each column's pieces from the top. */
+const cellsOf = (lines: readonly Line[], columns: readonly Column[]): readonly Cell[] => {
+  const cells = new Map<number, { pieces: Piece[]; lines: number[] }>();
+  lines.forEach(({ pieces }, line) => {
+    for (const piece of pieces) {
+      const column = columnFor(piece, columns);
+      const known = cells.get(column);
+      if (known === undefined) cells.set(column, { pieces: [piece], lines: [line] });
+      else {
+        known.pieces.push(piece);
+        known.lines.push(line);
+      }
+    }
+  });
+  return [...cells].map(([column, cell]) => ({ ...cell, column, top: cell.pieces[0]?.y ?? 0, bottom: 0 }));
+};
+
+/**
+ * Each row's first and last line, where rows that touch begin with their amounts; undefined where something tells against it. `anchors` are
+ * the places of the lines with amounts, `leading` is the distance of two lines of a cell.
+ */
+const fromTheTop = (
+  lines: readonly Line[],
+  columns: readonly Column[],
+  anchors: readonly number[],
+  leading: number,
+): readonly (readonly [from: number, to: number])[] | undefined => {
+  const rows = anchors.map((from, place) => {
+    let to = from;
+    const next = anchors[place + 1] ?? lines.length;
+    while (to + 1 < next && Math.abs((lines[to]?.y ?? 0) - (lines[to + 1]?.y ?? 0) - leading) < leading * 0.1) to += 1;
+    return [from, to] as const;
+  });
+  const loose = rows.flatMap(([from, to]) => lines.slice(from + 1, to + 1));
+  // A line in one column alone may be a heading.
+  const several = loose.some((line) => filledBy(line, columns) > 1);
+  const holds = rows.every(([from, to]) =>
+    cellsOf(lines.slice(from, to + 1), columns).every(
+      (cell) => !isUnfinished(cell) && cell.lines.every((line, at) => line === at),
+    ),
+  );
+  return several && holds ? rows : undefined;
+};
+
+/** Fewer rows tell nothing. */
+const FEWEST_ROWS = 3;
+
+/** Rows that stand no further from each other than the lines of a cell; undefined where they are not told. */
+const touching = (lines: readonly Line[], columns: readonly Column[]): readonly Line[] | undefined => {
+  const anchors = lines.flatMap(({ pieces }, at) => (pieces.length > 1 && pieces.some(isAmount) ? [at] : []));
+  if (anchors.length < FEWEST_ROWS) return undefined;
+  const least = leastGap([lines], columns);
+  if (least === undefined) return undefined;
+  const leading = least * (lines[anchors[0] ?? 0]?.pieces[0]?.size ?? 10);
+  const rows = fromTheTop(lines, columns, anchors, leading);
+  if (rows?.some(([from, to]) => to > from) !== true) return undefined;
+  const within = new Map(rows.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, at) => [from + at, from] as const))); // prettier-ignore
+  return lines.flatMap((line, at): Line[] => {
+    const from = within.get(at);
+    if (from === undefined) return [line];
+    if (from !== at) return [];
+    const own = lines.filter((_, other) => within.get(other) === from);
+    return [own.length === 1 ? line : asOne(own, cellsOf(own, columns))];
+  });
+};
+
 /** Columns that only lines without figures fill, in the gaps between the others. */
 const withGaps = (pages: readonly (readonly Line[])[], columns: readonly Column[]): readonly Column[] => {
   const more: { from: number; to: number; count: number }[] = [];
@@ -247,6 +325,9 @@ export const wrapped = (
   // One page that tells against it does so for all.
   if (rows.length === pages.length && rows.some(({ high }) => high > 0))
     return { columns: all, lines: rows.flatMap(({ lines }) => lines) };
+  const touched = wide.map((lines) => touching(lines, all));
+  if (touched.some((one) => one !== undefined))
+    return { columns: all, lines: touched.flatMap((one, at) => one ?? wide[at] ?? []) };
   const plain = pages.map((lines) => lines.map((line) => parted(line, columns)));
   return { columns, lines: plain.flatMap((lines) => nearest(lines, columns)) };
 };

@@ -273,6 +273,28 @@ describe('pages of a PDF', () => {
       ),
     );
   });
+  it('have rows that touch, each beginning with its amount', () => {
+    const row = (y: number, name: string, number: string, amount = ''): readonly Piece[] => [
+      ...(name === '' ? [] : [piece(name, 40, y)]),
+      ...(number === '' ? [] : [piece(number, 140, y)]),
+      ...(amount === '' ? [] : [piece(amount, 240, y)]),
+    ];
+    const page = [
+      ...row(780, 'Ardmore and', 'INV-', '10.00'),
+      ...row(768, 'Sons', '4001'),
+      ...row(756, 'Cairn', 'CN-12', '20.00'),
+      ...row(744, 'Dale Harbour', 'INV-', '30.00'),
+      ...row(732, 'and its', '4003'),
+      ...row(720, 'pilots', ''),
+      ...row(708, 'Eskholm', 'INV-9', '40.00'),
+    ];
+    expect(rowsOfPages([page]).rows.map((cells) => cells.map((cell) => textOf(cell).trim()))).toEqual([
+      ['Ardmore and Sons', 'INV-4001', '10.00'],
+      ['Cairn', 'CN-12', '20.00'],
+      ['Dale Harbour and its pilots', 'INV-4003', '30.00'],
+      ['Eskholm', 'INV-9', '40.00'],
+    ]);
+  });
   it('put a number together that goes on behind its dash, and a word that was parted', () => {
     const page = [
       ...[760, 740].flatMap((y, at) => [
