@@ -238,6 +238,9 @@ const cellsOf = (lines: readonly Line[], columns: readonly Column[]): readonly C
   return [...cells].map(([column, cell]) => ({ ...cell, column, top: cell.pieces[0]?.y ?? 0, bottom: 0 }));
 };
 
+/** In such a share of the rows more lines follow the one of the amounts, where those are texts that go on. */
+const MANY_FOLLOWED = 0.4;
+
 /**
  * Each row's first and last line, where rows that touch begin with their amounts; undefined where something tells against it. `anchors` are
  * the places of the lines with amounts, `leading` is the distance of two lines of a cell.
@@ -255,14 +258,21 @@ const fromTheTop = (
     return [from, to] as const;
   });
   const loose = rows.flatMap(([from, to]) => lines.slice(from + 1, to + 1));
-  // A line in one column alone may be a heading.
+  // A line in one column alone may be a heading, but not where many rows have some, none of them where rows begin.
   const several = loose.some((line) => filledBy(line, columns) > 1);
+  const into = loose.flatMap(({ pieces }) => pieces.map((piece) => columnFor(piece, columns)));
+  const begins = Math.min(...anchors.flatMap((at) => (lines[at]?.pieces ?? []).map((piece) => columnFor(piece, columns)))); // prettier-ignore
+  const first = lines[(anchors[0] ?? 0) - 1];
+  const many =
+    rows.filter(([from, to]) => to > from).length >= rows.length * MANY_FOLLOWED &&
+    !into.includes(begins) &&
+    (first === undefined || filledBy(first, columns) >= FEWEST_FILLED);
   const holds = rows.every(([from, to]) =>
     cellsOf(lines.slice(from, to + 1), columns).every(
       (cell) => !isUnfinished(cell) && cell.lines.every((line, at) => line === at),
     ),
   );
-  return several && holds ? rows : undefined;
+  return (several || many) && holds ? rows : undefined;
 };
 
 /** Fewer rows tell nothing. */
@@ -275,6 +285,9 @@ const touching = (lines: readonly Line[], columns: readonly Column[]): readonly 
   const least = leastGap([lines], columns);
   if (least === undefined) return undefined;
   const leading = least * (lines[anchors[0] ?? 0]?.pieces[0]?.size ?? 10);
+  // Lines nearer to each other than that are of cells that are set to the middle of others.
+  const [from = 0, to = 0] = [anchors[0], anchors.at(-1)];
+  if (lines.slice(from, to).some(({ y }, at) => y - (lines[from + at + 1]?.y ?? 0) < leading * 0.9)) return undefined;
   const rows = fromTheTop(lines, columns, anchors, leading);
   if (rows?.some(([from, to]) => to > from) !== true) return undefined;
   const within = new Map(rows.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, at) => [from + at, from] as const))); // prettier-ignore

@@ -295,6 +295,35 @@ describe('pages of a PDF', () => {
       ['Eskholm', 'INV-9', '40.00'],
     ]);
   });
+  it('have the texts of entries that go on below them, and not the headings of others', () => {
+    const row = (y: number, day: string, text: string, amount = ''): readonly Piece[] => [
+      ...(day === '' ? [] : [piece(day, 40, y)]),
+      piece(text, 110, y),
+      ...(amount === '' ? [] : [piece(amount, 260, y)]),
+    ];
+    const names = (page: readonly Piece[]): readonly string[] =>
+      rowsOfPages([page]).rows.map((cells) => textOf(cells[1]).trim());
+    const header = [piece('Day', 40, 800), piece('Text', 110, 800), piece('Amount', 260, 800)];
+    const entries = [
+      ...header,
+      ...row(788, '02.07.', 'Debit', '180.00'),
+      ...row(776, '', 'City works'),
+      ...row(764, '', 'July'),
+      ...row(752, '15.07.', 'Credit', '900.00'),
+      ...row(740, '', 'Ardmore'),
+      ...row(728, '20.07.', 'Card', '45.10'),
+    ];
+    expect(names(entries)).toEqual(['Text', 'Debit City works July', 'Credit Ardmore', 'Card']);
+    const accounts = [
+      ...header,
+      ...row(788, '1010', 'Bank', '180.00'),
+      ...row(776, '1020', 'Cash', '20.00'),
+      ...row(764, '1030', 'Stock', '40.00'),
+      ...row(752, '', 'Liabilities'),
+      ...row(740, '2010', 'Loan', '240.00'),
+    ];
+    expect(names(accounts)).toEqual(['Text', 'Bank', 'Cash', 'Stock', 'Liabilities', 'Loan']);
+  });
   it('put a number together that goes on behind its dash, and a word that was parted', () => {
     const page = [
       ...[760, 740].flatMap((y, at) => [
