@@ -152,6 +152,9 @@ const dueOf = ({ due, date, texts }: PrintedRow, aged: boolean): string | null =
 
 const orNull = (text: string | undefined): string | null => (text === undefined || text === '' ? null : text);
 
+/** Whether rows are of documents, not of what somebody owes altogether. */
+const hasDocuments = (roles: ListTable['roles']): boolean => roles.includes('number') || roles.includes('date');
+
 const itemsOf = (
   { roles, inCurrency }: ListTable,
   { items }: SortedRows,
@@ -182,7 +185,8 @@ const itemsOf = (
       date: printed.date ?? null,
       due: dueOf(printed, aged),
       currency: texts.currency !== undefined && isCurrency(texts.currency) ? texts.currency : base,
-      original: own('original'),
+      // Of a balance there is no document that came to something.
+      original: hasDocuments(roles) ? own('original') : null,
       open: own('open') ?? NIL,
       base: apart ? own('base') : null,
     };
@@ -200,6 +204,7 @@ const totalsOf = ({ roles }: ListTable, last: PrintedRow | undefined, signs: Sig
   const own = (role: Summed): Minor | undefined => {
     // What ages come to is told with them.
     if (role === 'open' && last.amounts.open === undefined && roles.includes('age')) return undefined;
+    if (role === 'original' && !hasDocuments(roles)) return undefined;
     return roles.includes(role) || role === 'open' ? amountOf(last, role) : undefined;
   };
   const columns = Object.fromEntries(
@@ -388,10 +393,9 @@ export const readItems = (tables: readonly Table[], asked: ListAsked): ItemsRead
   const rows = sorted.items.map(({ printed }) => printed);
   const whose = asked.kind === undefined ? kindOfList(list, asked.name, rows) : { kind: asked.kind, sure: true };
   // Where nothing numbers or dates a document, what stands for each contact is its balance.
-  const { kinds, guessed } =
-    list.roles.includes('number') || list.roles.includes('date')
-      ? kindsOf(rows, whose.kind, isSided(list, rows))
-      : { kinds: rows.map(() => 'balance' as const), guessed: [] };
+  const { kinds, guessed } = hasDocuments(list.roles)
+    ? kindsOf(rows, whose.kind, isSided(list, rows))
+    : { kinds: rows.map(() => 'balance' as const), guessed: [] };
   const last = sorted.totals.at(-1);
   const signs = signsOf(list, rows, kinds, last, whose.kind);
   const counted = countedTo(rows);

@@ -309,16 +309,17 @@ const returnOf = (row: RegisterRow): ListedReturn => ({
   amount: moneyIn(row, 'amount'),
 });
 
-/** What is odd about a row of its own. */
-const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number): readonly Problem[] => {
+/** What is odd about a row of its own; `written` says whether the list has what was written off at all. */
+const rowDoubts = (kind: RegisterKind, row: RegisterRow, digits: number, written: boolean): readonly Problem[] => {
   const says = (message: string): readonly Problem[] => [problem('list.figures', message, row.row)];
   const { money, figures } = row;
   switch (kind) {
     case 'assets': {
       const parts = money.depreciation === undefined ? [money.brought, money.charge] : [money.depreciation];
-      const written = sum(parts.map((one) => one ?? NIL));
-      if (money.cost === undefined || money.net === undefined || (row.texts.disposed ?? '') !== '') return [];
-      return subtract(abs(money.cost), abs(written)) === abs(money.net)
+      const off = sum(parts.map((one) => one ?? NIL));
+      if (!written || money.cost === undefined || money.net === undefined || (row.texts.disposed ?? '') !== '')
+        return [];
+      return subtract(abs(money.cost), abs(off)) === abs(money.net)
         ? []
         : says(`In row ${row.row} cost less depreciation is another amount than its book value.`);
     }
@@ -536,6 +537,7 @@ export const readRegister = (
   );
   const unread = sorted.items.flatMap(({ row, unread: roles }) => roles.map((role) => ({ row, role })));
   const disposed = items.filter(gone).length;
+  const written = (['depreciation', 'brought', 'charge'] as const).some((role) => table.roles.includes(role));
   return {
     kind: chosen.kind,
     asAt: statedDate(tables, about, asked.name, table.order) ?? null,
@@ -585,7 +587,7 @@ export const readRegister = (
             ),
           ]),
       // Amounts that were rounded to their noughts need not bear each other out to the last of them.
-      ...(table.scales.size > 0 ? [] : sorted.items.flatMap((row) => rowDoubts(chosen.kind, row, digits))),
+      ...(table.scales.size > 0 ? [] : sorted.items.flatMap((row) => rowDoubts(chosen.kind, row, digits, written))),
     ],
   };
 };

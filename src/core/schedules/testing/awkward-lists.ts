@@ -2033,4 +2033,43 @@ export const AWKWARD_LISTS: readonly {
       '5|503|Øresund Havn|balance||||DKK||4375.00',
     ],
   },
+  {
+    what: 'a book value, and nothing that says what was written off',
+    wanted: 'assets',
+    file: 'list.csv',
+    text: [
+      'Asset Register,,,,,,,',
+      'Asset ID,Description,Purchase date,Purchase price,Method,Rate %,Book value 30 Jun 2026,Status',
+      'FA-0001,Workboat Petrel,2019-04-01,60000,Straight line,10,16500,Registered',
+      'FA-0002,RIB,2025-09-15,12000,Straight line,20,10100,Registered',
+      'FA-0003,Old crane,2010-05-01,15000,Diminishing value,25,0,Disposed',
+      'FA-0004,Draft laptop,2026-06-20,1500,Straight line,33.33,1500,Draft',
+    ],
+    said: [
+      '2026-06-30',
+      '3|FA-0001|Workboat Petrel||2019-04-01|60000||16500|||10|Straight line|',
+      '4|FA-0002|RIB||2025-09-15|12000||10100|||20|Straight line|',
+      '5|FA-0003|Old crane||2010-05-01|15000||0|||25|Diminishing value|',
+      '6|FA-0004|Draft laptop||2026-06-20|1500||1500|||33.33|Straight line|',
+      'list.disposed',
+    ],
+  },
+  {
+    what: 'balances in parts, of which none is a document',
+    wanted: 'customers',
+    file: 'list.csv',
+    text: [
+      'Customer,Invoices,Credits,Payments on account,Net balance',
+      'Alder Boats,1740.00,-80.00,0.00,1660.00',
+      'Briar Inns,1190.50,0.00,-300.00,890.50',
+      'Creek Cafe,0.00,-45.00,0.00,-45.00',
+      'Total,2930.50,-125.00,-300.00,2505.50',
+    ],
+    said: [
+      '',
+      '2||Alder Boats|balance||||||1660.00',
+      '3||Briar Inns|balance||||||890.50',
+      '4||Creek Cafe|balance||||||-45.00',
+    ],
+  },
 ];
