@@ -32,6 +32,17 @@ describe('rows by column', () => {
     );
   });
 
+  it('are the same rows where columns are of one kind, in runs or with gaps', () => {
+    const row = fc.record({ name: fc.string(), kind: fc.constantFrom('a', 'b|c', null), amount: fc.option(amount) });
+    const runs = fc.array(fc.tuple(row, fc.integer({ min: 1, max: 9 })), { minLength: 1, maxLength: 6 });
+    fc.assert(
+      fc.property(runs, (some) => {
+        const rows = some.flatMap(([one, count]) => Array.from({ length: count }, () => one));
+        expect(rowsIn(columnsOf(rows))).toEqual(rows);
+      }),
+    );
+  });
+
   it('say the names of fields once, and a value that all have once', () => {
     const rows = Array.from({ length: 1000 }, (_, at) => ({ id: at, kind: 'expense', amount: null, parts: [] }));
     const text = columnsOf(rows);

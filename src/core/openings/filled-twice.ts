@@ -22,12 +22,12 @@ export const filledTwice = (
     }
     return low;
   };
-  // The account itself begins with its stem too, so its parts are fewer by one than the codes that do.
-  const ranges = sorted.flatMap(({ id, code }, at) => {
-    const stem = codeStem(code);
-    const [from, to] = [place(stem), place(stem + BEYOND)];
-    return to - from > 2 ? [{ id, at, from, to }] : [];
-  });
+  // Looked for once, and only of accounts with a figure: most of a large sheet has none.
+  const ranges: (readonly [from: number, to: number])[] = [];
+  const rangeOf = (at: number): readonly [from: number, to: number] => {
+    const stem = codeStem(sorted[at]?.code ?? '');
+    return (ranges[at] ??= [place(stem), place(stem + BEYOND)]);
+  };
   return (amountOf) => {
     const sums = [0n];
     const filled = [0];
@@ -37,12 +37,14 @@ export const filledTwice = (
       filled.push((filled.at(-1) ?? 0) + (amount === 0n ? 0 : 1));
     }
     const found = new Map<AccountId, number>();
-    for (const { id, at, from, to } of ranges) {
+    sorted.forEach(({ id }, at) => {
       const amount = (sums[at + 1] ?? 0n) - (sums[at] ?? 0n);
+      if (amount === 0n) return;
+      const [from, to] = rangeOf(at);
+      // The account itself begins with its stem too, so its parts are fewer by one than the codes that do.
       const parts = (filled[to] ?? 0) - (filled[from] ?? 0) - 1;
-      if (amount !== 0n && parts >= 2 && (sums[to] ?? 0n) - (sums[from] ?? 0n) - amount === amount)
-        found.set(id, parts);
-    }
+      if (parts >= 2 && (sums[to] ?? 0n) - (sums[from] ?? 0n) - amount === amount) found.set(id, parts);
+    });
     return found;
   };
 };
