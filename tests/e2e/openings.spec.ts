@@ -198,9 +198,19 @@ asOwner(() => {
     await page.getByRole('link', { name: 'Trade payables' }).click();
     const tie = page.getByRole('table', { name: 'Tie-out' });
     await expect(tie).toContainText('18 000,00 Dr');
+    const since = page.getByRole('list', { name: 'Items against version 2' });
+    await expect(page.getByText('Every item is as it was.')).toBeVisible();
     await page.getByRole('gridcell', { name: 'OP-88' }).click();
     await page.keyboard.press('Control+-');
     await expect(tie).toContainText('ties');
+    await expect(since).toContainText('gone: Servis pecí 127');
+    // Another one had the supplier's number wrong.
+    await page.getByRole('gridcell', { name: '20259', exact: true }).click();
+    await page.keyboard.type('20295');
+    await page.keyboard.press('Enter');
+    await expect(since).toContainText('changed: Glazury Sever 121');
+    await expect(since.getByRole('listitem')).toHaveCount(2);
+    await expect(page.getByText('all saved')).toBeVisible();
 
     // Two tabs press Post at the same time.
     await stage(page, 'Sign-off').click();

@@ -129,30 +129,47 @@ test('an invoice that was left out of the list is found, typed, and taken out ag
   await expect(tieOut(page)).toContainText('1,240.00 Dr');
 });
 
-test('a list of four hundred items is brought, its wrong rows are said and typed, and it ties; a bank ties with its statement', async ({
+test('a list of four hundred foreign items is brought, its wrong rows are said and typed, and it ties in both currencies; a bank ties with its statement', async ({
   page,
 }) => {
   const rows = Array.from({ length: 400 }, (_, at) => {
     const amount = at === 7 || at === 90 || at === 300 ? 'see note' : '25.00';
-    return `C${String(at % 40)};Customer ${String(at % 40)};Invoice;F-${String(1000 + at)};12/06/2026;12/07/2026;${amount}`;
+    return `C${String(at % 40)};Customer ${String(at % 40)};Invoice;F-${String(1000 + at)};12/06/2026;12/07/2026;NOK;${amount}`;
   });
-  const text = ['Customer no;Customer;Type;Invoice;Date;Due;Outstanding', ...rows].join('\n');
-  await make(page, 'Four Hundred Ltd', { '1100': '10000', '1010': '48210.55', '3010': '-58210.55' });
+  const text = ['Customer no;Customer;Type;Invoice;Date;Due;Currency;Outstanding', ...rows].join('\n');
+  await beginBooks(page, 'Four Hundred Ltd', true);
+  await stage(page, 'Currencies').click();
+  await page.getByLabel('Currency to switch on').selectOption({ value: 'NOK' });
+  await page.getByRole('button', { name: 'Switch on' }).click();
+  await page.getByLabel('Day of the rate').fill('31 Jul 2026');
+  await page.getByLabel('Day of the rate').press('Tab');
+  await page.getByLabel('Rate', { exact: true }).fill('0.09');
+  await page.getByRole('button', { name: 'Save the rate' }).click();
+  await expect(page.getByRole('row').filter({ hasText: 'Norwegian' }).first()).toContainText('0.09');
+  await typeFigures(page, { '1010': '48210.55', '3010': '-=' });
   await openSchedule(page, 'Trade receivables');
   const file = { name: 'open-items.csv', mimeType: 'text/csv', buffer: Buffer.from(text) };
   await page.locator('input[type=file]').first().setInputFiles(file);
   await expect(page.getByText('397 items, 40 contacts to be made')).toBeVisible();
   await expect(page.getByRole('list', { name: 'To check' })).toContainText('Row 9 has an amount that does not read');
   await page.getByRole('button', { name: 'Take 397 items' }).click();
-  await expect(tieOut(page)).toContainText('75.00 Dr');
+  await page.getByRole('button', { name: 'Take 893.25 Dr as the figure' }).click();
+  await expect(tieOut(page)).toContainText('ties');
   const grid = page.getByRole('grid', { name: /^Items of/ });
   for (const [at, number] of ['F-1007', 'F-1090', 'F-1300'].entries()) {
     await grid.getByRole('gridcell').first().click();
     await page.keyboard.press('Control+ArrowDown');
-    await typeCells(page, ['C7', 'inv', number, '12.6.26', '', '25']);
+    await typeCells(page, ['C7', 'inv', number, '12.6.26', '', 'NOK', '25']);
     await saved(page);
-    await expect(tieOut(page)).toContainText(at < 2 ? `${String(50 - at * 25)}.00 Dr` : 'ties');
+    await expect(tieOut(page)).toContainText(['9,950.00 Dr', '9,975.00 Dr', '10,000.00 Dr'][at] ?? '');
   }
+  await page.getByRole('button', { name: 'Take 900.00 Dr as the figure' }).click();
+  await expect(tieOut(page)).toContainText('ties: 10,000.00 Dr');
+  await expect(tieOut(page)).not.toContainText('apart');
+  await stage(page, 'Opening balances').click();
+  const receivables = page.getByRole('row').filter({ hasText: 'Trade receivables' }).first();
+  await expect(receivables).toContainText('NOK 10,000.00');
+  await expect(receivables).toContainText('900.00');
 
   await openSchedule(page, 'Current account at bank');
   await page.locator('input[type=file]').first().setInputFiles(paper('skerry-current-2026-07-31.xml'));

@@ -89,18 +89,22 @@ export const makeTheseBooks = async (page: Page): Promise<void> => {
 };
 
 /** Makes books of a year from February with a cutover in August, and stands on their Company page. */
-export const beginBooks = async (page: Page, name: string): Promise<void> => {
+export const beginBooks = async (page: Page, name: string, foreign = false): Promise<void> => {
   await page.goto('/new');
   await page.getByLabel('Company name').fill(name);
   await fillYear(page, '2026-02-01', '2026-08-01');
+  if (foreign) await page.getByLabel(/^Works in foreign currencies/).check();
   await makeTheseBooks(page);
 };
 
 /** Types opening figures; a minus stands for a credit, "=" for what makes both sides equal. */
 export const typeFigures = async (page: Page, figures: Readonly<Record<string, string>>): Promise<void> => {
   await stage(page, 'Opening balances').click();
+  await expect(page.getByRole('grid', { name: 'Opening balances' })).toBeVisible();
+  // Where there are foreign currencies, a column of them comes first.
+  const foreign = await page.getByRole('columnheader', { name: 'In currency' }).count();
   for (const [code, amount] of Object.entries(figures)) {
-    await cell(page, code, amount.startsWith('-') ? 3 : 2).click();
+    await cell(page, code, foreign + (amount.startsWith('-') ? 3 : 2)).click();
     await page.keyboard.type(amount.replace('-', ''));
     await page.keyboard.press('Enter');
   }

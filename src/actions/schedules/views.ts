@@ -16,7 +16,7 @@ import { inTreeOrder } from '@/core/chart/tree';
 import { codeSums, codesInUse, codesOf } from '@/store/analysis';
 import { contactCount, contactsInUse, contactsOf } from '@/store/contacts';
 import { evidenceOn, evidenceTo, evidenceToItems } from '@/store/evidence';
-import { currentSet, linesOf } from '@/store/openings';
+import { currentSet, linesOf, setsOf } from '@/store/openings';
 import { accountsWithPapers, besideOf as besideSums, itemsOf } from '@/store/schedules';
 import type { Queryable } from '@/store/database';
 import type { BooksId } from '@/core/base/ids';
@@ -88,6 +88,7 @@ export const scheduleView = (id: number, account: number) =>
     const divides = books.facts.parts.includes('dimensions');
     if (schedule === 'division' && !divides && tie.state === 'none') return { found: null };
     const set = await currentSet(tx, books.id);
+    const before = (await setsOf(tx, books.id)).find(({ version }) => version < (set?.version ?? 0));
     const terms: PaymentTerms = schedule === 'suppliers' ? books.facts.supplierTerms : books.facts.customerTerms;
     return {
       found: {
@@ -100,6 +101,11 @@ export const scheduleView = (id: number, account: number) =>
         set: set?.id ?? 0,
         drafting: set?.state === 'draft',
         items: set === undefined ? [] : await itemsOf(tx, books.id, set.id, own.id),
+        /** The version that this one corrects, with its items; null for the first one. */
+        before:
+          before === undefined
+            ? null
+            : { version: before.version, items: await itemsOf(tx, books.id, before.id, own.id) },
         contacts: await contactsOf(tx, books.id),
         lists: divides ? namedLists(books.facts.analysisLists) : [],
         codes: divides ? await codesOf(tx, books.id) : [],

@@ -43,6 +43,7 @@ import { posted, useSavedRows } from '../sheet/use-saved-rows';
 import { Ageing } from './ageing';
 import { BringList } from './bring-list';
 import { itemColumns } from './item-columns';
+import { SincePart } from './since-part';
 import { ReturnsPart } from './returns-part';
 import { ScheduleNav } from './schedule-nav';
 import { useBroughtList } from './use-brought-list';
@@ -99,7 +100,12 @@ export const SchedulePage = ({
   levels,
   codes: codesShown,
   returns,
-}: Omit<FoundSchedule, 'items'> & { readonly frame: FrameView; readonly items: Columns<Item> }) => {
+  before,
+}: Omit<FoundSchedule, 'items' | 'before'> & {
+  readonly frame: FrameView;
+  readonly items: Columns<Item>;
+  readonly before: { readonly version: number; readonly items: Columns<Item> } | null;
+}) => {
   const editable = drafting && frame.may.includes('openings.change');
   const [view, setView] = useState<'items' | 'ages'>('items');
   const [selected, setSelected] = useState<string | undefined>();
@@ -179,6 +185,7 @@ export const SchedulePage = ({
   // What looks at every item beside the others waits, so that the key is on the screen first.
   const settled = useDeferredValue(counted);
   const fieldsNow = useMemo(() => settled.map(({ fields }) => fields), [settled]);
+  const fieldsBefore = useMemo(() => (before === null ? [] : rowsIn(before.items)), [before]);
   const ownSums = supportedBy(
     counted.map(({ fields }) => fields),
     account.id,
@@ -337,6 +344,23 @@ export const SchedulePage = ({
             looked={looked}
             open={drafting && rows.said === 'all saved'}
           />
+          {before !== null && (
+            <SincePart
+              frame={frame}
+              version={before.version}
+              before={fieldsBefore}
+              items={fieldsNow}
+              nameOf={({ contact, number, reference, note }) =>
+                [
+                  contact === null ? '' : (contacts.find(({ id }) => id === contact)?.name ?? ''),
+                  number === '' ? reference : number,
+                  contact === null || (number === '' && reference === '') ? note : '',
+                ]
+                  .filter((text) => text !== '')
+                  .join(' ')
+              }
+            />
+          )}
           {others.length > 0 && (
             <MarginPart title="From other lists">
               {others.map(({ of, sum }) => (

@@ -14,6 +14,16 @@ export default async function AccountSchedulePage({
   return view?.found == null ? (
     notFound()
   ) : (
-    <SchedulePage key={view.found.set} frame={view.frame} {...view.found} items={columnsOf(view.found.items)} />
+    <SchedulePage
+      key={view.found.set}
+      frame={view.frame}
+      {...view.found}
+      items={columnsOf(view.found.items)}
+      before={
+        view.found.before === null
+          ? null
+          : { version: view.found.before.version, items: columnsOf(view.found.before.items) }
+      }
+    />
   );
 }
