@@ -2,81 +2,6 @@ import { type Column, type Line, type Piece, columnFor, isAmount, isFigure, over
 
 /** Tables of which cells are higher than one line: which lines are one row. */
 
-/** What stands above or below a row of figures goes to the one that it is nearest to. */
-const nearest = (lines: readonly Line[], columns: readonly Column[]): readonly Line[] => {
-  const anchors = lines.flatMap(({ pieces }, at) => (pieces.length > 1 && pieces.some(isFigure) ? [at] : []));
-  const gaps = anchors.flatMap((at, place) => {
-    const before = lines[anchors[place - 1] ?? -1];
-    const own = lines[at];
-    return before === undefined || own === undefined ? [] : [before.y - own.y];
-  });
-  const usual = [...gaps].sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
-  if (usual <= 0) return lines;
-  const isAnchor = new Set(anchors);
-  /** A line of text in one column only, with that column. */
-  const loose = (at: number): number | undefined => {
-    const line = lines[at];
-    if (line === undefined || isAnchor.has(at) || line.pieces.some(isFigure)) return undefined;
-    const into = new Set(line.pieces.map((piece) => columnFor(piece, columns)));
-    return into.size === 1 ? [...into][0] : undefined;
-  };
-  const added = new Map<number, Line[]>();
-  const gone = new Set<number>();
-  // Rows without a name of their own come first: what stands around them is theirs.
-  for (const [at, nameless] of [
-    ...anchors.map((one) => [one, true] as const),
-    ...anchors.map((one) => [one, false] as const),
-  ]) {
-    const line = lines[at];
-    if (line === undefined || added.has(at)) continue;
-    const away = (other: number): number => Math.abs((lines[other]?.y ?? Infinity) - line.y);
-    const near = (other: number): boolean =>
-      !gone.has(other) && loose(other) !== undefined && away(other) < usual * 0.75;
-    const size = line.pieces[0]?.size ?? 10;
-    const take = (other: number): void => {
-      const own = lines[other];
-      if (own === undefined) return;
-      added.set(at, [...(added.get(at) ?? []), own]);
-      gone.add(other);
-    };
-    const [above, below] = [near(at - 1) ? loose(at - 1) : undefined, near(at + 1) ? loose(at + 1) : undefined];
-    const isEmpty = (column: number): boolean => !line.pieces.some((piece) => columnFor(piece, columns) === column);
-    // Text in the middle of a high cell has lines above and below it, at the same distance; else a name goes on underneath.
-    const around = above !== undefined && above === below;
-    if (nameless && around && isEmpty(above)) {
-      take(at - 1);
-      take(at + 1);
-    } else if (nameless) continue;
-    else if (
-      around &&
-      Math.max(away(at - 1), away(at + 1)) <= size * 1.45 &&
-      Math.abs(away(at - 1) - away(at + 1)) < size * 0.2
-    ) {
-      take(at - 1);
-      take(at + 1);
-    } else if (below !== undefined && !isEmpty(below) && away(at + 1) <= size * 1.45) take(at + 1);
-  }
-  return lines.flatMap((line, at): Line[] => {
-    if (gone.has(at)) return [];
-    const more = added.get(at);
-    if (more === undefined) return [line];
-    const pieces = [...line.pieces];
-    for (const extra of [...more].sort((a, b) => a.y - b.y).reverse())
-      for (const piece of extra.pieces) {
-        const column = columnFor(piece, columns);
-        const place = pieces.findIndex((one) => columnFor(one, columns) === column);
-        const own = pieces[place];
-        if (own === undefined) pieces.push(piece);
-        else
-          pieces[place] = {
-            ...own,
-            text: extra.y > line.y ? `${piece.text} ${own.text}` : `${own.text} ${piece.text}`,
-          };
-      }
-    return [{ ...line, pieces: pieces.sort((a, b) => a.from - b.from) }];
-  });
-};
-
 /** A line of a table has texts in so many columns. */
 const FEWEST_FILLED = 3;
 /** The lines of one cell stand no further from each other than this, as a share of the size of their letters. */
@@ -300,6 +225,69 @@ const touching = (lines: readonly Line[], columns: readonly Column[]): readonly 
   });
 };
 
+/** What stands above or below a row of figures goes to the one that it is nearest to. */
+const nearest = (lines: readonly Line[], columns: readonly Column[]): readonly Line[] => {
+  const anchors = lines.flatMap(({ pieces }, at) => (pieces.length > 1 && pieces.some(isFigure) ? [at] : []));
+  const gaps = anchors.flatMap((at, place) => {
+    const before = lines[anchors[place - 1] ?? -1];
+    const own = lines[at];
+    return before === undefined || own === undefined ? [] : [before.y - own.y];
+  });
+  const usual = [...gaps].sort((a, b) => a - b)[Math.floor(gaps.length / 2)] ?? 0;
+  if (usual <= 0) return lines;
+  const isAnchor = new Set(anchors);
+  /** A line of text in one column only, with that column. */
+  const loose = (at: number): number | undefined => {
+    const line = lines[at];
+    if (line === undefined || isAnchor.has(at) || line.pieces.some(isFigure)) return undefined;
+    const into = new Set(line.pieces.map((piece) => columnFor(piece, columns)));
+    return into.size === 1 ? [...into][0] : undefined;
+  };
+  const added = new Map<number, Line[]>();
+  const gone = new Set<number>();
+  // Rows without a name of their own come first: what stands around them is theirs.
+  for (const [at, nameless] of [
+    ...anchors.map((one) => [one, true] as const),
+    ...anchors.map((one) => [one, false] as const),
+  ]) {
+    const line = lines[at];
+    if (line === undefined || added.has(at)) continue;
+    const away = (other: number): number => Math.abs((lines[other]?.y ?? Infinity) - line.y);
+    const near = (other: number): boolean =>
+      !gone.has(other) && loose(other) !== undefined && away(other) < usual * 0.75;
+    const size = line.pieces[0]?.size ?? 10;
+    const take = (other: number): void => {
+      const own = lines[other];
+      if (own === undefined) return;
+      added.set(at, [...(added.get(at) ?? []), own]);
+      gone.add(other);
+    };
+    const [above, below] = [near(at - 1) ? loose(at - 1) : undefined, near(at + 1) ? loose(at + 1) : undefined];
+    const isEmpty = (column: number): boolean => !line.pieces.some((piece) => columnFor(piece, columns) === column);
+    // Text in the middle of a high cell has lines above and below it, at the same distance; else a name goes on underneath.
+    const around = above !== undefined && above === below;
+    if (nameless && around && isEmpty(above)) {
+      take(at - 1);
+      take(at + 1);
+    } else if (nameless) continue;
+    else if (
+      around &&
+      Math.max(away(at - 1), away(at + 1)) <= size * 1.45 &&
+      Math.abs(away(at - 1) - away(at + 1)) < size * 0.2
+    ) {
+      take(at - 1);
+      take(at + 1);
+    } else if (below !== undefined && !isEmpty(below) && away(at + 1) <= size * 1.45) take(at + 1);
+  }
+  return lines.flatMap((line, at): Line[] => {
+    if (gone.has(at)) return [];
+    const more = added.get(at);
+    if (more === undefined) return [line];
+    const own = [...more, line].sort((one, other) => other.y - one.y);
+    return [{ ...asOne(own, cellsOf(own, columns)), y: line.y }];
+  });
+};
+
 /** Columns that only lines without figures fill, in the gaps between the others. */
 const withGaps = (pages: readonly (readonly Line[])[], columns: readonly Column[]): readonly Column[] => {
   const more: { from: number; to: number; count: number }[] = [];
@@ -340,7 +328,7 @@ export const wrapped = (
     return { columns: all, lines: rows.flatMap(({ lines }) => lines) };
   const touched = wide.map((lines) => touching(lines, all));
   if (touched.some((one) => one !== undefined))
-    return { columns: all, lines: touched.flatMap((one, at) => one ?? wide[at] ?? []) };
+    return { columns: all, lines: touched.flatMap((one, at) => one ?? nearest(wide[at] ?? [], all)) };
   const plain = pages.map((lines) => lines.map((line) => parted(line, columns)));
   return { columns, lines: plain.flatMap((lines) => nearest(lines, columns)) };
 };

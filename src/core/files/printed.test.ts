@@ -110,6 +110,10 @@ const piece = (text: string, from: number, y: number): Piece => ({
   size: 10,
 });
 
+/** Texts of a line, each from its own place; an empty one is not printed. */
+const printed = (y: number, places: readonly number[], ...texts: readonly string[]): readonly Piece[] =>
+  texts.flatMap((text, at) => (text === '' ? [] : [piece(text, places[at] ?? 0, y)]));
+
 describe('pages of a PDF', () => {
   it('become rows by what stands on one line, and columns by the gaps that all figures leave', () => {
     const page = [
@@ -137,7 +141,7 @@ describe('pages of a PDF', () => {
   });
   it('without any figure have the columns of their lines of several texts', () => {
     const line = (y: number, ...texts: readonly string[]): readonly Piece[] =>
-      texts.flatMap((text, at) => (text === '' ? [] : [piece(text, 40 + at * 120, y)]));
+      printed(y, [40, 160, 280, 400], ...texts);
     const page = [
       ...line(780, 'No', 'Name', 'Tax', 'Place'),
       ...line(760, '501', 'Ardmore', 'SE1', 'Granby'),
@@ -274,11 +278,7 @@ describe('pages of a PDF', () => {
     );
   });
   it('have rows that touch, each beginning with its amount', () => {
-    const row = (y: number, name: string, number: string, amount = ''): readonly Piece[] => [
-      ...(name === '' ? [] : [piece(name, 40, y)]),
-      ...(number === '' ? [] : [piece(number, 140, y)]),
-      ...(amount === '' ? [] : [piece(amount, 240, y)]),
-    ];
+    const row = (y: number, ...texts: readonly string[]): readonly Piece[] => printed(y, [40, 140, 240], ...texts);
     const page = [
       ...row(780, 'Ardmore and', 'INV-', '10.00'),
       ...row(768, 'Sons', '4001'),
@@ -296,14 +296,10 @@ describe('pages of a PDF', () => {
     ]);
   });
   it('have the texts of entries that go on below them, and not the headings of others', () => {
-    const row = (y: number, day: string, text: string, amount = ''): readonly Piece[] => [
-      ...(day === '' ? [] : [piece(day, 40, y)]),
-      piece(text, 110, y),
-      ...(amount === '' ? [] : [piece(amount, 260, y)]),
-    ];
+    const row = (y: number, ...texts: readonly string[]): readonly Piece[] => printed(y, [40, 110, 260], ...texts);
     const names = (page: readonly Piece[]): readonly string[] =>
       rowsOfPages([page]).rows.map((cells) => textOf(cells[1]).trim());
-    const header = [piece('Day', 40, 800), piece('Text', 110, 800), piece('Amount', 260, 800)];
+    const header = row(800, 'Day', 'Text', 'Amount');
     const entries = [
       ...header,
       ...row(788, '02.07.', 'Debit', '180.00'),

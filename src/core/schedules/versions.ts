@@ -10,9 +10,19 @@ export type ItemChange =
 const textOf = (parts: readonly unknown[]): string =>
   JSON.stringify(parts, (_, value: unknown) => (typeof value === 'bigint' ? String(value) : value));
 
+/** What items were written as: most of a long list stay as they are while one of them is typed. */
+const written = new WeakMap<ItemFields, string>();
+
 /** All that a person decides of an item. */
-const whole = ({ kind, contact, number, reference, order, date, due, currency, original, open, base, note, ...more }: ItemFields): string => // prettier-ignore
-  textOf([kind, contact, number, reference, order, date, due, currency, original, open, base, note, Object.entries(more.detail).sort(([one], [other]) => (one < other ? -1 : 1)), more.beside, more.besideAccount]); // prettier-ignore
+const whole = (item: ItemFields): string => {
+  const known = written.get(item);
+  if (known !== undefined) return known;
+  const { kind, contact, number, reference, order, date, due, currency, original, open, base, note } = item;
+  const detail = Object.entries(item.detail).sort(([one], [other]) => (one < other ? -1 : 1));
+  const made = textOf([kind, contact, number, reference, order, date, due, currency, original, open, base, note, detail, item.beside, item.besideAccount]); // prettier-ignore
+  written.set(item, made);
+  return made;
+};
 
 const isNumbered = ({ number, reference }: ItemFields): boolean => number !== '' || reference !== '';
 
@@ -33,9 +43,17 @@ const IDENTITIES: readonly ((item: ItemFields) => string | undefined)[] = [
  * number that holds from version to version: they are known again by what they are, as whole as possible.
  */
 export const itemChanges = (before: readonly ItemFields[], now: readonly ItemFields[]): readonly ItemChange[] => {
+  const isSame = (one: ItemFields | undefined, other: ItemFields | undefined): boolean =>
+    one !== undefined && other !== undefined && whole(one) === whole(other);
+  // Most of a long list stands as it was, before and behind what is another.
+  const fewest = Math.min(before.length, now.length);
+  let [from, behind] = [0, 0];
+  while (from < fewest && isSame(before[from], now[from])) from += 1;
+  while (behind < fewest - from && isSame(before.at(-1 - behind), now.at(-1 - behind))) behind += 1;
+  const within = ({ length }: readonly ItemFields[]): readonly number[] =>
+    Array.from({ length: length - from - behind }, (_, at) => from + at);
   const was = new Map<number, ItemFields>();
-  const left = new Set(before.keys());
-  const open = new Set(now.keys());
+  const [left, open] = [new Set(within(before)), new Set(within(now))];
   for (const identity of [whole, ...IDENTITIES]) {
     const known = new Map<string, number[]>();
     for (const at of left) {
@@ -46,20 +64,23 @@ export const itemChanges = (before: readonly ItemFields[], now: readonly ItemFie
     for (const at of open) {
       const item = now[at];
       const key = item === undefined ? undefined : identity(item);
-      const from = key === undefined ? undefined : known.get(key)?.shift();
-      const found = from === undefined ? undefined : before[from];
-      if (from === undefined || found === undefined) continue;
+      const place = key === undefined ? undefined : known.get(key)?.shift();
+      const found = place === undefined ? undefined : before[place];
+      if (place === undefined || found === undefined) continue;
       was.set(at, found);
-      left.delete(from);
+      left.delete(place);
       open.delete(at);
     }
   }
   return [
-    ...now.flatMap((item, at): readonly ItemChange[] => {
-      const found = was.get(at);
-      if (found === undefined) return [{ how: 'came', now: item }];
-      return whole(found) === whole(item) ? [] : [{ how: 'changed', was: found, now: item }];
+    ...within(now).flatMap((at): readonly ItemChange[] => {
+      const [found, item] = [was.get(at), now[at]];
+      if (item === undefined || isSame(found, item)) return [];
+      return found === undefined ? [{ how: 'came', now: item }] : [{ how: 'changed', was: found, now: item }];
     }),
-    ...before.flatMap((item, at): readonly ItemChange[] => (left.has(at) ? [{ how: 'went', was: item }] : [])),
+    ...[...left].flatMap((at): readonly ItemChange[] => {
+      const item = before[at];
+      return item === undefined ? [] : [{ how: 'went', was: item }];
+    }),
   ];
 };

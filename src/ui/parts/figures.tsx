@@ -1,3 +1,4 @@
+import { minorDigits } from '@/core/money/currency';
 import { formatMinor } from '@/core/money/format';
 import { type Minor, abs, minor } from '@/core/money/minor';
 import type { NumberStyle } from '@/core/money/number-style';
@@ -8,6 +9,13 @@ export interface Money {
   readonly digits: number;
   readonly style: NumberStyle;
 }
+
+/** How amounts of a currency are written in books of a style. */
+export const moneyOf = (currency: string, { style }: Pick<Money, 'style'>): Money => ({
+  currency,
+  digits: minorDigits(currency),
+  style,
+});
 
 /** The magnitude of an amount; its side is told by the column or a word, never by a minus. Nil is a dot. */
 export const figure = (amount: Minor, { digits, style }: Money): string =>

@@ -11,7 +11,7 @@ import type { ItemFields } from '@/core/schedules/item';
 import { changeFact } from '@/actions/company/commands';
 import { sameKept } from '@/core/base/kept';
 import { Field } from '../parts/field';
-import { figure, sided } from '../parts/figures';
+import { figure, moneyOf, sided } from '../parts/figures';
 import { Go } from '../parts/go';
 import { send } from '../parts/send';
 import { useRefresh } from '../parts/use-refresh';
@@ -52,7 +52,7 @@ export const Ageing = ({
   };
   const names = new Map(contacts.map((one) => [one.id as number, one]));
   const currencies = [...new Set(rows.map(({ currency }) => currency))];
-  const money = (currency: string) => ({ currency, digits: minorDigits(currency), style: frame.style });
+  const money = (currency: string) => moneyOf(currency, frame);
   if (rows.length === 0) return <p className="px-4 py-3">Nothing is open yet.</p>;
   return (
     <div className="px-4 py-3 lg:overflow-y-auto">

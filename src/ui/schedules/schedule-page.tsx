@@ -9,7 +9,6 @@ import { type Problem, toldIn } from '@/core/base/result';
 import { called } from '@/core/chart/account';
 import { movedBeside } from '@/core/schedules/things/cells';
 import { type Columns, rowsIn } from '@/core/money/columns';
-import { minorDigits } from '@/core/money/currency';
 import { abs, minor } from '@/core/money/minor';
 import { codeBook, codeDoubts, fieldOfList, listOfColumn } from '@/core/schedules/analysis';
 import { withDetail } from '@/core/schedules/things/detail';
@@ -29,7 +28,7 @@ import { Frame, MarginPart } from '../frame/frame';
 import { scheduleHref } from '../frame/stage-href';
 import { FileButton, TABLES } from '../parts/file-button';
 import { Go } from '../parts/go';
-import { figure, sided } from '../parts/figures';
+import { figure, moneyOf, sided } from '../parts/figures';
 import { writingWith } from '../parts/names';
 import type { Choice } from '../parts/picker';
 import { Problems } from '../parts/problems';
@@ -67,12 +66,6 @@ const KEYS = [
 const isComplete = ({ open, beside }: ItemFields): boolean => open !== 0n || (beside ?? 0n) !== 0n;
 
 type Row = SheetRow<ItemFields>;
-
-const moneyOf = (currency: string, { style }: Pick<FrameView, 'style'>) => ({
-  currency,
-  digits: minorDigits(currency),
-  style,
-});
 
 /** The schedule of one account: its items on a sheet, their ages, and what they tie to. */
 export const SchedulePage = ({

@@ -1,12 +1,11 @@
 'use client';
 
 import type { FrameView } from '@/actions/frame/views';
-import { minorDigits } from '@/core/money/currency';
 import type { ItemFields } from '@/core/schedules/item';
 import { type ItemChange, itemChanges } from '@/core/schedules/versions';
 import { useMemo } from 'react';
 import { MarginPart } from '../frame/frame';
-import { sided } from '../parts/figures';
+import { moneyOf, sided } from '../parts/figures';
 
 /** So many are listed; how many more there are is said. */
 const MOST_LISTED = 12;
@@ -29,8 +28,7 @@ export const SincePart = ({
   readonly nameOf: (item: ItemFields) => string;
 }) => {
   const changes = useMemo(() => itemChanges(before, items), [before, items]);
-  const amount = ({ open, currency }: ItemFields): string =>
-    sided(open, { currency, digits: minorDigits(currency), style: frame.style });
+  const amount = ({ open, currency }: ItemFields): string => sided(open, moneyOf(currency, frame));
   const counts = (['came', 'went', 'changed'] as const).flatMap((how) => {
     const count = changes.filter((one) => one.how === how).length;
     return count === 0 ? [] : [`${String(count)} ${HOW[how]}`];

@@ -6,14 +6,13 @@ import type { FrameView } from '@/actions/frame/views';
 import type { Account } from '@/core/chart/account';
 import { type Problem, isAt } from '@/core/base/result';
 import { normalSide } from '@/core/ledger/classes';
-import { minorDigits } from '@/core/money/currency';
 import { readEntry } from '@/core/money/entry';
 import type { Minor } from '@/core/money/minor';
 import { type Counted, countedSum } from '@/core/schedules/cash-count';
 import type { Closing } from '@/core/schedules/tie-out';
 import { DateInput } from '../parts/date-input';
 import { Field } from '../parts/field';
-import { sided } from '../parts/figures';
+import { moneyOf, sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { CashCount } from './cash-count';
@@ -35,7 +34,7 @@ export const StatementForm = ({
 }) => {
   const refresh = useRefresh();
   const currency = account.currency ?? frame.currency;
-  const money = { currency, digits: minorDigits(currency), style: frame.style };
+  const money = moneyOf(currency, frame);
   // Both as they were typed last: the one is not to wait for the answer about the other.
   const [own, setOwn] = useState<{
     readonly date: string;

@@ -5,13 +5,12 @@ import { toast } from 'sonner';
 import { explainTie, takeSupport } from '@/actions/schedules/ties';
 import type { FrameView } from '@/actions/frame/views';
 import { isAt, type Problem } from '@/core/base/result';
-import { minorDigits } from '@/core/money/currency';
 import { NIL } from '@/core/money/minor';
 import type { Looked, Supported, Tie } from '@/core/schedules/tie-out';
 import { MarginPart } from '../frame/frame';
 import { useMay } from '../frame/may-context';
 import { Field } from '../parts/field';
-import { sided } from '../parts/figures';
+import { moneyOf, sided } from '../parts/figures';
 import { Problems } from '../parts/problems';
 import { send } from '../parts/send';
 import { LookedAt } from './looked-at';
@@ -87,13 +86,11 @@ export const TieBox = ({ frame, account, set, tie, sums, looked, open }: Props) 
                 <th scope="row" className="text-left font-normal">
                   items in {currency}
                 </th>
-                <td className="text-right tabular-nums">
-                  {sided(amount, { currency, digits: minorDigits(currency), style: frame.style })}
-                </td>
+                <td className="text-right tabular-nums">{sided(amount, moneyOf(currency, frame))}</td>
               </tr>
             ))}
           {tie.currencies.map((one) => {
-            const money = { currency: one.currency, digits: minorDigits(one.currency), style: frame.style };
+            const money = moneyOf(one.currency, frame);
             return (
               <tr key={one.currency} className="text-ink-2">
                 <th scope="row" className="text-left font-normal">
