@@ -44,7 +44,7 @@ export const coreFigures = (note: Note): void => {
     }),
   );
 
-  const currencies = ['GBP', 'NOK', 'USD', 'JPY', 'CHF', 'SEK', 'DKK', 'PLN', 'CZK', 'HUF'];
+  const currencies = ['GBP', 'NOK', 'USD', 'JPY', 'CHF', 'SEK', 'DKK', 'PLN', 'CZK', 'HUF'] as const;
   const days = Array.from({ length: 20_000 }, (_, at) => plainDate('1971-01-01').add({ days: at }).toString());
   const rates = currencies.flatMap((quote) =>
     days.map((date, at): DatedRate => ({

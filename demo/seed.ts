@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
@@ -110,7 +111,7 @@ const divide = async (books: number, plan: YearPlan, after = 0): Promise<void> =
 };
 
 interface Wanted {
-  readonly currency?: string;
+  readonly currency?: Currency;
   readonly code: string;
   readonly name: string;
   readonly classification: Classification;
@@ -217,7 +218,7 @@ const behind = async (books: number) => {
 };
 
 /** Says what of a figure is in the currency of its account. */
-const inCurrency = async (books: number, code: string, currency: string, amount: bigint): Promise<void> => {
+const inCurrency = async (books: number, code: string, currency: Currency, amount: bigint): Promise<void> => {
   const view = await openingsView(books);
   const row = view?.rows.find((one) => one.code === code);
   const base = row?.amount ?? NIL;
@@ -292,7 +293,7 @@ const seaweed = async (): Promise<void> => {
       trialBalance: '2026-07-31',
     }),
   );
-  for (const currency of ['GBP', 'NOK']) done(await switchOn({ books, currency }));
+  for (const currency of ['GBP', 'NOK'] as const) done(await switchOn({ books, currency }));
   const rates = 'skerry-bank-rates-2026.csv';
   done(await bringRates({ books, name: rates, content: paper(rates), take: true }));
   await answer(books, { trades: ['farming-fishing'], stock: true, loans: true, premises: 'none', grants: false });

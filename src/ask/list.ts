@@ -1,7 +1,7 @@
 import type { Table } from '@/core/base/table';
 import { readAnyPaper } from '@/core/files/read-any';
 import { type Problem, type Result, fail, ok } from '@/core/base/result';
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, asCurrency, minorDigits } from '@/core/money/currency';
 import { plainDecimal } from '@/core/money/format';
 import { readContacts } from '@/core/schedules/list-contacts';
 import { readItems } from '@/core/schedules/list-items';
@@ -25,7 +25,7 @@ const toldDoubt = ({ code, message, path }: Problem) => {
 };
 
 /** An amount of the list in the decimals of its own currency; more are kept where the list has them. */
-const amount = (units: bigint | null, digits: number, currency: string | null): string | null => {
+const amount = (units: bigint | null, digits: number, currency: Currency | null): string | null => {
   if (units === null) return null;
   const own = currency === null ? digits : minorDigits(currency);
   if (own >= digits) return plainDecimal(units * 10n ** BigInt(own - digits), own);
@@ -162,7 +162,7 @@ export const askList = async ({ bytes, name, kind, date, digits }: ListQuestion)
       base: amount(item.base, items.digits, items.currency),
     })),
     totals: Object.fromEntries(
-      [...totals].map(([currency, units]) => [currency, amount(units, items.digits, currency || null)]),
+      [...totals].map(([currency, units]) => [currency, amount(units, items.digits, asCurrency(currency) ?? null)]),
     ),
     printedTotals: Object.keys(printed).length === 0 ? null : printed,
     doubts: items.doubts.map(toldDoubt),

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { BooksId, PersonId } from '@/core/base/ids';
 import { type PlainDate, plainDate } from '@/core/base/dates';
 import { type Change, WHOLE } from '@/core/base/change';
@@ -16,7 +17,7 @@ export interface Books {
   readonly name: string;
   readonly legalForm: LegalForm;
   readonly country: string;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly style: NumberStyle;
   readonly purpose: Purpose;
   readonly cutover: PlainDate;

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { BooksId, PersonId } from '@/core/base/ids';
 import { type DatedRate, decimalOf, plainRate } from '@/core/money/rate';
 import type { Change } from '@/core/base/change';
@@ -8,9 +9,9 @@ import type { Queryable } from './database';
 export const currenciesOf = async (
   tx: Queryable,
   booksIds: readonly number[],
-): Promise<ReadonlyMap<number, readonly string[]>> => {
-  const found = new Map<number, string[]>(booksIds.map((id) => [id, []]));
-  for (const { books, currency } of await tx.query<{ books: number; currency: string }>(
+): Promise<ReadonlyMap<number, readonly Currency[]>> => {
+  const found = new Map<number, Currency[]>(booksIds.map((id) => [id, []]));
+  for (const { books, currency } of await tx.query<{ books: number; currency: Currency }>(
     'select books_id as books, currency from books_currency where books_id = any($1::int[]) order by books_id, currency',
     [booksIds],
   ))
@@ -21,7 +22,7 @@ export const currenciesOf = async (
 export const insertCurrency = async (
   tx: Queryable,
   booksId: BooksId,
-  currency: string,
+  currency: Currency,
   person: PersonId,
   at: string,
 ): Promise<Change> => {
@@ -34,7 +35,7 @@ export const insertCurrency = async (
   return { subject: 'currency', id: booksId, field: currency, from: null, to: true };
 };
 
-export const deleteCurrency = async (tx: Queryable, booksId: BooksId, currency: string): Promise<readonly Change[]> =>
+export const deleteCurrency = async (tx: Queryable, booksId: BooksId, currency: Currency): Promise<readonly Change[]> =>
   (
     await tx.query('delete from books_currency where books_id = $1 and currency = $2 returning currency', [
       booksId,
@@ -43,15 +44,15 @@ export const deleteCurrency = async (tx: Queryable, booksId: BooksId, currency: 
   ).map(() => ({ subject: 'currency', id: booksId, field: currency, from: true, to: null }));
 
 /** Whether a posted amount is in this currency. */
-export const isPostedIn = async (tx: Queryable, booksId: BooksId, currency: string): Promise<boolean> =>
+export const isPostedIn = async (tx: Queryable, booksId: BooksId, currency: Currency): Promise<boolean> =>
   (await tx.query('select from journal_line where books_id = $1 and currency = $2 limit 1', [booksId, currency]))
     .length > 0;
 
 interface RateRow {
   readonly books: number;
   readonly date: string;
-  readonly unit: string;
-  readonly quote: string;
+  readonly unit: Currency;
+  readonly quote: Currency;
   readonly rate: string;
   readonly source: string;
 }
@@ -114,8 +115,8 @@ export const allRates = async (tx: Queryable, booksId: BooksId): Promise<readonl
   );
 
 export interface PairSummary {
-  readonly low: string;
-  readonly high: string;
+  readonly low: Currency;
+  readonly high: Currency;
   readonly count: number;
   readonly first: string;
   readonly last: string;

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { BooksId, PersonId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
@@ -20,7 +21,7 @@ export interface Journal {
     readonly account: AccountId;
     readonly amount: Minor;
     /** Null for base currency. */
-    readonly currency: string | null;
+    readonly currency: Currency | null;
     readonly foreign: Minor | null;
   }[];
 }
@@ -84,7 +85,7 @@ export const ledgerBalances = async (tx: Queryable, booksId: BooksId): Promise<R
 
 /** What stands on each account by posted journals, with its parts in foreign currencies. */
 export const ledgerPositions = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<AccountId, Position>> => {
-  const rows = await tx.query<{ account: AccountId; currency: string | null; amount: Minor; foreign: Minor | null }>(
+  const rows = await tx.query<{ account: AccountId; currency: Currency | null; amount: Minor; foreign: Minor | null }>(
     `select l.account_id as account, l.currency, sum(l.amount)::int8 as amount, sum(l.foreign_amount)::int8 as "foreign"
      from journal_line l join journal j on j.id = l.journal_id
      where l.books_id = $1 and j.posted_at is not null group by l.account_id, l.currency`,

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { BooksId, PersonId, PaperId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
@@ -126,9 +127,9 @@ const writeParts = async (
 };
 
 interface StoredPart {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly amount: string;
-  readonly base: string;
+  readonly base: Currency;
 }
 
 const partsFrom = (stored: readonly StoredPart[] | null): readonly Part[] =>
@@ -373,16 +374,16 @@ export const currentParts = async (
 export const currenciesInUse = async (
   tx: Queryable,
   booksIds: readonly number[],
-): Promise<ReadonlyMap<number, ReadonlyMap<string, number>>> => {
-  const rows = await tx.query<{ books: number; currency: string; figures: number }>(
+): Promise<ReadonlyMap<number, ReadonlyMap<Currency, number>>> => {
+  const rows = await tx.query<{ books: number; currency: Currency; figures: number }>(
     `select p.books_id as books, p.currency, count(*)::int as figures from opening_part p
      join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = p.set_id
      group by p.books_id, p.currency order by p.books_id, p.currency`,
     [booksIds],
   );
-  const found = new Map<number, Map<string, number>>();
+  const found = new Map<number, Map<Currency, number>>();
   for (const { books, currency, figures } of rows)
-    found.set(books, (found.get(books) ?? new Map<string, number>()).set(currency, figures));
+    found.set(books, (found.get(books) ?? new Map<Currency, number>()).set(currency, figures));
   return found;
 };
 

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { typeOf } from '@/core/ledger/classes';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -24,12 +25,12 @@ import { codesOf, newBooks, valueOf, withDatabase } from './support';
 
 withDatabase();
 
-const foreign = async (...currencies: string[]): Promise<number> => {
+const foreign = async (...currencies: Currency[]): Promise<number> => {
   const books = await newBooks({ foreign: true });
   for (const currency of currencies) valueOf(await switchOn({ books, currency }));
   return books;
 };
-const rate = (books: number, date: string, unit: string, quote: string, typed: string, evenIfDoubtful = false) =>
+const rate = (books: number, date: string, unit: Currency, quote: Currency, typed: string, evenIfDoubtful = false) =>
   saveRate({ books, date, unit, quote, typed, evenIfDoubtful });
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const usedOf = async (books: number, currency: string) =>
@@ -40,7 +41,7 @@ describe('currencies', () => {
     const books = await foreign('NOK');
     expect(codesOf(await switchOn({ books, currency: 'NOK' }))).toEqual(['currency.on']);
     expect(codesOf(await switchOn({ books, currency: 'EUR' }))).toEqual(['currency.base']);
-    expect(codesOf(await switchOn({ books, currency: 'XXX' }))).toEqual(['input.custom']);
+    expect(codesOf(await switchOn({ books, currency: 'XXX' as Currency }))).toEqual(['input.custom']);
     const { id } = valueOf(
       await addAccount({
         books,
@@ -142,16 +143,23 @@ describe('rates', () => {
     const view = await currenciesView(books, 'GBP');
     expect(view?.listed).toEqual([{ date: '2026-07-30', unit: 'EUR', quote: 'GBP', rate: '0.8480', source: 'typed' }]);
     expect(await usedOf(books, 'GBP')).toMatchObject({ ratio: { n: 10000n, d: 8480n }, legs: [{ age: 1 }] });
-    const gone = [{ was: { date: '2026-07-30', unit: 'EUR', quote: 'GBP', rate: '0.848' }, rate: null }];
+    const gone = [
+      { was: { date: '2026-07-30', unit: 'EUR' as const, quote: 'GBP' as const, rate: '0.848' }, rate: null },
+    ];
     valueOf(await saveRates({ books, pair: ['GBP', 'EUR'], entries: gone }));
     expect(codesOf(await saveRates({ books, pair: ['GBP', 'EUR'], entries: gone }))).toEqual(['rate.gone']);
   });
 
   it('are changed in a sheet several at once or none, what nobody touched keeps its source, and are undone as one', async () => {
     const books = await foreign('GBP', 'NOK');
-    const of = (date: string, text: string, unit = 'GBP', quote = 'EUR') => ({ date, unit, quote, rate: text });
+    const of = (date: string, text: string, unit: Currency = 'GBP', quote: Currency = 'EUR') => ({
+      date,
+      unit,
+      quote,
+      rate: text,
+    });
     const sure = (one: ReturnType<typeof of>) => ({ ...one, sure: false });
-    const pair: [string, string] = ['GBP', 'EUR'];
+    const pair: [Currency, Currency] = ['GBP', 'EUR'];
     valueOf(await rate(books, '2026-07-01', 'GBP', 'EUR', '1.17'));
     valueOf(await rate(books, '2026-07-02', 'GBP', 'EUR', '1.18'));
     const stands = async () =>
@@ -245,7 +253,7 @@ describe('rates', () => {
     ['2026-07-31', 'GBP', 'EUR', '9'.repeat(100), 'input.too_big'],
   ])('refuse %s 1 %s = %s %s', async (date, unit, quote, typed, code) => {
     const books = await foreign('GBP');
-    expect(codesOf(await rate(books, date, unit, quote, typed))).toEqual([code]);
+    expect(codesOf(await rate(books, date, unit as Currency, quote as Currency, typed))).toEqual([code]);
     expect((await currenciesView(books, 'GBP'))?.listed).toEqual([]);
   });
 

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
@@ -324,7 +325,7 @@ describe('what a save says of a figure that comes back', () => {
   it('is believed only where the figure once was so: amounts in a currency that is off, or in none, are refused', async () => {
     const { books, bank } = await foreignBooks();
     const set = await setOf(books);
-    const save = (currency: string, restores: boolean) =>
+    const save = (currency: Currency, restores: boolean) =>
       saveFigures({
         books,
         set,
@@ -333,7 +334,7 @@ describe('what a save says of a figure that comes back', () => {
         ],
       });
     expect(codesOf(await save('ISK', true))).toEqual(['foreign.other']);
-    expect(codesOf(await save('QQQ', true))).toEqual(['input.custom']);
+    expect(codesOf(await save('QQQ' as Currency, true))).toEqual(['input.custom']);
     const till = await idOf(books, '1050');
     const forged = await saveFigures({
       books,
@@ -381,7 +382,7 @@ describe('amounts in currency', () => {
     books: number,
     account: number,
     amount: bigint,
-    parts: { currency: string; amount: bigint; base: bigint }[],
+    parts: { currency: Currency; amount: bigint; base: bigint }[],
     more: { revision?: number; why?: string } = {},
   ) => {
     const revision = (await openingsView(books))?.rows.find(({ id }) => id === account)?.revision ?? 0;
@@ -391,7 +392,7 @@ describe('amounts in currency', () => {
       entries: [{ account, amount, revision, restores: false, parts, ...more }],
     });
   };
-  const kroner = (base: bigint) => [{ currency: 'NOK', amount: 100_000n, base }];
+  const kroner = (base: bigint) => [{ currency: 'NOK' as const, amount: 100_000n, base }];
   it('are kept with their figure, follow a base amount typed alone, and are told in its history', async () => {
     const { books, bank } = await foreignBooks();
     valueOf(await save(books, bank, 8700n, kroner(8700n), { why: 'NOK at the rate of 2026-07-31' }));
@@ -434,7 +435,7 @@ describe('amounts in currency', () => {
     const content = bytes('Code,Account,Ccy,Amount in currency,Balance\n1050,Petty cash,JPY,"9,000",50.00\n');
     valueOf(await takeOver({ books, paper: await bring(books, 'yen.csv', content), key: randomUUID() }));
     const cash = await idOf(books, '1050');
-    const yen = [{ currency: 'JPY', amount: 9000n, base: 5000n }];
+    const yen = [{ currency: 'JPY' as const, amount: 9000n, base: 5000n }];
     expect(await partsAt(books, cash)).toEqual(yen);
     valueOf(await save(books, cash, 6000n, yen));
     const revision = (await rowOf(books, '1050'))?.revision ?? 0;

@@ -226,7 +226,7 @@ describe('a list that is brought', () => {
   const name = 'marram-open-customers-2026-07-31.csv';
   const ready = async () => {
     const books = await newBooks({ foreign: true });
-    for (const currency of ['NOK', 'GBP']) valueOf(await switchOn({ books, currency }));
+    for (const currency of ['NOK', 'GBP'] as const) valueOf(await switchOn({ books, currency }));
     return { books, account: await accountOf(books, '1100') };
   };
   it('is shown, taken with its contacts, known again the second time, and taken back as one', async () => {

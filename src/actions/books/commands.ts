@@ -12,7 +12,7 @@ import { PURPOSE_IDS } from '@/core/company/facts';
 import { legalFormLabel } from '@/core/company/legal-form';
 import { datesOf } from '@/core/company/country';
 import { similarNames } from '@/core/company/names';
-import { isCurrency, whyNotForNew } from '@/core/money/currency';
+import { whyNotForNew } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
 import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
@@ -24,7 +24,7 @@ import { action, booksAction, mayIn, recorded } from '../kernel/action';
 import { beginFrom } from '../chart/beginnings';
 import { yearPlan } from '../calendar/schemas';
 import { companyName, country, legalForm, numberStyle } from '../company/schemas';
-import { text } from '../kernel/inputs';
+import { currencyCode, text } from '../kernel/inputs';
 
 /** Makes a set of books with its first fiscal year, its chart from a starter, and an empty draft of the opening balances. */
 export const createBooks = action(
@@ -34,13 +34,10 @@ export const createBooks = action(
     name: companyName,
     legalForm,
     country,
-    currency: z
-      .string()
-      .refine(isCurrency, 'Choose a base currency from the list.')
-      .superRefine((code, context) => {
-        const why = whyNotForNew(code, 'base');
-        if (why !== undefined) context.addIssue({ code: 'custom', message: why });
-      }),
+    currency: currencyCode('Choose a base currency from the list.').superRefine((code, context) => {
+      const why = whyNotForNew(code, 'base');
+      if (why !== undefined) context.addIssue({ code: 'custom', message: why });
+    }),
     style: numberStyle,
     purpose: z.enum(PURPOSE_IDS),
     yearStart: text(40),

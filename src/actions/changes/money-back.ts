@@ -1,3 +1,4 @@
+import { isCurrency } from '@/core/money/currency';
 import type { Change } from '@/core/base/change';
 import { type Problem, problem } from '@/core/base/result';
 import { MONEY_RULES } from '@/core/openings/say-changes';
@@ -22,7 +23,7 @@ export const currenciesIn = async (
   const { tx, books, actor, now } = context;
   const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
   for (const { field, from } of changes)
-    if (from !== null && !on.includes(field))
+    if (from !== null && isCurrency(field) && !on.includes(field))
       context.changes.add([await insertCurrency(tx, books.id, field, actor.person, now)]);
   return [];
 };
@@ -34,7 +35,7 @@ export const currenciesOut = async (
 ): Promise<readonly Problem[]> => {
   const { tx, books } = context;
   for (const { field, from } of changes) {
-    if (from !== null) continue;
+    if (from !== null || !isCurrency(field)) continue;
     const wrong = await whyStaysOn(context, field);
     if (wrong.length > 0) return wrong;
     context.changes.add(await deleteCurrency(tx, books.id, field));

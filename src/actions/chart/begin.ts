@@ -1,5 +1,6 @@
 'use server';
 
+import { type Currency } from '@/core/money/currency';
 import { z } from 'zod';
 import { redrawYear } from '@/core/calendar/draft';
 import type { RowChoice } from '@/core/chart/incoming';
@@ -62,7 +63,7 @@ export const takeLines = booksAction(
 /** Switches on the currencies of a source that are not on, and with them the part. */
 const takeCurrencies = async (
   { tx, books, actor, now, changes }: WritingContext,
-  wanted: readonly string[],
+  wanted: readonly Currency[],
 ): Promise<number> => {
   const on = (await currenciesOf(tx, [books.id])).get(books.id) ?? [];
   const fresh = wanted.filter((currency) => currency !== books.currency && !on.includes(currency));

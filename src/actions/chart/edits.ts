@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { type Account, type AccountId, listed } from '@/core/chart/account';
 import type { BankDetails } from '@/core/chart/bank';
 import { type ChartEdit, type Edited, applyEdits, usesAsked } from '@/core/chart/edit';
@@ -16,7 +17,7 @@ import { chartChanged, standingIndex } from '../frame/held-chart';
 export const MOST_ACCOUNTS = 50_000;
 
 /** Foreign currencies that accounts of these books can be kept in. */
-export const currenciesOn = async ({ tx, books }: BooksContext): Promise<readonly string[]> =>
+export const currenciesOn = async ({ tx, books }: BooksContext): Promise<readonly Currency[]> =>
   books.facts.parts.includes('currencies') ? ((await currenciesOf(tx, [books.id])).get(books.id) ?? []) : [];
 
 /** Currencies and tax codes that accounts name have to be there; the database refuses them otherwise, but without a sentence. */

@@ -8,13 +8,12 @@ import type { RowChoice } from '@/core/chart/incoming';
 import { MOST_RANGES, MOST_SEGMENTS, SEGMENT_KINDS, SEPARATORS } from '@/core/chart/scheme';
 import { TAX_DIRECTION_IDS } from '@/core/chart/tax-codes';
 import { LEGAL_FORM_IDS } from '@/core/company/legal-form';
-import { isCurrency } from '@/core/money/currency';
-import { id, int4, text } from '../kernel/inputs';
+import { currencyCode, id, int4, text } from '../kernel/inputs';
 
 export const account = id.transform(accountId);
 /** An account that is there, or one of the same batch that is not yet. */
 export const anyAccount = int4.transform(accountId);
-const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
+const currency = currencyCode('Choose a currency from the list.');
 
 export const fields = z.object({
   code: text(200).trim(),

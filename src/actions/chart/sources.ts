@@ -13,7 +13,7 @@ import { type Context, mayIn } from '../kernel/action';
 import { yearPlan } from '../calendar/schemas';
 import { answers, fields, scheme, taxCode } from './schemas';
 import { FACT_SCHEMAS } from '../company/schemas';
-import { id, int4 } from '../kernel/inputs';
+import { currencyCode, id, int4 } from '../kernel/inputs';
 
 /** A chart to copy from: other books of the practice, or one of its templates. */
 export const sourceRef = z.object({ kind: z.enum(['books', 'template']), id });
@@ -23,7 +23,7 @@ const content = z.object({
   accounts: z.array(fields.extend({ id: int4.transform(accountId) })).max(50_000),
   taxCodes: z.array(taxCode).max(500),
   plan: yearPlan.nullable(),
-  currencies: z.array(z.string().length(3)).max(60),
+  currencies: z.array(currencyCode()).max(60),
   defaults: z.object(Object.fromEntries(DEFAULT_FACTS.map((fact) => [fact, FACT_SCHEMAS[fact]]))).partial(),
   settings: z.object({
     codes: z.enum(['required', 'optional']),

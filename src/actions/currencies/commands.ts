@@ -7,7 +7,7 @@ import { accountId, called, chartIndex } from '@/core/chart/account';
 import { roleFacts } from '@/core/ledger/classes';
 import { change } from '@/core/chart/edit';
 import { EXCHANGE_ROLES, replacedBy } from '@/core/chart/exchange';
-import { isCurrency, whyNotForNew } from '@/core/money/currency';
+import { whyNotForNew } from '@/core/money/currency';
 import { plainRate, rateTold, readRate } from '@/core/money/rate';
 import { doubtOf, pairOf, rateBook } from '@/core/money/rate-book';
 import { settleRates } from '@/core/money/rate-edits';
@@ -28,13 +28,13 @@ import { standingChart } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { carryOut } from '../chart/edits';
 import { isoDate } from '../calendar/schemas';
-import { id, text } from '../kernel/inputs';
+import { currencyCode, id, text } from '../kernel/inputs';
 import { whyBaseStays, whyStaysOn } from './rules';
 
 /** More rates of one pair than anybody has: every day of a thousand years. */
 const MOST_OF_PAIR = 366_000;
 
-const currency = z.string().refine(isCurrency, 'Choose a currency from the list.');
+const currency = currencyCode('Choose a currency from the list.');
 
 const partOff = (books: BooksContext['books']): readonly Problem[] =>
   books.facts.parts.includes('currencies')

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { isCurrency } from '@/core/money/currency';
 import { type DatedRate, plainRate, readRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
 import { MOST_BYTES, megabytes } from '@/core/files/limits';
@@ -13,7 +12,7 @@ import { type WritingContext, booksAction, booksView, fileAction } from '../kern
 import { boundedBytes } from '../kernel/bounded';
 import { log, reading } from '../kernel/context';
 import { withoutFigures } from '../kernel/database-errors';
-import { fileContent, fileName, id as booksId, issueProblem } from '../kernel/inputs';
+import { currencyCode, fileContent, fileName, id as booksId, issueProblem } from '../kernel/inputs';
 import { writingOfBooks } from '../kernel/writing';
 
 /** What taking rates over would do or did; of long lists the first rows, the counts of all. */
@@ -109,10 +108,8 @@ export const bringRates = fileAction(
 
 /** What the rate service answers: so much of each currency for 1 `base`, day by day. */
 const answer = z.object({
-  base: z.string().refine(isCurrency),
-  rates: z
-    .array(z.object({ date: z.iso.date(), currency: z.string().refine(isCurrency), rate: z.string().max(40) }))
-    .max(60_000),
+  base: currencyCode(),
+  rates: z.array(z.object({ date: z.iso.date(), currency: currencyCode(), rate: z.string().max(40) })).max(60_000),
 });
 
 const MOST_ANSWER = 8 * 1024 * 1024;

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { changeBaseProblems, switchOffProblems } from '@/core/chart/currency-use';
 import type { Problem } from '@/core/base/result';
 import { currenciesOf, isPostedIn } from '@/store/currencies';
@@ -7,7 +8,7 @@ import { standingChart } from '../frame/held-chart';
 import type { BooksContext } from '../kernel/action';
 
 /** Why a currency has to stay switched on. */
-export const whyStaysOn = async (context: BooksContext, currency: string): Promise<readonly Problem[]> => {
+export const whyStaysOn = async (context: BooksContext, currency: Currency): Promise<readonly Problem[]> => {
   const { tx, books } = context;
   return switchOffProblems(currency, {
     accounts: await standingChart(context),

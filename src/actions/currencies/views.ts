@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { ratesOf, tieInputOf } from '../frame/ties';
 import { type DatedRate, plainRate } from '@/core/money/rate';
 import type { Ratio } from '@/core/money/ratio';
@@ -15,7 +16,7 @@ const rateView = (rate: DatedRate): RateView => ({ ...rate, rate: plainRate(rate
 
 /** The rate that one currency has on the opening date, with where it comes from; or what is missing. */
 export interface UsedRate {
-  readonly currency: string;
+  readonly currency: Currency;
   /** How much base currency one is worth, exactly; null when there is no rate. */
   readonly ratio: Ratio | null;
   readonly legs: readonly { readonly rate: RateView; readonly age: number }[];

@@ -2,7 +2,7 @@ import { openingDate, opensAtYearStart } from '@/core/calendar/cutover';
 import { periodOf } from '@/core/calendar/year';
 import type { Account, AccountId } from '@/core/chart/account';
 import { companyChecklist } from '@/core/company/facts';
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import { type Lookup, type RateBook, lookUp, rateBook } from '@/core/money/rate-book';
 import type { Part, Position } from '@/core/openings/foreign';
@@ -31,7 +31,7 @@ export interface BooksState {
   readonly posted: boolean;
   readonly atYearStart: boolean;
   /** Foreign currencies switched on; empty while the part is off. */
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   /** The rates that a lookup on the opening date can need. */
   readonly rates: RateBook;
   /** What of the figures is in foreign currencies, and what stands behind them. */
@@ -87,7 +87,7 @@ export const statesOf = async (
       currency: { code: books.currency, digits },
       style: books.style,
       currencies: on,
-      inCurrency: inUse.get(books.id) ?? new Map<string, number>(),
+      inCurrency: inUse.get(books.id) ?? new Map<Currency, number>(),
       rates: known,
       rateDays: books.rateDays,
       ties,
@@ -139,7 +139,7 @@ const schedulesOf = (accounts: readonly Account[], ties: ReadonlyMap<AccountId, 
   );
 
 /** The rate of a foreign currency in base currency that counts on the opening date. */
-export const openingRate = ({ books, rates }: Pick<BooksState, 'books' | 'rates'>, currency: string): Lookup =>
+export const openingRate = ({ books, rates }: Pick<BooksState, 'books' | 'rates'>, currency: Currency): Lookup =>
   lookUp(rates, {
     from: currency,
     to: books.currency,

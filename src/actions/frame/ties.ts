@@ -1,6 +1,6 @@
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, minorDigits } from '@/core/money/currency';
 import type { Conversion } from '@/core/money/convert';
 import { type Minor, NIL } from '@/core/money/minor';
 import { type RateBook, lookUp } from '@/core/money/rate-book';
@@ -17,7 +17,7 @@ export const conversionsOf = ({
 }: {
   readonly books: Pick<Books, 'currency' | 'cutover' | 'rateDays' | 'rounding'>;
   readonly rates: RateBook;
-}): ((currency: string) => Conversion | undefined) => {
+}): ((currency: Currency) => Conversion | undefined) => {
   const known = new Map<string, Conversion | undefined>();
   return (currency) => {
     if (known.has(currency)) return known.get(currency);
@@ -77,7 +77,7 @@ export const tiesOf = (state: TieState & { readonly accounts: readonly Account[]
 
 /** How amounts of the currencies in use become base currency on the opening date, by their codes. */
 export const ratesOf = (
-  state: Parameters<typeof conversionsOf>[0] & { readonly currencies: readonly string[] },
+  state: Parameters<typeof conversionsOf>[0] & { readonly currencies: readonly Currency[] },
 ): Readonly<Record<string, Conversion>> => {
   const rate = conversionsOf(state);
   return Object.fromEntries(

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { Deed } from '@/core/access/deeds';
 import { openingDate } from '@/core/calendar/cutover';
 import type { DateStyle } from '@/core/base/date-style';
@@ -22,7 +23,7 @@ export interface FrameView {
   readonly name: string;
   readonly legalForm: LegalForm;
   readonly country: string;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly digits: number;
   readonly style: NumberStyle;
   readonly dates: DateStyle;

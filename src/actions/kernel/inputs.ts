@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cleaned, oneLine } from '@/core/files/clean';
 import { MOST_BYTES, MOST_NAME_CHARACTERS, megabytes } from '@/core/files/limits';
+import { type Currency, isCurrency } from '@/core/money/currency';
 import { LARGEST, minor } from '@/core/money/minor';
 import { type Problem, problem } from '@/core/base/result';
 
@@ -22,6 +23,10 @@ export const units = z
   .bigint()
   .refine((given) => (given < 0n ? -given : given) <= LARGEST, 'The amount is larger than any balance Bathron keeps.')
   .transform(minor);
+
+/** The code of a currency; what is told where it is none. */
+export const currencyCode = (otherwise = 'This is no currency of ISO 4217.') =>
+  z.custom<Currency>((given) => typeof given === 'string' && isCurrency(given), otherwise);
 
 /** Text at most so long, without the characters that nobody sees, which the database or a file could not hold. */
 export const text = (most: number) =>

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { type AccountId, accountId } from '@/core/chart/account';
-import { isCurrency } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import { type FigureEntry, type StoodBefore, entryOrigin, entryProblem } from '@/core/openings/entries';
 import type { Part } from '@/core/openings/foreign';
@@ -9,7 +8,7 @@ import { accountsOf } from '@/store/chart';
 import { type HeldLine, type Writing, currentSet, figuresOnce, lockLines, writeLines } from '@/store/openings';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { currenciesOn } from '../chart/edits';
-import { distinct, id, int4, text, units } from '../kernel/inputs';
+import { currencyCode, distinct, id, int4, text, units } from '../kernel/inputs';
 
 /** The draft, or why there is none to write into. */
 const draftOf = async ({ tx, books }: BooksContext) => {
@@ -26,7 +25,7 @@ const draftOf = async ({ tx, books }: BooksContext) => {
 const amount = units.nullable();
 
 const part = z.object({
-  currency: z.string().refine(isCurrency, 'This is no currency of ISO 4217.'),
+  currency: currencyCode(),
   amount: units,
   base: units,
 });

@@ -3,7 +3,7 @@ import { type Tie, lacksSupport } from '@/core/schedules/tie-out';
 import { openingDate } from '@/core/calendar/cutover';
 import type { Account, AccountId } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, minorDigits } from '@/core/money/currency';
 import type { Minor } from '@/core/money/minor';
 import type { Ratio } from '@/core/money/ratio';
 import { compareVersions } from '@/core/openings/compare';
@@ -28,7 +28,7 @@ export interface OpeningRowView {
   readonly contra: boolean;
   readonly role: Account['role'];
   /** The foreign currency in which all of the account is kept; null for base currency, or for several. */
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   readonly heading: boolean;
   readonly active: boolean;
   readonly depth: number;
@@ -70,7 +70,7 @@ const MOST_BEHIND = 12;
 
 /** The rate of a foreign currency on the opening date, in base currency; null where none is near enough. */
 export interface OpeningRate {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly digits: number;
   readonly ratio: Ratio | null;
   /** The day that the rate is of. */

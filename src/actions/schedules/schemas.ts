@@ -3,14 +3,13 @@ import { readDate } from '@/core/base/dates';
 import { paperId } from '@/core/base/ids';
 import { accountId } from '@/core/chart/account';
 import { isCountry } from '@/core/company/country';
-import { isCurrency } from '@/core/money/currency';
 import { countedSum } from '@/core/schedules/cash-count';
 import { CONTACT_ROLES, contactId } from '@/core/schedules/contact';
 import { ITEM_KINDS } from '@/core/schedules/kinds';
 import { DETAIL_FIELDS, LONGEST_DETAIL } from '@/core/schedules/things/detail';
 import { MOST_ROWS } from '@/core/files/limits';
 import { terms } from '../company/schemas';
-import { id, int4, text, units } from '../kernel/inputs';
+import { currencyCode, id, int4, text, units } from '../kernel/inputs';
 
 export const day = z.string().refine((given) => readDate(given).ok, 'This is no date between 1950 and 2150.');
 const short = text(120).trim();
@@ -23,7 +22,7 @@ export const itemFields = z.object({
   order: short,
   date: day.nullable(),
   due: day.nullable(),
-  currency: z.string().refine(isCurrency, 'This is no currency of ISO 4217.'),
+  currency: currencyCode(),
   original: units.nullable(),
   open: units,
   base: units.nullable(),
@@ -50,7 +49,7 @@ export const contactFields = z.object({
   person: text(200).trim(),
   email: text(200).trim(),
   phone: text(60).trim(),
-  currency: z.string().refine((code) => code === '' || isCurrency(code), 'This is no currency of ISO 4217.'),
+  currency: currencyCode().or(z.literal('')),
   terms: terms.nullable(),
   creditLimit: units.nullable().default(null),
   account: id.transform(accountId).nullable().default(null),

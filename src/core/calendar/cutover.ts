@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, problem } from '../base/result';
 import { type PlainDate, before, dayBefore } from '../base/dates';
 import { type Sentence, dated, say } from '../base/sentence';
@@ -123,7 +124,7 @@ export const oldRecordProblems = (cutover: PlainDate, old: OldRecords): readonly
 export interface CutoverFacts {
   readonly years: readonly Year[];
   /** Foreign currencies in use, for the rates that the new opening date needs. */
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   /** Whether opening figures stand already, and on income and expense accounts. */
   readonly figures: boolean;
   readonly results: boolean;

@@ -206,7 +206,14 @@ describe('states', () => {
 
 describe('moving the cutover date', () => {
   const years = [stated(PLAIN_PLAN, '2026-02-01')];
-  const facts = { years, currencies: ['NOK'], figures: true, results: true, schedules: true, things: ['1610 Boats'] };
+  const facts = {
+    years,
+    currencies: ['NOK' as const],
+    figures: true,
+    results: true,
+    schedules: true,
+    things: ['1610 Boats'],
+  };
   it('says what changes before it is taken', () => {
     const effects = (from: PlainDate, to: PlainDate): string =>
       cutoverEffects(from, to, facts)

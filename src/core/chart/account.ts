@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { addTo } from '../base/lists';
 import { type Changeable, overlay } from '../base/overlay';
 import { type Problem, problem, quoted } from '../base/result';
@@ -17,7 +18,7 @@ export interface AccountFields {
   readonly parent: AccountId | null;
   readonly role: AccountRole | null;
   /** ISO 4217 when the account holds a foreign currency, otherwise null for the base currency. */
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   /** Stands on the side opposite to its type's: accumulated depreciation, drawings, returns. */
   readonly contra: boolean;
   readonly active: boolean;

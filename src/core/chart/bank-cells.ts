@@ -1,6 +1,6 @@
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { readYes } from '../base/yes';
-import { minorDigits } from '../money/currency';
+import { type Currency, minorDigits } from '../money/currency';
 import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { minor } from '../money/minor';
@@ -34,7 +34,7 @@ export const BANK_LABELS: Readonly<Record<BankColumn, string>> = {
 
 /** What the cells of an account are read and written by. */
 export interface BankRules {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly style: NumberStyle;
   /** How its bank is numbered. */
   readonly routing: Routing;

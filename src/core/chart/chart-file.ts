@@ -1,4 +1,4 @@
-import { isCurrency, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
 import { readPaperAmount, unitsOf } from '../money/paper-amount';
 import { type Table, folded, textOf } from '../base/table';
@@ -175,7 +175,7 @@ const splitCode = (text: string): { readonly code: string; readonly name: string
 };
 
 /** The accounts that a table lists under a mapping, with the lines that a person said its words for types stand for. Blank rows, the title block and rows of totals are passed over. */
-export const readChartRows = (table: Table, mapping: ChartMapping, base: string): readonly Incoming[] => {
+export const readChartRows = (table: Table, mapping: ChartMapping, base: Currency): readonly Incoming[] => {
   const at = new Map<ChartColumn, number>();
   mapping.columns.forEach((column, index) => {
     if (column !== 'ignore' && !at.has(column)) at.set(column, index);
@@ -228,7 +228,12 @@ export const readChartRows = (table: Table, mapping: ChartMapping, base: string)
       else says.role = found;
     }
     const currency = cell('currency');
-    if (currency !== undefined) says.currency = currency === '' ? null : currency.toUpperCase();
+    if (currency !== undefined) {
+      const code = currency.toUpperCase();
+      if (code !== '' && !isCurrency(code))
+        problems.push(problem('import.currency', `${quoted(currency)} is no currency of ISO 4217.`, 'currency'));
+      else says.currency = code === '' ? null : code;
+    }
     const state = cell('state');
     if (state !== undefined && state !== '') {
       if (YES.test(folded(state))) says.active = true;
@@ -251,7 +256,7 @@ export const readChartRows = (table: Table, mapping: ChartMapping, base: string)
 /** Bank details of a row that has any, with what does not read; `currency` is the account's. */
 const bankOf = (
   cell: (column: ChartColumn) => string | undefined,
-  currency: string,
+  currency: Currency,
   problems: Problem[],
 ): BankDetails | undefined => {
   const [number = '', routing = '', iban = '', bic = '', alert = '', reconciled = '', day = '', documents = ''] = (
@@ -299,7 +304,7 @@ const HEADER_ROW: OutRow = CHART_COLUMNS.filter(({ id }) => id !== 'ignore' && i
 export const chartRows = (
   chart: readonly Account[],
   banks: ReadonlyMap<number, BankDetails>,
-  base: string,
+  base: Currency,
 ): readonly OutRow[] => {
   const byId = new Map(chart.map((account) => [account.id, account]));
   return [

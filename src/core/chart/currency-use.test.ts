@@ -1,9 +1,10 @@
+import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_ACCOUNT, accountId } from './account';
 import { changeBaseProblems, switchOffProblems } from './currency-use';
 
-const account = (currency: string | null) => ({
+const account = (currency: Currency | null) => ({
   ...PLAIN_ACCOUNT,
   id: accountId(1),
   code: '1030',

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, plural, problem } from '../base/result';
 import { type Account, listed } from './account';
 
@@ -11,7 +12,10 @@ export interface CurrencyUse {
 }
 
 /** Why a foreign currency cannot be switched off: an account is kept in it, or amounts in it stand or are posted. Its rates harm nobody. */
-export const switchOffProblems = (currency: string, { accounts, figures, posted }: CurrencyUse): readonly Problem[] => {
+export const switchOffProblems = (
+  currency: Currency,
+  { accounts, figures, posted }: CurrencyUse,
+): readonly Problem[] => {
   const kept = accounts.filter((account) => account.currency === currency);
   const because =
     kept.length > 0

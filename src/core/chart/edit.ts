@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, type Result, clash, fail, ok, problem, under } from '../base/result';
 import {
   type Account,
@@ -37,7 +38,7 @@ export interface Edited {
 export interface EditRules {
   readonly codes: CodeRule;
   /** Base currency of the books. */
-  readonly base: string;
+  readonly base: Currency;
   /** Use of the accounts whose use matters to the edits (`usesAsked`); one that is not in it counts as unused. */
   readonly uses: ReadonlyMap<AccountId, AccountUse>;
 }

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { addTo } from '../base/lists';
 import { type Problem, problem, quoted } from '../base/result';
 import { folded } from '../base/table';
@@ -51,8 +52,8 @@ export interface RowChoice {
 export interface IncomingRules {
   readonly codes: CodeRule;
   readonly scheme: CodeScheme | null;
-  readonly base: string;
-  readonly currencies: readonly string[];
+  readonly base: Currency;
+  readonly currencies: readonly Currency[];
   readonly taxCodes: readonly string[];
   readonly uses: ReadonlyMap<AccountId, AccountUse>;
   readonly banks: ReadonlyMap<AccountId, BankDetails>;

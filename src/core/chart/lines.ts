@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { readClipboard } from '../files/clipboard';
 import type { Table } from '../base/table';
 import { MOST_COLUMNS } from '../files/limits';
@@ -14,7 +15,7 @@ const isCode = (text: string): boolean => text.length <= MOST_CODE && CODE.test(
  * colon names a heading, new or in the chart, and the lines after it stand under it; the colon alone goes back to the top.
  * Lines copied from a spreadsheet are read by their columns; with a header row by its words.
  */
-export const readLines = (text: string, under: string, base: string): readonly Incoming[] => {
+export const readLines = (text: string, under: string, base: Currency): readonly Incoming[] => {
   const pasted = readClipboard(text);
   const table: Table = { name: 'lines', rows: pasted.map((row) => row.slice(0, MOST_COLUMNS)) };
   const { mapping } = recogniseChart([table]);

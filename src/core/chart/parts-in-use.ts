@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, plural, problem } from '../base/result';
 import { PARTS, PART_IDS, type Part, partLabel, partOfRole } from '../company/parts';
 import { type Account, called } from './account';
@@ -15,7 +16,7 @@ export const partsUsedBy = (accounts: readonly Pick<Account, 'role' | 'currency'
 export interface PartData {
   readonly accounts: readonly Account[];
   readonly taxRegistered: boolean;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly rates: number;
   /** Analysis codes in the lists. */
   readonly codes: number;

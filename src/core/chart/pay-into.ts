@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { Account, AccountId } from './account';
 import { type BankDetails, printIban } from './bank';
 import { type Routing, printRouting, routingOf } from './routing';
@@ -5,7 +6,7 @@ import { inTreeOrder } from './tree';
 
 /** An account that documents name to pay into: its currency, its name, and how whoever pays finds it. */
 export interface PaidInto {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly name: string;
   readonly says: string;
 }
@@ -22,7 +23,7 @@ const howFound = ({ iban, bic, number, routing }: BankDetails, kind: Routing): s
 export const paidInto = (
   chart: readonly Account[],
   details: ReadonlyMap<AccountId, BankDetails>,
-  { country, currency }: { readonly country: string; readonly currency: string },
+  { country, currency }: { readonly country: string; readonly currency: Currency },
 ): readonly PaidInto[] =>
   inTreeOrder(chart).flatMap(({ account }) => {
     const own = details.get(account.id);

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, problem, quoted } from '../base/result';
 
 /** What a country's banks call the number of a bank or branch that stands beside an account number, and how it looks. */
@@ -68,7 +69,7 @@ const COUNTRY_OF: Readonly<Record<string, string>> = {
  *
  * @example routingOf('IE', 'GBP').label // 'Sort code'
  */
-export const routingOf = (country: string, currency: string | null): Routing =>
+export const routingOf = (country: string, currency: Currency | null): Routing =>
   ROUTINGS[currency === null ? country : (COUNTRY_OF[currency] ?? '')] ?? ANY_ROUTING;
 
 /** A number of a bank without the marks that it is printed with, in capitals. */

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { minor } from '../money/minor';
@@ -157,7 +158,7 @@ describe('bank details', () => {
 });
 
 describe('numbers of banks', () => {
-  const wrongOf = (typed: string, country: string, currency: string | null = null): string | undefined =>
+  const wrongOf = (typed: string, country: string, currency: Currency | null = null): string | undefined =>
     routingProblem(typed, routingOf(country, currency))?.message;
   it('are those of the country of the account’s currency, else of the books', () => {
     expect(routingOf('IE', 'GBP').label).toBe('Sort code');

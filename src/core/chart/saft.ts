@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import XMLBuilder from 'fast-xml-builder';
 import { UNKNOWN } from '../files/audit-file';
 import { xmlText } from '../files/xml';
@@ -19,7 +20,7 @@ export interface AuditFileFacts {
   readonly company: string;
   readonly registration: string;
   readonly country: string;
-  readonly currency: string;
+  readonly currency: Currency;
   /** ISO dates. */
   readonly from: string;
   readonly to: string;

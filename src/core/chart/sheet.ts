@@ -1,3 +1,4 @@
+import { type Currency, isCurrency } from '../money/currency';
 import { folded } from '../base/table';
 import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../base/result';
 import type { Account, AccountFields, AccountId } from './account';
@@ -42,7 +43,7 @@ export const CHART_SHEET_LABELS: Readonly<Record<ChartSheetColumn, string>> = {
 };
 
 /** What a cell shows and what is copied from it; the balance is written by whoever knows the currency. */
-export const cellText = (account: Account, column: Exclude<ChartSheetColumn, 'balance'>, base: string): string => {
+export const cellText = (account: Account, column: Exclude<ChartSheetColumn, 'balance'>, base: Currency): string => {
   switch (column) {
     case 'code':
       return account.code;
@@ -78,7 +79,7 @@ export const readCell = (
   account: Account,
   column: ChartSheetColumn,
   text: string,
-  base: string,
+  base: Currency,
 ): Result<Partial<AccountFields>> | undefined => {
   const plain = text.trim();
   switch (column) {
@@ -97,6 +98,7 @@ export const readCell = (
     }
     case 'currency': {
       const code = plain.toUpperCase();
+      if (code !== '' && !isCurrency(code)) return unread(text, 'currency of ISO 4217');
       return ok({ currency: code === '' || code === base ? null : code });
     }
     case 'role': {
@@ -122,7 +124,7 @@ export const pasteEdits = (
   chosen: number,
   from: ChartSheetColumn,
   block: readonly (readonly string[])[],
-  base: string,
+  base: Currency,
   columns: readonly ChartSheetColumn[] = CHART_SHEET_COLUMNS,
 ): { readonly edits: readonly ChartEdit[]; readonly problems: readonly Problem[] } => {
   const start = columns.indexOf(from);

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { YearPlan } from '../calendar/year';
 import type { CompanyFacts } from '../company/facts';
 import type { Account } from './account';
@@ -28,7 +29,7 @@ export interface ChartSource {
   readonly accounts: readonly Account[];
   readonly taxCodes: readonly TaxCodeFields[];
   readonly plan: YearPlan | null;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly defaults: Partial<Pick<CompanyFacts, DefaultFact>>;
   readonly settings: ChartSettings;
 }

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, plural, problem } from '../base/result';
 import { type Account, called } from './account';
 import { holdsMoney } from './money';
@@ -65,7 +66,7 @@ export const HELD_BY_USE = [
 ] as const satisfies readonly (keyof Account)[];
 
 /** What may not change any more because the account is in use: its type, its currency, its kind of money account, heading or not. */
-export const changeProblems = (was: Account, is: Account, use: AccountUse, base: string): readonly Problem[] => {
+export const changeProblems = (was: Account, is: Account, use: AccountUse, base: Currency): readonly Problem[] => {
   const by = uses({ ...use, taxCodes: 0, comparatives: 0, papers: 0 });
   if (by.length === 0) return [];
   const because = `${called(was)} is in use (${by.join(', ')})`;

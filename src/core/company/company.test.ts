@@ -191,7 +191,7 @@ describe('parts', () => {
   const data = {
     accounts: [account({ role: 'stock' }), account({ code: '1020', name: 'NOK bank', role: 'bank', currency: 'NOK' })],
     taxRegistered: true,
-    currencies: ['NOK'],
+    currencies: ['NOK' as const],
     rates: 3,
     codes: 2,
   };

@@ -1,4 +1,5 @@
 import { type DateStyle, PLAIN_DATES } from '../base/date-style';
+import { type Currency, isCurrency } from '../money/currency';
 import type { NumberStyle } from '../money/number-style';
 
 /**
@@ -19,10 +20,10 @@ const BY_CURRENCY =
   'UGX:UG USD:US,EC,FM,MH,PR,PW,TL,VI UYU:UY UZS:UZ VES:VE VND:VN VUV:VU WST:WS XAF:CM,CF,CG,GA,GQ,TD ' +
   'XCD:AG,DM,GD,KN,LC,VC XOF:BF,BJ,CI,GW,ML,NE,SN,TG XPF:NC,PF YER:YE ZAR:ZA ZMW:ZM ZWG:ZW';
 
-const CURRENCY: ReadonlyMap<string, string> = new Map(
+const CURRENCY: ReadonlyMap<string, Currency> = new Map(
   BY_CURRENCY.split(' ').flatMap((entry) => {
     const [currency = '', countries = ''] = entry.split(':');
-    return countries.split(',').map((country): [string, string] => [country, currency]);
+    return isCurrency(currency) ? countries.split(',').map((country): [string, Currency] => [country, currency]) : [];
   }),
 );
 
@@ -31,7 +32,7 @@ export const COUNTRY_CODES: readonly string[] = [...CURRENCY.keys()].sort();
 export const isCountry = (code: string): boolean => CURRENCY.has(code);
 
 /** The currency in official use, proposed as base currency. */
-export const currencyOf = (country: string): string | undefined => CURRENCY.get(country);
+export const currencyOf = (country: string): Currency | undefined => CURRENCY.get(country);
 
 const STYLES: readonly (readonly [NumberStyle, string])[] = [
   ['1.234,56', 'DE,AT,IT,ES,NL,BE,DK,GR,SI,HR,TR,BR,AR,CO,ID,RO,RS,IS,CY,VN,UY,PY'],

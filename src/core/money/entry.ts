@@ -1,3 +1,4 @@
+import { type Currency } from './currency';
 import { type Problem, type Result, fail, ok, problem, quoted } from '../base/result';
 import { LARGEST, type Minor, type Side, abs, minor, negate, onSide } from './minor';
 import { type NumberStyle, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
@@ -99,7 +100,7 @@ const sideFrom = (word: string): Side => (/^d/i.test(word) ? 'debit' : 'credit')
 export const readEntry = (
   typed: string,
   column: Side,
-  currency: { readonly code: string; readonly digits: number },
+  currency: { readonly code: Currency; readonly digits: number },
   style: NumberStyle,
   field?: string,
 ): Result<Entry> => {

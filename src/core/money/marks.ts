@@ -1,4 +1,4 @@
-import { isCurrency } from './currency';
+import { type Currency, asCurrency, isCurrency } from './currency';
 
 const DOLLARS =
   'USD AUD CAD NZD SGD HKD TWD MXN ARS CLP COP UYU BBD BMD BND BSD BZD DOP FJD GYD JMD KYD LRD NAD NIO SBD SRD TTD XCD';
@@ -95,7 +95,7 @@ const plainOf = (mark: string): string => mark.toLowerCase().replaceAll('.', '')
  * Whether a mark beside an amount ("€", "kr.", "NOK") may stand for the currency: "$" may be any dollar, "NOK" only itself.
  * A mark that is not known stands for none.
  */
-export const mayMean = (mark: string, currency: string): boolean => {
+export const mayMean = (mark: string, currency: Currency): boolean => {
   const plain = plainOf(mark);
   return (
     mark.toUpperCase() === currency ||
@@ -106,10 +106,10 @@ export const mayMean = (mark: string, currency: string): boolean => {
 };
 
 /** The currencies that a mark or code may stand for. */
-export const currenciesOfMark = (mark: string): readonly string[] => {
-  const plain = plainOf(mark);
-  if (isCurrency(mark.toUpperCase())) return [mark.toUpperCase()];
-  return Object.hasOwn(MARKS, plain) ? (MARKS[plain] ?? '').split(' ').filter((code) => code !== '') : [];
+export const currenciesOfMark = (mark: string): readonly Currency[] => {
+  const [plain, code] = [plainOf(mark), asCurrency(mark.toUpperCase())];
+  if (code !== undefined) return [code];
+  return Object.hasOwn(MARKS, plain) ? (MARKS[plain] ?? '').split(' ').filter(isCurrency) : [];
 };
 
 /** Whether a text is a currency's code or one of its marks. */

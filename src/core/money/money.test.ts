@@ -10,8 +10,8 @@ import { divideRounded } from './rounding';
 const amounts = fc.bigInt({ min: -(10n ** 17n), max: 10n ** 17n });
 const styles = fc.constantFrom(...NUMBER_STYLES);
 const currencies = fc.constantFrom(...CURRENCY_CODES).map((code) => ({ code, digits: minorDigits(code) }));
-const EUR = { code: 'EUR', digits: 2 };
-const JPY = { code: 'JPY', digits: 0 };
+const EUR: Parameters<typeof readEntry>[2] = { code: 'EUR', digits: 2 };
+const JPY: typeof EUR = { code: 'JPY', digits: 0 };
 
 const amountOf = (
   text: string,
@@ -27,11 +27,11 @@ const amountOf = (
 describe('the list of currencies', () => {
   it('takes no currency into use that another one has replaced, and no unit of account as the base of books', () => {
     expect(CURRENCY_CODES).toContain('XCG');
-    for (const code of ['ANG', 'BGN'])
+    for (const code of ['ANG', 'BGN'] as const)
       expect([whyNotForNew(code, 'base'), whyNotForNew(code, 'foreign')]).not.toContain(undefined);
     expect(whyNotForNew('BGN', 'foreign')).toContain('EUR');
     expect([whyNotForNew('CLF', 'base') === undefined, whyNotForNew('CLF', 'foreign')]).toEqual([false, undefined]);
-    expect(['EUR', 'XCG', 'JPY', 'BHD'].map((code) => whyNotForNew(code, 'base'))).toEqual([
+    expect((['EUR', 'XCG', 'JPY', 'BHD'] as const).map((code) => whyNotForNew(code, 'base'))).toEqual([
       undefined,
       undefined,
       undefined,

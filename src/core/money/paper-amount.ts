@@ -1,3 +1,4 @@
+import { type Currency } from './currency';
 import { isMark, mayMean } from './marks';
 import { divideRounded } from './rounding';
 import { type NumberStyle, marksOf, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
@@ -46,7 +47,7 @@ export const isNil = (text: string): boolean =>
   text.length <= MOST_AMOUNT_CHARACTERS && /^(?:[\s\-–—·]*|[-–—][\s\-–—.,]*|-\s?0(?:[.,]0{1,4})?\s?-)$/u.test(text);
 
 /** The text without the currency marks around it; undefined when one is of another currency, or is none at all. */
-const withoutMarks = (text: string, currency: string | undefined): string | undefined => {
+const withoutMarks = (text: string, currency: Currency | undefined): string | undefined => {
   let rest = text;
   for (const pattern of [MARK_BEFORE, MARK_AFTER]) {
     const mark = pattern.exec(rest)?.[1];
@@ -66,7 +67,7 @@ const withoutMarks = (text: string, currency: string | undefined): string | unde
  * a blank, in front (Dr, Cr, D, C; S and H), the code or a mark of `currency` (of any currency where none is given). `undefined` when the text is no
  * amount in this style: two signs, another currency, a dot alone, a power of ten.
  */
-export const readPaperAmount = (cell: string, style: NumberStyle, currency?: string): PaperAmount | undefined => {
+export const readPaperAmount = (cell: string, style: NumberStyle, currency?: Currency): PaperAmount | undefined => {
   if (cell.length > MOST_AMOUNT_CHARACTERS && cell.trim().length > MOST_AMOUNT_CHARACTERS) return undefined;
   let text = plainSeparators(cell.trim());
   if (DASHED.exec(text)?.[1] === marksOf(style).decimal) text = text.replace(DASHED, '');

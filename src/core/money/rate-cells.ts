@@ -1,3 +1,4 @@
+import { type Currency } from './currency';
 import { type DateStyle, writeStyled } from '../base/date-style';
 import { readStyled } from '../base/dates';
 import { named, prepared } from '../base/pick';
@@ -13,8 +14,8 @@ export type RateColumn = (typeof RATE_COLUMNS)[number];
 export interface RateFields {
   /** `YYYY-MM-DD`. */
   readonly date: string;
-  readonly unit: string;
-  readonly quote: string;
+  readonly unit: Currency;
+  readonly quote: Currency;
   /** In its plain form: "1.1790". */
   readonly rate: string;
   readonly source: string;

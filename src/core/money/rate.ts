@@ -1,5 +1,6 @@
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Sentence, say } from '../base/sentence';
+import type { Currency } from './currency';
 import { type NumberStyle, marksOf, plainSeparators, readUnsigned, unsignedPattern } from './number-style';
 import { type Ratio, inverse } from './ratio';
 import { divideRounded } from './rounding';
@@ -15,8 +16,8 @@ export interface Decimal {
  * never stored.
  */
 export interface Rate {
-  readonly unit: string;
-  readonly quote: string;
+  readonly unit: Currency;
+  readonly quote: Currency;
   readonly rate: Decimal;
 }
 

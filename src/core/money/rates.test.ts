@@ -1,3 +1,4 @@
+import { type Currency } from './currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { epochDay, plainDate } from '../base/dates';
@@ -25,7 +26,7 @@ const conversions: fc.Arbitrary<Conversion> = fc
     const ratio = { n: rate.coefficient, d: 10n ** BigInt(rate.scale) };
     return { ...one, ratio: turned ? inverse(ratio) : ratio };
   });
-const rate = (date: string, unit: string, quote: string, text: string, source = 'typed'): DatedRate => ({
+const rate = (date: string, unit: Currency, quote: Currency, text: string, source = 'typed'): DatedRate => ({
   date,
   unit,
   quote,
@@ -45,7 +46,7 @@ describe('rates', () => {
   it('count in the other direction exactly: there and back is one', () => {
     fc.assert(
       fc.property(decimals, (decimal) => {
-        const one = { unit: 'GBP', quote: 'EUR', rate: decimal };
+        const one = { unit: 'GBP', quote: 'EUR', rate: decimal } as const;
         const [there, back] = [ratioOf(one, 'GBP', 'EUR'), ratioOf(one, 'EUR', 'GBP')];
         if (there === undefined || back === undefined) throw new Error('ratio');
         expect(compareRatios(times(there, back), ONE)).toBe(0);
@@ -235,7 +236,7 @@ describe('the rate book', () => {
   });
   it('doubts what is upside down or far off, and nothing beside its neighbours', () => {
     const book = rateBook([rate('2026-07-01', 'GBP', 'EUR', '1.1789'), rate('2026-07-20', 'EUR', 'GBP', '0.8500')]);
-    const doubt = (text: string, unit = 'GBP', quote = 'EUR', date = '2026-07-10') =>
+    const doubt = (text: string, unit: Currency = 'GBP', quote: Currency = 'EUR', date = '2026-07-10') =>
       doubtOf(book, rate(date, unit, quote, text))?.code;
     expect(doubt('1.18')).toBeUndefined();
     expect(doubt('0.8482', 'EUR', 'GBP')).toBeUndefined();

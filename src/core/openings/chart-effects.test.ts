@@ -13,7 +13,7 @@ const account = (id: number, more: Partial<Account> = {}): Account => ({
   classification: 'current-asset',
   ...more,
 });
-const FACTS = { base: 'EUR', atYearStart: false };
+const FACTS = { base: 'EUR', atYearStart: false } as const;
 const say = (amount: bigint): string => String(amount);
 const effects = (was: Account, is: Account, amount = 500n) =>
   chartEffects([was, account(9)], [is, account(9)], new Map([[was.id, minor(amount)]]), FACTS, say);

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Account, type AccountId, called } from '../chart/account';
 import { ACCOUNT_TYPES, type AccountType, classFacts, isResult, typeOf } from '../ledger/classes';
 import { type Minor, NIL, add } from '../money/minor';
@@ -24,7 +25,7 @@ export const chartEffects = (
   before: readonly Account[],
   after: readonly Account[],
   amounts: ReadonlyMap<AccountId, Minor | null>,
-  facts: { readonly base: string; readonly atYearStart: boolean },
+  facts: { readonly base: Currency; readonly atYearStart: boolean },
   say: (amount: Minor) => string,
 ): readonly string[] => {
   const was = new Map(before.map((account) => [account.id, account]));

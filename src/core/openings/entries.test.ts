@@ -80,12 +80,12 @@ describe('an entry', () => {
       classification: 'current-asset' as const,
     };
     const control = { ...real, role: 'receivables-control' as const };
-    const rules = { base: 'EUR', on: ['GBP'] };
+    const rules = { base: 'EUR', on: ['GBP'] } as const;
     const none = { stands: null, once: [] };
     expect(entryProblem(entry(minor(1n)), undefined, none, rules)?.code).toBe('account.unknown');
     expect(entryProblem(entry(minor(1n)), { ...real, heading: true }, none, rules)?.code).toBe('account.heading');
     expect(entryProblem(entry(null), { ...real, heading: true }, none, rules)).toBeUndefined();
-    const parts = [{ currency: 'NOK', amount: minor(9n), base: minor(1n) }];
+    const parts = [{ currency: 'NOK' as const, amount: minor(9n), base: minor(1n) }];
     const inNok = { ...entry(minor(1n)), parts };
     expect(entryProblem(inNok, control, none, rules)).toMatchObject({
       code: 'foreign.off',

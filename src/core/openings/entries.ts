@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, problem, under } from '../base/result';
 import { type Account, type AccountId, called } from '../chart/account';
 import type { Minor } from '../money/minor';
@@ -31,7 +32,7 @@ export const entryProblem = (
   entry: FigureEntry,
   account: Account | undefined,
   before: StoodBefore,
-  { base, on }: { readonly base: string; readonly on: readonly string[] },
+  { base, on }: { readonly base: Currency; readonly on: readonly Currency[] },
 ): Problem | undefined => {
   if (account === undefined)
     return problem('account.unknown', 'This account is not in the chart any more. Load the page again.', entry.account);

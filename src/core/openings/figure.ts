@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { Kept } from '../base/kept';
 import { type Minor, minor } from '../money/minor';
 import type { Part } from './foreign';
@@ -53,7 +54,7 @@ interface KeptFigure {
   readonly source: Source;
   readonly paper?: number;
   readonly why?: string;
-  readonly parts?: readonly { readonly currency: string; readonly amount: string; readonly base: string }[];
+  readonly parts?: readonly { readonly currency: Currency; readonly amount: string; readonly base: string }[];
 }
 
 export const figureFrom = (kept: Kept): Figure | null => {

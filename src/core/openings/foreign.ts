@@ -1,10 +1,11 @@
+import { type Currency } from '../money/currency';
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, NIL, subtract, sum } from '../money/minor';
 import { divideRounded } from '../money/rounding';
 
 /** How much of a figure is in a foreign currency, debit positive, and what that is worth in base currency. */
 export interface Part {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly amount: Minor;
   readonly base: Minor;
 }
@@ -61,7 +62,7 @@ export interface Position {
 export interface PostingLine<K> {
   readonly account: K;
   /** Null for base currency. */
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   /** In base currency. */
   readonly amount: Minor;
   /** In the line's currency; nil for base currency. */
@@ -91,10 +92,10 @@ const NOTHING = { amount: NIL, base: NIL };
 
 const byCurrency = (
   position: Position | undefined,
-): ReadonlyMap<string | null, { readonly amount: Minor; readonly base: Minor }> => {
+): ReadonlyMap<Currency | null, { readonly amount: Minor; readonly base: Minor }> => {
   if (position === undefined) return new Map();
   const own = subtract(position.base, sum(position.parts.map(({ base }) => base)));
-  return new Map<string | null, { amount: Minor; base: Minor }>([
+  return new Map<Currency | null, { amount: Minor; base: Minor }>([
     [null, { amount: NIL, base: own }],
     ...position.parts.map(({ currency, amount, base }) => [currency, { amount, base }] as const),
   ]);

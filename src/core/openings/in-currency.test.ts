@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Minor, NIL, minor, subtract, sum } from '../money/minor';
@@ -124,7 +125,7 @@ describe('an amount typed in currency', () => {
     ['1000 NOK', 'USD', 'NOK', 100_000n],
     ['', 'NOK', 'NOK', null],
     ['', undefined, '', null],
-  ])('“%s” where %s is usual is an amount in %s', (text, usual, currency, amount) => {
+  ] as const)('“%s” where %s is usual is an amount in %s', (text, usual, currency, amount) => {
     expect(readForeign(text, usual, ['NOK', 'USD'], 'debit', '1,234.56')).toEqual({
       ok: true,
       value: { currency, amount },
@@ -134,7 +135,7 @@ describe('an amount typed in currency', () => {
     ['5', undefined, 'foreign.which'],
     ['GBP 5', 'NOK', 'foreign.off'],
     ['many', 'NOK', 'amount.unreadable'],
-  ])('“%s” where %s is usual is refused: %s', (text, usual, code) => {
+  ] as const)('“%s” where %s is usual is refused: %s', (text, usual, code) => {
     expect(readForeign(text, usual, ['NOK', 'USD'], 'debit', '1,234.56')).toMatchObject({
       ok: false,
       problems: [{ code }],
@@ -161,7 +162,7 @@ describe('parts given with or without their worth', () => {
 });
 
 describe('the rules of parts', () => {
-  const part = (currency: string, base = 5n): Part => ({ currency, amount: minor(9n), base: minor(base) });
+  const part = (currency: Currency, base = 5n): Part => ({ currency, amount: minor(9n), base: minor(base) });
   it.each([
     ['NOK', [part('NOK')], undefined],
     [null, [part('NOK'), part('USD')], undefined],

@@ -1,5 +1,5 @@
 import type { Account } from '../chart/account';
-import { isCurrency, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { type Conversion, convert } from '../money/convert';
 import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
@@ -9,7 +9,7 @@ import { type Problem, type Result, fail, ok, problem, quoted } from '../base/re
 import { type Part, compared } from './foreign';
 
 /** Whether an account may have amounts in foreign currencies: it is kept in one, or it is a control account, which takes several. */
-export const takesForeign = ({ currency, role }: Pick<Account, 'currency' | 'role'>, base: string): boolean =>
+export const takesForeign = ({ currency, role }: Pick<Account, 'currency' | 'role'>, base: Currency): boolean =>
   currency === null ? role === 'receivables-control' || role === 'payables-control' : currency !== base;
 
 /** A figure with what of it is in foreign currencies; what its parts leave of it is in base currency. */
@@ -90,7 +90,7 @@ export interface Translated extends Value {
 }
 
 /** Said in the history of a figure whose base amount follows the rate. */
-export const byRate = (currency: string, { of }: Pick<DatedRate, 'of'>): string => `${currency} at the rate of ${of}`;
+export const byRate = (currency: Currency, { of }: Pick<DatedRate, 'of'>): string => `${currency} at the rate of ${of}`;
 
 /**
  * A figure whose amount in one currency is typed (null: none). The base amount follows the rate of the opening date as long
@@ -99,7 +99,7 @@ export const byRate = (currency: string, { of }: Pick<DatedRate, 'of'>): string 
  */
 export const typedForeign = (
   was: Value,
-  currency: string,
+  currency: Currency,
   amount: Minor | null,
   own: string | null,
   rate: DatedRate | undefined,
@@ -128,7 +128,7 @@ export const typedForeign = (
 export const translatedParts = (
   wanted: readonly (Omit<Part, 'base'> & { readonly base: Minor | null })[],
   allAtRate: boolean,
-  rateOf: (currency: string) => DatedRate | undefined,
+  rateOf: (currency: Currency) => DatedRate | undefined,
 ): Result<{ readonly parts: readonly Part[]; readonly left: Minor; readonly why?: string }> => {
   const parts: Part[] = [];
   const by: string[] = [];
@@ -148,7 +148,7 @@ export const translatedParts = (
   return ok({ parts, left, ...(by.length === 0 ? {} : { why: by.join(', ') }) });
 };
 
-const noRate = (currency: string): Result<never> =>
+const noRate = (currency: Currency): Result<never> =>
   fail(
     problem(
       'foreign.no-rate',
@@ -162,11 +162,11 @@ const noRate = (currency: string): Result<never> =>
  */
 export const readForeign = (
   text: string,
-  usual: string | undefined,
-  switchedOn: readonly string[],
+  usual: Currency | undefined,
+  switchedOn: readonly Currency[],
   side: Side,
   style: NumberStyle,
-): Result<{ readonly currency: string; readonly amount: Minor | null }> => {
+): Result<{ readonly currency: Currency | ''; readonly amount: Minor | null }> => {
   const named = [...text.matchAll(/\p{L}{3}/gu)].map(([word]) => word.toUpperCase()).find(isCurrency);
   const currency = named ?? usual;
   const plain = named === undefined ? text : text.replace(new RegExp(named, 'i'), ' ');

@@ -7,7 +7,7 @@ import { type Account, type AccountId, accountId, called } from '../chart/accoun
 import { sayCalendar, sayCutover, sayPeriod } from '../calendar/recorded';
 import { sayAccountChange } from '../chart/recorded';
 import { CHART_RULES } from '../chart/settings';
-import { minorDigits } from '../money/currency';
+import { type Currency, asCurrency, minorDigits } from '../money/currency';
 import { formatMinor } from '../money/format';
 import { type Minor, abs } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
@@ -18,7 +18,7 @@ import { sameParts, writtenParts } from './in-currency';
 /** In what a change is told. */
 export interface Telling {
   readonly chart: ReadonlyMap<AccountId, Account>;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly style: NumberStyle;
   readonly writing: Writing;
   /** What comparatives are called, by their column. */
@@ -43,7 +43,10 @@ const textIn = (kept: Kept, name: string): string => {
 const unnamedItem = (kept: Kept, { chart, style, currency }: Telling): string => {
   const item = kept !== null && typeof kept === 'object' ? (kept as Record<string, Kept>) : {};
   const account = typeof item['account'] === 'number' ? chart.get(accountId(item['account'])) : undefined;
-  const amount = said(amountFrom(item['open'] ?? null), { style, currency: textIn(kept, 'currency') || currency });
+  const amount = said(amountFrom(item['open'] ?? null), {
+    style,
+    currency: asCurrency(textIn(kept, 'currency')) ?? currency,
+  });
   return `of ${amount}${account === undefined ? '' : ` on ${called(account)}`}`;
 };
 

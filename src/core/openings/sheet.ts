@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Entry, readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { type Minor, type Side, add, abs, sideOf } from '../money/minor';
@@ -27,17 +28,17 @@ export const takesAmounts = (column: SheetColumn): column is 'foreign' | Side =>
 /** What is to be known about an account for reading what is typed into its row. */
 export interface SheetRow {
   /** The foreign currency in which all of it is kept, or null. */
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   readonly foreign: boolean;
   readonly normal: Side;
 }
 
 /** How the amounts of a sheet are written and translated. */
 export interface SheetMoney {
-  readonly base: { readonly code: string; readonly digits: number };
+  readonly base: { readonly code: Currency; readonly digits: number };
   readonly style: NumberStyle;
-  readonly switchedOn: readonly string[];
-  readonly rateOf: (currency: string) => DatedRate | undefined;
+  readonly switchedOn: readonly Currency[];
+  readonly rateOf: (currency: Currency) => DatedRate | undefined;
 }
 
 /** The column a figure is shown in; nil stands on the debit side. */

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Account, type AccountFields, type AccountId, PLAIN_ACCOUNT, accountId } from '../chart/account';
 import type { ChartEdit } from '../chart/edit';
 import { contraByName, rolesByName } from '../chart/infer';
@@ -74,7 +75,7 @@ export const partsTaken = (
   plan: Plan,
   createdAt: CreatedAt,
   amounts: ReadonlyMap<AccountId, Minor>,
-  base: string,
+  base: Currency,
 ): ReadonlyMap<AccountId, readonly Part[]> => {
   const parts = new Map<AccountId, Part[]>();
   for (const { row: taken, decision } of plan.rows) {

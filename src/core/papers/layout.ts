@@ -1,4 +1,4 @@
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
 import { TOTAL } from '../words/paper-words';
@@ -204,8 +204,8 @@ export const layoutOf = (rows: readonly Row[], header: FoundHeader, hidden: read
 };
 
 /** The currency that a currency column says most often. */
-export const commonCurrency = (sample: readonly Row[], at: number): string | undefined => {
-  const counts = new Map<string, number>();
+export const commonCurrency = (sample: readonly Row[], at: number): Currency | undefined => {
+  const counts = new Map<Currency, number>();
   for (const row of sample) {
     const text = textOf(row[at]).toUpperCase();
     if (isCurrency(text)) counts.set(text, (counts.get(text) ?? 0) + 1);

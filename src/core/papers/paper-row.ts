@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { Classification } from '../ledger/classes';
 import type { Minor } from '../money/minor';
 import type { Totals } from '../ledger/level';
@@ -20,5 +21,5 @@ export interface PaperRow {
   /** For a total with an amount in both columns: what each comes to, as positive magnitudes. */
   readonly columns?: Totals;
   /** The balance in a foreign currency, where the paper gives it. */
-  readonly foreign?: { readonly currency: string; readonly amount: Minor };
+  readonly foreign?: { readonly currency: Currency; readonly amount: Minor };
 }

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plainDate } from '../base/dates';
@@ -9,7 +10,7 @@ import { type Direction, previewRates, readRates } from './rates';
 import { toCsv } from '../files/write';
 
 const settings = {
-  base: 'EUR',
+  base: 'EUR' as Currency,
   style: '1,234.56' as const,
   direction: undefined,
   known: rateBook([]),

@@ -1,4 +1,4 @@
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type DatedRate, type Decimal, plainRate, readRate } from '../money/rate';
 import type { Sentence } from '../base/sentence';
@@ -56,7 +56,7 @@ const numberText = (cell: Cell | undefined, style: NumberStyle): string =>
       : cell.decimal.replace('.', style.endsWith(',56') ? ',' : '.');
 
 interface Settings {
-  readonly base: string;
+  readonly base: Currency;
   readonly style: NumberStyle;
   /** What a person chose; otherwise it is guessed. */
   readonly direction: Direction | undefined;
@@ -110,8 +110,14 @@ export const readRates = (table: Table, settings: Settings): Result<ReadRates> =
   const style = styleOf(texts.slice(0, 500), settings.style);
 
   const problems: { row: number; message: string }[] = [];
-  const found: { row: number; date: string; unit: string; quote: string | undefined; rate: Decimal; source: string }[] =
-    [];
+  const found: {
+    row: number;
+    date: string;
+    unit: Currency;
+    quote: Currency | undefined;
+    rate: Decimal;
+    source: string;
+  }[] = [];
   const take = (
     number: number,
     dateText: string,
@@ -126,9 +132,11 @@ export const readRates = (table: Table, settings: Settings): Result<ReadRates> =
       problems.push({ row: number, message: `${quoted(dateText)} is not a date.` });
       return;
     }
-    const wrong = [unit, ...(quote === undefined ? [] : [quote])].find((code) => !isCurrency(code));
-    if (wrong !== undefined) {
-      problems.push({ row: number, message: `${quoted(wrong)} is not an ISO 4217 currency.` });
+    if (!isCurrency(unit) || (quote !== undefined && !isCurrency(quote))) {
+      problems.push({
+        row: number,
+        message: `${quoted(isCurrency(unit) ? (quote ?? '') : unit)} is not an ISO 4217 currency.`,
+      });
       return;
     }
     const rate = readRate(text, style);

@@ -1,4 +1,4 @@
-import { isCurrency, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { LARGEST, type Minor, NIL, abs, minor } from '../money/minor';
 import { quoted } from '../base/result';
 import { readPaperAmount, unitsOf } from '../money/paper-amount';
@@ -11,7 +11,7 @@ import type { Scale } from './stated-scale';
 /** The currency that a paper's amounts are in: its decimals and, where marks beside amounts must agree with it, its code. */
 export interface PaperMoney {
   readonly digits: number;
-  readonly currency?: string;
+  readonly currency?: Currency;
   /** Noughts that its amounts are written without: three where they are in thousands. */
   readonly scale?: Scale | undefined;
 }

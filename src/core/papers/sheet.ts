@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { Place, Table, TextFormat } from '../base/table';
 import { textOf } from '../base/table';
 import { type AmountColumn, amountColumns } from './amount-columns';
@@ -36,7 +37,7 @@ export interface PaperSheet {
   /** The day that the paper says its balances are of, ISO; null when it says none. */
   readonly stated: string | null;
   /** The currency that its amounts say they are in, ISO 4217; null when they say none. */
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   /** What tells papers of one source from others. */
   readonly shape: string;
   readonly amounts: readonly AmountColumn[];

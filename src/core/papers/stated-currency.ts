@@ -1,4 +1,4 @@
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { currenciesOfMark } from '../money/marks';
 import { type Table, textOf } from '../base/table';
 import { folded } from '../base/folded';
@@ -8,7 +8,7 @@ import type { Reading } from './reading';
 import { sampleOf } from './survey';
 
 /** Names of currencies as lists write them, folded; the longest that a text has counts. */
-const NAMES: readonly (readonly [currency: string, names: string])[] = [
+const NAMES: readonly (readonly [currency: Currency, names: string])[] = [
   ['EUR', 'euro, euros, euroa, evro, evra, евро, ευρω, eura, eurai, eiro, eurot'],
   ['GBP', 'pounds sterling, sterling, pound sterling, british pounds'],
   ['USD', 'us dollars, u s dollars, us dollar, american dollars, dollars americains, dolares estadounidenses'],
@@ -41,19 +41,20 @@ const NAMES: readonly (readonly [currency: string, names: string])[] = [
 const UNSPACED = /[\p{sc=Han}\p{sc=Hangul}]/u;
 
 /** The currency that a text names: by its code in capitals, else by its name. */
-const namedIn = (text: string): string | undefined => {
+const namedIn = (text: string): Currency | undefined => {
   if (text.length > 300) return undefined;
   const capitals = text === text.toUpperCase();
   const code = text
     .split(/[^\p{L}]+/u)
     .map((word) => IN_THOUSANDS.exec(word)?.[1] ?? word)
-    .find((word) => /^[A-Z]{3}$/.test(word) && isCurrency(word) && !(capitals && LIKE_WORDS.has(word)));
+    .filter(isCurrency)
+    .find((word) => !(capitals && LIKE_WORDS.has(word)));
   if (code !== undefined) return code;
   // "Owed to us" names no currency.
   if (/\bUS\s?\$/.test(text)) return 'USD';
   // "TL-1" is a number of something.
   const words = ` ${folded(text.replace(NUMBERED, ' '))} `;
-  let best: { readonly currency: string; readonly length: number } | undefined;
+  let best: { readonly currency: Currency; readonly length: number } | undefined;
   for (const [currency, names] of NAMES)
     for (const name of names.split(', ').map(folded)) {
       if (name === '' || !words.includes(UNSPACED.test(name) ? name : ` ${name} `)) continue;
@@ -102,7 +103,7 @@ const MOST_NOTES = 5;
 export const statedCurrency = (
   tables: readonly Table[],
   reading: Pick<Reading, 'sheet' | 'header' | 'columns'>,
-): string | undefined => {
+): Currency | undefined => {
   const table = tables[reading.sheet];
   if (table === undefined) return undefined;
   const { header, columns } = reading;
@@ -127,7 +128,7 @@ export const statedCurrency = (
     }
   const may = [...marks].map(currenciesOfMark).filter((list) => list.length > 0);
   const [first] = may;
-  if (first?.length === 1 && may.every((list) => list.includes(first[0] ?? ''))) return first[0];
+  if (first?.length === 1 && may.every((list) => first[0] !== undefined && list.includes(first[0]))) return first[0];
   // What is said below the figures may say what they are in: "All amounts in SEK."
   const notes = table.rows.slice(Math.max(header + 1, table.rows.length - MOST_NOTES)).flatMap((row) => {
     const [text = '', ...others] = row.map(textOf).filter((one) => one !== '');

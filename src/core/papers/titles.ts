@@ -1,4 +1,4 @@
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { folded } from '../base/folded';
 import {
   BALANCE,
@@ -135,8 +135,9 @@ export const isAmountTitle = (title: Title): boolean =>
   title.day !== undefined;
 
 /** The currency of a title like "Balance EUR" or "NOK". */
-export const currencyIn = (text: string): string | undefined =>
+export const currencyIn = (text: string): Currency | undefined =>
   text
     .split(/[^A-Za-z]+/)
     .map((word) => word.toUpperCase())
-    .find((word) => word.length === 3 && isCurrency(word) && text.includes(word));
+    .filter((word) => text.includes(word))
+    .find(isCurrency);

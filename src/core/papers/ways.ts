@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { Row } from '../base/table';
 import { textOf } from '../base/table';
 import { type Layout, commonCurrency } from './layout';
@@ -35,7 +36,7 @@ const dayPoints = (titles: readonly Title[], title: Title, wanted: string | unde
   return title.day === latest && !(wanted !== undefined && title.day.length === 10 && title.day < wanted) ? 2 : -5;
 };
 
-const currencyPoints = (title: Title, currency: string | undefined): number => {
+const currencyPoints = (title: Title, currency: Currency | undefined): number => {
   const own = currencyIn(title.text);
   return own === undefined || currency === undefined ? 0 : own === currency ? 3 : -6;
 };
@@ -63,7 +64,7 @@ const lettered = (left: Title, right: Title): boolean =>
 export const waysOf = (
   layout: Layout,
   wanted: string | undefined,
-  currency: string | undefined,
+  currency: Currency | undefined,
 ): readonly LikelyWay[] => {
   const { numbers, sides, titles, sample } = layout;
   const title = (at: number): Title => titles[at] ?? titleOf('');
@@ -134,7 +135,7 @@ export const waysOf = (
   return ways.sort((a, b) => b.prior - a.prior);
 };
 
-const baseOf = (layout: Layout): string | undefined => {
+const baseOf = (layout: Layout): Currency | undefined => {
   const at = layout.roles.indexOf('currency');
   return at < 0 ? undefined : commonCurrency(layout.sample, at);
 };

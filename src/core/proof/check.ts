@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import type { Account, AccountId } from '../chart/account';
 import type { OldRecords } from '../calendar/cutover';
 import type { PlainDate } from '../base/dates';
@@ -28,12 +29,12 @@ export interface ProofState {
   }[];
   readonly cutover: PlainDate;
   readonly old: OldRecords;
-  readonly currency: { readonly code: string; readonly digits: number };
+  readonly currency: { readonly code: Currency; readonly digits: number };
   readonly style: NumberStyle;
   /** Foreign currencies switched on. */
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   /** Currencies in which opening figures have amounts, with how many have. */
-  readonly inCurrency: ReadonlyMap<string, number>;
+  readonly inCurrency: ReadonlyMap<Currency, number>;
   /** Of every pair at least the last two rates up to the opening date. */
   readonly rates: RateBook;
   readonly rateDays: number;

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { openingDate } from '../calendar/cutover';
 import { dated, say } from '../base/sentence';
 import { called } from '../chart/account';
@@ -14,7 +15,7 @@ const off = (state: ProofState): Aside | undefined =>
   asideWhere(!on(state), 'does not apply', 'Foreign currencies are not in use.') ??
   asideWhere(state.currencies.length === 0, 'does not apply', 'No foreign currency is switched on.');
 
-const rateOf = (state: ProofState, currency: string) =>
+const rateOf = (state: ProofState, currency: Currency) =>
   lookUp(state.rates, {
     from: currency,
     to: state.currency.code,

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { openingDate } from '../calendar/cutover';
@@ -315,7 +316,7 @@ describe('the checks of company, calendar and currencies', () => {
     taxFirstEnd: '2020-01-31',
     taxInterval: 2,
   };
-  const rate = (date: string, text: string, unit = 'NOK'): DatedRate => ({
+  const rate = (date: string, text: string, unit: Currency = 'NOK'): DatedRate => ({
     date,
     unit,
     quote: 'EUR',
@@ -336,7 +337,7 @@ describe('the checks of company, calendar and currencies', () => {
   ];
   const sound = {
     facts: registered,
-    currencies: ['NOK'],
+    currencies: ['NOK' as const],
     accounts: exchange,
     rates: rateBook([rate('2026-07-30', '0.0868'), rate('2026-07-31', '0.0870')]),
   };

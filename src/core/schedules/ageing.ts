@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { magnitude } from '../money/rounding';
 import { plainDate } from '../base/dates';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
@@ -54,7 +55,7 @@ export const ageOf = (
 export interface AgedRow {
   /** Null for items on which nobody is named. */
   readonly contact: number | null;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly ages: readonly Minor[];
   readonly open: Minor;
 }
@@ -68,7 +69,7 @@ export const ageingOf = (
   day: string,
   limits: readonly number[] = AGE_LIMITS,
 ): readonly AgedRow[] => {
-  const rows = new Map<string, { contact: number | null; currency: string; ages: Minor[]; open: Minor }>();
+  const rows = new Map<string, { contact: number | null; currency: Currency; ages: Minor[]; open: Minor }>();
   for (const item of items) {
     const key = `${String(item.contact)}/${item.currency}`;
     const row = rows.get(key) ?? {
@@ -88,7 +89,7 @@ export const ageingOf = (
 };
 
 /** The ages of all rows of one currency, added up. */
-export const agesIn = (rows: readonly AgedRow[], currency: string): readonly Minor[] =>
+export const agesIn = (rows: readonly AgedRow[], currency: Currency): readonly Minor[] =>
   rows
     .filter((row) => row.currency === currency)
     .reduce<readonly Minor[]>((sums, { ages }) => ages.map((amount, at) => add(amount, sums[at] ?? NIL)), []);

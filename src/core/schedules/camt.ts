@@ -3,7 +3,7 @@ import { oneLine } from '../files/clean';
 import { MOST_CELL_CHARACTERS, MOST_DEPTH, MOST_ENTRIES, counted } from '../files/limits';
 import { decode } from '../files/text';
 import { type XmlFault, xmlReader } from '../files/xml';
-import { minorDigits } from '../money/currency';
+import { type Currency, asCurrency, minorDigits } from '../money/currency';
 import { type Minor, minor, negate } from '../money/minor';
 import { unitsOf } from '../money/paper-amount';
 import { plainIban } from '../chart/bank';
@@ -13,6 +13,7 @@ import {
   type StatementEntry,
   type StatementsRead,
   balanceDoubts,
+  noCurrency,
 } from './statement';
 
 class Past extends Error {
@@ -97,16 +98,23 @@ const balanceOf = (statement: Node, codes: readonly string[], digits: number): S
 const spanOf = (statement: Node, name: string): string | null =>
   /^\d{4}-\d{2}-\d{2}/.exec(textOf(child(statement, 'FrToDt', name)))?.[0] ?? null;
 
-const statementOf = (
-  node: Node,
-  at: number,
-): { readonly read: AccountStatement; readonly doubts: readonly Problem[] } => {
+const accountOf = (node: Node): string => {
   const account = child(node, 'Acct');
   const iban = plainIban(textOf(child(account, 'Id', 'IBAN')));
-  const currency =
-    textOf(child(account, 'Ccy')) ||
-    (child(node, 'Bal', 'Amt')?.currency ?? '') ||
-    (child(node, 'Ntry', 'Amt')?.currency ?? '');
+  return iban === '' ? textOf(child(account, 'Id', 'Othr', 'Id')) : iban;
+};
+
+/** The currency of a statement as it is written: the account's, else that of its first amounts. */
+const currencyOf = (node: Node): string =>
+  textOf(child(node, 'Acct', 'Ccy')) ||
+  (child(node, 'Bal', 'Amt')?.currency ?? '') ||
+  (child(node, 'Ntry', 'Amt')?.currency ?? '');
+
+const statementOf = (
+  node: Node,
+  currency: Currency,
+  at: number,
+): { readonly read: AccountStatement; readonly doubts: readonly Problem[] } => {
   const digits = minorDigits(currency);
   const doubts: Problem[] = [];
   const doubt = (code: string, message: string): void => void doubts.push(problem(code, message, at));
@@ -128,7 +136,7 @@ const statementOf = (
   const opening = balanceOf(node, OPENING, digits);
   const closing = balanceOf(node, CLOSING, digits);
   const read: AccountStatement = {
-    account: iban === '' ? textOf(child(account, 'Id', 'Othr', 'Id')) : iban,
+    account: accountOf(node),
     currency,
     digits,
     from: spanOf(node, 'FrDtTm') ?? opening?.date ?? null,
@@ -240,6 +248,13 @@ export const readCamt = (bytes: Uint8Array, name: string): Result<StatementsRead
         `${name} is XML, but holds no statement of a bank account as ISO 20022 has them (camt.053). Ask the bank for that format, or bring the statement as CSV.`,
       ),
     );
-  const read = joined(nodes).map(statementOf);
-  return ok({ statements: read.map((one) => one.read), doubts: read.flatMap(({ doubts }) => doubts) });
+  const found = joined(nodes).map((node) => ({ node, currency: asCurrency(currencyOf(node)) }));
+  const unread = found.flatMap(({ node, currency }) =>
+    currency === undefined ? [noCurrency(currencyOf(node), accountOf(node))] : [],
+  );
+  const read = found
+    .flatMap(({ node, currency }) => (currency === undefined ? [] : [{ node, currency }]))
+    .map(({ node, currency }, at) => statementOf(node, currency, at));
+  if (read.length === 0) return fail(...unread);
+  return ok({ statements: read.map((one) => one.read), doubts: [...unread, ...read.flatMap(({ doubts }) => doubts)] });
 };

@@ -1,4 +1,4 @@
-import { minorDigits } from '../money/currency';
+import { type Currency, minorDigits } from '../money/currency';
 import { type Minor, minor, sum } from '../money/minor';
 
 /** How many there are of each note and coin, by its value in minor units. */
@@ -30,7 +30,7 @@ const USUAL = '1000 500 200 100 50 20 10 5 2 1 0.5 0.2 0.1 0.05 0.02 0.01';
  *
  * @example denominations('JPY').at(-1) // 1n
  */
-export const denominations = (currency: string): readonly Minor[] => {
+export const denominations = (currency: Currency): readonly Minor[] => {
   const digits = minorDigits(currency);
   return (IN_USE[currency] ?? USUAL).split(' ').flatMap((value) => {
     const [whole = '', fraction = ''] = value.split('.');

@@ -2,7 +2,7 @@ import { named, prepared } from '../base/pick';
 import type { Account } from '../chart/account';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type PaymentTerms, MOST_TERM_DAYS } from '../company/terms';
-import { CURRENCY_CODES, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { formatMinor } from '../money/format';
 import { minor } from '../money/minor';
 import type { NumberStyle } from '../money/number-style';
@@ -90,7 +90,7 @@ export type Countries = readonly (readonly [code: string, name: string])[];
 export interface ContactRules {
   readonly countries: Countries;
   /** The books' currency, which is a contact's where it says no other. */
-  readonly base: string;
+  readonly base: Currency;
   readonly style: NumberStyle;
   /** The control accounts that a contact may belong to. */
   readonly accounts: readonly Pick<Account, 'id' | 'code' | 'name'>[];
@@ -147,9 +147,7 @@ export const typedContact = (
     }
     case 'currency': {
       const code = text.toUpperCase();
-      return code === '' || CURRENCY_CODES.includes(code)
-        ? ok({ ...contact, currency: code })
-        : unknown('currency of ISO 4217');
+      return code === '' || isCurrency(code) ? ok({ ...contact, currency: code }) : unknown('currency of ISO 4217');
     }
     case 'creditLimit': {
       if (text === '') return ok({ ...contact, creditLimit: null });

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Problem, problem, quoted } from '../base/result';
 import type { AccountId } from '../chart/account';
 import type { PaymentTerms } from '../company/terms';
@@ -29,8 +30,8 @@ export interface ContactFields {
   readonly person: string;
   readonly email: string;
   readonly phone: string;
-  /** ISO 4217, or empty for the base currency. */
-  readonly currency: string;
+  /** Empty for the base currency. */
+  readonly currency: Currency | '';
   /** Null: as the company's defaults say. */
   readonly terms: PaymentTerms | null;
   /** Up to what they may owe, in their currency; null where nothing is agreed. */
@@ -90,8 +91,8 @@ export const contactDoubts = (contact: ContactFields): readonly Problem[] =>
 /** What a customer owes in their own currency beyond their credit limit; null where that is within it, or none is agreed. */
 export const beyondLimit = (
   { creditLimit, currency }: Pick<ContactFields, 'creditLimit' | 'currency'>,
-  items: readonly { readonly currency: string; readonly open: Minor }[],
-  base: string,
+  items: readonly { readonly currency: Currency; readonly open: Minor }[],
+  base: Currency,
 ): Minor | null => {
   if (creditLimit === null) return null;
   const own = currency === '' ? base : currency;

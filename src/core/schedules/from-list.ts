@@ -1,7 +1,7 @@
 import { plainDate } from '../base/dates';
 import { type Problem, plural, problem } from '../base/result';
 import type { Account } from '../chart/account';
-import { minorDigits } from '../money/currency';
+import { type Currency, minorDigits } from '../money/currency';
 import { type Minor, minor } from '../money/minor';
 import type { AccountStatement } from './statement';
 import { type Contact, type ContactFields, type ContactId, blankContact, sameContact } from './contact';
@@ -55,9 +55,9 @@ const kindOf = (
 export interface ListRules {
   readonly schedule: ScheduleKind;
   readonly account: Pick<Account, 'classification' | 'contra' | 'currency'>;
-  readonly base: string;
+  readonly base: Currency;
   /** Foreign currencies switched on. */
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly contacts: readonly Contact[];
   /** Whether the list's own amounts in base currency are kept; without, items are worth what the opening date's rate makes of them. */
   readonly booked: boolean;
@@ -114,7 +114,7 @@ export const contactFinder = (
  * contacts matched by code and name with those that are there, others to be made once each.
  */
 export const incomingItems = (
-  list: { readonly items: readonly OpenItem[]; readonly digits: number; readonly currency?: string | null },
+  list: { readonly items: readonly OpenItem[]; readonly digits: number; readonly currency?: Currency | null },
   { schedule, account, base, currencies, contacts, booked }: ListRules,
 ): Incoming => {
   const { contactOf, made } = contactFinder(
@@ -233,7 +233,7 @@ export interface IncomingStatement {
 export const incomingStatement = (
   statement: AccountStatement,
   account: Pick<Account, 'classification' | 'contra' | 'currency'>,
-  base: string,
+  base: Currency,
   openingDay: string,
 ): IncomingStatement => {
   const currency = account.currency ?? base;

@@ -5,7 +5,7 @@ import { type Result, fail, ok, problem, quoted } from '../base/result';
 import type { Account } from '../chart/account';
 import type { SpanRule } from '../company/facts';
 import type { PaymentTerms } from '../company/terms';
-import { isCurrency, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { readEntry } from '../money/entry';
 import { formatMinor } from '../money/format';
 import { type Minor, abs, minor, negate } from '../money/minor';
@@ -107,7 +107,7 @@ export const contactBook = (contacts: readonly Contact[]): ContactBook => ({
 export interface CellRules {
   readonly schedule: ScheduleKind;
   readonly account: Pick<Account, 'classification' | 'contra' | 'currency'>;
-  readonly base: string;
+  readonly base: Currency;
   readonly style: NumberStyle;
   readonly dates: DateStyle;
   readonly contacts: ContactBook;
@@ -124,7 +124,7 @@ const thingRules = ({ schedule, ...rules }: CellRules): ThingRules | undefined =
   isThings(schedule) ? { ...rules, schedule } : undefined;
 
 /** What reduces a balance stands in brackets, as on paper. */
-const written = (amount: Minor | null, currency: string, reduces: boolean, style: NumberStyle): string => {
+const written = (amount: Minor | null, currency: Currency, reduces: boolean, style: NumberStyle): string => {
   if (amount === null || amount === 0n) return '';
   const text = formatMinor(abs(amount), minorDigits(currency), style);
   return reduces ? `(${text})` : text;
@@ -176,7 +176,7 @@ export const cellText = (item: ItemFields, column: ItemColumn, rules: CellRules)
   }
 };
 
-const readAmount = (text: string, currency: string, style: NumberStyle, column: ItemColumn): Result<Minor | null> => {
+const readAmount = (text: string, currency: Currency, style: NumberStyle, column: ItemColumn): Result<Minor | null> => {
   const entry = readEntry(text, 'debit', { code: currency, digits: minorDigits(currency) }, style, column);
   return entry.ok ? ok(entry.value.kind === 'blank' ? null : entry.value.amount) : entry;
 };

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type PlainDate, plainDate } from '../base/dates';
 import { type Problem, problem, quoted } from '../base/result';
 import { dated, say } from '../base/sentence';
@@ -21,7 +22,7 @@ export interface ItemFields {
   /** `YYYY-MM-DD`, or null where it is not known. */
   readonly date: string | null;
   readonly due: string | null;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly original: Minor | null;
   readonly open: Minor;
   /** What it is worth in base currency, where somebody gave that; null: at the rate of the opening date. */
@@ -47,7 +48,7 @@ export interface Item extends ItemFields {
 }
 
 /** What an item has before anything of it is said. */
-export const blankItem = (schedule: ScheduleKind, currency: string): ItemFields => ({
+export const blankItem = (schedule: ScheduleKind, currency: Currency): ItemFields => ({
   kind: kindsIn(schedule)[0]?.id ?? 'line',
   contact: null,
   number: '',
@@ -89,9 +90,9 @@ export const dueBy = (date: string | null, terms: PaymentTerms | undefined): str
 export interface ItemRules {
   readonly schedule: ScheduleKind;
   readonly account: Pick<Account, 'classification' | 'contra' | 'currency'>;
-  readonly base: string;
+  readonly base: Currency;
   /** Foreign currencies switched on. */
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
 }
 
 /** Why an item cannot be kept as it is. */

@@ -2,7 +2,7 @@ import { magnitude } from '../money/rounding';
 import { folded } from '../base/folded';
 import { addTo } from '../base/lists';
 import { type Row, textOf } from '../base/table';
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { type Beside, datedIn, mostly, place, spareIn } from './list-beside';
 import { MONEY, type Role, inCurrencyOf, isOpen } from './list-columns';
 import { PAID_WORDS, isAside } from './list-words';
@@ -52,11 +52,11 @@ export const currencyColumns = (
   sample: readonly Row[],
   roles: readonly (Role | undefined)[],
   names: readonly string[],
-): ReadonlyMap<number, string> => {
+): ReadonlyMap<number, Currency> => {
   const named = names.flatMap((name, at) => {
     const own = name.trim().toUpperCase();
-    const code = isCurrency(own) ? own : (inCurrencyOf(name) ?? '');
-    return isCurrency(code) && (roles[at] === undefined || MONEY.has(roles[at])) ? [[at, code] as const] : [];
+    const code = isCurrency(own) ? own : inCurrencyOf(name);
+    return code !== undefined && (roles[at] === undefined || MONEY.has(roles[at])) ? [[at, code] as const] : [];
   });
   if (
     named.length < 2 ||

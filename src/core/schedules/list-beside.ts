@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Row, textOf } from '../base/table';
 import type { Side } from '../money/minor';
 import type { Content, Role } from './list-columns';
@@ -17,7 +18,7 @@ export interface Beside {
   /** The rows that are looked at. */
   readonly sample: readonly Row[];
   /** Columns that are called by a currency, each with what is open in it. */
-  readonly inCurrency: ReadonlyMap<number, string>;
+  readonly inCurrency: ReadonlyMap<number, Currency>;
   /** An amount in units of one size, a credit negative where its cell says so; undefined where there is none. */
   readonly units: (row: Row, column: number) => bigint | undefined;
   /** On which side an amount stands, by the word in its column of sides. */

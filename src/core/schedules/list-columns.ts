@@ -1,5 +1,5 @@
 import { folded } from '../base/folded';
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { NUMBER_STYLES } from '../money/number-style';
 import { readPaperAmount } from '../money/paper-amount';
 import { COMPACT, isDay } from './list-days';
@@ -195,8 +195,8 @@ export const isOpen = (name: string): boolean => named(name, 'open') >= 2;
 export const best = (text: string): number => Math.max(named(text, 'age'), ...LISTED.map((role) => named(text, role)));
 
 /** The currency that a column's name has in it: "Amount NOK", "Due (EUR)". */
-export const inCurrencyOf = (name: string): string | undefined =>
-  name.match(/(?<![\p{L}\d])\p{Lu}{3}(?![\p{L}\d])/gu)?.find((code) => isCurrency(code));
+export const inCurrencyOf = (name: string): Currency | undefined =>
+  name.match(/(?<![\p{L}\d])\p{Lu}{3}(?![\p{L}\d])/gu)?.find(isCurrency);
 
 /** The columns of a list by their names and by what is in them; each role once, but ages as often as there are. */
 export const rolesOf = (

@@ -1,7 +1,7 @@
 import { folded } from '../base/folded';
 import { type Problem, problem } from '../base/result';
 import { type Table, textOf } from '../base/table';
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { headerTexts } from '../papers/header';
 import { countryIn } from '../words/countries';
 import { type Lexicon, lexicon } from '../words/lexicon';
@@ -23,7 +23,7 @@ export interface ListedContact {
   readonly termDays: number | null;
   /** Those days count from the end of the document's month. */
   readonly monthEnd: boolean;
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   readonly email: string | null;
 }
 

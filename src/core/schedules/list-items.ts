@@ -3,7 +3,7 @@ import { folded } from '../base/folded';
 import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Table, textOf } from '../base/table';
 import { dueDate } from '../company/terms';
-import { isCurrency, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { type Minor, NIL, sum } from '../money/minor';
 import { datesIn } from '../papers/dates-in';
 import { decimalsOf } from '../papers/decimals';
@@ -36,7 +36,7 @@ export interface OpenItem {
   readonly order: string | null;
   readonly date: string | null;
   readonly due: string | null;
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   readonly original: Minor | null;
   readonly open: Minor;
   readonly base: Minor | null;
@@ -49,7 +49,7 @@ export interface ItemsRead {
   readonly kind: ListKind;
   readonly asAt: string | null;
   /** The books' currency, as the list says it. */
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   /** Decimals of all amounts here. */
   readonly digits: number;
   readonly items: readonly OpenItem[];
@@ -108,7 +108,7 @@ const chosenTable = (
 };
 
 /** The base currency: that of the column in it, else of the amounts where no other column says theirs. */
-const baseOf = (tables: readonly Table[], { list, sheet }: Chosen): string | null => {
+const baseOf = (tables: readonly Table[], { list, sheet }: Chosen): Currency | null => {
   const { roles, header } = list;
   const counts = (role: Role | undefined): boolean =>
     roles.includes('base')
@@ -160,7 +160,7 @@ const itemsOf = (
   { items }: SortedRows,
   kinds: readonly DocumentKind[],
   signs: Signs,
-  base: string | null,
+  base: Currency | null,
   whose: ListKind,
   aged: boolean,
 ): readonly OpenItem[] =>

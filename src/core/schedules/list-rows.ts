@@ -1,6 +1,6 @@
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { type Minor, NIL, abs, add, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { divideRounded } from '../money/rounding';
@@ -33,7 +33,7 @@ export interface PrintedRow {
   /** What is open is worked out from what is left in the currency of the books. */
   readonly derived: boolean;
   /** Amounts by the currencies that their columns are called by, where it has several: a sum of each. */
-  readonly apart: readonly (readonly [currency: string, amount: Minor])[];
+  readonly apart: readonly (readonly [currency: Currency, amount: Minor])[];
   readonly date: string | undefined;
   readonly due: string | undefined;
 }
@@ -53,7 +53,7 @@ export interface SortedRows {
   /** Rows that are called sums, and are of nothing that stands above them. */
   readonly unlike: readonly PrintedRow[];
   /** What the list prints as the sum of all that is in a currency, where it is not just what stands above it. */
-  readonly inCurrencies: readonly { readonly row: number; readonly currency: string; readonly amount: Minor }[];
+  readonly inCurrencies: readonly { readonly row: number; readonly currency: Currency; readonly amount: Minor }[];
 }
 
 const isMoney = (role: Role | undefined): boolean => role !== undefined && MONEY.has(role);
@@ -116,7 +116,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
     return said === 'credit' ? negate(minor(units.amount)) : minor(units.amount);
   };
   const { inCurrency } = list;
-  const each: (readonly [string, Minor])[] = [];
+  const each: (readonly [Currency, Minor])[] = [];
   list.roles.forEach((role, column) => {
     const currency = inCurrency.get(column);
     if (currency !== undefined) {
@@ -239,13 +239,13 @@ const wordsIn = (texts: readonly string[]): readonly string[] =>
     .filter((word) => word !== '');
 
 /** The one currency that a row of a sum names: "Total USD". */
-const currencyNamed = (texts: readonly string[]): string | undefined => {
+const currencyNamed = (texts: readonly string[]): Currency | undefined => {
   const codes = new Set(wordsIn(texts).filter(isCurrency));
   return codes.size === 1 ? [...codes][0] : undefined;
 };
 
 /** A currency that stands above the rows that are in it: "USD", "Currency: USD". */
-const currencyAlone = (texts: readonly string[]): string | undefined => {
+const currencyAlone = (texts: readonly string[]): Currency | undefined => {
   const words = wordsIn(texts);
   const codes = words.filter(isCurrency);
   const rest = words.filter((word) => !isCurrency(word)).join(' ');

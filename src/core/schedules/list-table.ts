@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { epochDay } from '../base/dates';
 import { folded } from '../base/folded';
 import { type Cell, type Row, type Table, textOf } from '../base/table';
@@ -34,7 +35,7 @@ export interface ListTable {
   /** The column of a balance that runs on from row to row. */
   readonly running: number | undefined;
   /** Columns that are called by a currency, each with what is open in it. */
-  readonly inCurrency: ReadonlyMap<number, string>;
+  readonly inCurrency: ReadonlyMap<number, Currency>;
   /** The column of what is open, where its cells say the currency of each document: "€612.00", "NOK 14 500.00". */
   readonly marked: number | undefined;
   /** Columns whose amounts are in hundredths, by their names. */
@@ -55,7 +56,7 @@ export const SAMPLE = 400;
 const FINEST = 4;
 
 /** The currency that stands beside an amount; of several that a mark may mean, the usual one, and none where there is no such. */
-export const currencyBeside = (text: string): string | undefined => {
+export const currencyBeside = (text: string): Currency | undefined => {
   const mark = text.replace(/[\d.,'’()\s+–—-]/g, '');
   return mark === '' || UNTOLD.has(mark.toLowerCase()) ? undefined : currenciesOfMark(mark)[0];
 };

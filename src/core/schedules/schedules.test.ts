@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_DATES } from '../base/date-style';
@@ -21,7 +22,7 @@ import { type TieInput, supportedBy, supportedFigure, tieOf, tiesUnderRate } fro
 const account = (
   role: AccountRole | null,
   classification: Classification,
-  currency: string | null = null,
+  currency: Currency | null = null,
 ): Account => ({
   ...PLAIN_ACCOUNT,
   id: accountId(1),
@@ -189,7 +190,7 @@ describe('a tie-out', () => {
     );
   });
   it('takes the figure’s own worth where the amounts in currency are the same, and says which currency is apart', () => {
-    const part = { currency: 'NOK', amount: minor(1000n), base: minor(91n) };
+    const part = { currency: 'NOK' as const, amount: minor(1000n), base: minor(91n) };
     const list = supportedBy([{ currency: 'NOK', open: minor(1000n), base: null }]);
     expect(tieOf(input({ figure: minor(91n), parts: [part], supported: list })).state).toBe('tied');
     const other = tieOf(
@@ -247,7 +248,7 @@ describe('ageing', () => {
       fc.property(list, (items) => {
         const rows = ageingOf(items, '2026-07-31');
         for (const row of rows) expect(sum(row.ages)).toBe(row.open);
-        for (const currency of ['EUR', 'NOK']) {
+        for (const currency of ['EUR', 'NOK'] as const) {
           const open = sum(items.filter((one) => one.currency === currency).map((one) => one.open));
           expect(sum(agesIn(rows, currency))).toBe(open);
         }
@@ -285,11 +286,13 @@ const RULES: CellRules = {
 
 describe('a rate that moves', () => {
   it('says which lists it makes worth another amount, and leaves those that are as their figure says', () => {
-    const sums = [{ currency: 'NOK', items: 2, open: minor(100_000n), given: minor(0n), givenBase: minor(0n) }];
+    const sums = [
+      { currency: 'NOK' as const, items: 2, open: minor(100_000n), given: minor(0n), givenBase: minor(0n) },
+    ];
     const input = {
-      figure: minor(8_700n), parts: [], base: 'EUR', own: null, supported: sums, closing: null, explained: null, rate,
+      figure: minor(8_700n), parts: [], base: 'EUR' as const, own: null, supported: sums, closing: null, explained: null, rate,
     }; // prettier-ignore
-    const part = { currency: 'NOK', amount: minor(100_000n), base: minor(8_700n) };
+    const part = { currency: 'NOK' as const, amount: minor(100_000n), base: minor(8_700n) };
     const found = tiesUnderRate(
       [
         { of: 'by the rate', input },
@@ -311,11 +314,11 @@ describe('a rate that moves', () => {
 describe('a contact’s credit', () => {
   it('is told beyond its limit, in the contact’s own currency alone', () => {
     const items = [
-      { currency: 'NOK', open: minor(7000n) },
-      { currency: 'NOK', open: minor(-1000n) },
-      { currency: 'EUR', open: minor(90_000n) },
+      { currency: 'NOK' as const, open: minor(7000n) },
+      { currency: 'NOK' as const, open: minor(-1000n) },
+      { currency: 'EUR' as const, open: minor(90_000n) },
     ];
-    const of = (creditLimit: bigint | null, currency = 'NOK') =>
+    const of = (creditLimit: bigint | null, currency: Currency | '' = 'NOK') =>
       beyondLimit({ creditLimit: creditLimit === null ? null : minor(creditLimit), currency }, items, 'EUR');
     expect([of(5000n), of(6000n), of(null), of(0n, '')]).toEqual([1000n, null, null, 90_000n]);
   });
@@ -613,7 +616,7 @@ describe('a list that is brought', () => {
 describe('a statement that is brought', () => {
   const statement = (to: string, entries: readonly (readonly [string, bigint])[], closing = 5000n) => ({
     account: 'X',
-    currency: 'EUR',
+    currency: 'EUR' as const,
     digits: 2,
     from: null,
     to,

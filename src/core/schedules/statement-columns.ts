@@ -3,7 +3,7 @@ import { magnitude } from '../money/rounding';
 import { addTo } from '../base/lists';
 import { folded } from '../base/folded';
 import { type Row, type Table, textOf } from '../base/table';
-import { isCurrency } from '../money/currency';
+import { type Currency, isCurrency } from '../money/currency';
 import { unitsOf } from '../money/paper-amount';
 import { decimalsOf } from '../papers/decimals';
 import { statedCurrency } from '../papers/stated-currency';
@@ -243,7 +243,7 @@ export interface BankTable {
   readonly at: (column: Column) => number;
   readonly texts: readonly number[];
   /** The currency that the table says, or empty. */
-  readonly currency: string;
+  readonly currency: Currency | '';
   /** Columns of amounts that nothing is known of: an entry with one of them alone does not read. */
   readonly spare: readonly number[];
   /** Decimals of its amounts, where no currency says them. */
@@ -287,7 +287,7 @@ const besideOriginals = (
   amounts: readonly number[],
   currencyAt: number,
   spare: readonly number[],
-): string | undefined => {
+): Currency | undefined => {
   const header = list.rows[list.header] ?? [];
   const named = amounts.flatMap((at) => inCurrencyOf(textOf(header[at])) ?? []);
   const [amount] = amounts;

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
 import type { Minor } from '../money/minor';
@@ -10,7 +11,7 @@ export interface TableEntry extends StatementEntry {
   readonly account: string;
   /** What stands in the account after it, where the table says so. */
   readonly balance: Minor | null;
-  readonly currency: string;
+  readonly currency: Currency | '';
   /** The amount says its side itself. */
   readonly spoken: boolean;
   /** What stands in each of the columns of amounts that nothing is known of. */

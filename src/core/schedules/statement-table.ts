@@ -3,7 +3,7 @@ import { type Problem, type Result, fail, ok, plural, problem } from '../base/re
 import { type Row, type Table, textOf } from '../base/table';
 import { addTo } from '../base/lists';
 import { plainIban } from '../chart/bank';
-import { isCurrency, minorDigits } from '../money/currency';
+import { asCurrency, minorDigits } from '../money/currency';
 import { type Minor, NIL, abs, minor, negate, subtract, sum } from '../money/minor';
 import { type PaperAmount, unitsOf } from '../money/paper-amount';
 import { datesIn } from '../papers/dates-in';
@@ -75,7 +75,7 @@ const entryIn = (
   const sameDay = day === '' && !ofBalance && words.some((where) => textOf(row[where]) !== '');
   const date = own ?? (sameDay ? before : undefined);
   if (date === undefined) return 'unread';
-  const currency = isCurrency(text('currency')) ? text('currency') : common;
+  const currency = asCurrency(text('currency')) ?? common;
   const digits = currency === '' ? unstated : minorDigits(currency);
   const [whole, paidIn, paidOut] = cells.map((cell) => amountIn(list, cell));
   const units = (read: PaperAmount, cell: Row[number] | undefined): Minor | undefined => {

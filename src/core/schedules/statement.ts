@@ -1,4 +1,5 @@
-import { type Problem, problem } from '../base/result';
+import { type Currency } from '../money/currency';
+import { type Problem, problem, quoted } from '../base/result';
 import { type Minor, sum } from '../money/minor';
 
 /** A balance of a statement: money in the bank is positive, what is owed to it negative. */
@@ -20,7 +21,7 @@ export interface AccountStatement {
   /** The IBAN, else the number; a card's may be masked. */
   readonly account: string;
   /** Empty where the file does not say. */
-  readonly currency: string;
+  readonly currency: Currency | '';
   readonly digits: number;
   readonly from: string | null;
   readonly to: string | null;
@@ -34,6 +35,13 @@ export interface StatementsRead {
   /** What a person has to know of, at the place of a statement (from 0) in the file. */
   readonly doubts: readonly Problem[];
 }
+
+/** Told of a statement whose amounts do not read, since nothing says how many decimals they have. */
+export const noCurrency = (code: string, account: string): Problem =>
+  problem(
+    'statement.no-currency',
+    `The statement${account === '' ? '' : ` of ${account}`} ${code === '' ? 'does not say in which currency it is' : `is in ${quoted(code)}, which is no currency of ISO 4217`}, so its amounts do not read, and it was left out. Fetch it from the bank again.`,
+  );
 
 /** What the entries of a statement come to. */
 export const entriesSum = ({ entries }: Pick<AccountStatement, 'entries'>): Minor =>

@@ -131,6 +131,19 @@ describe('a statement as ISO 20022 has it', () => {
       ),
     );
   });
+  it('whose currency is none, or is not said, is left out with a sentence, and the others are read', () => {
+    const whole = statement(OPEN + balance('CLBD', '100.00', 'CRDT', '2026-07-31'));
+    const strange = statement(OPEN.replaceAll('EUR', 'EUX'), 'DE02120300000000202051').replace('>EUR<', '>EUX<');
+    const silent = statement('', 'FI2112345600000785').replace('<Ccy>EUR</Ccy>', '');
+    const read = readCamt(file(strange, whole, silent), 's.xml');
+    if (!read.ok) throw new Error('not read');
+    expect(read.value.statements.map(({ account }) => account)).toEqual(['IE29AIBK93115212345678']);
+    expect(read.value.doubts.map(({ message }) => message)).toEqual([
+      'The statement of DE02120300000000202051 is in “EUX”, which is no currency of ISO 4217, so its amounts do not read, and it was left out. Fetch it from the bank again.',
+      'The statement of FI2112345600000785 does not say in which currency it is, so its amounts do not read, and it was left out. Fetch it from the bank again.',
+    ]);
+    expect(codes(readCamt(file(strange), 's.xml'))).toEqual(['statement.no-currency']);
+  });
 });
 
 const table = (text: string) => {
@@ -788,6 +801,16 @@ describe('a message of SWIFT', () => {
     ).toEqual([
       ['DE02120300000000202051', 120_455n, 120_000n, 2],
       ['40404040/123', -500n, -500n, 0],
+    ]);
+  });
+  it('whose currency is none, or is not said, is left out with a sentence', () => {
+    const strange = message(':20:STMT', ':25:40404040/123', ':60F:C251230EUX1204,55', ':62F:C251230EUX1204,55');
+    const wrong = bankStatements(strange, 'bank.sta');
+    expect(wrong?.ok === false && wrong.problems[0]?.message).toContain('is in “EUX”, which is no currency');
+    const { statements, doubts } = swift(...OPENED, ':62F:C251230EUR1204,55', ':20:STMT', ':25:40404040/123');
+    expect(statements.map(({ account }) => account)).toEqual(['DE02120300000000202051']);
+    expect(doubts.map(({ message: told }) => told)).toEqual([
+      expect.stringContaining('The statement of 40404040/123 does not say in which currency it is'),
     ]);
   });
   it.each<[string, readonly string[], readonly string[]]>([

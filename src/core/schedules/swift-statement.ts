@@ -3,7 +3,7 @@ import { fullYear, readDate } from '../base/dates';
 import { oneLine } from '../files/clean';
 import { MOST_CELL_CHARACTERS, MOST_ENTRIES, counted } from '../files/limits';
 import { decode } from '../files/text';
-import { isCurrency, minorDigits } from '../money/currency';
+import { type Currency, isCurrency, minorDigits } from '../money/currency';
 import { type Minor, minor } from '../money/minor';
 import { unitsOf } from '../money/paper-amount';
 import { plainIban } from '../chart/bank';
@@ -13,6 +13,7 @@ import {
   type StatementEntry,
   type StatementsRead,
   balanceDoubts,
+  noCurrency,
 } from './statement';
 
 /** Statements as SWIFT message 940 has them (and 950, without words): lines that begin with the number of a field between colons. */
@@ -61,7 +62,7 @@ const amountOf = (text: string, credit: boolean, digits: number): Minor | undefi
 const BALANCE = /^([CD])(\d{6})([A-Z]{3})(\d[\d,]*)$/;
 
 interface Balance extends StatementBalance {
-  readonly currency: string;
+  readonly currency: Currency;
 }
 
 const balanceIn = (field: Field | undefined): Balance | undefined => {
@@ -110,14 +111,31 @@ const statementsOf = (fields: readonly Field[]): readonly (readonly Field[])[] =
   return found.filter((own) => own.some(({ tag }) => tag.startsWith('25')));
 };
 
+/** The currency that the balances of a message are written in, which may be none that is known. */
+const writtenCurrency = (fields: readonly Field[]): string =>
+  fields.flatMap(({ tag, lines }) =>
+    /^6[02]/.test(tag) ? (BALANCE.exec(lines[0]?.trim() ?? '')?.[3] ?? []) : [],
+  )[0] ?? '';
+
+/** Balances of a message, the first that opens and the last that closes. */
+const balancesOf = (fields: readonly Field[]) => ({
+  opening: balanceIn(fields.find(({ tag }) => tag === '60F' || tag === '60M')),
+  closing: balanceIn(fields.findLast(({ tag }) => tag === '62F' || tag === '62M')),
+});
+
+/** "BANK/ACCOUNT", and the IBAN alone where the bank has one. */
+const accountOf = (fields: readonly Field[]): string => {
+  const account = (fields.find(({ tag }) => tag === '25' || tag === '25P')?.lines[0] ?? '').trim();
+  const iban = plainIban(account);
+  return /^[A-Z]{2}\d{2}[A-Z0-9]{8,30}$/.test(iban) ? iban : oneLine(account);
+};
+
 const statementOf = (
   fields: readonly Field[],
+  currency: Currency,
   at: number,
 ): { readonly read: AccountStatement; readonly doubts: readonly Problem[] } => {
-  const first = (...tags: readonly string[]): Field | undefined => fields.find(({ tag }) => tags.includes(tag));
-  const opening = balanceIn(first('60F', '60M'));
-  const closing = balanceIn(fields.findLast(({ tag }) => tag === '62F' || tag === '62M'));
-  const currency = opening?.currency ?? closing?.currency ?? '';
+  const { opening, closing } = balancesOf(fields);
   const digits = minorDigits(currency);
   const doubts: Problem[] = [];
   const entries: StatementEntry[] = [];
@@ -145,13 +163,10 @@ const statementOf = (
       text: words === '' ? oneLine(lines.slice(1).join(' ')) : words,
     });
   });
-  // "BANK/ACCOUNT", and the IBAN alone where the bank has one.
-  const account = (first('25', '25P')?.lines[0] ?? '').trim();
-  const iban = plainIban(account);
   const bare = (one: Balance | undefined): StatementBalance | null =>
     one === undefined ? null : { date: one.date, amount: one.amount };
   const read: AccountStatement = {
-    account: /^[A-Z]{2}\d{2}[A-Z0-9]{8,30}$/.test(iban) ? iban : oneLine(account),
+    account: accountOf(fields),
     currency,
     digits,
     from: opening?.date ?? null,
@@ -198,6 +213,16 @@ export const readSwiftStatement = (bytes: Uint8Array, name: string): Result<Stat
         `${name} has a field of more than ${counted(MOST_CELL_CHARACTERS)} characters, which no bank’s message has. Fetch it from the bank again.`,
       ),
     );
-  const read = joined(statementsOf(fields)).map(statementOf);
-  return ok({ statements: read.map((one) => one.read), doubts: read.flatMap(({ doubts }) => doubts) });
+  const found = joined(statementsOf(fields)).map((own) => {
+    const { opening, closing } = balancesOf(own);
+    return { own, currency: opening?.currency ?? closing?.currency };
+  });
+  const unread = found.flatMap(({ own, currency }) =>
+    currency === undefined ? [noCurrency(writtenCurrency(own), accountOf(own))] : [],
+  );
+  const read = found
+    .flatMap(({ own, currency }) => (currency === undefined ? [] : [{ own, currency }]))
+    .map(({ own, currency }, at) => statementOf(own, currency, at));
+  if (read.length === 0 && unread.length > 0) return fail(...unread);
+  return ok({ statements: read.map((one) => one.read), doubts: [...unread, ...read.flatMap(({ doubts }) => doubts)] });
 };

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, NIL, add, subtract, sum } from '../money/minor';
 import type { Part } from '../openings/foreign';
@@ -8,7 +9,7 @@ import { type ScheduleKind, needsSchedule } from './kinds';
 
 /** What the items of an account come to in one currency, debit positive. */
 export interface Supported {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly items: number;
   readonly open: Minor;
   /** Of that, what somebody gave a base amount for, and those base amounts. */
@@ -25,7 +26,7 @@ export interface Closing {
 }
 
 export interface CurrencyTie {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly figure: Minor;
   readonly support: Minor;
   readonly difference: Minor;
@@ -51,14 +52,14 @@ export interface TieInput {
   /** The opening figure in base currency, and what of it is in foreign ones. */
   readonly figure: Minor;
   readonly parts: readonly Part[];
-  readonly base: string;
+  readonly base: Currency;
   /** The currency in which the account is kept, where it is a foreign one. */
-  readonly own: string | null;
+  readonly own: Currency | null;
   readonly supported: readonly Supported[];
   readonly closing: Closing | null;
   readonly explained: { readonly difference: Minor; readonly reason: string } | null;
   /** How amounts of a currency become base currency on the opening date. */
-  readonly rate: (currency: string) => Conversion | undefined;
+  readonly rate: (currency: Currency) => Conversion | undefined;
 }
 
 /** The sum of a statement's balance and the items beside it, per currency. */
@@ -92,7 +93,7 @@ export const supportedFigure = (
   input: TieInput,
 ): { readonly amount: Minor; readonly parts: readonly Part[] } | undefined => {
   if (input.supported.length === 0 && input.closing === null) return undefined;
-  const found: { readonly currency: string; readonly amount: Minor; readonly base: Minor }[] = [];
+  const found: { readonly currency: Currency; readonly amount: Minor; readonly base: Minor }[] = [];
   for (const one of behind(input)) {
     const base = worthOf(one, input);
     if (base === undefined) return undefined;
@@ -145,7 +146,7 @@ export const tieOf = (input: TieInput): Tie => {
 /** What becomes of tie-outs when a currency has another rate: those of which what stands behind them is worth another amount then. */
 export const tiesUnderRate = <A>(
   accounts: readonly { readonly of: A; readonly input: TieInput }[],
-  currency: string,
+  currency: Currency,
   how: Conversion,
 ): readonly { readonly of: A; readonly before: Tie; readonly after: Tie }[] =>
   accounts.flatMap(({ of, input }) => {

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { Account, AccountId } from '../chart/account';
 import { type Minor, NIL, subtract, sum } from '../money/minor';
@@ -28,7 +29,7 @@ export const analysisReport = (
   amounts: readonly CodeAmount[],
   accounts: readonly Account[],
   figures: ReadonlyMap<AccountId, Minor>,
-  head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
+  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number; readonly draft: boolean },
 ): Document => {
   const order = new Map(accounts.map((account, at) => [account.id, { account, at }]));
   const partOf = (

@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { Account } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
@@ -89,11 +90,11 @@ export const calendarReport = (
 /** The rates by which foreign amounts are brought into the base currency on the opening date. */
 export const ratesReport = (
   used: readonly {
-    readonly currency: string;
+    readonly currency: Currency;
     readonly legs: readonly { readonly rate: Omit<DatedRate, 'rate'> & { readonly rate: string } }[];
   }[],
   openingDate: string,
-  base: string,
+  base: Currency,
 ): Document =>
   list(
     'Rates used',
@@ -151,7 +152,7 @@ export const matchingReport = (paper: string, rows: readonly MatchedRow[], digit
 export const comparisonReport = (
   rows: readonly (ComparedRow & { readonly why: string })[],
   versions: { readonly from: number; readonly to: number; readonly reason: string | null },
-  head: { readonly openingDate: string; readonly currency: string; readonly digits: number },
+  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number },
 ): Document => {
   const { digits } = head;
   const [old, now] = [`Version ${String(versions.from)}`, `Version ${String(versions.to)}`];

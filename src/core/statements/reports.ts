@@ -1,3 +1,4 @@
+import { type Currency } from '../money/currency';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { AccountId } from '../chart/account';
 import { plainDecimal } from '../money/format';
@@ -15,7 +16,7 @@ import {
 
 /** What every statement says of itself. */
 export interface Head {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly digits: number;
   readonly openingDate: string;
   /** The first day of the year in which the books open, where they do not open with it. */

@@ -1,7 +1,7 @@
 import { type Sentence, dated, say } from '../base/sentence';
 import { type Account, called } from '../chart/account';
 import { describeTerms } from '../company/terms';
-import { minorDigits } from '../money/currency';
+import { type Currency, minorDigits } from '../money/currency';
 import { plainDecimal } from '../money/format';
 import { type Minor, NIL, add, negate, sum } from '../money/minor';
 import { type CodeBook, codeIn } from '../schedules/analysis';
@@ -93,7 +93,7 @@ export const thingsReport = (
   tie: Tie,
   rules: ThingRules,
   { codes, levels }: { readonly codes: CodeBook; readonly levels: readonly string[] },
-  head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
+  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number; readonly draft: boolean },
 ): Document => {
   const own = thingColumns(rules.schedule, levels).filter(({ id }) => id !== 'should');
   const columns = [...valuesOf(own, rules, new Map(contacts.map((one) => [one.id, one]))), ...codeColumns(codes)];
@@ -128,7 +128,7 @@ export const thingsReport = (
 };
 
 /** What the tie-out says, for whoever reads the list. */
-const tieSaid = (tie: Tie, base: string, digits: number): readonly Sentence[] => {
+const tieSaid = (tie: Tie, base: Currency, digits: number): readonly Sentence[] => {
   const amount = (units: Minor) => ({ number: plainDecimal(units, digits) });
   if (tie.state === 'none') return [];
   return [
@@ -154,14 +154,14 @@ export const scheduleReport = (
   contacts: readonly Contact[],
   tie: Tie,
   codes: CodeBook,
-  head: { readonly openingDate: string; readonly currency: string; readonly digits: number; readonly draft: boolean },
+  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number; readonly draft: boolean },
 ): Document => {
   const own = codeColumns(codes);
   const columns = [...COLUMNS, ...own.map(({ column }) => column)];
   const byId = new Map(contacts.map((one) => [one.id, one]));
   const kinds = new Map(kindsIn(schedule).map(({ id, label }) => [id, label]));
   const turned = schedule === 'suppliers';
-  const money = (amount: Minor | null, currency: string): Value =>
+  const money = (amount: Minor | null, currency: Currency): Value =>
     amount === null ? null : { amount: turned ? negate(amount) : amount, digits: minorDigits(currency) };
   const lines = items.map((item): Line => {
     const contact = item.contact === null ? undefined : byId.get(item.contact);
@@ -183,7 +183,7 @@ export const scheduleReport = (
     ];
     return { kind: 'line', depth: 0, values };
   });
-  const sums = new Map<string, Minor>();
+  const sums = new Map<Currency, Minor>();
   for (const { currency, open } of items) sums.set(currency, add(sums.get(currency) ?? NIL, open));
   const totals = [...sums].map(([currency, open], at): Line => {
     const last = at === sums.size - 1;

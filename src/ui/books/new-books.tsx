@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -35,7 +36,7 @@ interface Answers {
   readonly name: string;
   readonly legalForm: LegalForm;
   readonly country: string;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly style: NumberStyle;
   readonly purpose: 'live' | 'trial' | 'demo';
   readonly yearStart: string;
@@ -399,6 +400,7 @@ const ChartPreview = ({
   readonly starter: StarterId;
   readonly form: LegalForm;
   readonly first: FirstAnswers;
+  /** By its name. */
   readonly currency: string;
 }) => {
   const chart = starterChart(starter, form, first);

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { moveCutover } from '@/actions/calendar/commands';
@@ -22,7 +23,7 @@ interface Props {
   readonly cutover: string;
   readonly completeUntil: string;
   readonly trialBalance: string;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly figures: boolean;
   readonly results: boolean;
   readonly schedules: boolean;

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { Account } from '@/core/chart/account';
 import { called } from '@/core/chart/account';
 import {
@@ -68,8 +69,8 @@ export const KeptInOptions = ({
   base,
   currencies,
 }: {
-  readonly base: string;
-  readonly currencies: readonly string[];
+  readonly base: Currency;
+  readonly currencies: readonly Currency[];
 }) => (
   <>
     <option value="">{base}, the base currency</option>

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency, asCurrency } from '@/core/money/currency';
 import { useState, useSyncExternalStore } from 'react';
 import { mergeAccounts } from '@/actions/chart/commands';
 import type { FrameView } from '@/actions/frame/views';
@@ -30,7 +31,7 @@ import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly frame: Pick<FrameView, 'id' | 'currency' | 'parts' | 'may'>;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly account: Account;
   readonly store: ChartStore;
   readonly index: ChartIndex;
@@ -145,7 +146,7 @@ export const AccountMargin = ({ frame, currencies, account, store, index, settin
                   <select
                     {...ids}
                     value={account.currency ?? ''}
-                    onChange={(event) => set({ currency: event.target.value === '' ? null : event.target.value })}
+                    onChange={(event) => set({ currency: asCurrency(event.target.value) ?? null })}
                     className="select select-sm w-full"
                   >
                     <KeptInOptions base={frame.currency} currencies={currencies} />
@@ -159,7 +160,7 @@ export const AccountMargin = ({ frame, currencies, account, store, index, settin
                   <select
                     {...ids}
                     value={account.taxCode ?? ''}
-                    onChange={(event) => set({ taxCode: event.target.value === '' ? null : event.target.value })}
+                    onChange={(event) => set({ taxCode: asCurrency(event.target.value) ?? null })}
                     className="select select-sm w-full"
                   >
                     <option value="">none</option>

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { takeLines } from '@/actions/chart/begin';
@@ -19,7 +20,7 @@ import { sayPlan } from './incoming-preview';
 interface Props {
   readonly frame: Pick<FrameView, 'id' | 'currency'>;
   readonly accounts: readonly Account[];
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly settings: ChartSettings;
   /** The account chosen when adding began; new ones stand under it or beside it. */
   readonly beside: Account | undefined;

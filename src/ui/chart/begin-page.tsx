@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -45,7 +46,7 @@ export const BeginPage = ({
   readonly rules: IncomingRules;
   readonly answers: Answers;
   readonly answered: boolean;
-  readonly currenciesOn: readonly string[];
+  readonly currenciesOn: readonly Currency[];
 }) => {
   const router = useRouter();
   const [answers, setAnswers] = useState(initial);

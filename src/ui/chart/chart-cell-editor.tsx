@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import type { Account } from '@/core/chart/account';
 import {
@@ -20,8 +21,8 @@ interface Props {
   readonly account: Account;
   /** What was typed to begin; without it the cell's own text is edited. */
   readonly text: string | undefined;
-  readonly base: string;
-  readonly currencies: readonly string[];
+  readonly base: Currency;
+  readonly currencies: readonly Currency[];
   readonly parts: readonly Part[];
   /** The type that the heading above fixes. */
   readonly parentType: AccountType | undefined;

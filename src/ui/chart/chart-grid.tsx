@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { DndContext, type DragEndEvent, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { type KeyboardEvent, useCallback, useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
@@ -42,7 +43,7 @@ interface Props {
   readonly store: ChartStore;
   readonly accounts: readonly Account[];
   readonly amounts: ReadonlyMap<AccountId, Minor | null>;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly settings: ChartSettings;
   readonly selected: AccountId | undefined;
   readonly onSelect: (id: AccountId | undefined) => void;

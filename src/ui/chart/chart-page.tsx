@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { Plus } from 'lucide-react';
 import type { AttachedPaper } from '@/core/schedules/evidence';
 import { useEvidence } from '../evidence/use-evidence';
@@ -47,7 +48,7 @@ export const ChartPage = ({
 }: {
   readonly frame: FrameView;
   readonly rows: Columns<ChartRowView>;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly settings: ChartSettings;
   readonly taxCodes: readonly { readonly code: string; readonly name: string }[];
   readonly evidence: readonly AttachedPaper[];

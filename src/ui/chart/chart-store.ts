@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import type { editChart } from '@/actions/chart/commands';
 import { type Account, type AccountId, type CodeRule, accountId, chartIndex } from '@/core/chart/account';
 import { type ChartEdit, type Inverse, applyEdits, inverse, readdressed } from '@/core/chart/edit';
@@ -42,7 +43,7 @@ export interface ChartStore {
  */
 export const chartStore = (
   initial: readonly Account[],
-  rules: { readonly codes: CodeRule; readonly base: string },
+  rules: { readonly codes: CodeRule; readonly base: Currency },
   save: Save,
   /** What a changed chart does to figures that stand; a batch with effects is taken only when they were seen. */
   effectsOf: (before: readonly Account[], after: readonly Account[]) => readonly string[] = () => [],

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency, asCurrency } from '@/core/money/currency';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { addMoneyAccounts, saveBanks } from '@/actions/chart/commands';
@@ -79,7 +80,7 @@ const PLAIN_MONEY: Account = {
 
 interface Props {
   readonly frame: FrameView;
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
   readonly scheme: CodeScheme | null;
   readonly accounts: readonly Account[];
   readonly money: readonly MoneyFields[];
@@ -232,7 +233,7 @@ export const MoneyPage = ({ frame, country, currencies, scheme, accounts, money 
 interface NewRow {
   readonly kind: 'bank' | 'cash' | 'card';
   readonly name: string;
-  readonly currency: string;
+  readonly currency: Currency | '';
   readonly number: string;
 }
 const BLANK: NewRow = { kind: 'bank', name: '', currency: '', number: '' };
@@ -332,7 +333,7 @@ const AddMoney = ({ frame, currencies, scheme, accounts }: Omit<Props, 'money' |
                   <select
                     aria-label={`Currency, row ${String(at + 1)}`}
                     value={row.currency}
-                    onChange={(event) => put(at, { currency: event.target.value })}
+                    onChange={(event) => put(at, { currency: asCurrency(event.target.value) ?? '' })}
                     className="select select-xs w-20"
                   >
                     <option value="">{frame.currency}</option>

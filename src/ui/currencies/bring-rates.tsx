@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { askRateService } from '@/actions/currencies/rate-service';
@@ -16,7 +17,7 @@ import { useRefresh } from '../parts/use-refresh';
 
 interface Props {
   readonly books: number;
-  readonly currency: string;
+  readonly currency: Currency;
   /** The span that fetching proposes: the weeks around the opening date. */
   readonly from: string;
   readonly to: string;
@@ -155,7 +156,7 @@ const Preview = ({
   onDrop,
 }: {
   readonly shown: Shown;
-  readonly currency: string;
+  readonly currency: Currency;
   readonly dates: DateStyle;
   readonly busy: boolean;
   readonly onTake: () => void;

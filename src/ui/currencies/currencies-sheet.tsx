@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency, asCurrency } from '@/core/money/currency';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { switchOn } from '@/actions/currencies/commands';
@@ -107,7 +108,7 @@ const SwitchOn = ({
 }) => {
   const router = useRouter();
   const refresh = useRefresh();
-  const [currency, setCurrency] = useState('');
+  const [currency, setCurrency] = useState<Currency | ''>('');
   const [problem, setProblem] = useState<string | undefined>();
   return (
     <form
@@ -130,7 +131,7 @@ const SwitchOn = ({
       <select
         aria-label="Currency to switch on"
         value={currency}
-        onChange={(event) => setCurrency(event.target.value)}
+        onChange={(event) => setCurrency(asCurrency(event.target.value) ?? '')}
         className="select select-sm w-64"
       >
         <option value="">a currency…</option>

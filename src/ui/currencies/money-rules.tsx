@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency, asCurrency } from '@/core/money/currency';
 import { useState } from 'react';
 import { addAccount } from '@/actions/chart/commands';
 import { changeBase, changeMoneyRules, chooseExchangeAccount } from '@/actions/currencies/commands';
@@ -18,7 +19,7 @@ interface RulesProps {
   readonly books: number;
   readonly rounding: Rounding;
   readonly rateDays: number;
-  readonly base: string;
+  readonly base: Currency;
   readonly posted: boolean;
   readonly names: Named;
 }
@@ -45,7 +46,7 @@ export const MoneyRules = ({ books, rounding, rateDays, base, posted, names }: R
             {...ids}
             value={base}
             disabled={posted}
-            onChange={(event) => void settle(changeBase({ books, currency: event.target.value }))}
+            onChange={(event) => void settle(changeBase({ books, currency: asCurrency(event.target.value) ?? base }))}
             className="select select-sm w-full"
           >
             {names.map(([code, name]) => (

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { useMemo, useState } from 'react';
 import { saveRates } from '@/actions/currencies/commands';
 import { epochDay } from '@/core/base/dates';
@@ -35,7 +36,7 @@ const COLUMNS: Readonly<Record<RateColumn, { readonly label: string; readonly wi
 const DOUBTS: ReadonlySet<string> = new Set(['rate.upside-down', 'rate.far-off']);
 
 /** The rates of one currency against the base, newest first: put right, pasted, deleted in rows. */
-export const RateSheet = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
+export const RateSheet = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: Currency }) => {
   const { frame, listed, pairs } = view;
   const [selected, setSelected] = useState<string | undefined>();
   const pair = pairs.find(

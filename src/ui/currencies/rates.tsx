@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { saveRate } from '@/actions/currencies/commands';
 import type { RateView } from '@/actions/currencies/views';
 import { plainDate } from '@/core/base/dates';
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, asCurrency, minorDigits } from '@/core/money/currency';
 import { type Rate, called, decimalOf, ratioOf, readRate, shownRatio, writeRate } from '@/core/money/rate';
 import { underRate } from '@/core/openings/foreign';
 import { type Problem, plural } from '@/core/base/result';
@@ -32,12 +32,12 @@ const RateChart = dynamic(() => import('./rate-chart').then((one) => one.RateCha
 const exact = (rate: RateView): Rate => ({ ...rate, rate: decimalOf(rate.rate) });
 
 /** The rates of one currency against the base: drawn, listed, typed, brought. */
-export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
+export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: Currency }) => {
   const { frame, used, drawn, pairs } = view;
   const base = frame.currency;
   const own = used.find((one) => one.currency === chosen);
   // Drawn in the direction in which most people read it: more than one of something for one.
-  const [unit, quote] = useMemo((): readonly [string, string] => {
+  const [unit, quote] = useMemo((): readonly [Currency, Currency] => {
     const [newest] = drawn;
     return newest === undefined ? [base, chosen] : [newest.unit, newest.quote];
   }, [drawn, base, chosen]);
@@ -94,7 +94,7 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
   );
 };
 
-const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: string }) => {
+const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: Currency }) => {
   const { frame, currencies } = view;
   const refresh = useRefresh();
   const all = [frame.currency, ...currencies.map((one) => one.currency)];
@@ -117,7 +117,7 @@ const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly ch
     <select
       aria-label={label}
       value={rate[key]}
-      onChange={(event) => put({ [key]: event.target.value })}
+      onChange={(event) => put({ [key]: asCurrency(event.target.value) ?? rate[key] })}
       className="select select-sm w-20"
     >
       {all.map((code) => (
@@ -189,8 +189,8 @@ const Effect = ({
   rate,
 }: {
   readonly view: CurrenciesView;
-  readonly chosen: string;
-  readonly rate: { readonly date: string; readonly unit: string; readonly quote: string; readonly typed: string };
+  readonly chosen: Currency;
+  readonly rate: { readonly date: string; readonly unit: Currency; readonly quote: Currency; readonly typed: string };
 }) => {
   const read = readRate(rate.typed, frame.style);
   const counts = used.find(({ currency }) => currency === chosen)?.legs[0]?.rate.date ?? '';

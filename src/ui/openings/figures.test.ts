@@ -169,7 +169,7 @@ describe('the figures of the sheet', () => {
   it('carry their amounts in currency: a typed worth moves them, and an undo brings them back', async () => {
     const sent: Entry[][] = [];
     const there = server();
-    const parts = [{ currency: 'NOK', amount: minor(100n), base: minor(10n) }];
+    const parts = [{ currency: 'NOK' as const, amount: minor(100n), base: minor(10n) }];
     const figures = makeFigures(
       [{ id: a, amount: minor(10n), revision: 0, source: 'paper', parts, currency: 'NOK' }],
       (entries) => {

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { memo, useMemo, useSyncExternalStore } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import type { OpeningRowView } from '@/actions/openings/views';
@@ -31,7 +32,7 @@ export const ROW_CLASS =
   'grid grid-cols-[3.6rem_minmax(7rem,1fr)_6.5rem_6.5rem] md:grid-cols-[var(--columns)] border-hairline text-[0.8125rem]';
 export const widthsOf = (columns: readonly SheetColumn[]): string => columns.map((column) => WIDTHS[column]).join(' ');
 
-export const TITLES: Readonly<Record<SheetColumn, (currency: string) => string>> = {
+export const TITLES: Readonly<Record<SheetColumn, (currency: Currency) => string>> = {
   code: () => 'Code',
   name: () => 'Account',
   foreign: () => 'In currency',
@@ -46,7 +47,7 @@ export const HeaderRow = ({
   currency,
 }: {
   readonly columns: readonly SheetColumn[];
-  readonly currency: string;
+  readonly currency: Currency;
 }) => (
   <div
     role="row"

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency, asCurrency } from '@/core/money/currency';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
@@ -30,7 +31,7 @@ interface Props {
 }
 
 interface Line {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly amount: string;
   readonly base: string;
 }
@@ -39,7 +40,7 @@ interface Line {
 export const InCurrency = ({ frame, row, figures, figure, money, rates, exchange }: Props) => {
   const { amount, parts } = figure;
   const only = row.currency ?? undefined;
-  const inCurrency = (currency: string) => ({
+  const inCurrency = (currency: Currency) => ({
     ...frame,
     currency,
     digits: rates.find((rate) => rate.currency === currency)?.digits ?? 2,
@@ -50,7 +51,7 @@ export const InCurrency = ({ frame, row, figures, figure, money, rates, exchange
     base: sided(part.base, frame),
   });
   const fresh = (): Line => ({
-    currency: only ?? rates[0]?.currency ?? '',
+    currency: only ?? rates[0]?.currency ?? frame.currency,
     amount: '',
     base: only !== undefined && amount !== null ? sided(amount, frame) : '',
   });
@@ -136,7 +137,7 @@ export const InCurrency = ({ frame, row, figures, figure, money, rates, exchange
                   <select
                     aria-label="Currency"
                     value={line.currency}
-                    onChange={(event) => set_(at, { currency: event.target.value })}
+                    onChange={(event) => set_(at, { currency: asCurrency(event.target.value) ?? line.currency })}
                     className="select select-xs"
                   >
                     {rates.map(({ currency }) => (

@@ -1,17 +1,17 @@
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, minorDigits } from '@/core/money/currency';
 import { formatMinor } from '@/core/money/format';
 import { type Minor, abs, minor } from '@/core/money/minor';
 import type { NumberStyle } from '@/core/money/number-style';
 
 /** How amounts of a set of books are written. */
 export interface Money {
-  readonly currency: string;
+  readonly currency: Currency;
   readonly digits: number;
   readonly style: NumberStyle;
 }
 
 /** How amounts of a currency are written in books of a style. */
-export const moneyOf = (currency: string, { style }: Pick<Money, 'style'>): Money => ({
+export const moneyOf = (currency: Currency, { style }: Pick<Money, 'style'>): Money => ({
   currency,
   digits: minorDigits(currency),
   style,

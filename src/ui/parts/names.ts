@@ -1,13 +1,13 @@
 import { PLAIN_WRITING, type Writing } from '@/core/base/sentence';
 import { type DateStyle, PLAIN_DATES, monthName, writeStyled } from '@/core/base/date-style';
 import { COUNTRY_CODES } from '@/core/company/country';
-import { CURRENCY_CODES, whyNotForNew } from '@/core/money/currency';
+import { type Currency, CURRENCY_CODES, whyNotForNew } from '@/core/money/currency';
 
 const countries = new Intl.DisplayNames('en-GB', { type: 'region' });
 const currencies = new Intl.DisplayNames('en-GB', { type: 'currency' });
 
 /** Code and name. Names are looked up on the server only: the browser's language data may word them otherwise. */
-export type Named = readonly (readonly [code: string, name: string])[];
+export type Named<Code extends string = string> = readonly (readonly [code: Code, name: string])[];
 
 export const countryName = (code: string): string => countries.of(code) ?? code;
 
@@ -15,7 +15,7 @@ export const countryNames = (): Named =>
   COUNTRY_CODES.map((code) => [code, countryName(code)] as const).sort(([, a], [, b]) => a.localeCompare(b, 'en'));
 
 /** Currencies that can be taken into use. */
-export const currencyNames = (use: 'base' | 'foreign'): Named =>
+export const currencyNames = (use: 'base' | 'foreign'): Named<Currency> =>
   CURRENCY_CODES.filter((code) => whyNotForNew(code, use) === undefined).map((code) => [
     code,
     currencies.of(code) ?? code,

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { FrameView } from '@/actions/frame/views';
-import { minorDigits } from '@/core/money/currency';
+import { type Currency, minorDigits } from '@/core/money/currency';
 import { abs, NIL, sum } from '@/core/money/minor';
 import { agesIn, ageLabels, ageingOf, readLimits } from '@/core/schedules/ageing';
 import type { Contact } from '@/core/schedules/contact';
@@ -52,7 +52,7 @@ export const Ageing = ({
   };
   const names = new Map(contacts.map((one) => [one.id as number, one]));
   const currencies = [...new Set(rows.map(({ currency }) => currency))];
-  const money = (currency: string) => moneyOf(currency, frame);
+  const money = (currency: Currency) => moneyOf(currency, frame);
   if (rows.length === 0) return <p className="px-4 py-3">Nothing is open yet.</p>;
   return (
     <div className="px-4 py-3 lg:overflow-y-auto">

@@ -1,5 +1,6 @@
 'use client';
 
+import { type Currency } from '@/core/money/currency';
 import { useState } from 'react';
 import { formatMinor } from '@/core/money/format';
 import type { NumberStyle } from '@/core/money/number-style';
@@ -12,7 +13,7 @@ export const CashCount = ({
   open,
   onCounted,
 }: {
-  readonly money: { readonly currency: string; readonly digits: number; readonly style: NumberStyle };
+  readonly money: { readonly currency: Currency; readonly digits: number; readonly style: NumberStyle };
   readonly counted: Counted | null;
   readonly open: boolean;
   readonly onCounted: (counted: Counted) => void;

@@ -1,3 +1,4 @@
+import { type Currency } from '@/core/money/currency';
 import { type ChartMapping, readChartRows } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
 import type { Incoming } from '@/core/chart/incoming';
@@ -52,12 +53,12 @@ export interface Tasks {
   };
   /** The rows of a list of accounts under a mapping. */
   readonly accounts: {
-    readonly input: Given & { readonly mapping: ChartMapping; readonly base: string };
+    readonly input: Given & { readonly mapping: ChartMapping; readonly base: Currency };
     readonly output: readonly Incoming[];
   };
   readonly rates: {
     readonly input: Given & {
-      readonly base: string;
+      readonly base: Currency;
       readonly style: NumberStyle;
       readonly direction: Direction | undefined;
       readonly known: readonly DatedRate[];

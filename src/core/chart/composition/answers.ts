@@ -1,3 +1,4 @@
+import { type Currency } from '../../money/currency';
 import type { CompanyFacts } from '../../company/facts';
 import type { LegalForm } from '../../company/legal-form';
 
@@ -74,13 +75,13 @@ export interface Answers extends Readonly<Record<Question, boolean>> {
   readonly trades: readonly Trade[];
   readonly premises: Premises;
   /** Foreign currencies that get a bank account each, ISO 4217; none unless it works in them. */
-  readonly currencies: readonly string[];
+  readonly currencies: readonly Currency[];
 }
 
 /** What the company's facts already answer; the rest as most companies of its kind would. */
 export const answersFrom = (
   facts: Pick<CompanyFacts, 'legalForm' | 'country' | 'parts' | 'taxRegistered' | 'industry'>,
-  currencies: readonly string[],
+  currencies: readonly Currency[],
 ): Answers => ({
   legalForm: facts.legalForm,
   vocabulary: vocabularyOf(facts.country),

@@ -1,3 +1,4 @@
+import { type Currency } from '../../money/currency';
 import { addTo } from '../../base/lists';
 import { hasFunds, legalFormLabel } from '../../company/legal-form';
 import type { AccountRole, Classification } from '../../ledger/classes';
@@ -21,7 +22,7 @@ export interface ComposedAccount {
   readonly heading: boolean;
   readonly parent: string | null;
   readonly role: AccountRole | null;
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   readonly contra: boolean;
   /** Which answer brought it, as a sentence. */
   readonly origin: string;
@@ -69,7 +70,7 @@ const PLACES = new Map(GROUPS.flatMap((group) => group.accounts.map(([code]) => 
  */
 export const compose = (answers: Answers): readonly ComposedAccount[] => {
   const words = answers.vocabulary === 'international' ? {} : WORDING[answers.vocabulary];
-  const posting: { entry: Entry; origin: string; currency: string | null }[] = [];
+  const posting: { entry: Entry; origin: string; currency: Currency | null }[] = [];
   for (const group of GROUPS) {
     if (!holds(group.when, answers)) continue;
     const origin = because(group.when, answers);

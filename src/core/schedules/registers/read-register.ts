@@ -2,7 +2,7 @@ import { readDate } from '../../base/dates';
 import { folded } from '../../base/folded';
 import { type Problem, plural, problem } from '../../base/result';
 import type { Table } from '../../base/table';
-import { minorDigits } from '../../money/currency';
+import { type Currency, minorDigits } from '../../money/currency';
 import { plainDecimal } from '../../money/format';
 import { type Minor, NIL, abs, add, minor, subtract, sum } from '../../money/minor';
 import type { PaperAmount } from '../../money/paper-amount';
@@ -130,7 +130,7 @@ export interface Listed {
 export interface RegisterRead<K extends RegisterKind = RegisterKind> {
   readonly kind: K;
   readonly asAt: string | null;
-  readonly currency: string | null;
+  readonly currency: Currency | null;
   /** Decimals of its amounts. */
   readonly digits: number;
   readonly items: readonly Listed[K][];

@@ -25,7 +25,7 @@ const FACTS = {
   company: 'Kelp <& Sons>',
   registration: '',
   country: 'IE',
-  currency: 'EUR',
+  currency: 'EUR' as const,
   from: '2026-08-01',
   to: '2026-08-01',
   created: '2026-08-02',

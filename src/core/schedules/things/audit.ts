@@ -1,3 +1,4 @@
+import { type Currency } from '../../money/currency';
 import type { Account } from '../../chart/account';
 import type { AuditAsset, AuditStock } from '../../chart/saft';
 import { type Minor, NIL, add, negate } from '../../money/minor';
@@ -12,7 +13,7 @@ import { methodIn, monthsIn } from './detail';
 export const auditThings = (
   items: readonly Item[],
   accounts: readonly Account[],
-  base: string,
+  base: Currency,
 ): { readonly stock: readonly AuditStock[]; readonly assets: readonly AuditAsset[] } => {
   const byId = new Map(accounts.map((account) => [account.id, account]));
   const stock: AuditStock[] = [];

@@ -3,7 +3,7 @@ import { type PlainDate, readStyled } from '../../base/dates';
 import { type Result, fail, ok, problem, quoted } from '../../base/result';
 import type { Account, AccountId } from '../../chart/account';
 import type { SpanRule } from '../../company/facts';
-import { minorDigits } from '../../money/currency';
+import { type Currency, minorDigits } from '../../money/currency';
 import { readEntry } from '../../money/entry';
 import { formatMinor } from '../../money/format';
 import { type Minor, NIL, add, minor, negate, subtract } from '../../money/minor';
@@ -55,7 +55,7 @@ type LoanRules = Pick<ThingRules, 'schedule' | 'account' | 'openingDate'>;
 const owedOf = (item: ItemFields, rules: LoanRules): Minor => own(add(item.open, item.beside ?? NIL), rules);
 
 /** What an article is worth: quantity times cost, rounded once to a minor unit of its currency, half away from nil. */
-export const articleValue = (quantity: Decimal, cost: Decimal, currency: string): Minor => {
+export const articleValue = (quantity: Decimal, cost: Decimal, currency: Currency): Minor => {
   const scale = quantity.scale + cost.scale;
   const digits = minorDigits(currency);
   const exact = quantity.coefficient * cost.coefficient;
@@ -130,7 +130,7 @@ export const movedBeside = (item: ItemFields, to: AccountId | null, rules: Thing
   return rules.schedule === 'loan' ? dividedLoan(moved, owedOf(item, rules), rules) : moved;
 };
 
-const amountText = (amount: Minor | null, currency: string, style: NumberStyle): string => {
+const amountText = (amount: Minor | null, currency: Currency, style: NumberStyle): string => {
   if (amount === null || amount === 0n) return '';
   const text = formatMinor(amount < 0n ? -amount : amount, minorDigits(currency), style);
   return amount < 0n ? `(${text})` : text;

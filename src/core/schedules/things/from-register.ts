@@ -3,7 +3,7 @@ import { type PlainDate, plainDate } from '../../base/dates';
 import { type Problem, problem, quoted } from '../../base/result';
 import type { Account, AccountId } from '../../chart/account';
 import type { SpanRule } from '../../company/facts';
-import { minorDigits } from '../../money/currency';
+import { type Currency, minorDigits } from '../../money/currency';
 import { type Minor, NIL, abs, minor, negate, subtract, sum } from '../../money/minor';
 import { type Decimal, decimalOf, plainRate } from '../../money/rate';
 import { divideRounded } from '../../money/rounding';
@@ -43,7 +43,7 @@ export interface RegisterRules {
   readonly places: ReadonlyMap<string, AccountId>;
   /** Where the second amounts of an account's items stand. */
   readonly besideOf: (account: Account) => AccountId | null;
-  readonly base: string;
+  readonly base: Currency;
   readonly openingDate: PlainDate;
   readonly spans: SpanRule;
   readonly contacts: readonly Contact[];
@@ -115,7 +115,7 @@ const perPiece = ({ coefficient, scale }: Decimal, powers: number): Decimal => (
 const stockRow = (
   listed: ListedStock,
   digits: number,
-  currency: string,
+  currency: Currency,
   levels: readonly (PriceField | undefined)[],
 ): Row => {
   const [quantity, cost] = [kept(listed.quantity), kept(listed.unitCost)];

@@ -442,7 +442,7 @@ describe('items of things', () => {
   });
   it('are refused with what cannot be kept, and taken with a second amount alone', () => {
     expect(detailProblems({ quantity: '1e5', life: '0', disposed: 'x', residual: '1.5', method: 'y' })).toHaveLength(5);
-    const rules = { schedule: 'loan' as const, account: LOAN, base: 'EUR', currencies: [] };
+    const rules = { schedule: 'loan' as const, account: LOAN, base: 'EUR' as const, currencies: [] };
     expect(itemProblems({ ...blankItem('loan', 'EUR'), beside: minor(-5n) }, rules)).toEqual([]);
     expect(itemProblems(blankItem('loan', 'EUR'), rules)).toHaveLength(1);
     for (const schedule of THING_KINDS) expect(kindsIn(schedule)).toHaveLength(1);
@@ -500,7 +500,7 @@ describe('a register that is brought', () => {
     accounts: [BOATS, RACKS, STOCK, LOAN, PREPAID],
     places: new Map(Object.entries(places).map(([name, id]) => [name, accountId(id)])),
     besideOf: (one: Account) => (one.id === RACKS.id ? RACKS_OFF.id : one.id === BOATS.id ? BOATS_OFF.id : null),
-    base: 'EUR',
+    base: 'EUR' as const,
     openingDate: OPENING,
     spans: 'days' as const,
     contacts: [],
@@ -588,7 +588,7 @@ describe('a register that is brought', () => {
 });
 
 describe('a list of things that is exported', () => {
-  const HEAD = { openingDate: OPENING.toString(), currency: 'EUR', digits: 2, draft: true };
+  const HEAD = { openingDate: OPENING.toString(), currency: 'EUR' as const, digits: 2, draft: true };
   const exported = (schedule: ThingKind, items: readonly ItemFields[], levels: readonly string[] = []): string => {
     const rows = items.map((item, id): Item => ({
       ...item,
