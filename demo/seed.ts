@@ -1,3 +1,4 @@
+import { type IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import { randomUUID } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
@@ -170,7 +171,7 @@ const behind = async (books: number) => {
       const preview = done(await bringList({ books, account, name, content: paper(name) }));
       done(await takeList({ books, set, account, paper: preview.paper }));
     },
-    closes: async (code: string, date: string, amount: bigint): Promise<void> => {
+    closes: async (code: string, date: IsoDate, amount: bigint): Promise<void> => {
       done(await saveClosing({ books, set, account: of(code), closing: { date, amount } }));
     },
     lists: async (
@@ -460,8 +461,8 @@ const seaweed = async (): Promise<void> => {
         { list: 1 as const, code: 'SHEDS', name: 'Drying sheds' },
         { list: 1 as const, code: 'BOATS', name: 'Boats and longlines' },
         { list: 1 as const, code: 'OFFICE', name: 'Office at the pier' },
-        { list: 2 as const, code: 'REEF', name: 'Reef trial', from: '2026-03-01', to: '2028-02-29' },
-        { list: 2 as const, code: 'PIER', name: 'Shore power at the pier', to: '2026-05-31' },
+        { list: 2 as const, code: 'REEF', name: 'Reef trial', from: '2026-03-01' as const, to: '2028-02-29' as const },
+        { list: 2 as const, code: 'PIER', name: 'Shore power at the pier', to: '2026-05-31' as const },
       ].map((code) => ({ id: null, revision: 0, code: { ...blankCode(code.list), ...code } })),
     }),
   ).rows.map((row) => String(row?.id ?? 0));

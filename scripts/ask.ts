@@ -1,4 +1,5 @@
 /** Asks the reader, the matcher and the search without the screen: one JSON value on stdout, sentences on stderr. See docs/formats.md. */
+import { asIsoDate } from '../src/core/base/dates';
 import { readFile, stat } from 'node:fs/promises';
 import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -53,15 +54,15 @@ const main = async (): Promise<void> => {
     },
   });
   const [question, path] = positionals;
-  if (values.date !== undefined && !/^\d{4}-\d{2}-\d{2}$/.test(values.date))
-    throw new Refused('--date is a day such as 2026-07-31.');
+  const date = values.date === undefined ? undefined : asIsoDate(values.date);
+  if (values.date !== undefined && date === undefined) throw new Refused('--date is a day such as 2026-07-31.');
   if (values.digits !== undefined && !/^[0-4]$/.test(values.digits))
     throw new Refused('--digits is a number of decimals, 0 to 4.');
   if (question === 'read')
     answer(
       await askRead({
         ...(await fileAt(path)),
-        ...(values.date === undefined ? {} : { date: values.date }),
+        ...(date === undefined ? {} : { date }),
         ...(values.digits === undefined ? {} : { digits: Number(values.digits) }),
       }),
     );
@@ -76,7 +77,7 @@ const main = async (): Promise<void> => {
       await askList({
         ...(await fileAt(path)),
         ...(kind === undefined ? {} : { kind }),
-        ...(values.date === undefined ? {} : { date: values.date }),
+        ...(date === undefined ? {} : { date }),
         ...(values.digits === undefined ? {} : { digits: Number(values.digits) }),
       }),
     );

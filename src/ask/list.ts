@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import type { Table } from '@/core/base/table';
 import { readAnyPaper } from '@/core/files/read-any';
 import { type Problem, type Result, fail, ok } from '@/core/base/result';
@@ -15,7 +16,7 @@ export interface ListQuestion {
   readonly name: string;
   readonly kind?: ListKind | 'contacts' | RegisterKind;
   /** The opening date, ISO. */
-  readonly date?: string;
+  readonly date?: IsoDate;
   readonly digits?: number;
 }
 

@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import { readAnyPaper } from '@/core/files/read-any';
 import { textOf, type Table } from '@/core/base/table';
 import { minorDigits } from '@/core/money/currency';
@@ -15,7 +16,7 @@ export interface ReadQuestion {
   readonly bytes: Uint8Array;
   readonly name: string;
   /** The day that the balances should be of, ISO. */
-  readonly date?: string;
+  readonly date?: IsoDate;
   /** Decimals of the amounts; where not given, as many as the paper has. */
   readonly digits?: number;
 }

@@ -1,6 +1,7 @@
 import { type Currency } from '@/core/money/currency';
 import type { BooksId, PersonId } from '@/core/base/ids';
 import { type PlainDate, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Change, WHOLE } from '@/core/base/change';
 import type { Kept } from '@/core/base/kept';
 import { type CutoverDates, keptCutover } from '@/core/calendar/recorded';
@@ -53,9 +54,9 @@ interface BooksRow extends Pick<
   | 'rounding'
   | 'rateDays'
 > {
-  readonly cutover: string;
-  readonly completeUntil: string | null;
-  readonly trialBalance: string | null;
+  readonly cutover: IsoDate;
+  readonly completeUntil: IsoDate | null;
+  readonly trialBalance: IsoDate | null;
   readonly inCharge: string;
   readonly facts: Partial<CompanyFacts>;
   readonly chart: Partial<ChartSettings>;

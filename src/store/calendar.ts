@@ -1,6 +1,7 @@
 import type { BooksId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import { type PlainDate, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import type { Change } from '@/core/base/change';
 import { periodField } from '@/core/calendar/recorded';
 import type { StatedPeriod, StatedYear } from '@/core/calendar/file';
@@ -98,7 +99,7 @@ export const bumpCalendar = async (tx: Queryable, booksId: BooksId): Promise<voi
 /** Dates are immutable, and the clients of a practice share most of theirs: each is read once. */
 const known = new Map<string, PlainDate>();
 const MOST_KNOWN = 50_000;
-const date = (iso: string): PlainDate => {
+const date = (iso: IsoDate): PlainDate => {
   const found = known.get(iso);
   if (found !== undefined) return found;
   if (known.size >= MOST_KNOWN) known.clear();
@@ -111,16 +112,16 @@ interface YearRow {
   readonly books: number;
   readonly id: number;
   readonly name: string;
-  readonly start: string;
-  readonly end: string;
+  readonly start: IsoDate;
+  readonly end: IsoDate;
   readonly plan: YearPlan | null;
   readonly periods: readonly {
     readonly id: number;
     readonly code: string;
     readonly name: string;
     readonly kind: PeriodKind;
-    readonly start: string;
-    readonly end: string;
+    readonly start: IsoDate;
+    readonly end: IsoDate;
     readonly state: PeriodState;
   }[];
 }

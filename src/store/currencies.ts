@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import type { BooksId, PersonId } from '@/core/base/ids';
 import { type DatedRate, decimalOf, plainRate } from '@/core/money/rate';
@@ -50,7 +51,7 @@ export const isPostedIn = async (tx: Queryable, booksId: BooksId, currency: Curr
 
 interface RateRow {
   readonly books: number;
-  readonly date: string;
+  readonly date: IsoDate;
   readonly unit: Currency;
   readonly quote: Currency;
   readonly rate: string;
@@ -70,7 +71,7 @@ const dated = ({ date, unit, quote, rate, source }: RateRow): DatedRate => ({
 /** per set of books, of every pair the last two rates on or before its day: what a lookup on that day needs, and a neighbour to doubt it by. */
 export const ratesBefore = async (
   tx: Queryable,
-  days: readonly { readonly books: number; readonly date: string }[],
+  days: readonly { readonly books: number; readonly date: IsoDate }[],
 ): Promise<ReadonlyMap<number, readonly DatedRate[]>> => {
   const found = new Map<number, DatedRate[]>(days.map(({ books }) => [books, []]));
   const rows = await tx.query<RateRow>(
@@ -96,7 +97,7 @@ export const neighboursOf = async (
   tx: Queryable,
   booksId: BooksId,
   pair: readonly [string, string],
-  date: string,
+  date: IsoDate,
 ): Promise<readonly DatedRate[]> => {
   const [low, high] = [...pair].sort();
   return (
@@ -118,8 +119,8 @@ export interface PairSummary {
   readonly low: Currency;
   readonly high: Currency;
   readonly count: number;
-  readonly first: string;
-  readonly last: string;
+  readonly first: IsoDate;
+  readonly last: IsoDate;
 }
 
 export const pairsOf = async (tx: Queryable, booksId: BooksId): Promise<readonly PairSummary[]> =>

@@ -3,6 +3,7 @@ import type { BooksId, PersonId } from '@/core/base/ids';
 import { addTo } from '@/core/base/lists';
 import type { AccountId } from '@/core/chart/account';
 import { type PlainDate, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Minor, NIL, add } from '@/core/money/minor';
 import type { Part, Position, PostingLine } from '@/core/openings/foreign';
 import { type Queryable, arrayText, one } from './database';
@@ -102,7 +103,7 @@ export const ledgerPositions = async (tx: Queryable, booksId: BooksId): Promise<
 };
 
 export const journalsOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Journal[]> => {
-  const heads = await tx.query<Omit<Journal, 'lines' | 'date'> & { date: string }>(
+  const heads = await tx.query<Omit<Journal, 'lines' | 'date'> & { date: IsoDate }>(
     `select j.id, j.number, j.opening_set_id as "set", j.date, p.name as period, j.description, w.name as by, j.posted_at as at
      from journal j join person w on w.id = j.posted_by left join period p on p.id = j.period_id
      where j.books_id = $1 and j.posted_at is not null order by j.number`,

@@ -1,3 +1,4 @@
+import { type IsoDate } from '@/core/base/iso-date';
 import { describe, expect, it } from 'vitest';
 import { drawCalendar, moveCutover, setPeriods } from '@/actions/calendar/commands';
 import { exportCalendar, readCalendarFile } from '@/actions/calendar/file';
@@ -25,7 +26,7 @@ const draftOf = async (books: number): Promise<Draft> =>
     periods: year.periods.map((period) => ({ ...period, start: plainDate(period.start), end: plainDate(period.end) })),
   })) ?? [];
 
-const take = async (books: number, draft: Draft, revision?: number, cutover?: string) =>
+const take = async (books: number, draft: Draft, revision?: number, cutover?: IsoDate) =>
   drawCalendar({
     books,
     cutover,
@@ -245,7 +246,7 @@ describe('states and the cutover date', () => {
 
   it('moves the cutover date with the states of the periods, and asks for a reopened position once posted', async () => {
     const books = await newBooks();
-    const move = (cutover: string, was: string, more: { completeUntil?: string; trialBalance?: string } = {}) =>
+    const move = (cutover: IsoDate, was: IsoDate, more: { completeUntil?: IsoDate; trialBalance?: IsoDate } = {}) =>
       moveCutover({
         books,
         cutover,
@@ -276,7 +277,7 @@ describe('states and the cutover date', () => {
 
   it('is told as the books write dates, also what happened before they wrote them so', async () => {
     const books = await newBooks();
-    const move = (cutover: string, was: string) =>
+    const move = (cutover: IsoDate, was: IsoDate) =>
       moveCutover({ books, cutover, was, completeUntil: '', trialBalance: '' });
     valueOf(await move('2026-09-01', '2026-08-01'));
     const told = async () => (await calendarView(books))?.history[0]?.what;

@@ -1,3 +1,4 @@
+import { dateOf } from '@/core/base/dates';
 import { type BooksId, personId } from '@/core/base/ids';
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
@@ -130,7 +131,7 @@ const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boo
   const rows = await rowsOf(books);
   const row = rows[at % Math.max(1, rows.length)];
   if (row === undefined) return false;
-  const day = `2026-07-${String(1 + (at % 28)).padStart(2, '0')}`;
+  const day = dateOf(2026, 7, 1 + (at % 28)).toString();
   switch (kind) {
     case 'figure':
     case 'clear': {
@@ -212,8 +213,8 @@ const carryOut = async (books: BooksId, { kind, at, amount }: Step): Promise<boo
     case 'codes':
       return (await setCodes({ books, codes: amount > 0n ? 'optional' : 'required', shown: at % 2 === 0 })).ok;
     case 'cutover': {
-      const was = (await findBooks(database.current, 1, books))?.cutover.toString() ?? '';
-      const cutover = `2026-${String(1 + (at % 12)).padStart(2, '0')}-01`;
+      const was = (await findBooks(database.current, 1, books))?.cutover.toString() ?? '2026-01-01';
+      const cutover = dateOf(2026, 1 + (at % 12), 1).toString();
       return (await moveCutover({ books, was, cutover, completeUntil: '', trialBalance: amount > 0n ? day : '' })).ok;
     }
     case 'periods': {
@@ -307,7 +308,7 @@ const makeSource = async (): Promise<void> => {
       currency: 'DKK',
     }),
   );
-  const rates = [{ from: '2026-01-01', rate: '20' }];
+  const rates = [{ from: '2026-01-01' as const, rate: '20' }];
   const code = {
     code: 'STD',
     name: 'Standard',

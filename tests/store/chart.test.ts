@@ -574,7 +574,7 @@ describe('money accounts and tax codes', () => {
     const code = (await taxView(books))?.codes.find((one) => one.code === 'OUT-S');
     if (code === undefined) throw new Error('the standard code');
     const { id, ...fields } = code;
-    const rates = [{ from: '2027-01-01', rate: '22.5' }, ...code.rates];
+    const rates = [{ from: '2027-01-01' as const, rate: '22.5' }, ...code.rates];
     valueOf(await saveTaxCodes({ books, entries: [{ id, code: { ...fields, code: 'SALES', rates } }] }));
     expect((await taxView(books))?.codes.find((one) => one.id === id)?.rates).toEqual([
       ...code.rates,

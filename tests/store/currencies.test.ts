@@ -1,3 +1,4 @@
+import { type IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import { typeOf } from '@/core/ledger/classes';
 import { createServer } from 'node:http';
@@ -30,7 +31,7 @@ const foreign = async (...currencies: Currency[]): Promise<number> => {
   for (const currency of currencies) valueOf(await switchOn({ books, currency }));
   return books;
 };
-const rate = (books: number, date: string, unit: Currency, quote: Currency, typed: string, evenIfDoubtful = false) =>
+const rate = (books: number, date: IsoDate, unit: Currency, quote: Currency, typed: string, evenIfDoubtful = false) =>
   saveRate({ books, date, unit, quote, typed, evenIfDoubtful });
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const usedOf = async (books: number, currency: string) =>
@@ -143,16 +144,14 @@ describe('rates', () => {
     const view = await currenciesView(books, 'GBP');
     expect(view?.listed).toEqual([{ date: '2026-07-30', unit: 'EUR', quote: 'GBP', rate: '0.8480', source: 'typed' }]);
     expect(await usedOf(books, 'GBP')).toMatchObject({ ratio: { n: 10000n, d: 8480n }, legs: [{ age: 1 }] });
-    const gone = [
-      { was: { date: '2026-07-30', unit: 'EUR' as const, quote: 'GBP' as const, rate: '0.848' }, rate: null },
-    ];
+    const gone = [{ was: { date: '2026-07-30', unit: 'EUR', quote: 'GBP', rate: '0.848' } as const, rate: null }];
     valueOf(await saveRates({ books, pair: ['GBP', 'EUR'], entries: gone }));
     expect(codesOf(await saveRates({ books, pair: ['GBP', 'EUR'], entries: gone }))).toEqual(['rate.gone']);
   });
 
   it('are changed in a sheet several at once or none, what nobody touched keeps its source, and are undone as one', async () => {
     const books = await foreign('GBP', 'NOK');
-    const of = (date: string, text: string, unit: Currency = 'GBP', quote: Currency = 'EUR') => ({
+    const of = (date: IsoDate, text: string, unit: Currency = 'GBP', quote: Currency = 'EUR') => ({
       date,
       unit,
       quote,
@@ -253,7 +252,7 @@ describe('rates', () => {
     ['2026-07-31', 'GBP', 'EUR', '9'.repeat(100), 'input.too_big'],
   ])('refuse %s 1 %s = %s %s', async (date, unit, quote, typed, code) => {
     const books = await foreign('GBP');
-    expect(codesOf(await rate(books, date, unit as Currency, quote as Currency, typed))).toEqual([code]);
+    expect(codesOf(await rate(books, date as IsoDate, unit as Currency, quote as Currency, typed))).toEqual([code]);
     expect((await currenciesView(books, 'GBP'))?.listed).toEqual([]);
   });
 
@@ -320,7 +319,7 @@ describe('the rate service', () => {
     process.env.RATE_SERVICE = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/rates`;
   };
   const shipped = (url: string): Promise<Response> => simulated(new Request(url));
-  const span = { from: '2026-07-27', to: '2026-08-02' };
+  const span = { from: '2026-07-27', to: '2026-08-02' } as const;
 
   it('gives invented rates, shown first and stored when taken', async () => {
     await serve(shipped);
@@ -401,7 +400,7 @@ describe('the rate service', () => {
     expect(await fetchServiceRates({ books, from: '2026-08-02', to: '2026-07-01', take: true }).then(codesOf)).toEqual([
       'service.days',
     ]);
-    expect((await fetchServiceRates({ books, from: '', to: 'x', take: true })).ok).toBe(false);
+    expect((await fetchServiceRates({ books, from: '', to: 'x' as IsoDate, take: true })).ok).toBe(false);
     expect(await fetchServiceRates({ books: 99_999, ...span, take: true }).then(codesOf)).toEqual(['books.unknown']);
     const csv = await (
       await shipped('http://x/?base=EUR&currencies=GBP,XXX&from=2026-07-31&to=2026-07-31&format=csv')

@@ -136,7 +136,7 @@ describe('what is held or kept of books', () => {
       charged: owed.id,
       recoverable: null,
       active: true,
-      rates: [{ from: '2026-01-01', rate: '20' }],
+      rates: [{ from: '2026-01-01' as const, rate: '20' }],
     };
     const made = valueOf(await saveTaxCodes({ books, entries: [{ id: null, code }] }));
     valueOf(await changeAccount({ books, id: sale.id, change: { taxCode: 'A' } }));

@@ -1,14 +1,13 @@
 import { z } from 'zod';
-import { plainDate, readDate } from '@/core/base/dates';
+import { plainDate } from '@/core/base/dates';
 import type { Naming } from '@/core/calendar/naming';
 import { type Pattern, WEEK_GROUPS } from '@/core/calendar/pattern';
 import { PERIOD_STATES } from '@/core/calendar/states';
 import { MOST_PERIODS, PERIOD_CHARACTERS, type YearPlan } from '@/core/calendar/year';
-import { id } from '../kernel/inputs';
+import { id, isoDay } from '../kernel/inputs';
 
-const iso = z.string().refine((text) => readDate(text).ok, 'This is no date between 1950 and 2150.');
 /** A date on its way in. */
-export const isoDate = iso.transform(plainDate);
+export const isoDate = isoDay().transform(plainDate);
 export const maybeDate = z.union([z.literal('').transform(() => undefined), isoDate]);
 
 const text = (what: string, most: number) =>
@@ -34,7 +33,7 @@ const pattern = z.discriminatedUnion('kind', [
     month: z.int().min(1).max(12),
     extraIn: z.int().min(1).max(13),
   }),
-  z.object({ kind: z.literal('list'), ends: z.array(iso).min(1).max(MOST_PERIODS).readonly() }),
+  z.object({ kind: z.literal('list'), ends: z.array(isoDay()).min(1).max(MOST_PERIODS).readonly() }),
 ]) satisfies z.ZodType<Pattern, Pattern>;
 
 const naming = z.object({

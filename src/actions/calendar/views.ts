@@ -1,3 +1,5 @@
+import { dayOf } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import type { PeriodState } from '@/core/calendar/states';
 import type { PeriodKind, YearPlan } from '@/core/calendar/year';
 import { called } from '@/core/chart/account';
@@ -12,16 +14,16 @@ export interface PeriodView {
   readonly kind: PeriodKind;
   readonly code: string;
   readonly name: string;
-  readonly start: string;
-  readonly end: string;
+  readonly start: IsoDate;
+  readonly end: IsoDate;
   readonly state: PeriodState;
 }
 
 export interface YearView {
   readonly id: number;
   readonly name: string;
-  readonly start: string;
-  readonly end: string;
+  readonly start: IsoDate;
+  readonly end: IsoDate;
   readonly plan: YearPlan;
   readonly periods: readonly PeriodView[];
 }
@@ -40,9 +42,9 @@ export const calendarView = (id: number) =>
     })),
     revision: books.calendarRevision,
     postedPeriods: [...(await postedPeriods(tx, books.id))],
-    today: now.slice(0, 10),
-    completeUntil: books.completeUntil?.toString() ?? '',
-    trialBalance: books.trialBalance?.toString() ?? '',
+    today: dayOf(now),
+    completeUntil: books.completeUntil?.toString() ?? ('' as const),
+    trialBalance: books.trialBalance?.toString() ?? ('' as const),
     posted: state.posted,
     correcting: state.posted && state.drafting,
     currencies: state.currencies,

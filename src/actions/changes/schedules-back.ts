@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import { accountId } from '@/core/chart/account';
 import type { Change } from '@/core/base/change';
 import { sameKept } from '@/core/base/kept';
@@ -127,7 +128,7 @@ export const tiesBack = async (context: WritingContext, changes: readonly Change
       const stands = behind.closings.get(account);
       const kept = (one: typeof from) => {
         const value = one as {
-          readonly date: string;
+          readonly date: IsoDate;
           readonly amount: string;
           readonly counted?: Counted | null;
         } | null;

@@ -1,5 +1,7 @@
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
-import { dayBegins, plainDate, readDate } from '@/core/base/dates';
+import { dayBegins, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { personId } from '@/core/base/ids';
 import { accountId, chartIndex } from '@/core/chart/account';
 import { inTreeOrder } from '@/core/chart/tree';
@@ -75,11 +77,7 @@ export const lastChange = (booksId: number, subjects: readonly Subject[]) =>
   });
 
 const asId = z.coerce.number().pipe(id).optional().catch(undefined);
-const asDay = z
-  .string()
-  .refine((text) => readDate(text).ok)
-  .optional()
-  .catch(undefined);
+const asDay = isoDay().optional().catch(undefined);
 
 /**
  * Which changes are asked for, as an address says it: those of a stage, a person, an account, or of some days (ISO, both included) in
@@ -104,7 +102,7 @@ const asked = z.object({
 export type ChangesAsked = Readonly<Record<string, unknown>>;
 
 const wantedOf = ({ stage, person, account, from, to, zone = 'UTC' }: z.output<typeof asked>): Wanted => {
-  const begins = (day: string, later: number): string | null => {
+  const begins = (day: IsoDate, later: number): string | null => {
     const date = plainDate(day).add({ days: later });
     return dayBegins(date, zone) ?? dayBegins(date, 'UTC') ?? null;
   };

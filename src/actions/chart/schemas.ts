@@ -1,3 +1,4 @@
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
 import { accountId } from '@/core/chart/account';
 import { CHART_COLUMN_IDS } from '@/core/chart/chart-file';
@@ -147,7 +148,7 @@ export const taxCode = z.object({
   code: text(60).trim(),
   name: text(200).trim(),
   direction: z.enum(TAX_DIRECTION_IDS),
-  rates: z.array(z.object({ from: z.iso.date(), rate: z.string().trim().max(20) })).max(100),
+  rates: z.array(z.object({ from: isoDay(), rate: z.string().trim().max(20) })).max(100),
   charged: account.nullable(),
   recoverable: account.nullable(),
   active: z.boolean(),

@@ -1,5 +1,6 @@
 'use server';
 
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
 import { type AccountId } from '@/core/chart/account';
 import {
@@ -123,7 +124,7 @@ const written = async (
 export const addStarterTaxCodes = booksAction(
   'addStarterTaxCodes',
   'chart.change',
-  { from: z.iso.date(), charged: id, recoverable: id },
+  { from: isoDay(), charged: id, recoverable: id },
   async (context, input) => {
     const { tx, books } = context;
     const wrongPart = off(context);

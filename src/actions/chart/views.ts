@@ -1,3 +1,4 @@
+import { dayOf } from '@/core/base/dates';
 import { proposedForRole } from '@/core/chart/role-proposals';
 import { proposedTaxAccounts } from '@/core/chart/tax-accounts';
 import { openingDate } from '@/core/calendar/cutover';
@@ -205,7 +206,7 @@ export const exportChart = (id: number, format: ChartFormat) =>
           currency: books.currency,
           from: years[0]?.start.toString() ?? '',
           to: years[0]?.end.toString() ?? '',
-          created: now.slice(0, 10),
+          created: dayOf(now),
         }),
       };
     const rows = chartRows(accounts, await bankDetailsOf(tx, books.id), books.currency);

@@ -1,6 +1,6 @@
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
 import { readLimits } from '@/core/schedules/ageing';
-import { readDate } from '@/core/base/dates';
 import {
   COLOURS,
   type CompanyFacts,
@@ -57,11 +57,7 @@ const web = line('The web address', 200).refine((text) => {
   }
 }, 'A web address looks like www.example.org or https://example.org.');
 
-const isoDay = z.string().superRefine((text, context) => {
-  if (text === '') return;
-  const read = readDate(text);
-  if (!read.ok) context.addIssue({ code: 'custom', message: read.problems[0]?.message ?? 'This is no date.' });
-});
+const maybeDay = z.literal('').or(isoDay());
 
 const whole = (what: string, least: number, most: number) =>
   z
@@ -135,13 +131,13 @@ export const FACT_SCHEMAS = {
   inCharge: line('The name', 80),
   taxRegistered: z.enum(['unknown', 'no', 'yes']),
   taxNumber: line('The tax number', 30),
-  taxFrom: isoDay,
+  taxFrom: maybeDay,
   taxBasis: z.enum(TAX_BASES.map((one) => one.id)),
   taxInterval: z.union(
     TAX_INTERVALS.map((one) => z.literal(one.months)),
     'Choose how often a return is made.',
   ),
-  taxFirstEnd: isoDay,
+  taxFirstEnd: maybeDay,
   parts: z.array(z.enum(PART_IDS)).transform((parts) => PART_IDS.filter((part) => parts.includes(part))),
   customerTerms: terms,
   supplierTerms: terms,

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { epochDay } from '@/core/base/dates';
+import { epochDay, plainDate } from '@/core/base/dates';
 import { type Sentence, dated, say } from '@/core/base/sentence';
 import { accountId, called, chartIndex } from '@/core/chart/account';
 import { roleFacts } from '@/core/ledger/classes';
@@ -27,8 +27,7 @@ import { record } from '@/store/history';
 import { standingChart } from '../frame/held-chart';
 import { type BooksContext, booksAction } from '../kernel/action';
 import { carryOut } from '../chart/edits';
-import { isoDate } from '../calendar/schemas';
-import { currencyCode, id, text } from '../kernel/inputs';
+import { currencyCode, fieldDay, id, text } from '../kernel/inputs';
 import { whyBaseStays, whyStaysOn } from './rules';
 
 /** More rates of one pair than anybody has: every day of a thousand years. */
@@ -116,7 +115,13 @@ export const changeBase = booksAction('changeBase', 'currencies.change', { curre
 export const saveRate = booksAction(
   'saveRate',
   'currencies.change',
-  { date: isoDate, unit: currency, quote: currency, typed: text(60), evenIfDoubtful: z.boolean() },
+  {
+    date: fieldDay().transform(plainDate),
+    unit: currency,
+    quote: currency,
+    typed: text(60),
+    evenIfDoubtful: z.boolean(),
+  },
   async (context, input) => {
     const { tx, books, actor, now } = context;
     const off = partOff(books);
@@ -143,7 +148,7 @@ export const saveRate = booksAction(
 );
 
 const givenRate = z.object({
-  date: isoDate.transform(String),
+  date: fieldDay(),
   unit: currency,
   quote: currency,
   rate: text(60).transform((typed, context) => {

@@ -1,3 +1,4 @@
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
 import { type DatedRate, plainRate, readRate } from '@/core/money/rate';
 import { rateBook } from '@/core/money/rate-book';
@@ -12,7 +13,7 @@ import { type WritingContext, booksAction, booksView, fileAction } from '../kern
 import { boundedBytes } from '../kernel/bounded';
 import { log, reading } from '../kernel/context';
 import { withoutFigures } from '../kernel/database-errors';
-import { currencyCode, fileContent, fileName, id as booksId, issueProblem } from '../kernel/inputs';
+import { currencyCode, fieldDay, fileContent, fileName, id as booksId, issueProblem } from '../kernel/inputs';
 import { writingOfBooks } from '../kernel/writing';
 
 /** What taking rates over would do or did; of long lists the first rows, the counts of all. */
@@ -109,7 +110,7 @@ export const bringRates = fileAction(
 /** What the rate service answers: so much of each currency for 1 `base`, day by day. */
 const answer = z.object({
   base: currencyCode(),
-  rates: z.array(z.object({ date: z.iso.date(), currency: currencyCode(), rate: z.string().max(40) })).max(60_000),
+  rates: z.array(z.object({ date: isoDay(), currency: currencyCode(), rate: z.string().max(40) })).max(60_000),
 });
 
 const MOST_ANSWER = 8 * 1024 * 1024;
@@ -223,8 +224,8 @@ export const SERVICE_MOODS = ['as usual', 'slow', 'down', 'garbage'] as const;
 
 export const serviceWish = z.object({
   books: booksId,
-  from: z.iso.date('Give the first day.'),
-  to: z.iso.date('Give the last day.'),
+  from: fieldDay('Give the first day.'),
+  to: fieldDay('Give the last day.'),
   mood: z.enum(SERVICE_MOODS).default('as usual'),
   take: z.boolean(),
 });

@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import type { Deed } from '@/core/access/deeds';
 import { openingDate } from '@/core/calendar/cutover';
@@ -34,8 +35,8 @@ export interface FrameView {
   readonly parts: readonly Part[];
   /** Days overdue that part the ages of open items. */
   readonly ageLimits: readonly number[];
-  readonly cutover: string;
-  readonly openingDate: string;
+  readonly cutover: IsoDate;
+  readonly openingDate: IsoDate;
   readonly atYearStart: boolean;
   readonly stages: readonly StageState[];
   readonly totals: Totals;

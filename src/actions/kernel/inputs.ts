@@ -1,3 +1,5 @@
+import { isIsoDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { z } from 'zod';
 import { cleaned, oneLine } from '@/core/files/clean';
 import { MOST_BYTES, MOST_NAME_CHARACTERS, megabytes } from '@/core/files/limits';
@@ -23,6 +25,13 @@ export const units = z
   .bigint()
   .refine((given) => (given < 0n ? -given : given) <= LARGEST, 'The amount is larger than any balance Bathron keeps.')
   .transform(minor);
+
+/** A day as text, `YYYY-MM-DD`; what is told where it is none. */
+export const isoDay = (otherwise = 'This is no date between 1950 and 2150.') =>
+  z.custom<IsoDate>((given) => typeof given === 'string' && isIsoDate(given), otherwise);
+
+/** A day out of a field that may have been left empty, which is told. */
+export const fieldDay = (otherwise?: string): z.ZodType<IsoDate, IsoDate | ''> => isoDay(otherwise);
 
 /** The code of a currency; what is told where it is none. */
 export const currencyCode = (otherwise = 'This is no currency of ISO 4217.') =>

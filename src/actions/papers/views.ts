@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import type { AccountId } from '@/core/chart/account';
 import type { Minor } from '@/core/money/minor';
 import type { Match } from '@/core/openings/match';
@@ -72,7 +73,7 @@ export interface PaperView extends Pick<ReadPaper, 'likePaper'> {
   /** How the text was taken apart; null for a workbook or an audit file. */
   readonly format: TextFormat | null;
   /** The day that the paper says its balances are of, ISO; null when it says none. */
-  readonly stated: string | null;
+  readonly stated: IsoDate | null;
   readonly id: number;
   readonly name: string;
   readonly bytes: number;

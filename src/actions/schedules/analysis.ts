@@ -1,3 +1,4 @@
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
 import { fail, ok, problem, quoted, under } from '@/core/base/result';
 import {
@@ -12,14 +13,14 @@ import {
 import { type CodeWriting, codesInUse, codesOf, writeCodes } from '@/store/analysis';
 import { booksAction } from '../kernel/action';
 import { distinctRows, id, text } from '../kernel/inputs';
-import { day, revision } from './schemas';
+import { revision } from './schemas';
 
 const codeFields = z.object({
   list: z.literal(ANALYSIS_LISTS),
   code: text(LONGEST_CODE).trim(),
   name: text(LONGEST_CODE_NAME).trim(),
-  from: day.nullable(),
-  to: day.nullable(),
+  from: isoDay().nullable(),
+  to: isoDay().nullable(),
   active: z.boolean(),
 });
 

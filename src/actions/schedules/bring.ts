@@ -1,5 +1,6 @@
 'use server';
 
+import type { IsoDate } from '@/core/base/iso-date';
 import { z } from 'zod';
 import { paperId } from '@/core/base/ids';
 import { openingDate } from '@/core/calendar/cutover';
@@ -64,10 +65,10 @@ const targetOf = async (context: BooksContext, account: number | null) => {
     : found;
 };
 
-const dayOf = ({ books }: Pick<BooksContext, 'books'>): string => openingDate(books.cutover).toString();
+const dayOf = ({ books }: Pick<BooksContext, 'books'>): IsoDate => openingDate(books.cutover).toString();
 
 /** What a file is read for. */
-const aboutOf = ({ account, wanted, schedule }: Target, date: string, levels: readonly string[]) => ({
+const aboutOf = ({ account, wanted, schedule }: Target, date: IsoDate, levels: readonly string[]) => ({
   levels,
   wanted,
   date,

@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import type { Result } from '@/core/base/result';
 import type { ListRead, ListWanted } from '@/core/schedules/read-list';
 import { reading } from '../kernel/context';
@@ -9,7 +10,7 @@ const held = new Map<string, ListRead>();
 
 interface Asked {
   readonly wanted: ListWanted;
-  readonly date: string;
+  readonly date: IsoDate;
   /** Whether the account stands on the credit side. */
   readonly credit: boolean;
   /** What price levels are called in the books. */

@@ -1,5 +1,5 @@
+import { isoDay } from '@/actions/kernel/inputs';
 import { z } from 'zod';
-import { readDate } from '@/core/base/dates';
 import { paperId } from '@/core/base/ids';
 import { accountId } from '@/core/chart/account';
 import { isCountry } from '@/core/company/country';
@@ -11,7 +11,6 @@ import { MOST_ROWS } from '@/core/files/limits';
 import { terms } from '../company/schemas';
 import { currencyCode, id, int4, text, units } from '../kernel/inputs';
 
-export const day = z.string().refine((given) => readDate(given).ok, 'This is no date between 1950 and 2150.');
 const short = text(120).trim();
 
 export const itemFields = z.object({
@@ -20,8 +19,8 @@ export const itemFields = z.object({
   number: short,
   reference: short,
   order: short,
-  date: day.nullable(),
-  due: day.nullable(),
+  date: isoDay().nullable(),
+  due: isoDay().nullable(),
   currency: currencyCode(),
   original: units.nullable(),
   open: units,
@@ -60,7 +59,7 @@ export const contactFields = z.object({
 
 export const closing = z
   .object({
-    date: day,
+    date: isoDay(),
     amount: units,
     /** Notes and coins of a cash box, by their value in minor units. */
     counted: z

@@ -1,5 +1,6 @@
 import { writeSaft } from '@/core/chart/saft';
-import { plainDate } from '@/core/base/dates';
+import { dayOf, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import type { CompanyFacts } from '@/core/company/facts';
 import { toCsv } from '@/core/files/write';
 import { NIL } from '@/core/money/minor';
@@ -55,7 +56,7 @@ const XLSX_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.s
 /** A document as a file of the wanted format; a draft says so in the file's name too. */
 const fileOf = async (
   id: number,
-  openingDate: string,
+  openingDate: IsoDate,
   document: Document,
   format: FileFormat,
 ): Promise<OutFile | undefined> => {
@@ -96,7 +97,7 @@ const listDocument = async (
   id: number,
   kind: ListKind,
   { changes = {}, account, list = 1 }: ListAsked,
-): Promise<{ readonly openingDate: string; readonly document: Document } | undefined> => {
+): Promise<{ readonly openingDate: IsoDate; readonly document: Document } | undefined> => {
   switch (kind) {
     case 'chart': {
       const view = await chartView(id);
@@ -213,7 +214,7 @@ export const exportAuditFile = async (id: number): Promise<OutFile | undefined> 
         currency: frame.currency,
         from: frame.cutover,
         to: frame.cutover,
-        created: now().slice(0, 10),
+        created: dayOf(now()),
       },
       {
         amounts: new Map(rows.map(({ id: account, amount }) => [account, amount ?? NIL])),

@@ -1,3 +1,4 @@
+import { dayOf } from '@/core/base/dates';
 import { Temporal } from 'temporal-polyfill';
 import { type Sentence, dated, say } from '@/core/base/sentence';
 import { openingDate } from '@/core/calendar/cutover';
@@ -45,7 +46,7 @@ const howItStands = (
   const open = versions.some(({ state }) => state === 'draft');
   return {
     draft: false,
-    says: say`Version ${posted}, posted on ${dated(last.at.slice(0, 10))} by ${last.by}${open ? '; a correction of it is open and not in here' : ''}`,
+    says: say`Version ${posted}, posted on ${dated(dayOf(last.at))} by ${last.by}${open ? '; a correction of it is open and not in here' : ''}`,
   };
 };
 
@@ -97,7 +98,8 @@ const lastYear = async (
   const amounts = lastYearOf(comparatives, !out);
   const date = columns.find(({ column }) => column === LAST_YEAR)?.end;
   return {
-    last: date === undefined || amounts.size === 0 ? null : { date, amounts, without: out ? periods : [] },
+    last:
+      date === undefined || date === '' || amounts.size === 0 ? null : { date, amounts, without: out ? periods : [] },
     adjustments: periods.length === 0 ? null : { periods, some: isAdjusted(comparatives), out },
   };
 };

@@ -1,3 +1,4 @@
+import { dayOf } from '@/core/base/dates';
 import type { Metadata } from 'next';
 import { namesView, templateNamesView } from '@/actions/books/names';
 import { shown } from '@/app/denied';
@@ -15,7 +16,7 @@ export default function NewBooksPage() {
       currencies={currencyNames('base')}
       others={await namesView()}
       templates={await templateNamesView()}
-      today={new Date().toISOString().slice(0, 10)}
+      today={dayOf(new Date().toISOString())}
     />
   ));
 }

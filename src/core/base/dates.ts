@@ -1,5 +1,6 @@
 import { Temporal } from 'temporal-polyfill';
 import { type DateStyle, MONTHS, monthName, writeStyled } from './date-style';
+import type { IsoDate } from './iso-date';
 import { type Result, fail, ok, problem, quoted } from './result';
 
 export type PlainDate = Temporal.PlainDate;
@@ -26,8 +27,20 @@ export const readDate = (text: string, field?: string): Result<PlainDate> => {
   return ok(date);
 };
 
+/** Whether a text is a date, and nothing else beside it. */
+export const isIsoDate = (text: string): text is IsoDate => text === text.trim() && readDate(text).ok;
+
+/** A text as the date that it is; undefined where it is none. */
+export const asIsoDate = (text: string): IsoDate | undefined => (isIsoDate(text) ? text : undefined);
+
+/** The day, in UTC, of an instant in ISO 8601. */
+export const dayOf = (instant: string): IsoDate => Temporal.PlainDate.from(instant.slice(0, 10)).toString();
+
 /** A date that is already known to be one: from the database, or from code. */
-export const plainDate = (iso: string): PlainDate => Temporal.PlainDate.from(iso);
+export const plainDate = (iso: IsoDate): PlainDate => Temporal.PlainDate.from(iso);
+
+/** The date of a year, month and day that exist. */
+export const dateOf = (year: number, month: number, day: number): PlainDate => new Temporal.PlainDate(year, month, day);
 
 export const before = (a: PlainDate, b: PlainDate): boolean => Temporal.PlainDate.compare(a, b) < 0;
 

@@ -1,7 +1,8 @@
+import type { IsoDate } from './iso-date';
 import { PLAIN_DATES, writeStyled } from './date-style';
 
 /** A value in a sentence: a calendar date (`YYYY-MM-DD`), or a number as decimal text with a point and no grouping. */
-export type Told = { readonly date: string } | { readonly number: string };
+export type Told = { readonly date: IsoDate } | { readonly number: string };
 
 /**
  * A sentence as data: text, and between it values that are written in the style of the books when somebody reads it. So a sentence
@@ -19,7 +20,9 @@ export interface Writing {
 export const PLAIN_WRITING: Writing = { date: (iso) => writeStyled(iso, PLAIN_DATES), number: (decimal) => decimal };
 
 /** A date in a sentence: `YYYY-MM-DD`, or what is written so. */
-export const dated = (date: string | { readonly toString: () => string }): Told => ({ date: date.toString() });
+export const dated = (date: IsoDate | { readonly toString: () => IsoDate }): Told => ({
+  date: typeof date === 'string' ? date : date.toString(),
+});
 
 /**
  * A sentence from a template; text in it stays text, dates and numbers stay data, sentences are taken in whole.

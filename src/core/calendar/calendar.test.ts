@@ -55,7 +55,7 @@ describe('a year of twelve months', () => {
 describe('the cutover date', () => {
   it('moves anywhere in the calendar while nothing is posted, on only with a correction open, and not while posted', () => {
     const years = [firstYear(plainDate('2026-02-01'))];
-    const [from, later, earlier] = ['2026-08-01', '2026-09-01', '2026-07-01'].map(plainDate);
+    const [from, later, earlier] = (['2026-08-01', '2026-09-01', '2026-07-01'] as const).map(plainDate);
     if (from === undefined || later === undefined || earlier === undefined) throw new Error('three dates');
     const codes = (to: PlainDate, state: OpeningsState): readonly string[] =>
       moveProblems(years, from, to, state).map(({ code }) => code);

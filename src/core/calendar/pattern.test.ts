@@ -1,6 +1,7 @@
+import { type IsoDate } from '../base/iso-date';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { before, dayBefore, daysInclusive, plainDate } from '../base/dates';
+import { before, dateOf, dayBefore, daysInclusive, plainDate } from '../base/dates';
 import { PLAIN_WRITING, tell } from '../base/sentence';
 import { moveEnd } from './edit';
 import { distinct, PLAIN_NAMING } from './naming';
@@ -175,9 +176,7 @@ describe('week patterns', () => {
     fc.assert(
       fc.property(weeks, fc.integer({ min: 1960, max: 2130 }), (pattern, year) => {
         const end = weekYearEnd(pattern, year);
-        const monthEnd = plainDate(`${year}-${String(pattern.month).padStart(2, '0')}-01`)
-          .add({ months: 1 })
-          .subtract({ days: 1 });
+        const monthEnd = dateOf(year, pattern.month, 1).add({ months: 1 }).subtract({ days: 1 });
         const away = end.until(monthEnd, { largestUnit: 'days' }).days;
         expect(pattern.rule === 'last' ? away >= 0 && away <= 6 : Math.abs(away) <= 3).toBe(true);
         expect(end.dayOfWeek).toBe(pattern.weekday);
@@ -187,7 +186,7 @@ describe('week patterns', () => {
 
   it('agree with the published retail calendar: 4-5-4, Saturday nearest to the end of January', () => {
     const retail: WeekPattern = { kind: 'weeks', groups: '4-5-4', weekday: 6, rule: 'nearest', month: 1, extraIn: 12 };
-    const published: readonly (readonly [string, string, number])[] = [
+    const published: readonly (readonly [IsoDate, IsoDate, number])[] = [
       ['2012-01-29', '2013-02-02', 53],
       ['2013-02-03', '2014-02-01', 52],
       ['2014-02-02', '2015-01-31', 52],
@@ -213,7 +212,7 @@ describe('week patterns', () => {
 
 describe('month patterns', () => {
   it('end on their day, also over leap days', () => {
-    const ends = (endDay: number, start: string, size: 1 | 3 | 6 = 1): string[] =>
+    const ends = (endDay: number, start: IsoDate, size: 1 | 3 | 6 = 1): string[] =>
       yearOf(planOf({ kind: 'months', size, endDay }), plainDate(start)).periods.map((one) => one.end.toString());
     expect(ends(31, '2024-02-01').slice(0, 2)).toEqual(['2024-02-29', '2024-03-31']);
     expect(ends(25, '2026-01-26')).toEqual(
@@ -227,7 +226,7 @@ describe('month patterns', () => {
     expect(ends(31, '2026-03-15', 3)).toEqual(['2026-05-31', '2026-08-31', '2026-11-30', '2027-02-28']);
   });
   it('are named by the months they cover', () => {
-    const names = (plan: YearPlan, start: string): string[] =>
+    const names = (plan: YearPlan, start: IsoDate): string[] =>
       yearOf(plan, plainDate(start)).periods.map((one) => one.name);
     expect(names(planOf({ kind: 'months', size: 1, endDay: 25 }), '2026-01-26').slice(0, 2)).toEqual([
       'Feb 2026',
@@ -263,7 +262,7 @@ describe('month patterns', () => {
 
 describe('what cannot be a year', () => {
   it('is said', () => {
-    const code = (start: string, end: string): string | undefined => {
+    const code = (start: IsoDate, end: IsoDate): string | undefined => {
       const year = planYear(PLAIN_PLAN, plainDate(start), plainDate(end));
       return year.ok ? undefined : year.problems[0]?.code;
     };

@@ -1,4 +1,5 @@
-import { type PlainDate, before, dayBefore, longMonthName, plainDate, weekdayName } from '../base/dates';
+import { type PlainDate, before, dateOf, dayBefore, longMonthName, plainDate, weekdayName } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 
 export const WEEK_GROUPS = ['4-4-5', '4-5-4', '5-4-4', 'thirteen-fours'] as const;
 export type WeekGroups = (typeof WEEK_GROUPS)[number];
@@ -22,7 +23,7 @@ export type Pattern =
       readonly month: number;
       readonly extraIn: number;
     }
-  | { readonly kind: 'list'; readonly ends: readonly string[] };
+  | { readonly kind: 'list'; readonly ends: readonly IsoDate[] };
 
 export type WeekPattern = Extract<Pattern, { kind: 'weeks' }>;
 
@@ -39,7 +40,7 @@ export const weeksOf = (groups: WeekGroups): readonly number[] =>
     : Array.from({ length: 4 }, () => groups.split('-').map(Number)).flat();
 
 const monthEnd = (year: number, month: number, endDay = 31): PlainDate => {
-  const first = plainDate(`${String(year).padStart(4, '0')}-${String(month).padStart(2, '0')}-01`);
+  const first = dateOf(year, month, 1);
   return first.with({ day: Math.min(endDay, first.daysInMonth) });
 };
 

@@ -1,4 +1,5 @@
-import { type PlainDate, plainDate } from '../base/dates';
+import { type PlainDate, dayOf, plainDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import type { Kept } from '../base/kept';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { OldRecords } from './cutover';
@@ -13,8 +14,8 @@ type KeptYear = Pick<StatedYear, 'name' | 'plan'> & {
     readonly kind: PeriodKind;
     readonly code: string;
     readonly name: string;
-    readonly start: string;
-    readonly end: string;
+    readonly start: IsoDate;
+    readonly end: IsoDate;
     readonly state: PeriodState;
   }[];
 };
@@ -59,9 +60,14 @@ export const keptCutover = ({ cutover, completeUntil, trialBalance }: CutoverDat
 });
 
 export const cutoverFrom = (kept: Kept): CutoverDates => {
-  const { cutover, completeUntil, trialBalance } = kept as unknown as Record<keyof CutoverDates, string | null>;
-  const dated = (iso: string | null): PlainDate | undefined => (iso === null ? undefined : plainDate(iso));
-  return { cutover: plainDate(cutover ?? ''), completeUntil: dated(completeUntil), trialBalance: dated(trialBalance) };
+  const { cutover, completeUntil, trialBalance } = kept as unknown as Record<
+    'completeUntil' | 'trialBalance',
+    IsoDate | null
+  > & {
+    readonly cutover: IsoDate;
+  };
+  const dated = (iso: IsoDate | null): PlainDate | undefined => (iso === null ? undefined : plainDate(iso));
+  return { cutover: plainDate(cutover), completeUntil: dated(completeUntil), trialBalance: dated(trialBalance) };
 };
 
 /** A change of the cutover date or the old system's dates in one sentence. */
@@ -82,5 +88,5 @@ export const sayCalendar = (to: Kept): string => {
 /** A change of the state of a period in one sentence. */
 export const sayPeriod = (field: string, from: Kept, to: Kept): Sentence => {
   const [was, is] = [from, to].map((kept) => PERIOD_STATES.find((state) => state === kept) ?? 'none');
-  return say`Period from ${dated(field.slice(0, 10))}${field.slice(10)}: ${was ?? ''} → ${is ?? ''}`;
+  return say`Period from ${dated(dayOf(field))}${field.slice(10)}: ${was ?? ''} → ${is ?? ''}`;
 };

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readCsv } from '../files/csv';
@@ -14,7 +15,7 @@ import { PLAIN_PLAN, type YearPlan, planYear, yearAfter } from './year';
 const cutover = plainDate('2026-08-01');
 const stated = (
   plan: YearPlan,
-  start: string,
+  start: IsoDate,
   states?: readonly PeriodState[],
   taken: readonly string[] = [],
 ): StatedYear => {
@@ -229,7 +230,7 @@ describe('moving the cutover date', () => {
     expect(cutoverEffects(cutover, cutover, facts)).toEqual([]);
   });
   it('checks the old system’s dates against the opening date', () => {
-    const old = (completeUntil?: string, trialBalance?: string) =>
+    const old = (completeUntil?: IsoDate, trialBalance?: IsoDate) =>
       oldRecordProblems(cutover, {
         completeUntil: completeUntil === undefined ? undefined : plainDate(completeUntil),
         trialBalance: trialBalance === undefined ? undefined : plainDate(trialBalance),

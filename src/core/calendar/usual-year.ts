@@ -1,13 +1,13 @@
-import { type PlainDate, before, plainDate } from '../base/dates';
+import { type PlainDate, before, dateOf } from '../base/dates';
 
 /** Month and day on which the fiscal years of most companies begin, by country; the first of January elsewhere. */
-const BEGINS: readonly (readonly [day: string, countries: string])[] = [
-  ['03-01', 'ZA,NA,SZ'],
-  ['03-21', 'IR,AF'],
-  ['04-01', 'GB,IN,JP,NZ,HK,GG,JE,IM'],
-  ['07-01', 'AU,BD,BT,EG,PK'],
-  ['07-08', 'ET'],
-  ['07-16', 'NP'],
+const BEGINS: readonly (readonly [month: number, day: number, countries: string])[] = [
+  [3, 1, 'ZA,NA,SZ'],
+  [3, 21, 'IR,AF'],
+  [4, 1, 'GB,IN,JP,NZ,HK,GG,JE,IM'],
+  [7, 1, 'AU,BD,BT,EG,PK'],
+  [7, 8, 'ET'],
+  [7, 16, 'NP'],
 ];
 
 /**
@@ -16,7 +16,7 @@ const BEGINS: readonly (readonly [day: string, countries: string])[] = [
  * @example [usualYearStart('IE', plainDate('2026-11-28')).toString(), usualYearStart('AU', plainDate('2026-02-01')).toString()] // ['2026-01-01', '2025-07-01']
  */
 export const usualYearStart = (country: string, day: PlainDate): PlainDate => {
-  const begins = BEGINS.find(([, countries]) => countries.split(',').includes(country))?.[0] ?? '01-01';
-  const start = plainDate(`${String(day.year)}-${begins}`);
+  const [month, first] = BEGINS.find(([, , countries]) => countries.split(',').includes(country)) ?? [1, 1];
+  const start = dateOf(day.year, month, first);
   return before(day, start) ? start.subtract({ years: 1 }) : start;
 };

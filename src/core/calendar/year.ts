@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import { type Problem, type Result, fail, ok, plural, problem, quoted } from '../base/result';
 import { type PlainDate, before, dayBefore, daysInclusive, readDate } from '../base/dates';
 import { dated, say } from '../base/sentence';
@@ -147,8 +148,8 @@ export const planShifted = (plan: YearPlan, years: 1 | -1): YearPlan => ({
 });
 
 /** Last days listed by hand, one or several on a line, checked: each a date, in order, at most sixty. */
-export const readEnds = (text: string, start: PlainDate): Result<readonly string[]> => {
-  const ends: string[] = [];
+export const readEnds = (text: string, start: PlainDate): Result<readonly IsoDate[]> => {
+  const ends: IsoDate[] = [];
   for (const word of text.split(/[\s,;]+/).filter((one) => one !== '')) {
     const read = readDate(word, 'ends');
     if (!read.ok) return read;

@@ -221,9 +221,11 @@ describe('tax codes', () => {
     const rates = [
       { from: '2020-09-01', rate: '21' },
       { from: '2021-03-01', rate: '23' },
-    ];
+    ] as const;
     expect(
-      ['2020-08-31', '2020-09-01', '2021-02-28', '2021-03-01', '2030-01-01'].map((on) => rateOn({ rates }, on)),
+      (['2020-08-31', '2020-09-01', '2021-02-28', '2021-03-01', '2030-01-01'] as const).map((on) =>
+        rateOn({ rates }, on),
+      ),
     ).toEqual([undefined, '21', '21', '23', '23']);
     expect(rateOn({ rates: [...rates].reverse() }, '2021-02-28')).toBe('21');
   });

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import XMLBuilder from 'fast-xml-builder';
 import { UNKNOWN } from '../files/audit-file';
@@ -22,9 +23,9 @@ export interface AuditFileFacts {
   readonly country: string;
   readonly currency: Currency;
   /** ISO dates. */
-  readonly from: string;
-  readonly to: string;
-  readonly created: string;
+  readonly from: IsoDate | '';
+  readonly to: IsoDate | '';
+  readonly created: IsoDate;
 }
 
 /** A customer or supplier as an audit file has them. */

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { named, prepared } from '../base/pick';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { readYes } from '../base/yes';
@@ -26,9 +27,9 @@ export type TaxColumn = (typeof TAX_COLUMNS)[number];
 /** What the cells of tax codes are read and written by. */
 export interface TaxRules {
   /** `YYYY-MM-DD`: the day whose rate is shown, and which is changed where another is typed. */
-  readonly day: string;
+  readonly day: IsoDate;
   /** `YYYY-MM-DD`: from when on the first rate of a code counts. */
-  readonly firstDay: string;
+  readonly firstDay: IsoDate;
   readonly style: NumberStyle;
   /** The accounts on which sales tax may stand. */
   readonly accounts: readonly Account[];
@@ -63,9 +64,13 @@ export const typedRate = (typed: string): Result<string> => {
 
 /** Rates with that of a day replaced; null takes it away. Where none counts on that day yet, it is the first, from `firstDay`. */
 const withRate = (rates: readonly TaxRate[], rate: string | null, { day, firstDay }: TaxRules): readonly TaxRate[] => {
-  const inForce = rates.filter(({ from }) => from <= day).reduce((last, { from }) => (from > last ? from : last), '');
+  const inForce = rates
+    .map(({ from }) => from)
+    .filter((from) => from <= day)
+    .sort()
+    .at(-1);
   const others = rates.filter(({ from }) => from !== inForce);
-  const from = inForce !== '' ? inForce : firstDay < day ? firstDay : day;
+  const from = inForce ?? (firstDay < day ? firstDay : day);
   return rate === null ? others : [...others, { from, rate }].sort((a, b) => (a.from < b.from ? -1 : 1));
 };
 

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Account, type AccountId, called, listed } from './account';
 
@@ -41,7 +42,7 @@ export const hasSide = (direction: TaxDirection, side: TaxSide): boolean =>
 
 /** A rate in per cent as an exact decimal text ("13.5"), from its first day (`YYYY-MM-DD`) until the next one begins. */
 export interface TaxRate {
-  readonly from: string;
+  readonly from: IsoDate;
   readonly rate: string;
 }
 
@@ -66,7 +67,7 @@ const RATE = /^(?:\d{1,2}(?:\.\d{1,4})?|100(?:\.0{1,4})?)$/;
 export const isRate = (rate: string): boolean => RATE.test(rate);
 
 /** The rate of a day, or undefined before the first one and for codes without tax. */
-export const rateOn = (code: Pick<TaxCode, 'rates'>, day: string): string | undefined =>
+export const rateOn = (code: Pick<TaxCode, 'rates'>, day: IsoDate): string | undefined =>
   code.rates.filter((one) => one.from <= day).sort((a, b) => (a.from < b.from ? 1 : -1))[0]?.rate;
 
 export const noRate = (typed: string): Problem =>
@@ -164,7 +165,7 @@ const RATES: Readonly<Record<string, readonly string[]>> = {
 /** A starter set of tax codes for a country; its rates are proposals from `from` on. Where its rates are not known here, the standard one is 0 and to be typed. */
 export const starterTaxCodes = (
   country: string,
-  from: string,
+  from: IsoDate,
   accounts: { readonly charged: AccountId | null; readonly recoverable: AccountId | null },
 ): readonly TaxCodeFields[] => {
   const [standard = '0', ...reduced] = RATES[country] ?? [];

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type DateStyle, writeStyled } from '../base/date-style';
@@ -51,7 +52,7 @@ describe('payment terms', () => {
     );
   });
   it('count as the trade counts', () => {
-    const due = (date: string, terms: Parameters<typeof dueDate>[1]): string =>
+    const due = (date: IsoDate, terms: Parameters<typeof dueDate>[1]): string =>
       dueDate(plainDate(date), terms).toString();
     expect(due('2026-01-31', { kind: 'days', days: 30 })).toBe('2026-03-02');
     expect(due('2026-01-10', { kind: 'month-end', days: 10 })).toBe('2026-02-10');
@@ -104,7 +105,7 @@ describe('tax returns', () => {
       '2026-05-01 2026-06-30',
     ]);
     const span = { start: plainDate('2026-01-01'), end: plainDate('2026-12-31') };
-    const firstOf = (from: string): string =>
+    const firstOf = (from: IsoDate): string =>
       String(
         returnPeriods(
           { from: plainDate(from), firstEnd: plainDate('2026-03-31'), interval: 3 },

@@ -1,5 +1,6 @@
 import { type DateStyle, PLAIN_DATES, writeStyled } from '../base/date-style';
 import { plainDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import type { NumberStyle } from '../money/number-style';
 import type { LegalForm } from './legal-form';
 import { type Part, partLabel } from './parts';
@@ -77,10 +78,10 @@ export interface CompanyFacts {
   /** `unknown` until somebody answered. */
   readonly taxRegistered: 'unknown' | 'no' | 'yes';
   readonly taxNumber: string;
-  readonly taxFrom: string;
+  readonly taxFrom: IsoDate | '';
   readonly taxBasis: TaxBasis;
   readonly taxInterval: TaxInterval;
-  readonly taxFirstEnd: string;
+  readonly taxFirstEnd: IsoDate | '';
 
   readonly parts: readonly Part[];
 

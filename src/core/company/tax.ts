@@ -1,4 +1,5 @@
 import { type PlainDate, before } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { dated, say } from '../base/sentence';
 import { type Problem, problem, quoted } from '../base/result';
 
@@ -67,7 +68,11 @@ export const returnContaining = (day: PlainDate, interval: TaxInterval): PlainDa
 };
 
 /** What is wrong with a first return's end beside the day of registration; both `YYYY-MM-DD`, or empty while not answered. */
-export const firstReturnProblems = (from: string, firstEnd: string, field = 'taxFirstEnd'): readonly Problem[] =>
+export const firstReturnProblems = (
+  from: IsoDate | '',
+  firstEnd: IsoDate | '',
+  field = 'taxFirstEnd',
+): readonly Problem[] =>
   from !== '' && firstEnd !== '' && firstEnd < from
     ? [
         problem(

@@ -1,4 +1,5 @@
 import { epochDay } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Sentence, dated, say } from '../base/sentence';
 import { type DatedRate, rateTold, ratioOf } from './rate';
 import { ONE, type Ratio, compareRatios, inverse, times } from './ratio';
@@ -43,7 +44,7 @@ export const rateBook = (rates: Iterable<DatedRate>): RateBook => {
 };
 
 /** Index of the last rate on or before the date, or -1. */
-const lastUntil = (list: readonly DatedRate[], date: string): number => {
+const lastUntil = (list: readonly DatedRate[], date: IsoDate): number => {
   let low = 0;
   let high = list.length;
   while (low < high) {
@@ -78,12 +79,12 @@ export interface Question {
   readonly from: string;
   readonly to: string;
   /** `YYYY-MM-DD`. */
-  readonly date: string;
+  readonly date: IsoDate;
   /** How many days old a rate may be. */
   readonly mostDays: number;
 }
 
-const legFor = (book: RateBook, from: string, to: string, date: string): Leg | undefined => {
+const legFor = (book: RateBook, from: string, to: string, date: IsoDate): Leg | undefined => {
   const list = book.byPair.get(pairOf(from, to));
   const rate = list?.[lastUntil(list, date)];
   return rate === undefined ? undefined : { rate, age: epochDay(date) - epochDay(rate.date) };

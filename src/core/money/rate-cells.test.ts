@@ -1,3 +1,4 @@
+import { dayOf } from '../base/dates';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { PLAIN_DATES } from '../base/date-style';
@@ -7,9 +8,9 @@ import { decimalOf, ratioOf } from './rate';
 import { inverse } from './ratio';
 
 const rows = fc.record({
-  date: fc.date({ min: new Date('1990-01-01'), max: new Date('2090-12-31'), noInvalidDate: true }).map((day) => day.toISOString().slice(0, 10)), // prettier-ignore
-  unit: fc.constant('GBP'),
-  quote: fc.constant('EUR'),
+  date: fc.date({ min: new Date('1990-01-01'), max: new Date('2090-12-31'), noInvalidDate: true }).map((day) => dayOf(day.toISOString())), // prettier-ignore
+  unit: fc.constant('GBP' as const),
+  quote: fc.constant('EUR' as const),
   rate: fc.tuple(fc.integer({ min: 1, max: 999_999_999 }), fc.integer({ min: 0, max: 9 })).map(([all, cut]) => {
     const text = String(all).padStart(cut + 1, '0');
     return cut === 0 ? text : `${text.slice(0, -cut)}.${text.slice(-cut)}`;

@@ -1,6 +1,7 @@
 import { type Currency } from './currency';
 import { type DateStyle, writeStyled } from '../base/date-style';
 import { readStyled } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { named, prepared } from '../base/pick';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import type { NumberStyle } from './number-style';
@@ -13,7 +14,7 @@ export type RateColumn = (typeof RATE_COLUMNS)[number];
 /** A rate as a row of a sheet has it; empty texts where nothing is typed yet. */
 export interface RateFields {
   /** `YYYY-MM-DD`. */
-  readonly date: string;
+  readonly date: IsoDate | '';
   readonly unit: Currency;
   readonly quote: Currency;
   /** In its plain form: "1.1790". */

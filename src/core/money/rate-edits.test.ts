@@ -1,10 +1,11 @@
+import { type IsoDate } from '../base/iso-date';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { type DatedRate, decimalOf } from './rate';
 import { type RateEdit, settleRates } from './rate-edits';
 
 const DAYS = ['2026-07-28', '2026-07-29', '2026-07-30', '2026-07-31'] as const;
-const rateOn = (date: string, rate: string, source = 'bank.csv'): DatedRate => ({
+const rateOn = (date: IsoDate, rate: string, source = 'bank.csv'): DatedRate => ({
   date,
   unit: 'GBP',
   quote: 'EUR',
@@ -17,7 +18,7 @@ const typed = fc.option(fc.tuple(fc.constantFrom(...DAYS), rates), { nil: null }
 
 const editsOf = (
   known: readonly DatedRate[],
-  plan: readonly (readonly [at: number, to: readonly [string, string] | null])[],
+  plan: readonly (readonly [at: number, to: readonly [IsoDate, string] | null])[],
 ): readonly RateEdit[] => {
   const left = [...known];
   return plan.flatMap(([at, to]): readonly RateEdit[] => {
@@ -70,7 +71,7 @@ test('a row that somebody else changed or deleted since is told, and nothing is 
 });
 
 test('a doubtful rate is told at its row unless somebody is sure of it; beside others pasted with it, too', () => {
-  const given = (date: string, rate: string, sure: boolean): RateEdit => ({
+  const given = (date: IsoDate, rate: string, sure: boolean): RateEdit => ({
     was: null,
     rate: { ...rateOn(date, rate), sure },
   });

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Sentence, say } from '../base/sentence';
 import type { Currency } from './currency';
@@ -23,7 +24,7 @@ export interface Rate {
 
 /** A rate of a day (`YYYY-MM-DD`, so that dates compare as text) and where it came from. */
 export interface DatedRate extends Rate {
-  readonly date: string;
+  readonly date: IsoDate;
   readonly source: string;
 }
 

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import { type Currency } from './currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -26,7 +27,7 @@ const conversions: fc.Arbitrary<Conversion> = fc
     const ratio = { n: rate.coefficient, d: 10n ** BigInt(rate.scale) };
     return { ...one, ratio: turned ? inverse(ratio) : ratio };
   });
-const rate = (date: string, unit: Currency, quote: Currency, text: string, source = 'typed'): DatedRate => ({
+const rate = (date: IsoDate, unit: Currency, quote: Currency, text: string, source = 'typed'): DatedRate => ({
   date,
   unit,
   quote,
@@ -236,7 +237,7 @@ describe('the rate book', () => {
   });
   it('doubts what is upside down or far off, and nothing beside its neighbours', () => {
     const book = rateBook([rate('2026-07-01', 'GBP', 'EUR', '1.1789'), rate('2026-07-20', 'EUR', 'GBP', '0.8500')]);
-    const doubt = (text: string, unit: Currency = 'GBP', quote: Currency = 'EUR', date = '2026-07-10') =>
+    const doubt = (text: string, unit: Currency = 'GBP', quote: Currency = 'EUR', date: IsoDate = '2026-07-10') =>
       doubtOf(book, rate(date, unit, quote, text))?.code;
     expect(doubt('1.18')).toBeUndefined();
     expect(doubt('0.8482', 'EUR', 'GBP')).toBeUndefined();

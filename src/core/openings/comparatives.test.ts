@@ -1,10 +1,11 @@
+import { type IsoDate } from '../base/iso-date';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { accountId } from '../chart/account';
 import { anyChart } from '../chart/testing';
 import { isResult, typeOf } from '../ledger/classes';
 import { type Minor, add, minor, negate, sum } from '../money/minor';
-import { plainDate } from '../base/dates';
+import { dateOf, plainDate } from '../base/dates';
 import { equityCarried } from './equity';
 import {
   LAST_YEAR,
@@ -45,7 +46,7 @@ describe('equity', () => {
 
 describe('adjustment periods of last year', () => {
   const year = (of: number, adjustments: readonly string[]) => {
-    const [start, end] = [plainDate(`${String(of)}-01-01`), plainDate(`${String(of)}-12-31`)];
+    const [start, end] = [dateOf(of, 1, 1), dateOf(of, 12, 31)];
     const regular = { name: `All ${String(of)}`, start, end, kind: 'regular' as const };
     return {
       start,
@@ -153,7 +154,7 @@ describe('comparatives', () => {
 });
 
 describe('the columns of the comparatives', () => {
-  const period = (name: string, start: string, end: string) => ({
+  const period = (name: string, start: IsoDate, end: IsoDate) => ({
     name,
     start: plainDate(start),
     end: plainDate(end),

@@ -1,5 +1,6 @@
 import { elapsedPeriods } from '../calendar/cutover';
 import { type PlainDate, dayBefore } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type FiscalYear, type Period, periodOf } from '../calendar/year';
 import type { Account, AccountId } from '../chart/account';
 import { isResult, typeOf } from '../ledger/classes';
@@ -31,7 +32,7 @@ export interface ComparativeColumn {
   readonly column: number;
   readonly label: string;
   /** Its last day, ISO; empty for a part of another column, which is named by its label alone. */
-  readonly end: string;
+  readonly end: IsoDate | '';
 }
 
 type Year = Pick<FiscalYear, 'start' | 'end'> & {
@@ -59,7 +60,7 @@ export const comparativeColumns = (
           column: ADJUSTED + 1 + at,
           label: `${OF_IT}${name}`,
           // No day of a paper means a part of that day's close.
-          end: '',
+          end: '' as const,
         })),
         ...elapsedPeriods(year, cutover).map(({ name, end }, at) => ({
           column: at + 1,
@@ -90,7 +91,7 @@ export const columnNamed = (title: string, all: readonly ComparativeColumn[]): n
   const words = plain.split(' ');
   const [year] = /\b\d{4}\b/.exec(plain) ?? [];
   return (
-    columns.find(({ end }) => days.includes(end)) ??
+    columns.find(({ end }) => end !== '' && days.includes(end)) ??
     columns.find(({ label }) => folded(label) === plain) ??
     columns.find(
       ({ column, end }) =>

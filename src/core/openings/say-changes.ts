@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Batch, type Change, SUBJECTS, type Subject, WHOLE } from '../base/change';
 import type { Kept } from '../base/kept';
 import { type Sentence, type Writing, say } from '../base/sentence';
@@ -132,7 +133,7 @@ export const sayChange = (change: Change, telling: Telling): string | Sentence |
     case 'statement':
       return to === null
         ? `${own}: statement’s balance deleted`
-        : say`${own}: statement closes on ${{ date: textIn(to, 'date') }}`;
+        : say`${own}: statement closes on ${{ date: textIn(to, 'date') as IsoDate }}`;
     case 'tie':
       return `${own}: ${to === null ? 'difference no longer explained' : `difference explained: ${textIn(to, 'reason')}`}`;
     case 'looked':

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import { describe, expect, it } from 'vitest';
 import { plainDecimal } from '../money/format';
 import { readPaper } from '../files/read';
@@ -25,7 +26,7 @@ describe('trial balances as strangers make them', () => {
       ],
     });
     const months = [sheetOf('June 2026', 200), sheetOf('July 2026', 300), sheetOf('May 2026', 100)];
-    const read = (date?: string) => {
+    const read = (date?: IsoDate) => {
       const { recognition } = paperSheet(
         months,
         { kind: 'proposed' },

@@ -1,4 +1,5 @@
 import { fullYear, readDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { folded } from '../base/folded';
 import { plainDigits } from '../base/plain-digits';
 import { monthOf } from '../words/months';
@@ -37,7 +38,7 @@ const PERIOD_NUMBER =
 /** A text longer than this names no day of its own. */
 const MOST_TEXT = 400;
 
-const iso = (year: string, month: number, day: string): readonly string[] => {
+const iso = (year: string, month: number, day: string): readonly IsoDate[] => {
   const read = readDate(`${year}-${String(month).padStart(2, '0')}-${day.padStart(2, '0')}`);
   return read.ok ? [read.value.toString()] : [];
 };
@@ -49,14 +50,14 @@ const SHORT_YEAR = /^[1-4]\d$/;
 const SMALL = /^(?:de|del|of|d|the|den|m|men|g|r|roku|goda|року|года)$/;
 
 /** Days written with the month's name, in either order; the year before, behind, or only once in the text. */
-const worded = (text: string): readonly string[] => {
+const worded = (text: string): readonly IsoDate[] => {
   const tokens = folded(text)
     .split(' ')
     .filter((token) => !SMALL.test(token));
   const years = tokens.filter((token) => YEAR.test(token));
   // A day that belongs to one month is not the next one's.
   const used = new Set<number>();
-  return tokens.flatMap((token, at): readonly string[] => {
+  return tokens.flatMap((token, at): readonly IsoDate[] => {
     const month = monthOf(token);
     if (month === undefined) return [];
     const day = (where: number): string | undefined =>
@@ -80,7 +81,7 @@ const worded = (text: string): readonly string[] => {
 /** "2026 per 31.07.": a day without its year, behind the only year that the text names. */
 const DAY_AND_MONTH = /(?<![\d.])(\d{1,2})\.(\d{1,2})\.(?!\s?\d)/g;
 
-const withoutYear = (text: string): readonly string[] => {
+const withoutYear = (text: string): readonly IsoDate[] => {
   const years = text.match(/(?<![\d./-])(?:19|20)\d\d(?![\d./-])/g) ?? [];
   const [year] = years;
   return year === undefined || years.length > 1
@@ -100,7 +101,7 @@ const mayName = (text: string): boolean =>
       .some((word) => word === 'thang' || monthOf(word) !== undefined));
 
 /** The days that a text names, ISO, in its order; `proposed` is for those that say no order themselves. */
-export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly string[] => {
+export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly IsoDate[] => {
   if (text.length > MOST_TEXT || !mayName(text)) return [];
   const plain = inCommonYears(plainDigits(text).replace(PERIOD_NUMBER, ' ').replace(/\s+/g, ' '));
   const numeric = [...plain.matchAll(NUMERIC)].map(([found]) => found.replace(/\s/g, ''));
@@ -120,7 +121,7 @@ export const datesIn = (text: string, proposed: DayOrder = 'dmy'): readonly stri
 /** "12/2025", "12-2025", "1-12/2025": the last month of a span. */
 const MONTH_AND_YEAR = /(?<![\d/.])(?:\d{1,2}\s?[-–]\s?)?(?:(\d{1,2})\s?[/.]\s?|(\d{2})-)((?:19|20)\d\d)(?![\d/.-])/g;
 
-const lastDay = (year: string, month: number): readonly string[] => {
+const lastDay = (year: string, month: number): readonly IsoDate[] => {
   const first = readDate(`${year}-${String(month).padStart(2, '0')}-01`);
   return first.ok ? [first.value.with({ day: first.value.daysInMonth }).toString()] : [];
 };
@@ -128,7 +129,7 @@ const lastDay = (year: string, month: number): readonly string[] => {
 const SIGNED_MONTH = /((?:19|20)\d\d)\s?[年년]\s?(\d{1,2})\s?[月월](?!\s?\d)/g;
 
 /** The last days of the months that a text names with their year and without a day, ISO: "December 2025", "12/2025". */
-export const monthsIn = (written: string): readonly string[] => {
+export const monthsIn = (written: string): readonly IsoDate[] => {
   if (written.length > MOST_TEXT) return [];
   const text = plainDigits(written);
   const tokens = folded(text)
@@ -139,7 +140,7 @@ export const monthsIn = (written: string): readonly string[] => {
     ...[...text.matchAll(MONTH_AND_YEAR)].flatMap(([, month, other, year = '']) =>
       lastDay(year, Number(month ?? other)),
     ),
-    ...tokens.flatMap((token, at): readonly string[] => {
+    ...tokens.flatMap((token, at): readonly IsoDate[] => {
       const month = monthOf(token);
       const year = tokens[at + 1] ?? '';
       return month !== undefined && YEAR.test(year) ? lastDay(year, month) : [];

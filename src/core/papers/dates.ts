@@ -1,4 +1,5 @@
 import { fullYear, readDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 
 /** How a file writes its days, when not as `YYYY-MM-DD`. */
 export type DayOrder = 'dmy' | 'mdy';
@@ -27,7 +28,7 @@ export const dayOrderOf = (texts: readonly string[], proposed: DayOrder = 'dmy')
 };
 
 /** A date of a file as `YYYY-MM-DD`, or undefined when it is none. Two-digit years are of this century up to 2079. */
-export const readFileDate = (text: string, order: DayOrder): string | undefined => {
+export const readFileDate = (text: string, order: DayOrder): IsoDate | undefined => {
   const [first = '', second = '', third = ''] = partsOf(text);
   if (first === '') return undefined;
   const [year, month, day] =

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Row, type Table, textOf } from '../base/table';
 import { NUMBER_STYLES, type NumberStyle, plainSeparators } from '../money/number-style';
 import { isNil, readPaperAmount } from '../money/paper-amount';
@@ -18,7 +19,7 @@ import { type LikelyWay, relationPoints, rolesUnder, signByTurnovers, wayUnder, 
 
 export interface Circumstances extends PaperMoney {
   /** The day on which the balances should stand, ISO; decides between columns by date. */
-  readonly date?: string;
+  readonly date?: IsoDate;
   /** The normal side of an old account where the chart knows it. */
   readonly hint?: Hint;
 }
@@ -179,7 +180,7 @@ const scaleOf = (
 };
 
 /** The day that the lines above the header name, for choosing between columns by date. */
-const titleDay = (rows: readonly Row[], header: FoundHeader): string | undefined =>
+const titleDay = (rows: readonly Row[], header: FoundHeader): IsoDate | undefined =>
   rows
     .slice(0, Math.max(0, header.at - header.height + 1))
     .flatMap((row) => row.map(textOf).flatMap((text) => datesIn(text)))

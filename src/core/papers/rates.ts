@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency, isCurrency } from '../money/currency';
 import { NUMBER_STYLES, type NumberStyle } from '../money/number-style';
 import { type DatedRate, type Decimal, plainRate, readRate } from '../money/rate';
@@ -112,7 +113,7 @@ export const readRates = (table: Table, settings: Settings): Result<ReadRates> =
   const problems: { row: number; message: string }[] = [];
   const found: {
     row: number;
-    date: string;
+    date: IsoDate;
     unit: Currency;
     quote: Currency | undefined;
     rate: Decimal;

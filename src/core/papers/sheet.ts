@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import type { Place, Table, TextFormat } from '../base/table';
 import { textOf } from '../base/table';
@@ -35,7 +36,7 @@ export interface PaperSheet {
   readonly height: number;
   readonly format: TextFormat | null;
   /** The day that the paper says its balances are of, ISO; null when it says none. */
-  readonly stated: string | null;
+  readonly stated: IsoDate | null;
   /** The currency that its amounts say they are in, ISO 4217; null when they say none. */
   readonly currency: Currency | null;
   /** What tells papers of one source from others. */

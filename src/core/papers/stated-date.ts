@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { folded, textOf, type Table } from '../base/table';
 import { AS_AT, A_DATE, PRINTED } from '../words/paper-words';
 import { datesIn, monthsIn } from './dates-in';
@@ -28,7 +29,7 @@ const hasClock = (text: string): boolean =>
   );
 
 /** The last days of a span, or the only one; a line of a paper that holds several says its last. */
-const lastOf = (line: string, order: DayOrder): string | undefined => [...datesIn(line, order)].sort().at(-1);
+const lastOf = (line: string, order: DayOrder): IsoDate | undefined => [...datesIn(line, order)].sort().at(-1);
 
 /** Rows at the end of a table in which remarks may stand. */
 const FOOT = 8;
@@ -43,7 +44,7 @@ export const statedDate = (
   fileName: string,
   /** How its rows write their days, where that is known. */
   order: DayOrder = 'dmy',
-): string | undefined => {
+): IsoDate | undefined => {
   const table = tables[sheet];
   const above = table === undefined ? [] : titleRows(table, header);
   const top = [...above, ...(header < 0 ? [] : [table?.rows[header] ?? []])];

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import type { Row } from '../base/table';
 import { textOf } from '../base/table';
@@ -22,7 +23,7 @@ const phasePoints = (title: Title): number =>
   (title.base ? 4 : 0);
 
 /** Days, months or years in titles: the one that is wanted, else the latest, is the one to read. */
-const dayPoints = (titles: readonly Title[], title: Title, wanted: string | undefined): number => {
+const dayPoints = (titles: readonly Title[], title: Title, wanted: IsoDate | undefined): number => {
   if (title.day === undefined) return 0;
   if (wanted !== undefined && (title.day === wanted || (title.day.length < 10 && wanted.startsWith(title.day))))
     return 6;
@@ -63,7 +64,7 @@ const lettered = (left: Title, right: Title): boolean =>
 /** All ways that the columns leave open, the likeliest first. `wanted` is the day that the balances should be of, ISO. */
 export const waysOf = (
   layout: Layout,
-  wanted: string | undefined,
+  wanted: IsoDate | undefined,
   currency: Currency | undefined,
 ): readonly LikelyWay[] => {
   const { numbers, sides, titles, sample } = layout;

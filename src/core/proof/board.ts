@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import type { Purpose } from '../company/facts';
 import { folded } from '../base/table';
 import { STAGES, type StageId } from './stage-ids';
@@ -10,7 +11,7 @@ export interface BoardEntry {
   readonly inCharge: string;
   readonly purpose: Purpose;
   readonly archived: boolean;
-  readonly cutover: string;
+  readonly cutover: IsoDate;
   readonly next: { readonly id: StageId } | null;
   readonly blockers: number;
 }

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -81,7 +82,7 @@ const FACTS: CompanyFacts = {
 };
 
 const stateOf = (
-  more: Partial<ProofState> & { start?: string; on?: string; amounts?: readonly (readonly [number, bigint])[] } = {},
+  more: Partial<ProofState> & { start?: IsoDate; on?: IsoDate; amounts?: readonly (readonly [number, bigint])[] } = {},
 ): ProofState => {
   const year = firstYear(plainDate(more.start ?? '2026-02-01'));
   const cutover = plainDate(more.on ?? '2026-08-01');
@@ -316,7 +317,7 @@ describe('the checks of company, calendar and currencies', () => {
     taxFirstEnd: '2020-01-31',
     taxInterval: 2,
   };
-  const rate = (date: string, text: string, unit: Currency = 'NOK'): DatedRate => ({
+  const rate = (date: IsoDate, text: string, unit: Currency = 'NOK'): DatedRate => ({
     date,
     unit,
     quote: 'EUR',

@@ -1,6 +1,7 @@
 import { type Currency } from '../money/currency';
 import { magnitude } from '../money/rounding';
 import { plainDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import { type Minor, NIL, add } from '../money/minor';
 import { AGE_LIMITS } from '../company/terms';
@@ -42,7 +43,7 @@ export const ageLabels = (limits: readonly number[]): readonly string[] => [
  */
 export const ageOf = (
   item: Pick<ItemFields, 'date' | 'due'>,
-  day: string,
+  day: IsoDate,
   limits: readonly number[] = AGE_LIMITS,
 ): number => {
   const due = item.due ?? item.date;
@@ -66,7 +67,7 @@ export interface AgedRow {
  */
 export const ageingOf = (
   items: readonly Pick<ItemFields, 'contact' | 'currency' | 'date' | 'due' | 'open'>[],
-  day: string,
+  day: IsoDate,
   limits: readonly number[] = AGE_LIMITS,
 ): readonly AgedRow[] => {
   const rows = new Map<string, { contact: number | null; currency: Currency; ages: Minor[]; open: Minor }>();

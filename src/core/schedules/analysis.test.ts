@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_DATES } from '../base/date-style';
@@ -129,7 +130,7 @@ describe('an item', () => {
   });
 
   it('is asked about where its code is out of use, over, or not begun on its day', () => {
-    const asked = (id: string, date: string | null) =>
+    const asked = (id: string, date: IsoDate | null) =>
       codeDoubts({ detail: { analysis2: id }, date }, BOOK, plainDate('2026-07-31')).length;
     expect([asked('1', null), asked('2', null), asked('3', null), asked('4', null)]).toEqual([0, 1, 1, 1]);
     // What was of its day then is not asked about.

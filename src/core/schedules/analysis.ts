@@ -1,6 +1,7 @@
 import { type Prepared, named, prepared } from '../base/pick';
 import { type DateStyle, writeStyled } from '../base/date-style';
 import { type PlainDate, readStyled } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Problem, type Result, fail, ok, problem, quoted } from '../base/result';
 import { readYes } from '../base/yes';
 import { dated, say } from '../base/sentence';
@@ -17,8 +18,8 @@ export interface CodeFields {
   readonly code: string;
   readonly name: string;
   /** `YYYY-MM-DD`: from when until when it is used; null where nothing is said. */
-  readonly from: string | null;
-  readonly to: string | null;
+  readonly from: IsoDate | null;
+  readonly to: IsoDate | null;
   readonly active: boolean;
 }
 
@@ -181,7 +182,7 @@ export const typedCodeOfItem = (
 
 /** What a person should look at again about the codes of an item: one that is not in use any more, or not on its day. */
 export const codeDoubts = (
-  { detail, date }: { readonly detail: Detail; readonly date: string | null },
+  { detail, date }: { readonly detail: Detail; readonly date: IsoDate | null },
   { lists, byId }: Pick<CodeBook, 'lists' | 'byId'>,
   openingDate: PlainDate,
 ): readonly Problem[] =>

@@ -1,3 +1,5 @@
+import { asIsoDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { oneLine } from '../files/clean';
 import { MOST_CELL_CHARACTERS, MOST_DEPTH, MOST_ENTRIES, counted } from '../files/limits';
@@ -47,9 +49,9 @@ const children = (node: Node, name: string): readonly Node[] => node.parts.filte
 const textOf = (node: Node | undefined): string => oneLine(node?.text ?? '');
 
 /** A day, or the day of a moment. */
-const dayOf = (node: Node | undefined): string | null => {
+const dayOf = (node: Node | undefined): IsoDate | null => {
   const text = textOf(child(node, 'Dt')) || textOf(child(node, 'DtTm')) || textOf(node);
-  return /^\d{4}-\d{2}-\d{2}/.exec(text)?.[0] ?? null;
+  return asIsoDate(text.slice(0, 10)) ?? null;
 };
 
 /** An amount in minor units of its currency, positive where money came in; undefined where it is none. */
@@ -95,8 +97,8 @@ const balanceOf = (statement: Node, codes: readonly string[], digits: number): S
 };
 
 /** The day of a moment as it is written, whatever zone stands behind it. */
-const spanOf = (statement: Node, name: string): string | null =>
-  /^\d{4}-\d{2}-\d{2}/.exec(textOf(child(statement, 'FrToDt', name)))?.[0] ?? null;
+const spanOf = (statement: Node, name: string): IsoDate | null =>
+  asIsoDate(textOf(child(statement, 'FrToDt', name)).slice(0, 10)) ?? null;
 
 const accountOf = (node: Node): string => {
   const account = child(node, 'Acct');

@@ -1,4 +1,5 @@
 import { plainDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Problem, plural, problem } from '../base/result';
 import type { Account } from '../chart/account';
 import { type Currency, minorDigits } from '../money/currency';
@@ -224,7 +225,7 @@ export const incomingContacts = (
 
 /** What a bank's statement says of an account on the opening date. */
 export interface IncomingStatement {
-  readonly closing: { readonly date: string; readonly amount: Minor } | null;
+  readonly closing: { readonly date: IsoDate; readonly amount: Minor } | null;
   /** Entries between the opening date and the statement's end: on the statement, and not in the opening balances. */
   readonly between: readonly ItemFields[];
   readonly problems: readonly Problem[];
@@ -234,7 +235,7 @@ export const incomingStatement = (
   statement: AccountStatement,
   account: Pick<Account, 'classification' | 'contra' | 'currency'>,
   base: Currency,
-  openingDay: string,
+  openingDay: IsoDate,
 ): IncomingStatement => {
   const currency = account.currency ?? base;
   const nothing = { closing: null, between: [] };

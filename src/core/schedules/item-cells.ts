@@ -1,6 +1,7 @@
 import { type Prepared, named, prepared } from '../base/pick';
 import { type DateStyle, writeStyled } from '../base/date-style';
 import { type PlainDate, readStyled } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Result, fail, ok, problem, quoted } from '../base/result';
 import type { Account } from '../chart/account';
 import type { SpanRule } from '../company/facts';
@@ -231,7 +232,7 @@ export const typedItem = (
       if (found === undefined) return unknown('contact of these books, or several are called so', typed, column);
       const before = item.contact === null ? undefined : rules.contacts.byId.get(item.contact);
       const bare = item.open === 0n && item.original === null;
-      const dueOf = (one: Contact | undefined): string | null => dueBy(item.date, one?.terms ?? rules.terms);
+      const dueOf = (one: Contact | undefined): IsoDate | null => dueBy(item.date, one?.terms ?? rules.terms);
       // Who runs against a balance has one, where nothing else was said of the item.
       const blank = bare && item.number === '' && item.reference === '' && item.kind === 'invoice';
       return ok({

@@ -1,5 +1,6 @@
 import { type Currency } from '../money/currency';
 import { type PlainDate, plainDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Problem, problem, quoted } from '../base/result';
 import { dated, say } from '../base/sentence';
 import type { Account, AccountId } from '../chart/account';
@@ -20,8 +21,8 @@ export interface ItemFields {
   readonly reference: string;
   readonly order: string;
   /** `YYYY-MM-DD`, or null where it is not known. */
-  readonly date: string | null;
-  readonly due: string | null;
+  readonly date: IsoDate | null;
+  readonly due: IsoDate | null;
   readonly currency: Currency;
   readonly original: Minor | null;
   readonly open: Minor;
@@ -84,7 +85,7 @@ export const asKind = (
 };
 
 /** When a document falls due by its contact's terms. */
-export const dueBy = (date: string | null, terms: PaymentTerms | undefined): string | null =>
+export const dueBy = (date: IsoDate | null, terms: PaymentTerms | undefined): IsoDate | null =>
   date === null || terms === undefined ? null : dueDate(plainDate(date), terms).toString();
 
 export interface ItemRules {

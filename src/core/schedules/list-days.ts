@@ -1,4 +1,5 @@
 import { fullYear } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { folded } from '../base/folded';
 import { readFileDate, type DayOrder } from '../papers/dates';
 import { datesIn } from '../papers/dates-in';
@@ -29,7 +30,7 @@ const WEEKDAY = lexicon(
 const NUMBERED = /^(\p{Lu}{1,4})[\s/-]?\d/u;
 
 /** "14-Mar-21", "14 March 2021": a day with its month's name, or in figures behind the day of the week. */
-const wordedDay = (text: string): string | undefined => {
+const wordedDay = (text: string): IsoDate | undefined => {
   if (!/\p{L}/u.test(text)) return undefined;
   const letters = NUMBERED.exec(text)?.[1];
   if (letters !== undefined && !WEEKDAY.is(folded(letters)) && monthOf(folded(letters)) === undefined) return undefined;
@@ -41,7 +42,7 @@ const wordedDay = (text: string): string | undefined => {
 
 const mayBeDay = (text: string): boolean => text !== '' && text.length <= MOST_DAY;
 
-const figuredDay = (text: string, order: DayOrder): string | undefined =>
+const figuredDay = (text: string, order: DayOrder): IsoDate | undefined =>
   readFileDate(COMPACT.test(text) ? `${text.slice(0, 4)}-${text.slice(4, 6)}-${text.slice(6)}` : text, order);
 
 /**
@@ -49,7 +50,7 @@ const figuredDay = (text: string, order: DayOrder): string | undefined =>
  *
  * @example [dayOf('14-Mar-21', 'dmy'), dayOf('01DEC2025', 'dmy'), dayOf('20260630', 'dmy'), dayOf('03/04/2026', 'mdy')] // ['2021-03-14', '2025-12-01', '2026-06-30', '2026-03-04']
  */
-export const dayOf = (text: string, order: DayOrder): string | undefined => {
+export const dayOf = (text: string, order: DayOrder): IsoDate | undefined => {
   return mayBeDay(text) ? (figuredDay(text, order) ?? wordedDay(text)) : undefined;
 };
 

@@ -1,4 +1,5 @@
 import { plainDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { folded } from '../base/folded';
 import { type Problem, plural, problem, quoted } from '../base/result';
 import { type Table, textOf } from '../base/table';
@@ -34,8 +35,8 @@ export interface OpenItem {
   readonly number: string | null;
   readonly reference: string | null;
   readonly order: string | null;
-  readonly date: string | null;
-  readonly due: string | null;
+  readonly date: IsoDate | null;
+  readonly due: IsoDate | null;
   readonly currency: Currency | null;
   readonly original: Minor | null;
   readonly open: Minor;
@@ -47,7 +48,7 @@ export type PrintedTotals = Readonly<Partial<Record<Summed, Minor>>> & { readonl
 
 export interface ItemsRead {
   readonly kind: ListKind;
-  readonly asAt: string | null;
+  readonly asAt: IsoDate | null;
   /** The books' currency, as the list says it. */
   readonly currency: Currency | null;
   /** Decimals of all amounts here. */
@@ -62,7 +63,7 @@ export interface ListAsked {
   readonly name: string;
   readonly kind?: ListKind;
   /** The opening date, ISO: nothing in the list should be of after it. */
-  readonly date?: string;
+  readonly date?: IsoDate;
   readonly digits?: number;
   /** What price levels are called where the list goes. */
   readonly levels?: readonly string[];
@@ -87,7 +88,7 @@ const saysOf = ({ name }: Table, { titles, rows, header }: ListTable, kind: List
 /** The table of the paper that holds a list of open items; undefined where none does, or where it is a list of something else. */
 const chosenTable = (
   tables: readonly Table[],
-  date: string | undefined,
+  date: IsoDate | undefined,
   kind: ListKind | undefined,
 ): Chosen | undefined => {
   let most: (Chosen & { readonly said: number; readonly size: number }) | undefined;
@@ -123,7 +124,7 @@ const NONE: ReadonlySet<string> = new Set();
 /**
  * The day to which a column of days counts, where those since each document all end on the same: they are its age then, and no terms.
  */
-const countedTo = (rows: readonly PrintedRow[]): string | undefined => {
+const countedTo = (rows: readonly PrintedRow[]): IsoDate | undefined => {
   const counted = rows.flatMap(({ date, texts: { terms = '' } }) =>
     date !== undefined && /^\d{1,4}$/.test(terms)
       ? [
@@ -142,7 +143,7 @@ const countedTo = (rows: readonly PrintedRow[]): string | undefined => {
 };
 
 /** The day on which a document is due: as it is printed, else by its terms. */
-const dueOf = ({ due, date, texts }: PrintedRow, aged: boolean): string | null => {
+const dueOf = ({ due, date, texts }: PrintedRow, aged: boolean): IsoDate | null => {
   const terms = aged ? undefined : termsIn(texts.terms ?? '');
   if (due !== undefined) return due;
   return date === undefined || terms === undefined || texts.due !== undefined
@@ -219,7 +220,7 @@ const totalsOf = ({ roles }: ListTable, last: PrintedRow | undefined, signs: Sig
 };
 
 /** What is odd about a document by itself, and beside the others. */
-const itemDoubts = (items: readonly OpenItem[], day: string | undefined): readonly Problem[] => {
+const itemDoubts = (items: readonly OpenItem[], day: IsoDate | undefined): readonly Problem[] => {
   const seen = new Map<string, number>();
   return items.flatMap(({ row, number, date, due, original, open, ...one }): Problem[] => {
     const key = `${one.contactCode ?? one.contactName ?? ''}|${number ?? ''}|${one.reference ?? ''}|${one.documentKind}|${due ?? ''}`;
@@ -288,7 +289,7 @@ const currencyDoubts = (
 const LOOKED_AT = 12;
 
 /** The day that a line below the header says it is of: a title that stands there, or the total at the end; undefined where they differ. */
-const dayWithin = ({ rows, header, order }: ListTable): string | undefined => {
+const dayWithin = ({ rows, header, order }: ListTable): IsoDate | undefined => {
   const ends = [
     ...rows.slice(header + 1, header + LOOKED_AT),
     ...rows.slice(Math.max(header + LOOKED_AT, rows.length - LOOKED_AT)),

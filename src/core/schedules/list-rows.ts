@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
 import { type Currency, isCurrency } from '../money/currency';
@@ -23,7 +24,7 @@ export interface PrintedRow {
   readonly amounts: Readonly<Partial<Record<AmountRole, Minor>>>;
   readonly ages: readonly (Minor | undefined)[];
   /** The parts of a document that are due on days of their own, where the list has such. */
-  readonly parts: readonly { readonly open: Minor; readonly due: string | undefined }[];
+  readonly parts: readonly { readonly open: Minor; readonly due: IsoDate | undefined }[];
   /** What the row comes to; undefined where no such amount stands in it. */
   readonly open: Minor | undefined;
   /** An amount of the row says its side itself. */
@@ -34,8 +35,8 @@ export interface PrintedRow {
   readonly derived: boolean;
   /** Amounts by the currencies that their columns are called by, where it has several: a sum of each. */
   readonly apart: readonly (readonly [currency: Currency, amount: Minor])[];
-  readonly date: string | undefined;
-  readonly due: string | undefined;
+  readonly date: IsoDate | undefined;
+  readonly due: IsoDate | undefined;
 }
 
 /** The rows of a list by what they are; the others are headers, page titles, sums carried over pages, and remarks. */
@@ -97,7 +98,7 @@ export const printedRow = (list: ListTable, row: Row, number: number, digits: nu
   const amounts: Partial<Record<AmountRole, Minor>> = {};
   const ages: (Minor | undefined)[] = [];
   const further: Minor[] = [];
-  const days: (string | undefined)[] = [];
+  const days: (IsoDate | undefined)[] = [];
   const sideAt = list.roles.indexOf('side');
   const side = sideAt < 0 ? undefined : list.sideOf(textOf(row[sideAt]));
   let [spoken, unread] = [false, false];

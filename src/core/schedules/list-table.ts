@@ -1,5 +1,6 @@
 import { type Currency } from '../money/currency';
 import { epochDay } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { folded } from '../base/folded';
 import { type Cell, type Row, type Table, textOf } from '../base/table';
 import { currenciesOfMark } from '../money/marks';
@@ -128,7 +129,7 @@ const settled = (
   const sideOf = sideReader(sideAt < 0 ? [] : column(rows, from, sideAt));
   const units = (row: Row, column: number): bigint | undefined => unitsIn({ style }, row[column]);
   const { order } = orderOf(rows, from, roles, undefined, []);
-  const day = (text: string): string | undefined => dayOf(text, order);
+  const day = (text: string): IsoDate | undefined => dayOf(text, order);
   const running = tellBeside({ roles, names, contents, sample, inCurrency, units, sideOf, day });
   return { roles, running, inCurrency };
 };
@@ -156,7 +157,7 @@ const orderOf = (
   rows: readonly Row[],
   from: number,
   roles: readonly (Role | undefined)[],
-  asAt: string | undefined,
+  asAt: IsoDate | undefined,
   titles: readonly string[],
 ): { readonly order: DayOrder; readonly ordered: boolean } => {
   const dateAt = roles.indexOf('date');
@@ -196,7 +197,7 @@ const orderOf = (
 };
 
 /** The list in a table, its columns found by their names and by what is in them; undefined where no row names columns. */
-export const listTable = (table: Table, asAt?: string, naming: Naming = best): ListTable | undefined => {
+export const listTable = (table: Table, asAt?: IsoDate, naming: Naming = best): ListTable | undefined => {
   const { rows } = table;
   const width = Math.min(
     60,
@@ -268,7 +269,7 @@ export const listTable = (table: Table, asAt?: string, naming: Naming = best): L
 };
 
 /** A day in a cell of the list. */
-export const dayIn = ({ order }: Pick<ListTable, 'order'>, text: string): string | undefined => dayOf(text, order);
+export const dayIn = ({ order }: Pick<ListTable, 'order'>, text: string): IsoDate | undefined => dayOf(text, order);
 
 /** An amount in a cell of the list; undefined for an empty cell and for what is none. */
 export const amountIn = ({ style }: Pick<ListTable, 'style'>, cell: Cell | undefined): PaperAmount | undefined => {

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -197,7 +198,7 @@ describe('a tie-out', () => {
       input({ figure: minor(78n), parts: [{ ...part, amount: minor(900n), base: minor(78n) }], supported: list }),
     );
     expect(other).toMatchObject({ state: 'apart', currencies: [{ currency: 'NOK', difference: -100n }] });
-    const closing = { date: '2026-07-31', amount: minor(1000n) };
+    const closing = { date: '2026-07-31' as const, amount: minor(1000n) };
     expect(tieOf(input({ figure: minor(91n), parts: [part], own: 'NOK', closing })).state).toBe('tied');
   });
   it('taken as the figure ties, in every currency', () => {
@@ -256,10 +257,10 @@ describe('ageing', () => {
     );
   });
   it('counts days from the day it is due, else from the document; the day itself is not late', () => {
-    const age = (due: string | null, date: string | null = null): number => ageOf({ due, date }, '2026-07-31');
+    const age = (due: IsoDate | null, date: IsoDate | null = null): number => ageOf({ due, date }, '2026-07-31');
     expect(
-      ['2026-07-31', '2026-07-30', '2026-07-01', '2026-06-30', '2026-05-02', '2026-05-01', '2026-01-01'].map((due) =>
-        age(due),
+      (['2026-07-31', '2026-07-30', '2026-07-01', '2026-06-30', '2026-05-02', '2026-05-01', '2026-01-01'] as const).map(
+        (due) => age(due),
       ),
     ).toEqual([0, 1, 1, 2, 3, 4, 4]);
     expect([age(null, '2026-07-01'), age(null), age('2026-09-01', '2026-01-01')]).toEqual([1, 0, 0]);
@@ -614,7 +615,7 @@ describe('a list that is brought', () => {
 });
 
 describe('a statement that is brought', () => {
-  const statement = (to: string, entries: readonly (readonly [string, bigint])[], closing = 5000n) => ({
+  const statement = (to: IsoDate, entries: readonly (readonly [IsoDate, bigint])[], closing = 5000n) => ({
     account: 'X',
     currency: 'EUR' as const,
     digits: 2,

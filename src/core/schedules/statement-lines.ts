@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import { folded } from '../base/folded';
 import { type Row, textOf } from '../base/table';
@@ -40,8 +41,8 @@ const goesOn = ({ texts, at }: BankTable, row: Row): boolean => {
 
 /** What begins an entry whose amount stands in a line below: its days and its first words. */
 interface Begun {
-  readonly date: string;
-  readonly valueDate: string | null;
+  readonly date: IsoDate;
+  readonly valueDate: IsoDate | null;
   readonly text: string;
 }
 
@@ -68,7 +69,7 @@ export class Lines {
   ) {}
 
   /** The day of a row that has none of its own. */
-  get day(): string | undefined {
+  get day(): IsoDate | undefined {
     return this.#begun?.date ?? this.entries.at(-1)?.date ?? undefined;
   }
 

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { folded } from '../base/folded';
 import { type Problem, type Result, fail, ok, plural, problem } from '../base/result';
 import { type Row, type Table, textOf } from '../base/table';
@@ -20,7 +21,7 @@ import { BALANCE, CLOSING, OPENING, PENDING, STATED_ON } from './statement-words
 const NONE: ReadonlySet<string> = new Set();
 
 /** The days that a title names, in its order; of numbers in the list's own. */
-const daysOf = (list: ListTable, title: string): readonly string[] => {
+const daysOf = (list: ListTable, title: string): readonly IsoDate[] => {
   const own = [...title.matchAll(/\d{1,4}[./-]\d{1,2}[./-]\d{1,4}/g)].flatMap(([text]) => dayIn(list, text) ?? []);
   return own.length > 0 ? own : datesIn(title);
 };
@@ -58,7 +59,7 @@ const MOST_BESIDE = 5;
 const entryIn = (
   { list, at, texts: words, currency: common, spare, digits: unstated, turned }: BankTable,
   row: Row,
-  before: string | undefined,
+  before: IsoDate | undefined,
 ): RowRead => {
   const text = (column: Column): string => textOf(row[at(column)]);
   const day = text(at('date') < 0 ? 'valueDate' : 'date');
@@ -168,9 +169,9 @@ const balancesAmong = (
 /** What a table says of all its entries: the account, the period, the balances before and after. */
 interface Told {
   readonly account: string;
-  readonly period: readonly string[];
+  readonly period: readonly IsoDate[];
   /** The day that the statement says it is of. */
-  readonly day: string | undefined;
+  readonly day: IsoDate | undefined;
   /** By what stands in the column of accounts. */
   readonly openings: ReadonlyMap<string, StatementBalance>;
   readonly closings: ReadonlyMap<string, StatementBalance>;
@@ -185,7 +186,7 @@ const statementOf = (entries: readonly TableEntry[], told: Told, alone: boolean,
   const [from, end] = told.period;
   const last = newest?.date ?? '';
   const to = end ?? (told.day !== undefined && told.day >= last ? told.day : undefined);
-  const said = (balances: Told['openings'], day: string | null | undefined): StatementBalance | null => {
+  const said = (balances: Told['openings'], day: IsoDate | null | undefined): StatementBalance | null => {
     const balance = balances.get(account) ?? (alone ? balances.get('') : undefined);
     return balance === undefined ? null : { ...balance, date: balance.date ?? day ?? null };
   };

@@ -1,17 +1,18 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import { type Problem, problem, quoted } from '../base/result';
 import { type Minor, sum } from '../money/minor';
 
 /** A balance of a statement: money in the bank is positive, what is owed to it negative. */
 export interface StatementBalance {
-  readonly date: string | null;
+  readonly date: IsoDate | null;
   readonly amount: Minor;
 }
 
 /** An entry as the bank booked it: money that came in is positive. */
 export interface StatementEntry {
-  readonly date: string | null;
-  readonly valueDate: string | null;
+  readonly date: IsoDate | null;
+  readonly valueDate: IsoDate | null;
   readonly amount: Minor;
   readonly text: string;
 }
@@ -23,8 +24,8 @@ export interface AccountStatement {
   /** Empty where the file does not say. */
   readonly currency: Currency | '';
   readonly digits: number;
-  readonly from: string | null;
-  readonly to: string | null;
+  readonly from: IsoDate | null;
+  readonly to: IsoDate | null;
   readonly opening: StatementBalance | null;
   readonly closing: StatementBalance | null;
   readonly entries: readonly StatementEntry[];

@@ -131,6 +131,16 @@ describe('a statement as ISO 20022 has it', () => {
       ),
     );
   });
+  it('has no day where what is written is none', () => {
+    const read = readCamt(
+      file(statement(balance('OPBD', '1', 'CRDT', '2026-02-30') + entry('2', 'DBIT', '9999-99-99'))),
+      's.xml',
+    );
+    expect(read).toMatchObject({
+      ok: true,
+      value: { statements: [{ from: null, opening: { date: null }, entries: [{ date: null, valueDate: null }] }] },
+    });
+  });
   it('whose currency is none, or is not said, is left out with a sentence, and the others are read', () => {
     const whole = statement(OPEN + balance('CLBD', '100.00', 'CRDT', '2026-07-31'));
     const strange = statement(OPEN.replaceAll('EUR', 'EUX'), 'DE02120300000000202051').replace('>EUR<', '>EUX<');

@@ -1,5 +1,6 @@
 import { type Problem, type Result, fail, ok, problem } from '../base/result';
 import { fullYear, readDate } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { oneLine } from '../files/clean';
 import { MOST_CELL_CHARACTERS, MOST_ENTRIES, counted } from '../files/limits';
 import { decode } from '../files/text';
@@ -45,7 +46,7 @@ const fieldsOf = (text: string): readonly Field[] => {
   return fields;
 };
 
-const dayOf = (short: string): string | null => {
+const dayOf = (short: string): IsoDate | null => {
   const [year, month, day] = [short.slice(0, 2), short.slice(2, 4), short.slice(4, 6)];
   const read = readDate(`${fullYear(year)}-${month}-${day}`);
   return read.ok ? read.value.toString() : null;
@@ -79,7 +80,7 @@ const balanceIn = (field: Field | undefined): Balance | undefined => {
 const LINE = /^(\d{6})(\d{4})?(R?[CD])[A-Z]?(\d[\d,]*)[A-Z]/;
 
 /** The day of booking has no year of its own: it is the one that is nearest to the day of value. */
-const bookedOn = (value: string, booked: string | undefined): string | null => {
+const bookedOn = (value: string, booked: string | undefined): IsoDate | null => {
   const own = dayOf(value);
   if (booked === undefined || own === null) return own;
   const year = Number(own.slice(0, 4));

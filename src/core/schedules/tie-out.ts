@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import { type Conversion, convert } from '../money/convert';
 import { type Minor, NIL, add, subtract, sum } from '../money/minor';
@@ -19,7 +20,7 @@ export interface Supported {
 
 /** A statement's closing balance, in the account's currency and as the books see it: money in the bank is a debit. */
 export interface Closing {
-  readonly date: string;
+  readonly date: IsoDate;
   readonly amount: Minor;
   /** Of a cash box: the notes and coins that it was counted from. */
   readonly counted?: Counted | null | undefined;

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { Account, AccountId } from '../chart/account';
@@ -29,7 +30,12 @@ export const analysisReport = (
   amounts: readonly CodeAmount[],
   accounts: readonly Account[],
   figures: ReadonlyMap<AccountId, Minor>,
-  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number; readonly draft: boolean },
+  head: {
+    readonly openingDate: IsoDate;
+    readonly currency: Currency;
+    readonly digits: number;
+    readonly draft: boolean;
+  },
 ): Document => {
   const order = new Map(accounts.map((account, at) => [account.id, { account, at }]));
   const partOf = (

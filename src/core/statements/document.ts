@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Sentence, type Writing, tell } from '../base/sentence';
 import type { OutCell, OutRow } from '../files/write';
 import { totalsOf } from '../ledger/level';
@@ -12,7 +13,7 @@ import type { NumberStyle } from '../money/number-style';
 export type Value =
   | string
   | { readonly amount: Minor; readonly digits: number }
-  | { readonly date: string }
+  | { readonly date: IsoDate }
   | { readonly number: string }
   | null;
 

@@ -1,3 +1,5 @@
+import { dayOf } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { Account } from '../chart/account';
@@ -67,12 +69,12 @@ export const calendarReport = (
     readonly periods: readonly {
       readonly code: string;
       readonly name: string;
-      readonly start: string;
-      readonly end: string;
+      readonly start: IsoDate;
+      readonly end: IsoDate;
       readonly state: string;
     }[];
   }[],
-  cutover: string,
+  cutover: IsoDate,
 ): Document => ({
   title: 'Fiscal years and periods',
   about: say`The books take over on ${dated(cutover)}`,
@@ -93,7 +95,7 @@ export const ratesReport = (
     readonly currency: Currency;
     readonly legs: readonly { readonly rate: Omit<DatedRate, 'rate'> & { readonly rate: string } }[];
   }[],
-  openingDate: string,
+  openingDate: IsoDate,
   base: Currency,
 ): Document =>
   list(
@@ -152,7 +154,7 @@ export const matchingReport = (paper: string, rows: readonly MatchedRow[], digit
 export const comparisonReport = (
   rows: readonly (ComparedRow & { readonly why: string })[],
   versions: { readonly from: number; readonly to: number; readonly reason: string | null },
-  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number },
+  head: { readonly openingDate: IsoDate; readonly currency: Currency; readonly digits: number },
 ): Document => {
   const { digits } = head;
   const [old, now] = [`Version ${String(versions.from)}`, `Version ${String(versions.to)}`];
@@ -204,7 +206,7 @@ export const historyReport = (
       { label: 'What', kind: 'text' },
     ],
     batches.flatMap(({ at, by, what, changes }) => [
-      line([{ date: at.slice(0, 10) }, at.slice(11, 16), by, what]),
+      line([{ date: dayOf(at) }, at.slice(11, 16), by, what]),
       ...changes.filter((one) => one !== what).map((one) => line([null, '', '', one], 1)),
     ]),
   );

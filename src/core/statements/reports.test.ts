@@ -93,7 +93,7 @@ describe('statements as documents', () => {
     fc.assert(
       fc.property(books, ({ accounts, balances }) => {
         const trial = trialBalance(accounts, balances);
-        const before = { date: '2026-01-31', amounts: balances, without: [] };
+        const before = { date: '2026-01-31' as const, amounts: balances, without: [] };
         const report = trialBalanceReport(trial, HEAD, before);
         const total = report.sections[0]?.lines.at(-1);
         expect(amountOf(total, 2)).toBe(amountOf(total, 3));
@@ -158,7 +158,7 @@ describe('a document as a plain file', () => {
     const year = {
       name: '2026',
       periods: [{ code: 'P1', name: 'January', start: '2026-01-01', end: '2026-01-31', state: 'open' }],
-    };
+    } as const;
     expect(plainRows(calendarReport([year], '2026-01-01'))).toEqual([
       ['Part', 'Code', 'Period', 'First day', 'Last day', 'State'],
       ['2026', 'P1', 'January', '2026-01-01', '2026-01-31', 'open'],

@@ -1,3 +1,5 @@
+import { dayOf } from '../base/dates';
+import type { IsoDate } from '../base/iso-date';
 import { type Currency } from '../money/currency';
 import { type Sentence, dated, say } from '../base/sentence';
 import type { AccountId } from '../chart/account';
@@ -18,9 +20,9 @@ import {
 export interface Head {
   readonly currency: Currency;
   readonly digits: number;
-  readonly openingDate: string;
+  readonly openingDate: IsoDate;
   /** The first day of the year in which the books open, where they do not open with it. */
-  readonly yearStart: string | null;
+  readonly yearStart: IsoDate | null;
   readonly standing: Document['standing'];
 }
 
@@ -28,7 +30,7 @@ const at = ({ openingDate, currency }: Head): Sentence => say`At close of ${date
 
 /** What accounts closed last year at, and which of its adjustment periods are left out of that. */
 export interface LastYear {
-  readonly date: string;
+  readonly date: IsoDate;
   readonly amounts: ReadonlyMap<AccountId, Minor>;
   readonly without: readonly string[];
 }
@@ -254,7 +256,7 @@ export const journalReport = (journals: readonly JournalStatement[], head: Head)
   columns: JOURNAL_COLUMNS,
   sections: journals.map(({ number, date, period, description, by, at: posted, lines }): Section => ({
     title: `Journal ${String(number)}: ${description}`,
-    about: say`${dated(date)}, ${period ?? 'brought forward'}; posted on ${dated(posted.slice(0, 10))} by ${by}`,
+    about: say`${dated(date)}, ${period ?? 'brought forward'}; posted on ${dated(dayOf(posted))} by ${by}`,
     lines: [
       ...lines.map(({ account, code, name, source, amount }): Line => ({
         kind: 'line',

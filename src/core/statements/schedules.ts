@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { type Sentence, dated, say } from '../base/sentence';
 import { type Account, called } from '../chart/account';
 import { describeTerms } from '../company/terms';
@@ -11,7 +12,7 @@ import type { ItemColumn } from '../schedules/item-columns';
 import { type ScheduleKind, kindsIn } from '../schedules/kinds';
 import { type ThingRules, thingAmount } from '../schedules/things/cells';
 import { THING_SUMS, type ThingColumn, thingColumns } from '../schedules/things/columns';
-import { DETAILS, type DetailField } from '../schedules/things/detail';
+import { type DetailField, dayIn, DETAILS } from '../schedules/things/detail';
 import type { Tie } from '../schedules/tie-out';
 import type { Column, Document, Line, Value } from './document';
 
@@ -71,8 +72,10 @@ const valuesOf = (
       value: (item): Value => {
         if (id === 'contact') return item.contact === null ? '' : (contacts.get(item.contact)?.name ?? '');
         if (id === 'date' || id === 'due') return item[id] === null ? null : { date: item[id] };
-        if (kind === 'day')
-          return item.detail[id as DetailField] === undefined ? null : { date: item.detail[id as DetailField] ?? '' };
+        if (kind === 'day') {
+          const day = dayIn(item.detail, id as DetailField);
+          return day === null ? null : { date: day };
+        }
         if (money) {
           const amount = thingAmount(item, id, rules);
           return amount === null ? null : { amount, digits: minorDigits(item.currency) };
@@ -93,7 +96,12 @@ export const thingsReport = (
   tie: Tie,
   rules: ThingRules,
   { codes, levels }: { readonly codes: CodeBook; readonly levels: readonly string[] },
-  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number; readonly draft: boolean },
+  head: {
+    readonly openingDate: IsoDate;
+    readonly currency: Currency;
+    readonly digits: number;
+    readonly draft: boolean;
+  },
 ): Document => {
   const own = thingColumns(rules.schedule, levels).filter(({ id }) => id !== 'should');
   const columns = [...valuesOf(own, rules, new Map(contacts.map((one) => [one.id, one]))), ...codeColumns(codes)];
@@ -154,7 +162,12 @@ export const scheduleReport = (
   contacts: readonly Contact[],
   tie: Tie,
   codes: CodeBook,
-  head: { readonly openingDate: string; readonly currency: Currency; readonly digits: number; readonly draft: boolean },
+  head: {
+    readonly openingDate: IsoDate;
+    readonly currency: Currency;
+    readonly digits: number;
+    readonly draft: boolean;
+  },
 ): Document => {
   const own = codeColumns(codes);
   const columns = [...COLUMNS, ...own.map(({ column }) => column)];

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../base/iso-date';
 import { CLASSIFICATIONS, type Classification, classFacts, isResult, typeOf } from '../ledger/classes';
 import type { Account, AccountId } from '../chart/account';
 import { inTreeOrder } from '../chart/tree';
@@ -151,7 +152,7 @@ export const incomeStatement = (accounts: readonly Account[], balances: Balances
 /** A posted journal as it is shown and written: lines by account code and name, amounts debit-positive. */
 export interface JournalStatement {
   readonly number: number;
-  readonly date: string;
+  readonly date: IsoDate;
   /** Null when it was brought forward from before the first fiscal year. */
   readonly period: string | null;
   readonly description: string;

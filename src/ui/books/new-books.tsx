@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import { Go } from '../parts/go';
 import { useRouter } from 'next/navigation';
@@ -87,7 +88,7 @@ export const NewBooks = ({
   readonly others: readonly { readonly id: number; readonly name: string }[];
   readonly templates: readonly { readonly id: number; readonly name: string }[];
   /** `YYYY-MM-DD`; the fiscal year that holds it is proposed. */
-  readonly today: string;
+  readonly today: IsoDate;
 }) => {
   const router = useRouter();
   const usual = (country: string): string => usualYearStart(country, plainDate(today)).toString();

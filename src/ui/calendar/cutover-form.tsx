@@ -6,7 +6,8 @@ import { toast } from 'sonner';
 import { moveCutover } from '@/actions/calendar/commands';
 import { oldRecordProblems, openingDate } from '@/core/calendar/cutover';
 import type { DateStyle } from '@/core/base/date-style';
-import { plainDate, readDate } from '@/core/base/dates';
+import { asIsoDate, plainDate, readDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import type { Draft } from '@/core/calendar/draft';
 import { type Problem, isAt, toldIn } from '@/core/base/result';
 import { DateInput } from '../parts/date-input';
@@ -20,9 +21,9 @@ import { useRefresh } from '../parts/use-refresh';
 interface Props {
   readonly books: number;
   readonly years: Draft;
-  readonly cutover: string;
-  readonly completeUntil: string;
-  readonly trialBalance: string;
+  readonly cutover: IsoDate;
+  readonly completeUntil: IsoDate | '';
+  readonly trialBalance: IsoDate | '';
   readonly currencies: readonly Currency[];
   readonly figures: boolean;
   readonly results: boolean;
@@ -98,7 +99,7 @@ export const CutoverForm = ({
             {...ids}
             value={wish.cutover}
             disabled={fixed}
-            onChange={(event) => put({ cutover: event.target.value })}
+            onChange={(event) => put({ cutover: asIsoDate(event.target.value) ?? wish.cutover })}
             className="select select-sm w-full"
           >
             <CutoverOptions years={years} chosen={wish.cutover} dates={dates} />

@@ -1,5 +1,5 @@
 import { plural } from '@/core/base/result';
-import { plainDate } from '@/core/base/dates';
+import { asIsoDate, plainDate } from '@/core/base/dates';
 import { CutoverEffects, CutoverOptions } from './cutover-choice';
 import type { CalendarView, useCalendarDraft } from './use-draft';
 
@@ -33,7 +33,7 @@ export const DraftBar = ({
           <select
             value={cutover}
             disabled={view.posted && !view.correcting}
-            onChange={(event) => draft.setCutover(event.target.value)}
+            onChange={(event) => draft.setCutover(asIsoDate(event.target.value))}
             className="select select-xs w-auto"
           >
             <CutoverOptions years={shown} chosen={cutover} dates={frame.dates} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { useState } from 'react';
 import type { DateStyle } from '@/core/base/date-style';
 import { toldIn } from '@/core/base/result';
@@ -219,7 +220,7 @@ const ListField = ({
 }: {
   readonly year: DraftYear;
   readonly dates: DateStyle;
-  readonly ends: readonly string[];
+  readonly ends: readonly IsoDate[];
   readonly put: (next: Pattern) => void;
 }) => {
   const [problem, setProblem] = useState<string | undefined>();

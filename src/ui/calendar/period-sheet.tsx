@@ -1,5 +1,6 @@
 'use client';
 
+import type { IsoDate } from '@/core/base/iso-date';
 import { useEffect, useRef, useState } from 'react';
 import type { DateStyle } from '@/core/base/date-style';
 import { type Draft } from '@/core/calendar/draft';
@@ -23,7 +24,7 @@ interface Props {
   readonly years: Draft;
   readonly at: number;
   readonly states: readonly (PeriodState | undefined)[];
-  readonly cutover: string;
+  readonly cutover: IsoDate;
   readonly dates: DateStyle;
   readonly open: boolean;
   /** Places of the chosen regular periods. */

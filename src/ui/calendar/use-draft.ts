@@ -6,6 +6,7 @@ import { drawCalendar } from '@/actions/calendar/commands';
 import type { readCalendarFile } from '@/actions/calendar/file';
 import type { calendarView } from '@/actions/calendar/views';
 import { plainDate, readDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Draft, type DraftYear, redrawYear } from '@/core/calendar/draft';
 import { redraw } from '@/core/calendar/redraw';
 import type { PeriodState } from '@/core/calendar/states';
@@ -52,7 +53,7 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [onward, setOnward] = useState(false);
   // A calendar without a period that begins on the cutover date is taken together with another one.
-  const [wish, setCutover] = useState<string | undefined>();
+  const [wish, setCutover] = useState<IsoDate | undefined>();
   const cutover = wish ?? frame.cutover;
 
   // Years come and go around the one that is looked at: it is found again by its first day.
@@ -123,7 +124,7 @@ export const useCalendarDraft = ({ frame, years, revision, postedPeriods }: Cale
     setDraft(next.value);
     if (select !== undefined) setChosenYear(select);
   };
-  const plan = (wanted: YearPlan, more: { readonly start?: string; readonly end?: string } = {}): void => {
+  const plan = (wanted: YearPlan, more: { readonly start?: IsoDate | ''; readonly end?: IsoDate | '' } = {}): void => {
     if (year === undefined) return;
     const start = more.start === undefined ? undefined : readDate(more.start, 'start');
     const end = more.end === undefined ? undefined : readDate(more.end, 'end');

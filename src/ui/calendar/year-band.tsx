@@ -1,6 +1,7 @@
 import type { PeriodView } from '@/actions/calendar/views';
 import type { DateStyle } from '@/core/base/date-style';
 import { daysInclusive, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import type { PeriodState } from '@/core/calendar/states';
 import { quarterOf } from '@/core/calendar/year';
 import { day } from '../parts/names';
@@ -13,8 +14,8 @@ interface BandProps {
   readonly dates: DateStyle;
   readonly periods: readonly BandPeriod[];
   /** ISO date; drawn when it is the first day of one of the periods. */
-  readonly cutover: string | undefined;
-  readonly today?: string | undefined;
+  readonly cutover: IsoDate | undefined;
+  readonly today?: IsoDate | undefined;
   /** Place (from 1) of the period that holds the 53rd week. */
   readonly extraWeek?: number | undefined;
   /** Places that are chosen, first and last. */

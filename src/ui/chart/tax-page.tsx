@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { FrameView } from '@/actions/frame/views';
@@ -57,7 +58,7 @@ interface Props {
   readonly frame: FrameView;
   readonly country: string;
   /** First day of the first fiscal year, from which proposed rates count. */
-  readonly firstDay: string;
+  readonly firstDay: IsoDate;
   readonly codes: readonly TaxCode[];
   /** Accounts that have the role for sales tax. */
   readonly accounts: readonly Account[];

@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { useState } from 'react';
 import type { FrameView } from '@/actions/frame/views';
 import { rateText, typedRate } from '@/core/chart/tax-cells';
@@ -16,7 +17,7 @@ interface Props {
 
 /** The rates of one tax code by their first days; the sheet beside has the one that counts at the opening date. */
 export const TaxRates = ({ frame, rates, open, onRates }: Props) => {
-  const [typed, setTyped] = useState({ rate: '', from: '' });
+  const [typed, setTyped] = useState<{ readonly rate: string; readonly from: IsoDate | '' }>({ rate: '', from: '' });
   const [says, setSays] = useState<string | undefined>();
   const add = (): void => {
     const read = typedRate(typed.rate);
@@ -28,7 +29,7 @@ export const TaxRates = ({ frame, rates, open, onRates }: Props) => {
           ? 'Another rate begins on that day. Take that one away first, or type it on the sheet.'
           : undefined;
     setSays(problem);
-    if (!read.ok || problem !== undefined) return;
+    if (!read.ok || problem !== undefined || typed.from === '') return;
     onRates([...rates, { from: typed.from, rate: read.value }].sort((a, b) => (a.from < b.from ? -1 : 1)));
     setTyped({ rate: '', from: '' });
   };

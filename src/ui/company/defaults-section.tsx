@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { useState } from 'react';
 import { type DateStyle, writeStyled } from '@/core/base/date-style';
 import { plainDate } from '@/core/base/dates';
@@ -27,7 +28,7 @@ export const DefaultsSection = ({
   example,
   banks,
 }: {
-  readonly example: string;
+  readonly example: IsoDate;
   readonly banks: readonly PaidInto[];
 }) => {
   const { facts, books } = useFacts();
@@ -193,7 +194,7 @@ const TermsFact = ({
 }: {
   readonly field: 'customerTerms' | 'supplierTerms';
   readonly label: string;
-  readonly example: string;
+  readonly example: IsoDate;
 }) => {
   const { facts, change, problem } = useFacts();
   const terms = facts[field];

@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { plainDate } from '@/core/base/dates';
 import type { PaidInto } from '@/core/chart/pay-into';
 import { letterhead } from '@/core/company/facts';
@@ -17,7 +18,7 @@ export const DocumentPreview = ({
   logo,
   banks,
 }: {
-  readonly example: string;
+  readonly example: IsoDate;
   /** Decimals of the base currency. */
   readonly digits: number;
   readonly logo: string | null;

@@ -2,6 +2,7 @@
 
 import { monthName } from '@/core/base/date-style';
 import { type PlainDate, plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { type CompanyFacts, returnsOf } from '@/core/company/facts';
 import { TAX_BASES, TAX_INTERVALS, type TaxInterval, returnContaining } from '@/core/company/tax';
 import { Field } from '../parts/field';
@@ -11,11 +12,11 @@ import { useFacts } from './facts';
 
 interface YearSpan {
   readonly name: string;
-  readonly start: string;
-  readonly end: string;
+  readonly start: IsoDate;
+  readonly end: IsoDate;
 }
 
-export const TaxSection = ({ years, cutover }: { readonly years: readonly YearSpan[]; readonly cutover: string }) => {
+export const TaxSection = ({ years, cutover }: { readonly years: readonly YearSpan[]; readonly cutover: IsoDate }) => {
   const { facts, change, problem } = useFacts();
   const proposed = returnContaining(plainDate(cutover), facts.taxInterval).toString();
   return (

@@ -1,5 +1,6 @@
 'use client';
 
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -19,8 +20,8 @@ interface Props {
   readonly books: number;
   readonly currency: Currency;
   /** The span that fetching proposes: the weeks around the opening date. */
-  readonly from: string;
-  readonly to: string;
+  readonly from: IsoDate;
+  readonly to: IsoDate;
   readonly dates: DateStyle;
 }
 
@@ -40,7 +41,7 @@ export const BringRates = ({ books, currency, from, to, dates }: Props) => {
   const [shown, setShown] = useState<Shown | undefined>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState('');
-  const [span, setSpan] = useState({ from, to });
+  const [span, setSpan] = useState<{ readonly from: IsoDate | ''; readonly to: IsoDate | '' }>({ from, to });
   const [mood, setMood] = useState<(typeof MOODS)[number]>('as usual');
 
   const run = async (

@@ -1,5 +1,6 @@
 'use client';
 
+import type { IsoDate } from '@/core/base/iso-date';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register } from 'echarts/core';
@@ -10,7 +11,7 @@ import { drawnFont, themed } from '../parts/themed';
 register([LineChart, ScatterChart, GridComponent, TooltipComponent, SVGRenderer]);
 
 export interface Point {
-  readonly date: string;
+  readonly date: IsoDate;
   /** For drawing only; figures are computed from exact rates. */
   readonly value: number;
   readonly says: string;

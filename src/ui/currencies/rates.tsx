@@ -6,6 +6,7 @@ import { toast } from 'sonner';
 import { saveRate } from '@/actions/currencies/commands';
 import type { RateView } from '@/actions/currencies/views';
 import { plainDate } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Currency, asCurrency, minorDigits } from '@/core/money/currency';
 import { type Rate, called, decimalOf, ratioOf, readRate, shownRatio, writeRate } from '@/core/money/rate';
 import { underRate } from '@/core/openings/foreign';
@@ -94,11 +95,24 @@ export const Rates = ({ view, chosen }: { readonly view: CurrenciesView; readonl
   );
 };
 
+/** A rate as it stands in the fields; the day may be empty. */
+interface TypedRate {
+  readonly date: IsoDate | '';
+  readonly unit: Currency;
+  readonly quote: Currency;
+  readonly typed: string;
+}
+
 const TypeRate = ({ view, chosen }: { readonly view: CurrenciesView; readonly chosen: Currency }) => {
   const { frame, currencies } = view;
   const refresh = useRefresh();
   const all = [frame.currency, ...currencies.map((one) => one.currency)];
-  const [rate, setRate] = useState({ date: frame.openingDate, unit: chosen, quote: frame.currency, typed: '' });
+  const [rate, setRate] = useState<TypedRate>({
+    date: frame.openingDate,
+    unit: chosen,
+    quote: frame.currency,
+    typed: '',
+  });
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const doubt = problems.find((one) => one.code === 'rate.upside-down' || one.code === 'rate.far-off');
   const put = (next: Partial<typeof rate>): void => {
@@ -190,7 +204,7 @@ const Effect = ({
 }: {
   readonly view: CurrenciesView;
   readonly chosen: Currency;
-  readonly rate: { readonly date: string; readonly unit: Currency; readonly quote: Currency; readonly typed: string };
+  readonly rate: TypedRate;
 }) => {
   const read = readRate(rate.typed, frame.style);
   const counts = used.find(({ currency }) => currency === chosen)?.legs[0]?.rate.date ?? '';

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { type DateStyle, writeStyled } from '@/core/base/date-style';
 import { readStyled } from '@/core/base/dates';
+import type { IsoDate } from '@/core/base/iso-date';
 import { DayChooser } from './day-chooser';
 
 interface Props {
@@ -10,7 +11,7 @@ interface Props {
   readonly value: string;
   readonly dates: DateStyle;
   /** Called with `YYYY-MM-DD` or empty when the field is left with another date. */
-  readonly onDate: (iso: string) => void;
+  readonly onDate: (iso: IsoDate | '') => void;
   readonly className?: string;
   readonly disabled?: boolean;
   /** In a table: its calendar opens by the keys alone, without a button in each row. */

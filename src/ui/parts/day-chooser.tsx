@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { CalendarDays } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useEffect, useRef } from 'react';
@@ -20,7 +21,7 @@ interface Props {
   readonly button: boolean;
   readonly disabled: boolean;
   readonly onOpen: (open: boolean) => void;
-  readonly onDay: (iso: string) => void;
+  readonly onDay: (iso: IsoDate) => void;
 }
 
 /** The calendar of a date field. It is not on the way of the Tab key: a date is typed quicker, and Alt with arrow down opens it. */

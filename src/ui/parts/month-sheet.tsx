@@ -1,5 +1,7 @@
 'use client';
 
+import { dateOf } from '@/core/base/dates';
+import { type IsoDate } from '@/core/base/iso-date';
 import { DayPicker } from 'react-day-picker';
 
 /** A date of the calendar, in whatever zone the browser stands, and back; the picker knows only such dates. */
@@ -7,11 +9,10 @@ const local = (iso: string): Date | undefined => {
   const [year, month, day] = iso.split('-').map(Number);
   return year === undefined || month === undefined || day === undefined ? undefined : new Date(year, month - 1, day);
 };
-const isoOf = (date: Date): string =>
-  `${String(date.getFullYear()).padStart(4, '0')}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`;
+const isoOf = (date: Date): IsoDate => dateOf(date.getFullYear(), date.getMonth() + 1, date.getDate()).toString();
 
 /** A month to pick a day from; weeks begin on Monday, as in ISO 8601. */
-export const MonthSheet = ({ value, onDay }: { readonly value: string; readonly onDay: (iso: string) => void }) => {
+export const MonthSheet = ({ value, onDay }: { readonly value: string; readonly onDay: (iso: IsoDate) => void }) => {
   const chosen = /^\d{4}-\d{2}-\d{2}$/.test(value) ? local(value) : undefined;
   return (
     <DayPicker

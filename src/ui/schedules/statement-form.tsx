@@ -1,5 +1,6 @@
 'use client';
 
+import { type IsoDate } from '@/core/base/iso-date';
 import { useState } from 'react';
 import { saveClosing } from '@/actions/schedules/ties';
 import type { FrameView } from '@/actions/frame/views';
@@ -37,7 +38,7 @@ export const StatementForm = ({
   const money = moneyOf(currency, frame);
   // Both as they were typed last: the one is not to wait for the answer about the other.
   const [own, setOwn] = useState<{
-    readonly date: string;
+    readonly date: IsoDate;
     readonly amount: Minor | null;
     readonly counted?: Counted | null | undefined;
   }>({

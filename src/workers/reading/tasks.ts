@@ -1,3 +1,4 @@
+import type { IsoDate } from '@/core/base/iso-date';
 import { type Currency } from '@/core/money/currency';
 import { type ChartMapping, readChartRows } from '@/core/chart/chart-file';
 import type { Account } from '@/core/chart/account';
@@ -67,7 +68,7 @@ export interface Tasks {
   };
   /** The list or statement that a file holds, for the page that it was brought to. */
   readonly list: {
-    readonly input: Given & { readonly wanted: ListWanted; readonly date: string; readonly credit: boolean };
+    readonly input: Given & { readonly wanted: ListWanted; readonly date: IsoDate; readonly credit: boolean };
     readonly output: ListRead;
   };
   /** A message for showing it. */

@@ -1,3 +1,4 @@
+import type { IsoDate } from '../../base/iso-date';
 import { addTo } from '../../base/lists';
 import { type Classification, isResult, typeOf } from '../../ledger/classes';
 import { type Minor, NIL, minor, subtract, sum } from '../../money/minor';
@@ -17,7 +18,7 @@ export interface Candidate {
   readonly slack: bigint;
   /** Figures it touches; two causes of a pair touch none in common. */
   readonly touches: readonly number[];
-  readonly date?: string;
+  readonly date?: IsoDate;
   readonly untaken?: number;
 }
 
@@ -110,7 +111,7 @@ const onUnusualSide = (figure: SearchFigure | undefined): boolean =>
 /** What an amount in a foreign currency would be, were its rate turned round, of another day, or left off. */
 const translations = (
   { amount, rates, foreign }: SearchFigure,
-  put: (kind: ErrorKind, to: bigint, slack: bigint, date?: string) => void,
+  put: (kind: ErrorKind, to: bigint, slack: bigint, date?: IsoDate) => void,
 ): void => {
   if (rates === undefined || amount === 0n) return;
   const { now, others } = rates;

@@ -57,7 +57,7 @@ export const plantable = (accounts: number, random: () => number): SearchInput =
         normal,
         role: null,
         rows: [amount],
-        ...(inCurrency ? { foreign, rates: { now: NOW, others: [{ date: 'an earlier day', ratio: BEFORE }] } } : {}),
+        ...(inCurrency ? { foreign, rates: { now: NOW, others: [{ date: '2026-01-01', ratio: BEFORE }] } } : {}),
       });
     }
   }

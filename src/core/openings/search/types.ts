@@ -1,3 +1,4 @@
+import type { IsoDate } from '../../base/iso-date';
 import type { AccountId } from '../../chart/account';
 import type { AccountRole, Classification } from '../../ledger/classes';
 import type { Minor, Side } from '../../money/minor';
@@ -19,7 +20,7 @@ export interface SearchFigure {
   /** For an account in a foreign currency: what one minor unit of it is worth in base minor units on the opening date, and on other days that a rate is known for. */
   readonly rates?: {
     readonly now: Ratio;
-    readonly others: readonly { readonly date: string; readonly ratio: Ratio }[];
+    readonly others: readonly { readonly date: IsoDate; readonly ratio: Ratio }[];
   };
   /** The balance in the account's own currency, where it is known. */
   readonly foreign?: Minor;
@@ -57,7 +58,7 @@ export interface Cause {
   /** A paper's row that the cause is about, for `left-out`. */
   readonly untaken?: UntakenRow;
   /** The day of the rate, for `rate-date`. */
-  readonly date?: string;
+  readonly date?: IsoDate;
   /** What a change moves the net by: the sum of `to - from`. */
   readonly effect: Minor;
 }

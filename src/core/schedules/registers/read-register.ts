@@ -1,4 +1,5 @@
 import { readDate } from '../../base/dates';
+import type { IsoDate } from '../../base/iso-date';
 import { folded } from '../../base/folded';
 import { type Problem, plural, problem } from '../../base/result';
 import type { Table } from '../../base/table';
@@ -23,7 +24,7 @@ export interface ListedAsset {
   readonly code: string | null;
   readonly name: string | null;
   readonly class: string | null;
-  readonly acquired: string | null;
+  readonly acquired: IsoDate | null;
   readonly cost: Minor | null;
   /** All of it, up to the day of the list. */
   readonly depreciation: Minor | null;
@@ -34,7 +35,7 @@ export interface ListedAsset {
   readonly rate: string | null;
   readonly method: string | null;
   /** When it went, ISO; "" where the list says that it went and not when. */
-  readonly disposed: string | null;
+  readonly disposed: IsoDate | '' | null;
 }
 
 /** An article in stock. Quantity, cost and price are plain decimal text. */
@@ -48,7 +49,7 @@ export interface ListedStock {
   readonly unitCost: string | null;
   readonly value: Minor | null;
   readonly place: string | null;
-  readonly counted: string | null;
+  readonly counted: IsoDate | null;
   /** What it is sold for, in each of the list's columns of prices. */
   readonly prices: readonly (string | null)[];
   readonly writeDown: Minor | null;
@@ -57,7 +58,7 @@ export interface ListedStock {
 /** A payment of a loan's plan. */
 export interface ListedPayment {
   readonly row: number;
-  readonly date: string | null;
+  readonly date: IsoDate | null;
   readonly instalment: Minor | null;
   readonly interest: Minor | null;
   readonly principal: Minor | null;
@@ -69,8 +70,8 @@ export interface ListedSpan {
   readonly row: number;
   readonly code: string | null;
   readonly name: string | null;
-  readonly from: string | null;
-  readonly to: string | null;
+  readonly from: IsoDate | null;
+  readonly to: IsoDate | null;
   readonly amount: Minor | null;
   readonly remaining: Minor | null;
   readonly supplier: string | null;
@@ -82,14 +83,14 @@ export interface ListedLoan {
   readonly lender: string | null;
   readonly code: string | null;
   readonly name: string | null;
-  readonly begun: string | null;
+  readonly begun: IsoDate | null;
   readonly lent: Minor | null;
   /** Percent a year, as plain decimal text. */
   readonly rate: string | null;
   readonly instalment: Minor | null;
   /** Months between payments. */
   readonly every: number | null;
-  readonly last: string | null;
+  readonly last: IsoDate | null;
   readonly outstanding: Minor | null;
   /** What of it is due within a year. */
   readonly within: Minor | null;
@@ -102,7 +103,7 @@ export interface ListedHolding {
   readonly class: string | null;
   readonly shares: string | null;
   readonly nominal: string | null;
-  readonly since: string | null;
+  readonly since: IsoDate | null;
   readonly paid: Minor | null;
 }
 
@@ -112,8 +113,8 @@ export interface ListedReturn {
   readonly name: string | null;
   readonly period: string | null;
   readonly code: string | null;
-  readonly date: string | null;
-  readonly due: string | null;
+  readonly date: IsoDate | null;
+  readonly due: IsoDate | null;
   readonly amount: Minor | null;
 }
 
@@ -129,7 +130,7 @@ export interface Listed {
 
 export interface RegisterRead<K extends RegisterKind = RegisterKind> {
   readonly kind: K;
-  readonly asAt: string | null;
+  readonly asAt: IsoDate | null;
   readonly currency: Currency | null;
   /** Decimals of its amounts. */
   readonly digits: number;
@@ -261,7 +262,7 @@ const rhythmIn = (text: string): number | null =>
 const MOST_BETWEEN = 12;
 
 /** The day so many months after another one. */
-const monthsAfter = (day: string, months: number): string | null => {
+const monthsAfter = (day: IsoDate, months: number): IsoDate | null => {
   const read = readDate(day);
   return read.ok ? read.value.add({ months }).toString() : null;
 };

@@ -1,5 +1,6 @@
 import { folded } from '../../base/folded';
 import { dayBefore, plainDate } from '../../base/dates';
+import type { IsoDate } from '../../base/iso-date';
 import { type Row, textOf } from '../../base/table';
 import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
 import { type PaperAmount, unitsOf } from '../../money/paper-amount';
@@ -17,7 +18,7 @@ import { GONE, type RegisterKind, type RegisterRole } from './register-words';
 export interface RegisterRow {
   readonly row: number;
   readonly texts: Readonly<Partial<Record<RegisterRole, string>>>;
-  readonly days: Readonly<Partial<Record<RegisterRole, string>>>;
+  readonly days: Readonly<Partial<Record<RegisterRole, IsoDate>>>;
   readonly money: Readonly<Partial<Record<RegisterRole, Minor>>>;
   readonly figures: Readonly<Partial<Record<RegisterRole, PaperAmount>>>;
   /** What it is sold for, in the columns of prices. */
@@ -48,7 +49,7 @@ const hasLetters = (text: string): boolean => /\p{L}/u.test(text);
 const MOST_MONTHS = 600n;
 
 /** The last day of so many months. */
-const lastOf = (from: string, months: bigint): string | undefined =>
+const lastOf = (from: IsoDate, months: bigint): IsoDate | undefined =>
   months < 1n || months > MOST_MONTHS
     ? undefined
     : dayBefore(plainDate(from).add({ months: Number(months) })).toString();
@@ -56,7 +57,7 @@ const lastOf = (from: string, months: bigint): string | undefined =>
 const rowOf = (table: RegisterTable, kind: RegisterKind, row: Row, number: number, digits: number): RegisterRow => {
   const [texts, days, money, figures] = [
     {} as Partial<Record<RegisterRole, string>>,
-    {} as Partial<Record<RegisterRole, string>>,
+    {} as Partial<Record<RegisterRole, IsoDate>>,
     {} as Partial<Record<RegisterRole, Minor>>,
     {} as Partial<Record<RegisterRole, PaperAmount>>,
   ];

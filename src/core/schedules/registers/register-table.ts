@@ -1,4 +1,5 @@
-import { epochDay } from '../../base/dates';
+import { epochDay, plainDate } from '../../base/dates';
+import type { IsoDate } from '../../base/iso-date';
 import { textOf, type Cell, type Row, type Table } from '../../base/table';
 import { NUMBER_STYLES, type NumberStyle } from '../../money/number-style';
 import { type PaperAmount, readPaperAmount, unitsOf } from '../../money/paper-amount';
@@ -192,19 +193,19 @@ export const registerTable = (
 };
 
 /** A day in a cell of the list. */
-export const dayIn = ({ order }: Pick<RegisterTable, 'order'>, text: string): string | undefined =>
+export const dayIn = ({ order }: Pick<RegisterTable, 'order'>, text: string): IsoDate | undefined =>
   dayOf(text, order) ?? monthOf(text);
 
 /** The first and the last of the days that a cell tells: "1/2/2026 – 31/1/2027". */
 export const spanIn = (
   { order }: Pick<RegisterTable, 'order'>,
   text: string,
-): readonly [string, string] | undefined => {
+): readonly [IsoDate, IsoDate] | undefined => {
   const days = [...datesIn(text, order)].sort();
   const [first, last] = [days[0], days.at(-1)];
   // "January 2026" is the whole of it.
   const months = days.length === 0 ? [...monthsIn(text)].sort() : [];
   const [begin, end] = [months[0], months.at(-1)];
-  if (begin !== undefined && end !== undefined) return [`${begin.slice(0, 7)}-01`, end];
+  if (begin !== undefined && end !== undefined) return [plainDate(begin).with({ day: 1 }).toString(), end];
   return first === undefined || last === undefined || days.length < 2 ? undefined : [first, last];
 };

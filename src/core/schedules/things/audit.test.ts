@@ -1,3 +1,4 @@
+import { type IsoDate } from '../../base/iso-date';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { type Account, PLAIN_ACCOUNT, accountId } from '../../chart/account';
@@ -29,7 +30,7 @@ const FACTS = {
   from: '2026-08-01',
   to: '2026-08-01',
   created: '2026-08-02',
-};
+} as const;
 
 const item = (account: Account, fields: Partial<Item>): Item => ({
   ...blankItem(account === STOCK ? 'stock' : 'assets', 'EUR'),
@@ -155,7 +156,7 @@ test('of an audit file, what opens or what closes is read by the day that is wan
   const xml = `<AuditFile><Header><SelectionCriteria><SelectionStartDate>2025-01-01</SelectionStartDate><SelectionEndDate>2025-12-31</SelectionEndDate></SelectionCriteria></Header><MasterFiles><GeneralLedgerAccounts>${account('1200', 'Stock of goods', 70, 75)}${account('1610', 'Vehicles at cost', 30, 30)}${account('2100', 'Trade payables', -10, -15)}${account('3000', 'Share capital', -90, -90)}</GeneralLedgerAccounts></MasterFiles></AuditFile>`;
   const read = readSaft(new TextEncoder().encode(xml), 'audit.xml');
   if (!read.ok) throw new Error(read.problems[0]?.message);
-  const amounts = (date: string | undefined) => {
+  const amounts = (date: IsoDate | undefined) => {
     const how = date === undefined ? { digits: 2 } : { digits: 2, date };
     const { recognition, stated } = paperSheet(read.value, { kind: 'proposed' }, how, 'audit.xml');
     return [stated, recognition.rows.flatMap(({ kind, amount }) => (kind === 'account' ? [Number(amount)] : []))];

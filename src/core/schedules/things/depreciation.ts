@@ -1,3 +1,4 @@
+import { type IsoDate } from '../../base/iso-date';
 import { type PlainDate, plainDate } from '../../base/dates';
 import { folded } from '../../base/folded';
 import { type Minor, NIL, minor, subtract } from '../../money/minor';
@@ -24,7 +25,7 @@ export const methodOf = (text: string): Method | undefined => {
 export interface Depreciated {
   readonly cost: Minor;
   readonly residual: Minor;
-  readonly acquired: string;
+  readonly acquired: IsoDate;
   readonly method: Method;
   /** Its life in months; of one that is written off by a rate, null. */
   readonly life: number | null;

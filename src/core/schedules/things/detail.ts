@@ -1,4 +1,5 @@
-import { readDate } from '../../base/dates';
+import { type IsoDate } from '../../base/iso-date';
+import { asIsoDate, isIsoDate } from '../../base/dates';
 import { type Problem, problem, quoted } from '../../base/result';
 import { type Minor, minor } from '../../money/minor';
 import { type Decimal, decimalOf } from '../../money/rate';
@@ -67,7 +68,7 @@ export const isKept = (field: DetailField, text: string): boolean => {
     case 'code':
       return CODE.test(text);
     case 'day':
-      return readDate(text).ok;
+      return isIsoDate(text);
     case 'method':
       return METHODS.some(({ id }) => id === text);
     case 'text':
@@ -96,6 +97,9 @@ export const decimalIn = (detail: Detail, field: DetailField): Decimal | null =>
 
 export const monthsIn = (detail: Detail, field: DetailField): number | null =>
   detail[field] === undefined ? null : Number(detail[field]);
+
+/** A day; null where none is kept. */
+export const dayIn = (detail: Detail, field: DetailField): IsoDate | null => asIsoDate(detail[field] ?? '') ?? null;
 
 export const methodIn = (detail: Detail): Method =>
   METHODS.find(({ id }) => id === detail.method)?.id ??

@@ -7,7 +7,7 @@ import { type Minor, NIL, abs, add, minor, subtract } from '../../money/minor';
 import type { Decimal } from '../../money/rate';
 import type { Asked } from '../item';
 import { type ThingRules, afterOf, articleValue, planOfItem, shouldBe } from './cells';
-import { amountIn, decimalIn, methodIn, monthsIn } from './detail';
+import { amountIn, dayIn, decimalIn, methodIn, monthsIn } from './detail';
 import { isNear } from './depreciation';
 import { PRICE_FIELDS } from './prices';
 import { monthsBetween } from './elapsed';
@@ -23,7 +23,7 @@ const assetDoubts = (item: Asked, rules: ThingRules, money: (amount: Minor) => s
   const should = shouldBe(item, rules);
   const method = methodIn(item.detail);
   const life = monthsIn(item.detail, 'life');
-  const gone = item.detail.disposed;
+  const gone = dayIn(item.detail, 'disposed');
   const near =
     should === undefined ||
     item.date === null ||
@@ -32,9 +32,7 @@ const assetDoubts = (item: Asked, rules: ThingRules, money: (amount: Minor) => s
   const over = months !== undefined && life !== null && method !== 'none' && months.n > BigInt(life) * months.d;
   const left = subtract(cost, written);
   return [
-    ...(gone === undefined
-      ? []
-      : [ask('gone', say`It went on ${dated(gone)}, and is still in the register.`, 'disposed')]),
+    ...(gone === null ? [] : [ask('gone', say`It went on ${dated(gone)}, and is still in the register.`, 'disposed')]),
     ...(item.date !== null && item.date > openingDate.toString()
       ? [
           ask(

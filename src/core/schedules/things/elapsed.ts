@@ -1,4 +1,5 @@
 import { type PlainDate, daysInclusive, plainDate } from '../../base/dates';
+import type { IsoDate } from '../../base/iso-date';
 import type { SpanRule } from '../../company/facts';
 import type { Ratio } from '../../money/ratio';
 
@@ -26,7 +27,7 @@ export const monthsBetween = (from: PlainDate, to: PlainDate): Ratio => {
  * @example shareAfter({ from: '2026-02-01', to: '2027-01-31' }, plainDate('2026-07-31'), 'months') // { n: 6n, d: 12n }
  */
 export const shareAfter = (
-  { from, to }: { readonly from: string; readonly to: string },
+  { from, to }: { readonly from: IsoDate; readonly to: IsoDate },
   day: PlainDate,
   rule: SpanRule,
 ): Ratio => {

@@ -1,5 +1,6 @@
 import { dated, say } from '../../base/sentence';
 import { type PlainDate, plainDate } from '../../base/dates';
+import type { IsoDate } from '../../base/iso-date';
 import { type Problem, problem, quoted } from '../../base/result';
 import type { Account, AccountId } from '../../chart/account';
 import type { SpanRule } from '../../company/facts';
@@ -238,7 +239,7 @@ const loanRow = (listed: ListedLoan, digits: number, to: number): Row => ({
 
 /** The one loan of which a file is the plan: what is owed on the opening date, and what of it falls due within a year. */
 const loanOf = (payments: readonly ListedPayment[], { openingDate }: RegisterRules, name: string): Row | undefined => {
-  const daily = payments.filter((one): one is ListedPayment & { readonly date: string } => one.date !== null);
+  const daily = payments.filter((one): one is ListedPayment & { readonly date: IsoDate } => one.date !== null);
   const sorted = [...daily].sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0));
   const [first] = sorted;
   const last = sorted.at(-1);

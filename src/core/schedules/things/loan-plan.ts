@@ -1,4 +1,5 @@
 import { type PlainDate, plainDate } from '../../base/dates';
+import type { IsoDate } from '../../base/iso-date';
 import { type Result, fail, ok, problem } from '../../base/result';
 import { type Minor, minor, subtract, sum } from '../../money/minor';
 import type { Decimal } from '../../money/rate';
@@ -15,13 +16,13 @@ export interface Loan {
   /** Months from one payment to the next. */
   readonly every: number;
   /** The day of the next payment, ISO. */
-  readonly next: string;
+  readonly next: IsoDate;
   /** The day of the last payment, ISO; needed where no instalment is given. */
-  readonly last: string | null;
+  readonly last: IsoDate | null;
 }
 
 export interface Payment {
-  readonly date: string;
+  readonly date: IsoDate;
   readonly interest: Minor;
   readonly principal: Minor;
   /** What is owed after it. */
@@ -102,7 +103,7 @@ export const splitAt = (
 };
 
 /** The first payment after a day, of payments that began on another and come every so many months. */
-export const nextPayment = (first: string, every: number, day: PlainDate): string => {
+export const nextPayment = (first: IsoDate, every: number, day: PlainDate): IsoDate => {
   const from = plainDate(first);
   const since = from.until(day, { largestUnit: 'months' }).months;
   let place = since <= 0 ? 0 : Math.floor(since / every);

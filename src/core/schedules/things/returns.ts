@@ -1,3 +1,4 @@
+import type { IsoDate } from '../../base/iso-date';
 import type { PlainDate } from '../../base/dates';
 import { type CompanyFacts, returnsOf } from '../../company/facts';
 import { type Minor, sum } from '../../money/minor';
@@ -5,8 +6,8 @@ import type { ItemFields } from '../item';
 
 /** A return period, and what a list of returns has of it. Days as ISO; the sum is debit positive. */
 export interface ReturnListed {
-  readonly start: string;
-  readonly end: string;
+  readonly start: IsoDate;
+  readonly end: IsoDate;
   readonly items: number;
   readonly open: Minor;
   /** Whether it goes on after the opening date, so that only its beginning is of these balances. */

@@ -1,3 +1,4 @@
+import { type IsoDate } from '../../base/iso-date';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLAIN_DATES } from '../../base/date-style';
@@ -131,7 +132,7 @@ describe('elapsed time', () => {
     );
   });
   it('is divided by days or by months', () => {
-    const year = { from: '2026-02-01', to: '2027-01-31' };
+    const year = { from: '2026-02-01', to: '2027-01-31' } as const;
     expect(shareAfter(year, OPENING, 'months')).toEqual({ n: 6n, d: 12n });
     expect(shareAfter(year, OPENING, 'days')).toEqual({ n: 184n, d: 365n });
     expect(shareAfter(year, plainDate('2026-01-31'), 'days')).toEqual({ n: 1n, d: 1n });
@@ -143,7 +144,7 @@ describe('depreciation', () => {
   const thing = fc.record({
     cost: magnitude,
     residual: fc.bigInt({ min: 0n, max: 10n ** 10n }).map(minor),
-    acquired: days.map(String),
+    acquired: days.map((day) => day.toString()),
     method: fc.constantFrom('straight-line' as const, 'reducing' as const),
     life: fc.integer({ min: 1, max: 600 }),
     rate: fc.integer({ min: 1, max: 9900 }).map((units) => ({ coefficient: BigInt(units), scale: 2 })),
@@ -167,7 +168,7 @@ describe('depreciation', () => {
     const boat = {
       cost: minor(12_000_00n),
       residual: NIL,
-      acquired: '2026-01-16',
+      acquired: '2026-01-16' as const,
       method: 'straight-line' as const,
       life: 60,
       rate: null,
@@ -182,7 +183,7 @@ describe('depreciation', () => {
     const van = {
       cost: minor(10_000_00n),
       residual: NIL,
-      acquired: '2024-08-01',
+      acquired: '2024-08-01' as const,
       method: 'reducing' as const,
       life: null,
       rate: decimalOf('25'),
@@ -209,7 +210,7 @@ describe('a loan', () => {
     rate: fc.integer({ min: 0, max: 2000 }).map((units) => ({ coefficient: BigInt(units), scale: 2 })),
     instalment: fc.constant(null),
     every: fc.constantFrom(1, 3, 6, 12),
-    next: days.map(String),
+    next: days.map((day) => day.toString()),
     last: fc.constant(null),
   });
   it('ends at nil, and what is due within a year and after is what is owed', () => {
@@ -727,8 +728,12 @@ describe('returns of sales taxes', () => {
     taxFirstEnd: '2019-04-30',
     taxInterval: 2,
   };
-  const of = (date: string | null, open = -100n) => ({ date, open: minor(open) });
-  const listed = (items: readonly ReturnType<typeof of>[], more: Partial<ReturnFacts> = {}, day = '2026-07-31') =>
+  const of = (date: IsoDate | null, open = -100n) => ({ date, open: minor(open) });
+  const listed = (
+    items: readonly ReturnType<typeof of>[],
+    more: Partial<ReturnFacts> = {},
+    day: IsoDate = '2026-07-31',
+  ) =>
     returnsToList({ ...facts, ...more }, items, plainDate(day)).map(({ start, end, items: count, goesOn }) => [
       start,
       end,
