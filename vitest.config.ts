@@ -15,6 +15,7 @@ const ON_BOTH = [
   'currencies',
   'evidence',
   'invariants',
+  'long-rows',
   'many',
   'openings',
   'people',

@@ -19,6 +19,7 @@ import { chartView } from '@/actions/chart/views';
 import { PLAIN_ACCOUNT } from '@/core/chart/account';
 import { openDirectory } from '@/store/open';
 import { makeBooks, valueOf } from './books';
+import { median, noteTurns } from './turns';
 import { addPeople, signedIn } from './people';
 import { adviceFigures, bigChart, chartInBrowser, importFigures } from './chart';
 import { coreFigures, hundredYears } from './core';
@@ -44,16 +45,10 @@ const note = (what: string, ours: number, baseline: string, theirs: number, unit
   lines.push({ what, ours, baseline, theirs, unit });
 };
 
-const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
 const timed = async (work: () => Promise<unknown>): Promise<number> => {
   const start = performance.now();
   await work();
   return performance.now() - start;
-};
-const repeated = async (times: number, work: (at: number) => Promise<unknown>): Promise<number> => {
-  const found: number[] = [];
-  for (let at = 0; at < times; at += 1) found.push(await timed(() => work(at)));
-  return median(found);
 };
 
 /** Books with so many posting accounts under a hundred headings. */
@@ -140,28 +135,32 @@ const store = async (): Promise<Made> => {
   const books = await bigBooks(5000);
   const { set, rows } = await sheetOf(books);
   const revisions = new Map<number, number>();
-  const save = await repeated(60, async (at) => {
-    const account = rows[at % 20]?.id ?? 0;
-    const saved = valueOf(
-      await saveFigures({
-        books,
-        set,
-        entries: [{ account, amount: BigInt(at + 1), revision: revisions.get(account) ?? 0, restores: false }],
-      }),
-    );
-    if (saved.saved) for (const one of saved.revisions) revisions.set(one.account, one.revision);
-  });
-  const bareSave = await repeated(60, (at) =>
-    bare.transaction(async (tx) => {
-      await tx.query('select amount from line where set_id = 1 and account_id = $1 for update', [at % 20]);
-      await tx.query(
-        'insert into line values (1, $1, $2, 1) on conflict (set_id, account_id) do update set amount = excluded.amount',
-        [at % 20, at],
+  await noteTurns(
+    note,
+    'save one cell among 5,000 accounts',
+    60,
+    async (at) => {
+      const account = rows[at % 20]?.id ?? 0;
+      const saved = valueOf(
+        await saveFigures({
+          books,
+          set,
+          entries: [{ account, amount: BigInt(at + 1), revision: revisions.get(account) ?? 0, restores: false }],
+        }),
       );
-      await tx.query('insert into change (account_id, to_amount) values ($1, $2)', [at % 20, at]);
-    }),
+      if (saved.saved) for (const one of saved.revisions) revisions.set(one.account, one.revision);
+    },
+    'bare PGlite, the same statements',
+    (at) =>
+      bare.transaction(async (tx) => {
+        await tx.query('select amount from line where set_id = 1 and account_id = $1 for update', [at % 20]);
+        await tx.query(
+          'insert into line values (1, $1, $2, 1) on conflict (set_id, account_id) do update set amount = excluded.amount',
+          [at % 20, at],
+        );
+        await tx.query('insert into change (account_id, to_amount) values ($1, $2)', [at % 20, at]);
+      }),
   );
-  note('save one cell among 5,000 accounts', save, 'bare PGlite, the same statements', bareSave);
 
   const posting = await bigBooks(5000);
   const sheet = await sheetOf(posting);
@@ -320,17 +319,13 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     });
     await context.addCookies(cookies);
     await get(openings)();
-    note(
-      'opening-balance page, 5,000 accounts, server time',
-      await repeated(9, get(openings)),
-      'an empty Next.js page',
-      await repeated(9, get(empty)),
-    );
-    const emptyTime = await repeated(9, get(empty));
+    const besideEmpty = (what: string, times: number, url: string): Promise<void> =>
+      noteTurns(note, `${what}, server time`, times, get(url), 'an empty Next.js page', get(empty));
+    await besideEmpty('opening-balance page, 5,000 accounts', 15, openings);
     const bytesOf = async (url: string): Promise<number> =>
       (await (await answered(url)).arrayBuffer()).byteLength / 1024;
     await get(app)();
-    note('board with 500 sets of books, server time', await repeated(9, get(app)), 'an empty Next.js page', emptyTime);
+    await besideEmpty('board with 500 sets of books', 15, app);
     note(
       'board with 500 sets of books, bytes',
       await bytesOf(app),
@@ -340,12 +335,7 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     );
     const calendar = `${app}/books/${String(weeks)}/calendar`;
     await get(calendar)();
-    note(
-      'calendar of 100 years drawn, server time',
-      await repeated(9, get(calendar)),
-      'an empty Next.js page',
-      emptyTime,
-    );
+    await besideEmpty('calendar of 100 years drawn', 9, calendar);
     /** All JavaScript that a page loads in a browser that has nothing of it yet. */
     const scripts = async (url: string): Promise<number> => {
       const nobody = await context.browser()?.newContext();
@@ -411,7 +401,7 @@ const browser = async ({ books, large, weeks, chart, items }: Made): Promise<voi
     note('a figure kept, key to paint, 20,000 accounts', keptLarge, 'a bare input on an empty page', bareTyped);
     const sheet = `${app}/books/${String(chart)}/chart`;
     await get(sheet)();
-    note('chart page, 10,000 accounts, server time', await repeated(5, get(sheet)), 'an empty Next.js page', emptyTime);
+    await besideEmpty('chart page, 10,000 accounts', 9, sheet);
     await chartInBrowser(note, page, sheet, bareTyped);
     const schedule = `${app}/books/${String(items.books)}/schedules/${String(items.account)}`;
     await itemsInBrowser(note, page, schedule, bareTyped);

@@ -3,8 +3,7 @@ import { type Draft, addAfter } from '@/core/calendar/draft';
 import { PLAIN_PLAN, type YearPlan, planYear } from '@/core/calendar/year';
 import type { DatedRate } from '@/core/money/rate';
 import { lookUp, rateBook } from '@/core/money/rate-book';
-
-type Note = (what: string, ours: number, baseline: string, theirs: number) => void;
+import type { Note } from './turns';
 
 const PLAN: YearPlan = {
   ...PLAIN_PLAN,

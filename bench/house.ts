@@ -6,29 +6,18 @@ import { database } from '@/actions/kernel/context';
 import { saveFigures } from '@/actions/openings/figures';
 import { openingsView, proofView } from '@/actions/openings/views';
 import { valueOf } from './books';
-
-type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
-
-const median = (list: readonly number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0;
-
-const repeated = async (times: number, work: (at: number) => Promise<unknown>): Promise<number> => {
-  const found: number[] = [];
-  for (let at = 0; at < times; at += 1) {
-    const start = performance.now();
-    await work(at);
-    found.push(performance.now() - start);
-  }
-  return median(found);
-};
+import { type Note, noteTurns } from './turns';
 
 /** `large` are books with 20,000 accounts, in a practice with 500 others. */
 export const houseFigures = async (note: Note, large: number): Promise<void> => {
   const open = await database();
-  note(
+  await noteTurns(
+    note,
     'board of 500 sets of books, its view',
-    await repeated(7, boardView),
+    9,
+    boardView,
     'one query that reads 500 rows of books',
-    await repeated(7, () => open.view((tx) => tx.query('select * from books where practice_id = 1 order by name, id'))),
+    () => open.view((tx) => tx.query('select * from books where practice_id = 1 order by name, id')),
   );
 
   const view = await openingsView(large);
@@ -36,34 +25,36 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
   const [first, second] = rows;
   if (first === undefined || second === undefined || view?.set == null) throw new Error('no sheet');
   const set = view.set.id;
-  note(
+  await noteTurns(
+    note,
     'rename one account among 20,000',
-    await repeated(7, async (at) =>
+    40,
+    async (at) =>
       valueOf(await changeAccount({ books: large, id: first.id, change: { name: `Renamed ${String(at)}` } })),
-    ),
     'the bare update in its transaction',
-    await repeated(7, (at) =>
+    (at) =>
       open.transaction((tx) =>
         tx.query('update account set name = $2 where id = $1', [second.id, `Bare ${String(at)}`]),
       ),
-    ),
   );
 
   let revision = first.revision;
-  note(
+  await noteTurns(
+    note,
     'save one figure among 20,000',
-    await repeated(15, async (at) => {
-      const saved = valueOf(
+    40,
+    async (at) => {
+      const done = valueOf(
         await saveFigures({
           books: large,
           set,
           entries: [{ account: first.id, amount: BigInt(at + 1), revision, restores: false }],
         }),
       );
-      if (saved.saved) revision = saved.revisions[0]?.revision ?? revision;
-    }),
+      if (done.saved) revision = done.revisions[0]?.revision ?? revision;
+    },
     'the bare statements in their transaction',
-    await repeated(15, (at) =>
+    (at) =>
       open.transaction(async (tx) => {
         await tx.query('select id from books where id = $1 for update', [large]);
         await tx.query('select * from opening_line where set_id = $1 and account_id = $2 for update', [set, second.id]);
@@ -80,7 +71,6 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
           [large, second.id, String(set), String(at + 1)],
         );
       }),
-    ),
   );
 
   const sheetQuery = () =>
@@ -91,11 +81,13 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
         [large, set],
       ),
     );
-  note(
+  await noteTurns(
+    note,
     'opening sheet of 20,000 accounts, its view',
-    await repeated(5, () => openingsView(large)),
+    7,
+    () => openingsView(large),
     'the one query that reads them',
-    await repeated(5, sheetQuery),
+    sheetQuery,
   );
   const bytes = Buffer.from(
     JSON.stringify(await openingsView(large), (_, value: unknown) =>
@@ -103,13 +95,15 @@ export const houseFigures = async (note: Note, large: number): Promise<void> => 
     ),
   );
   note('opening sheet of 20,000 accounts, compressed', gzipSync(bytes).length, 'one megabyte', 1024 * 1024, 'bytes');
-  note(
+  await noteTurns(
+    note,
     'proof of 20,000 accounts, its view after a change',
-    await repeated(5, async (at) => {
+    7,
+    async () => {
       await open.transaction((tx) => tx.query('update books set revision = revision + 1 where id = $1', [large]));
-      return at < 0 ? undefined : proofView(large);
-    }),
+      return proofView(large);
+    },
     'one pass over the same rows',
-    await repeated(5, sheetQuery),
+    sheetQuery,
   );
 };

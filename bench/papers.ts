@@ -14,8 +14,7 @@ import { PLAIN_ACCOUNT } from '../src/core/chart/account';
 import type { Result } from '../src/core/base/result';
 import { toXlsx } from '../src/core/files/write';
 import { minor } from '../src/core/money/minor';
-
-type Note = (what: string, ours: number, baseline: string, theirs: number) => void;
+import type { Note } from './turns';
 
 const done = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(result.problems[0]?.message);

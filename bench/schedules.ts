@@ -14,8 +14,8 @@ import { minor } from '@/core/money/minor';
 import { blankItem } from '@/core/schedules/item';
 import { makeBooks, valueOf } from './books';
 import { presses } from './chart';
+import type { Note } from './turns';
 
-type Note = (what: string, ours: number, baseline: string, theirs: number, unit?: string) => void;
 type Timed = (work: () => Promise<unknown>) => Promise<number>;
 
 const ITEMS = 50_000;

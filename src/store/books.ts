@@ -129,28 +129,22 @@ export const bookNames = (
 ): Promise<readonly { readonly id: BooksId; readonly name: string }[]> =>
   tx.query('select id, name from books where practice_id = $1 order by name, id', [practice]);
 
-/** Says that something in these books has changed; gives the revision that they have then. */
-export const raiseRevision = async (tx: Queryable, id: BooksId): Promise<bigint> => {
-  const [row] = await tx.query<{ readonly revision: bigint }>(
-    'update books set revision = revision + 1 where id = $1 returning revision',
-    [id],
-  );
-  return row?.revision ?? 0n;
-};
+export const findBooks = async (tx: Queryable, practice: number, id: number): Promise<Books | undefined> =>
+  (await tx.query<BooksRow>(`select ${COLUMNS} from books b where practice_id = $1 and id = $2`, [practice, id])).map(
+    books,
+  )[0];
 
-/** `lock` makes other writers of the same books wait until this transaction ends. */
-export const findBooks = async (
-  tx: Queryable,
-  practice: number,
-  id: number,
-  lock = false,
-): Promise<Books | undefined> =>
+/**
+ * Books that are about to be changed, as they were found: other writers of them wait until this transaction ends, and with it they are
+ * of the next revision, so that the one statement locks and counts.
+ */
+export const takeBooks = async (tx: Queryable, practice: number, id: number): Promise<Books | undefined> =>
   (
     await tx.query<BooksRow>(
-      `select ${COLUMNS} from books b where practice_id = $1 and id = $2 ${lock ? 'for update of b' : ''}`,
+      `update books b set revision = b.revision + 1 where practice_id = $1 and id = $2 returning ${COLUMNS}`,
       [practice, id],
     )
-  ).map(books)[0];
+  ).map((row) => books({ ...row, revision: row.revision - 1n }))[0];
 
 export const insertBooks = async (
   tx: Queryable,

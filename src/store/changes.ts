@@ -3,7 +3,8 @@ import type { AccountId } from '@/core/chart/account';
 import { addTo } from '@/core/base/lists';
 import type { Batch, Change, Subject } from '@/core/base/change';
 import { type Kept, sameKept } from '@/core/base/kept';
-import { type Queryable, arrayText } from './database';
+import { type Column, type Queryable, tableOf } from './database';
+import { longRows } from './long-rows';
 
 const textOf = (value: Kept): string | null => (value === null ? null : JSON.stringify(value));
 
@@ -29,6 +30,14 @@ export const openBatch = async (tx: Queryable, booksId: BooksId, batch: Opened):
   await tx.query(`${OPEN} ($1, $2, $3, $4::jsonb, $5, $6, $7)`, opening(booksId, batch));
 };
 
+const COLUMNS: readonly Column<Change>[] = [
+  ['subject', 'text', ({ subject }) => subject],
+  ['id', 'int', ({ id }) => id],
+  ['field', 'text', ({ field }) => field],
+  ['was', 'jsonb', ({ from }) => textOf(from)],
+  ['is_now', 'jsonb', ({ to }) => textOf(to)],
+];
+
 /** Adds changes of a batch to the record, those that change something; where there are any, one that is not `open` yet is opened with them. */
 export const writeChanges = async (
   tx: Queryable,
@@ -37,33 +46,24 @@ export const writeChanges = async (
   open: boolean,
   changes: readonly Change[],
 ): Promise<void> => {
-  const rows = changes
-    .filter(({ from, to }) => !sameKept(from, to))
-    .map(({ subject, id, field, from, to }) => ({ subject, id, field, was: textOf(from), now: textOf(to) }));
+  const rows = changes.filter(({ from, to }) => !sameKept(from, to));
   if (rows.length === 0) return;
+  const { from, values } = tableOf(rows, COLUMNS, 3);
+  const last = values.length + 2;
   await tx.many('change', rows.length, () =>
     tx.query(
-      `${open ? '' : `with opened as (${OPEN} ($2, $1, $8, $9::jsonb, $10, $11, $12))`}
-       insert into change (books_id, batch, subject, subject_id, field, was, is_now)
-       select $1, $2, subject, id, field, was::jsonb, is_now::jsonb
-       from unnest($3::text::text[], $4::text::int[], $5::text::text[], $6::text::text[], $7::text::text[]) as t (subject, id, field, was, is_now)`,
-      [
-        booksId,
-        batch.id,
-        arrayText(rows.map(({ subject }) => subject)),
-        arrayText(rows.map(({ id }) => id)),
-        arrayText(rows.map(({ field }) => field)),
-        arrayText(rows.map(({ was }) => was)),
-        arrayText(rows.map(({ now }) => now)),
-        ...(open ? [] : opening(booksId, batch).slice(2)),
-      ],
+      `${open ? '' : `with opened as (${OPEN} ($2, $1, $${last + 1}, $${last + 2}::jsonb, $${last + 3}, $${last + 4}, $${last + 5}))`}
+       insert into change (books_id, batch, subject, subject_id, field, was, is_now) select $1, $2, t.* from ${from}`,
+      [booksId, batch.id, ...values, ...(open ? [] : opening(booksId, batch).slice(2))],
     ),
   );
 };
 
 /** The changes of a batch, in the order in which they were made. */
 export const changesIn = async (tx: Queryable, booksId: BooksId, batch: string): Promise<readonly Change[]> =>
-  tx.query<Change>(
+  longRows<Change>(
+    tx,
+    { subject: 'json', id: 'json', field: 'json', from: 'json', to: 'json' },
     `select subject, subject_id as id, field, was as "from", is_now as "to" from change
      where books_id = $1 and batch = $2 order by seq`,
     [booksId, batch],

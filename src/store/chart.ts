@@ -2,39 +2,45 @@ import type { BooksId } from '@/core/base/ids';
 import { type Account, type AccountId, accountId } from '@/core/chart/account';
 import type { Edited } from '@/core/chart/edit';
 import type { AccountUse } from '@/core/chart/use';
-import type { Queryable } from './database';
+import { type Column, type Queryable, tableOf } from './database';
+import { longRows } from './long-rows';
+
+const ACCOUNT = `id, code, name, classification, heading, parent_id as parent, role, currency, contra, active, note,
+  tax_code as "taxCode", origin`;
+const ACCOUNT_COLUMNS = {
+  id: 'json', code: 'json', name: 'json', classification: 'json', heading: 'json', parent: 'json', role: 'json', currency: 'json',
+  contra: 'json', active: 'json', note: 'json', taxCode: 'json', origin: 'json',
+} as const; // prettier-ignore
 
 /** Charts of the given books. */
 export const chartsOf = async (
   tx: Queryable,
   booksIds: readonly number[],
 ): Promise<ReadonlyMap<number, readonly Account[]>> => {
-  // One row per set of books: tens of thousands of rows cost more in the driver than in the database.
-  const rows = await tx.query<{ books: number; accounts: readonly Account[] }>(
-    `select books_id as books, json_agg(json_build_object('id', id, 'code', code, 'name', name, 'classification', classification,
-       'heading', heading, 'parent', parent_id, 'role', role, 'currency', currency, 'contra', contra, 'active', active,
-       'note', note, 'taxCode', tax_code, 'origin', origin) order by id) as accounts
-     from account where books_id = any($1::int[]) group by books_id`,
+  const rows = await longRows<Account & { books: number }>(
+    tx,
+    { books: 'json', ...ACCOUNT_COLUMNS },
+    `select books_id as books, ${ACCOUNT} from account where books_id = any($1::int[]) order by books_id, id`,
     [booksIds],
   );
-  const charts = new Map<number, readonly Account[]>(booksIds.map((id) => [id, []]));
-  for (const { books, accounts } of rows) charts.set(books, accounts);
+  const charts = new Map<number, Account[]>(booksIds.map((id) => [id, []]));
+  for (const { books, ...account } of rows) charts.get(books)?.push(account);
   return charts;
 };
 
 /** Some accounts of a set of books, those of the given ids that are there. */
 export const accountsOf = (tx: Queryable, booksId: BooksId, ids: readonly number[]): Promise<readonly Account[]> =>
-  tx.query<Account>(
-    `select id, code, name, classification, heading, parent_id as parent, role, currency, contra, active, note,
-       tax_code as "taxCode", origin from account where books_id = $1 and id = any($2::int[])`,
-    [booksId, ids],
-  );
+  tx.query<Account>(`select ${ACCOUNT} from account where books_id = $1 and id = any($2::int[])`, [booksId, ids]);
 
 export const chartOf = async (tx: Queryable, booksId: BooksId): Promise<readonly Account[]> =>
   (await chartsOf(tx, [booksId])).get(booksId) ?? [];
 
 /** The columns that a person decides, with their types and what is written there. */
-const FIELDS: readonly (readonly [column: string, type: string, of: (account: Account) => unknown])[] = [
+const FIELDS: readonly (readonly [
+  column: string,
+  type: string,
+  of: (account: Account) => string | number | boolean | null,
+])[] = [
   ['code', 'text', ({ code }) => code.trim()],
   ['name', 'text', ({ name }) => name.trim()],
   ['classification', 'text', ({ classification }) => classification],
@@ -48,13 +54,7 @@ const FIELDS: readonly (readonly [column: string, type: string, of: (account: Ac
   ['tax_code', 'text', ({ taxCode }) => taxCode],
   ['origin', 'text', ({ origin }) => origin],
 ];
-
-/** Accounts with some of their columns, as a table of a statement whose first parameter is another. */
-const tableOf = (accounts: readonly Account[], fields: typeof FIELDS) => ({
-  from: `unnest(${['int', ...fields.map(([, type]) => type)].map((type, at) => `$${at + 2}::${type}[]`).join(', ')})
-    as t (id, ${fields.map(([name]) => name).join(', ')})`,
-  values: [accounts.map(({ id }) => id), ...fields.map(([, , of]) => accounts.map(of))],
-});
+const ID: Column<Account> = ['id', 'int', ({ id }) => id];
 
 /**
  * Writes what edits made of a chart, a few statements whatever their number; returns the ids that new accounts got, by the
@@ -100,7 +100,8 @@ export const saveChart = async (
   if (differs.length > 0) {
     const { from, values } = tableOf(
       changed.map(({ is }) => real(is)),
-      differs,
+      [ID, ...differs],
+      2,
     );
     await tx.query(
       `update account a set ${differs.map(([name]) => `${name} = t.${name}`).join(', ')} from ${from} where a.books_id = $1 and a.id = t.id`,
@@ -109,7 +110,7 @@ export const saveChart = async (
   }
   // Last, since the headings that they stand under may only now be ones.
   if (added.length > 0) {
-    const { from, values } = tableOf(added.map(real), FIELDS);
+    const { from, values } = tableOf(added.map(real), [ID, ...FIELDS], 2);
     await tx.many('account', added.length, () =>
       tx.query(
         `insert into account (books_id, id, ${FIELDS.map(([name]) => name).join(', ')}) overriding system value select $1, t.* from ${from}`,

@@ -5,9 +5,12 @@ import { type Comparatives, LAST_YEAR } from '@/core/openings/comparatives';
 import { amountFrom, keptAmount } from '@/core/money/wire';
 import type { Change } from '@/core/base/change';
 import type { Queryable } from './database';
+import { longRows } from './long-rows';
 
 export const comparativesOf = async (tx: Queryable, booksId: BooksId): Promise<Comparatives> => {
-  const rows = await tx.query<{ account: AccountId; column: number; amount: Minor }>(
+  const rows = await longRows<{ account: AccountId; column: number; amount: Minor }>(
+    tx,
+    { account: 'json', column: 'json', amount: 'int8' },
     'select account_id as account, column_no as "column", amount from comparative where books_id = $1 order by account_id, column_no',
     [booksId],
   );
@@ -25,7 +28,9 @@ export const lastYearsOf = async (
   tx: Queryable,
   ids: readonly BooksId[],
 ): Promise<ReadonlyMap<BooksId, ReadonlyMap<AccountId, Minor>>> => {
-  const rows = await tx.query<{ books: BooksId; account: AccountId; amount: Minor }>(
+  const rows = await longRows<{ books: BooksId; account: AccountId; amount: Minor }>(
+    tx,
+    { books: 'json', account: 'json', amount: 'int8' },
     'select books_id as books, account_id as account, amount from comparative where column_no = $2 and books_id = any($1::int[])',
     [ids, LAST_YEAR],
   );

@@ -5,6 +5,7 @@ import { amountFrom, keptAmount } from '@/core/money/wire';
 import { type Contact, type ContactFields, blankContact, contactId } from '@/core/schedules/contact';
 import type { ContactId } from '@/core/schedules/contact';
 import { type Queryable, arrayText, one } from './database';
+import { longRows } from './long-rows';
 import { numbersOf } from './fresh-ids';
 
 const FIELDS = [
@@ -28,9 +29,19 @@ const FIELDS = [
 ] as const satisfies readonly (readonly [string, keyof ContactFields, string])[];
 
 const NAMES = FIELDS.map(([name]) => name).join(', ');
+const COLUMNS = {
+  id: 'json',
+  revision: 'json',
+  ...(Object.fromEntries(FIELDS.map(([, field, type]) => [field, type === 'int8' ? 'int8' : 'json'])) as Record<
+    keyof ContactFields,
+    'json' | 'int8'
+  >),
+} as const;
 
 export const contactsOf = (tx: Queryable, booksId: BooksId): Promise<readonly Contact[]> =>
-  tx.query<Contact>(
+  longRows<Contact>(
+    tx,
+    COLUMNS,
     `select id, ${FIELDS.map(([name, field]) => `${name} as "${field}"`).join(', ')}, revision
      from contact where books_id = $1 order by name, id`,
     [booksId],

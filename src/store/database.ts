@@ -13,8 +13,8 @@ export interface Queryable {
   /** Says whose rows the rest of this transaction sees and writes: those of a practice, or all of them. */
   scope(practice: number | 'all'): Promise<void>;
   /**
-   * Writes so many rows to a table at once. `write` inserts them, or changes those of the same key; it writes to no other table and
-   * changes nothing that others refer to. The driver may check their references afterwards, all together, and sees to it that the
+   * Writes so many rows to a table at once. `write` inserts them, or changes those of the same key; to other tables it writes
+   * only what refers to rows that the transaction holds already, and it changes nothing that others refer to. The driver may check their references afterwards, all together, and sees to it that the
    * next statements know how large the table is.
    */
   many<T>(table: Growing, rows: number, write: () => Promise<T>): Promise<T>;
@@ -68,10 +68,39 @@ const quoted = (value: string): string =>
  * The text that PostgreSQL itself writes for an array, to be cast in the statement (`$1::text::int[]`): for a hundred
  * thousand values that is several times as fast as what the drivers make of a JavaScript array.
  */
-export const arrayText = (values: readonly (string | number | bigint | null)[]): string =>
+export const arrayText = (values: readonly (string | number | bigint | boolean | null)[]): string =>
   `{${values
     .map((value) => (value === null ? 'NULL' : typeof value === 'string' ? quoted(value) : String(value)))
     .join(',')}}`;
+
+/** A column of rows that are written: its name, its type, and what stands there in a row. */
+export type Column<Row> = readonly [
+  name: string,
+  type: string,
+  of: (row: Row) => string | number | bigint | boolean | null,
+];
+
+/**
+ * Rows as a table `t` of a statement, in its parameters from the number `first` on. A single one is a row of values: a statement over an
+ * array of one is planned anew each time, which takes as long as changing the row.
+ */
+export const tableOf = <Row>(
+  rows: readonly Row[],
+  columns: readonly Column<Row>[],
+  first: number,
+): { readonly from: string; readonly values: readonly unknown[] } => {
+  const named = `as t (${columns.map(([name]) => name).join(', ')})`;
+  const [only] = rows;
+  return only !== undefined && rows.length === 1
+    ? {
+        from: `(values (${columns.map(([, type], at) => `$${at + first}::${type}`).join(', ')})) ${named}`,
+        values: columns.map(([, , of]) => of(only)),
+      }
+    : {
+        from: `unnest(${columns.map(([, type], at) => `$${at + first}::text::${type}[]`).join(', ')}) ${named}`,
+        values: columns.map(([, , of]) => arrayText(rows.map(of))),
+      };
+};
 
 /** Whether whoever the database is opened as is asked by no policy, so that a statement that forgets its scope sees all practices. */
 export const goesPastWalls = async (database: Queryable): Promise<boolean> =>

@@ -7,6 +7,7 @@ import type { IsoDate } from '@/core/base/iso-date';
 import { type Minor, NIL, add } from '@/core/money/minor';
 import type { Part, Position, PostingLine } from '@/core/openings/foreign';
 import { type Queryable, arrayText, one } from './database';
+import { longRows } from './long-rows';
 
 export interface Journal {
   readonly id: number;
@@ -75,7 +76,9 @@ export const postJournal = async (
 
 /** What stands on each account by posted journals. */
 export const ledgerBalances = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<AccountId, Minor>> => {
-  const rows = await tx.query<{ account: AccountId; amount: Minor }>(
+  const rows = await longRows<{ account: AccountId; amount: Minor }>(
+    tx,
+    { account: 'json', amount: 'int8' },
     `select l.account_id as account, sum(l.amount)::int8 as amount
      from journal_line l join journal j on j.id = l.journal_id
      where l.books_id = $1 and j.posted_at is not null group by l.account_id having sum(l.amount) <> 0`,
@@ -86,7 +89,9 @@ export const ledgerBalances = async (tx: Queryable, booksId: BooksId): Promise<R
 
 /** What stands on each account by posted journals, with its parts in foreign currencies. */
 export const ledgerPositions = async (tx: Queryable, booksId: BooksId): Promise<ReadonlyMap<AccountId, Position>> => {
-  const rows = await tx.query<{ account: AccountId; currency: Currency | null; amount: Minor; foreign: Minor | null }>(
+  const rows = await longRows<{ account: AccountId; currency: Currency | null; amount: Minor; foreign: Minor | null }>(
+    tx,
+    { account: 'json', currency: 'json', amount: 'int8', foreign: 'int8' },
     `select l.account_id as account, l.currency, sum(l.amount)::int8 as amount, sum(l.foreign_amount)::int8 as "foreign"
      from journal_line l join journal j on j.id = l.journal_id
      where l.books_id = $1 and j.posted_at is not null group by l.account_id, l.currency`,
@@ -109,7 +114,9 @@ export const journalsOf = async (tx: Queryable, booksId: BooksId): Promise<reado
      where j.books_id = $1 and j.posted_at is not null order by j.number`,
     [booksId],
   );
-  const lines = await tx.query<{ journal: number } & Journal['lines'][number]>(
+  const lines = await longRows<{ journal: number } & Journal['lines'][number]>(
+    tx,
+    { journal: 'json', account: 'json', amount: 'int8', currency: 'json', foreign: 'int8' },
     'select journal_id as journal, account_id as account, amount, currency, foreign_amount as "foreign" from journal_line where books_id = $1 order by journal_id, line_no',
     [booksId],
   );

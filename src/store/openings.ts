@@ -8,6 +8,7 @@ import type { Part } from '@/core/openings/foreign';
 import { partsUnder, sameParts } from '@/core/openings/in-currency';
 import type { Change } from '@/core/base/change';
 import { type Queryable, arrayText, one } from './database';
+import { longRows } from './long-rows';
 
 export interface OpeningSet {
   readonly id: number;
@@ -84,7 +85,9 @@ export const partsOfSet = async (
   booksId: BooksId,
   setId: number,
 ): Promise<ReadonlyMap<AccountId, readonly Part[]>> => {
-  const rows = await tx.query<Part & { account: AccountId }>(
+  const rows = await longRows<Part & { account: AccountId }>(
+    tx,
+    { account: 'json', currency: 'json', amount: 'int8', base: 'int8' },
     'select account_id as account, currency, amount, base from opening_part where books_id = $1 and set_id = $2 order by account_id, currency',
     [booksId, setId],
   );
@@ -129,7 +132,7 @@ const writeParts = async (
 interface StoredPart {
   readonly currency: Currency;
   readonly amount: string;
-  readonly base: Currency;
+  readonly base: string;
 }
 
 const partsFrom = (stored: readonly StoredPart[] | null): readonly Part[] =>
@@ -140,7 +143,9 @@ const partsFrom = (stored: readonly StoredPart[] | null): readonly Part[] =>
   }));
 
 export const linesOf = async (tx: Queryable, booksId: BooksId, setId: number): Promise<readonly OpeningLine[]> =>
-  tx.query<OpeningLine>(
+  longRows<OpeningLine>(
+    tx,
+    { account: 'json', amount: 'int8', source: 'json', paper: 'json', why: 'json', revision: 'json' },
     'select account_id as account, amount, source, paper_id as paper, why, revision from opening_line where books_id = $1 and set_id = $2 order by account_id',
     [booksId, setId],
   );
@@ -160,7 +165,9 @@ export const currentAmounts = async (
      from opening_set where books_id = any($1::int[]) group by books_id`,
     [booksIds],
   );
-  const lines = await tx.query<{ books: number; account: AccountId; amount: Minor }>(
+  const lines = await longRows<{ books: number; account: AccountId; amount: Minor }>(
+    tx,
+    { books: 'json', account: 'json', amount: 'int8' },
     `select l.books_id as books, l.account_id as account, l.amount
      from opening_line l
      join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = l.set_id
@@ -355,7 +362,9 @@ export const currentParts = async (
   tx: Queryable,
   booksIds: readonly number[],
 ): Promise<ReadonlyMap<number, ReadonlyMap<AccountId, readonly Part[]>>> => {
-  const rows = await tx.query<Part & { books: number; account: AccountId }>(
+  const rows = await longRows<Part & { books: number; account: AccountId }>(
+    tx,
+    { books: 'json', account: 'json', currency: 'json', amount: 'int8', base: 'int8' },
     `select p.books_id as books, p.account_id as account, p.currency, p.amount, p.base from opening_part p
      join (select distinct on (books_id) id from opening_set where books_id = any($1::int[]) order by books_id, version desc) s on s.id = p.set_id
      order by p.account_id, p.currency`,

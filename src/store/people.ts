@@ -41,8 +41,8 @@ export const actingPerson = async (tx: Queryable, id: number | undefined): Promi
        (select coalesce(jsonb_agg(jsonb_build_array(g.books_id, g.role)), '[]') from person_books g where g.person_id = p.id) as given,
        exists (select from practice q where q.id = p.practice_id and p.role = any(q.second_step_roles))
          and not exists (select from login l where l.person_id = p.id and l.two_factor_enabled) as unfinished
-     from person p where p.active and ($1::int is null and p.role = 'owner' or p.id = $1) order by p.id limit 1`,
-    [id ?? null],
+     from person p where p.active and ${id === undefined ? "p.role = 'owner' order by p.id limit 1" : 'p.id = $1'}`,
+    id === undefined ? [] : [id],
   );
   return found === undefined ? undefined : { ...found, given: new Map(found.given) };
 };

@@ -9,11 +9,18 @@ import { DATED_LATER, THING_ITEMS } from '@/core/schedules/kinds';
 import { PRICE_FIELDS, type PriceField } from '@/core/schedules/things/prices';
 import type { Closing, Looked, Supported } from '@/core/schedules/tie-out';
 import { type Queryable, arrayText } from './database';
+import { longRows } from './long-rows';
 import { numbersOf } from './fresh-ids';
 import { copyItemEvidence, detachFromItems } from './evidence';
 
 const ITEM = `id, account_id as account, kind, contact_id as contact, number, reference, order_no as "order", doc_date as date,
   due_date as due, currency, original, open, base, note, detail, beside, beside_account_id as "besideAccount", paper_id as paper, paper_row as row, revision`;
+
+const ITEM_COLUMNS = {
+  id: 'json', account: 'json', kind: 'json', contact: 'json', number: 'json', reference: 'json', order: 'json', date: 'json',
+  due: 'json', currency: 'json', original: 'int8', open: 'int8', base: 'int8', note: 'json', detail: 'json', beside: 'int8',
+  besideAccount: 'json', paper: 'json', row: 'json', revision: 'json',
+} as const; // prettier-ignore
 
 /** The items of a version, of one account or of all, in the order in which they were entered. */
 export const itemsOf = (
@@ -22,7 +29,9 @@ export const itemsOf = (
   setId: number,
   account?: AccountId,
 ): Promise<readonly Item[]> =>
-  tx.query<Item>(
+  longRows<Item>(
+    tx,
+    ITEM_COLUMNS,
     `select ${ITEM} from schedule_item where books_id = $1 and set_id = $2 and ($3::int is null or account_id = $3) order by id`,
     [booksId, setId, account ?? null],
   );
@@ -294,7 +303,9 @@ export const behindOf = async (tx: Queryable, ids: readonly BooksId[]): Promise<
   const things =
     asking.length === 0
       ? []
-      : await tx.query<Item & { books: number }>(
+      : await longRows<Item & { books: number }>(
+          tx,
+          { books: 'json', ...ITEM_COLUMNS },
           `select books_id as books, ${ITEM} from schedule_item
            where books_id = any($1::int[]) and set_id = any($2::int[]) and kind = any($3::text[]) order by id`,
           [asking, sets, THING_ITEMS],

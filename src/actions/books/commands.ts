@@ -15,7 +15,7 @@ import { similarNames } from '@/core/company/names';
 import { whyNotForNew } from '@/core/money/currency';
 import { type Problem, fail, ok, problem } from '@/core/base/result';
 import { audit } from '@/store/audit';
-import { bookNames, deleteBooks, findBooks, insertBooks, lockPractice } from '@/store/books';
+import { bookNames, deleteBooks, takeBooks, insertBooks, lockPractice } from '@/store/books';
 import { insertYear } from '@/store/calendar';
 import { record } from '@/store/history';
 import { hasPosted } from '@/store/journals';
@@ -114,7 +114,7 @@ export const createBooks = action(
       now,
     );
     if (answers.value !== undefined) {
-      const books = await findBooks(tx, actor.practice, id);
+      const books = await takeBooks(tx, actor.practice, id);
       if (books === undefined) throw new Error('the books just made');
       const given = answers.value;
       const begun = await recorded('createBooks', { ...context, books }, (writing) => beginFrom(writing, given));

@@ -122,8 +122,8 @@ export const undo = booksAction(
     for (const [subjects, back] of BACK) {
       const step = changes.filter(({ subject }) => subjects.includes(subject));
       if (step.length === 0) continue;
-      // The step before may have changed what this one has to know about the books.
-      const standing = (await findBooks(tx, actor.practice, books.id)) ?? books;
+      // The step before may have changed what this one has to know about the books; the revision that they get is of the whole.
+      const standing = { ...((await findBooks(tx, actor.practice, books.id)) ?? books), revision: books.revision };
       const wrong = await back({ ...context, books: standing }, step);
       if (wrong.length > 0) return fail(...wrong);
     }

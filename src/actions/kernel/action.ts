@@ -4,7 +4,7 @@ import { type Acting, may as mayDo, mayAnywhere, roleIn, whoMay } from '@/core/a
 import { type Problem, type Result, fail, ok, problem, toldIn } from '@/core/base/result';
 import { refusedByDatabase, withoutFigures } from './database-errors';
 import { id, issueProblem } from './inputs';
-import { type Books, findBooks, raiseRevision } from '@/store/books';
+import { type Books, findBooks, takeBooks } from '@/store/books';
 import { audit } from '@/store/audit';
 import { type Queryable, Unavailable } from '@/store/database';
 import {
@@ -229,7 +229,7 @@ export const mayIn = (actor: Acting, may: Deed, books: Pick<Books, 'id'>): boole
 
 const unknownBooks = fail(problem('books.unknown', 'These books do not exist, or not in your practice.'));
 
-/** Runs what changes a set of books: with a batch of the record for it, as another revision of them. */
+/** Runs what changes a set of books that were taken for it: with a batch of the record for it, as the next revision of them. */
 export const recorded = async <T>(
   name: string,
   context: BooksContext,
@@ -239,9 +239,8 @@ export const recorded = async <T>(
   const done = await run({ ...context, changes });
   if (!done.ok) return done;
   await changes.write();
-  const revision = Number(await raiseRevision(context.tx, context.books.id));
   context.onCommit(chartAfter(context));
-  return { ...done, left: { id: context.books.id, revision } };
+  return { ...done, left: { id: context.books.id, revision: Number(context.books.revision + 1n) } };
 };
 
 /** A use case inside one set of books: authorised for the actor's practice, the books locked so that two writers queue. */
@@ -256,7 +255,7 @@ export const booksAction = <Shape extends z.ZodRawShape, T>(
   const begins = (who: Acting): boolean => mayAnywhere(who, may);
   const outer = made(name, may, begins, asked, async (context, { books: number, ...rest }) => {
     const { tx, actor } = context;
-    const books = await findBooks(tx, actor.practice, number, true);
+    const books = await takeBooks(tx, actor.practice, number);
     // Books that one does not see are none.
     if (books === undefined || roleIn(actor, booksOf(actor, books)) === undefined) return unknownBooks;
     if (!mayDo(actor, may, booksOf(actor, books))) throw new NotAllowed(actor, may, books.name);
