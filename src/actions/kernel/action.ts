@@ -163,7 +163,8 @@ const made =
   (input: z.input<Schema>): Promise<Result<T>> =>
     underWay(async () => {
       const start = performance.now();
-      let own = log.child({ action: name, books: booksIn(input) });
+      // Each line says of which action, books and person it is.
+      let own: object = { action: name, books: booksIn(input) };
       const took = (): { readonly ms: number } => ({ ms: Math.round(performance.now() - start) });
       try {
         const [open, asks] = [await database(), await asking()];
@@ -174,7 +175,7 @@ const made =
           open.transaction(async (tx) => {
             committed = [];
             const who = await actorIn(tx, asks);
-            own = own.child({ person: who.person, practice: who.practice });
+            own = { ...own, person: who.person, practice: who.practice };
             // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
             if (!begins(who)) throw new NotAllowed(who, may, '');
             const parsed = schema.safeParse(input);
@@ -186,18 +187,18 @@ const made =
           }),
         );
         for (const work of committed) work();
-        own.debug(took(), 'done');
+        log.debug({ ...own, ...took() }, 'done');
         return done;
       } catch (error) {
         if (error instanceof NotAllowed) {
-          own.warn({ ...took(), may }, 'not allowed');
+          log.warn({ ...own, ...took(), may }, 'not allowed');
           await noteRefusal(error, name);
           return fail(problem('access.denied', deniedSentence(may)));
         }
         if (error instanceof Refused)
-          own.debug({ ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
+          log.debug({ ...own, ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
         return thrown(error, (reference) =>
-          own.error({ ...took(), reference, err: withoutFigures(error) }, 'action failed'),
+          log.error({ ...own, ...took(), reference, err: withoutFigures(error) }, 'action failed'),
         );
       }
     });
