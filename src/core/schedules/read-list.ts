@@ -10,7 +10,7 @@ import { readCamt } from './camt';
 import { type StatementsRead } from './statement';
 import { readStatementTable } from './statement-table';
 import { isSwiftStatement, readSwiftStatement } from './swift-statement';
-import { bestOf } from './registers/register-columns';
+import { bestOf } from './registers/register-roles';
 import { type RegisterRead, readRegister } from './registers/read-register';
 import type { RegisterKind } from './registers/register-words';
 import type { ScheduleKind, ThingKind } from './kinds';

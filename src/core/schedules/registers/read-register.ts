@@ -10,7 +10,7 @@ import type { PaperAmount } from '../../money/paper-amount';
 import { divideRounded } from '../../money/rounding';
 import { statedCurrency } from '../../papers/stated-currency';
 import { statedDate } from '../../papers/stated-date';
-import { isMoneyRole } from './register-columns';
+import { isMoneyRole } from './register-roles';
 import { type RegisterRow, type SortedRegister, type Sums, sortRegister } from './register-rows';
 import { type RegisterTable, registerTable } from './register-table';
 import { unitBehind } from './unit-behind';

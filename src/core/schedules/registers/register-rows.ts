@@ -10,7 +10,7 @@ import { CARRIED, TOTAL } from '../../words/paper-words';
 import { isDay } from '../list-days';
 import { repeats } from '../list-rows';
 import { withNoughts } from '../list-scale';
-import { isAmountRole, isDayRole, isMoneyRole } from './register-columns';
+import { isAmountRole, isDayRole, isMoneyRole } from './register-roles';
 import { type RegisterTable, dayIn, figureIn, spanIn } from './register-table';
 import { GONE, type RegisterKind, type RegisterRole } from './register-words';
 

@@ -11,7 +11,9 @@ import { type ListHeader, findHeader, headerAbove, namesOf } from '../list-heade
 import { scalesOf } from '../list-scale';
 import { SAMPLE, isRule } from '../list-table';
 import type { Noughts } from '../../papers/units';
-import { type Columns, FINEST, type Figures, bestOf, columnsOf, isDayRole, isMoneyRole } from './register-columns';
+import { type Columns, columnsOf } from './register-columns';
+import { bestOf, isDayRole, isMoneyRole } from './register-roles';
+import { FINEST, type Figures } from './register-sums';
 import { monthOf } from './register-days';
 import type { RegisterKind } from './register-words';
 import { unitBehind } from './unit-behind';
