@@ -1,12 +1,11 @@
 import { byTwo } from '../base/by-two';
-import { addTo } from '../base/lists';
 import { distance } from 'fastest-levenshtein';
 import { type Account, type AccountId, called } from '../chart/account';
 import { type Classification, normalSide, typeOf } from '../ledger/classes';
 import { type Minor, type Side, sideOf } from '../money/minor';
 import { type Meant, areRelated, contentWords, meantBy, relatedConcepts } from '../words/concepts/recogniser';
 import { folded } from '../base/folded';
-import { once } from '../base/once';
+import { type SearchedChart, alike, beginningOf, overlap, searchedChart } from './searched-chart';
 
 /** An account that an old one may be, with how much speaks for it (0 to 1) and what. */
 export interface Candidate {
@@ -58,36 +57,8 @@ const similarity = (a: string, b: string): number => {
   return longest === 0 ? 0 : 1 - distance(a, b) / longest;
 };
 
-/** How much two names have in common, by the weight of their words: rare ones tell more than those that many accounts have. */
-const overlap = (a: ReadonlySet<string>, b: ReadonlySet<string>, weight: (word: string) => number): number => {
-  let [common, all] = [0, 0];
-  for (const word of a) {
-    all += weight(word);
-    if (b.has(word)) common += weight(word);
-  }
-  for (const word of b) if (!a.has(word)) all += weight(word);
-  return all === 0 ? 0 : common / all;
-};
-
-/** What an account of the chart is about: what its name says, as far as its statement line and role agree. */
-const aboutOf = (account: Account): readonly Meant[] => {
-  const meant = meantBy(account.name).map((one) => ({
-    ...one,
-    score:
-      one.score *
-      (typeOf(one.concept.line) === typeOf(account.classification) ? 1 : 0.3) *
-      (account.role !== null && one.concept.role === account.role ? 1.15 : 1),
-  }));
-  return meant.sort((a, b) => b.score - a.score).slice(0, 4);
-};
-
 /** Names that share so much of the weight of their words are like each other. */
 const SHARED = 0.25;
-/** What a concept tells of an account that is about a related one. */
-const RELATED = 0.42;
-/** Of related ones, that which is there for all that has no account of its own is the likeliest. */
-const RELATED_TO_ALL = 0.46;
-const COLLECTS = /^(?:other|sundry)-/;
 /** Matches an old account; `sure` only says which one it is without a doubt, which takes a small part of the time. */
 export interface Matcher {
   (row: OldAccount): Match;
@@ -100,150 +71,122 @@ const ABOUT = 0.6;
 const CLEAR = 0.85;
 const APART = 0.2;
 
-/**
- * Prepares a chart and what is remembered for matching; the returned function matches one old account. The result does not
- * depend on the order of accounts or rows.
- */
-export const matcher = (chart: readonly Account[], memory: readonly Remembered[] = []): Matcher => {
-  const byId = new Map(chart.map((account) => [account.id, account]));
-  const headings = new Map(
-    chart.flatMap((one) => (one.heading && one.code !== '' ? [[one.code.toLowerCase(), one]] : [])),
-  );
-  const posting = chart.filter((account) => !account.heading).sort((a, b) => a.id - b.id);
-  const byCode = new Map(posting.flatMap((one) => (one.code === '' ? [] : [[one.code.toLowerCase(), one] as const])));
-  const byName = new Map<string, Account[]>();
-  const plain = new Map<AccountId, string>();
-  for (const account of posting) {
-    const name = folded(account.name);
-    plain.set(account.id, name);
-    addTo(byName, name, account);
-  }
-  const aboutHeld = new Map<AccountId, readonly Meant[]>();
-  const aboutEach = (account: Account): readonly Meant[] => {
-    const known = aboutHeld.get(account.id);
-    if (known !== undefined) return known;
-    const made = aboutOf(account);
-    aboutHeld.set(account.id, made);
-    return made;
-  };
-  /** By words and by what they mean: only where a code and a name together do not settle it. */
-  const looked = once(() => {
-    const byWord = new Map<string, Account[]>();
-    const byConcept = new Map<string, Account[]>();
-    const meanings = new Map<AccountId, ReadonlySet<string>>();
-    for (const account of posting) {
-      const words = contentWords(account.name);
-      meanings.set(account.id, words);
-      for (const word of words) addTo(byWord, word, account);
-      addTo(byWord, `^${(plain.get(account.id) ?? '').slice(0, 4)}`, account);
-      for (const { concept } of aboutEach(account)) addTo(byConcept, concept.id, account);
-    }
-    return { byWord, byConcept, meanings };
-  });
-  const weight = (word: string): number => Math.log(1 + posting.length / (looked().byWord.get(word)?.length ?? 0.5));
-  const remembered = new Map(memory.map((one) => [memoryKey(one), one]));
+/** An old account that is asked about, with what its name says. */
+interface Asked {
+  readonly row: OldAccount;
+  /** In small letters. */
+  readonly code: string;
+  /** Folded. */
+  readonly name: string;
+  readonly side: Side | undefined;
+  readonly words: ReadonlySet<string>;
+  readonly meant: readonly Meant[];
+}
 
-  /** How far an account is about what a name means: the best concept of both, as each has it. */
-  const alike = (meant: readonly Meant[], account: Account): { readonly score: number; readonly by: string } => {
-    let best = { score: 0, by: '' };
-    for (const own of aboutEach(account))
-      for (const { concept, score, by } of meant) {
-        const same =
-          concept === own.concept
-            ? 1
-            : areRelated(concept.id, own.concept.id)
-              ? COLLECTS.test(own.concept.id)
-                ? RELATED_TO_ALL
-                : RELATED
-              : 0;
-        const value = same * score * Math.min(1, own.score);
-        if (value > best.score) best = { score: value, by };
-      }
-    return best;
-  };
+const codeOf = ({ code }: OldAccount): string => code.trim().toLowerCase();
+const sideIn = ({ amount }: OldAccount): Side | undefined => (amount === undefined ? undefined : sideOf(amount));
 
-  const weigh = (
-    row: OldAccount,
-    account: Account,
-    words: ReadonlySet<string>,
-    name: string,
-    meant: readonly Meant[],
-  ): Candidate | undefined => {
-    const code = row.code.trim().toLowerCase();
-    const sameCode = code !== '' && account.code.toLowerCase() === code;
-    const own = plain.get(account.id) ?? '';
-    const theirs = looked().meanings.get(account.id) ?? new Set<string>();
-    const common = overlap(words, theirs, weight);
-    const spelled = name === '' ? 0 : similarity(name, own);
-    const { score, by } = alike(meant, account);
-    const reasons: string[] = [];
-    let confidence = 0;
-    const say = (value: number, why: string): void => {
+const askedOf = (row: OldAccount): Asked => ({
+  row,
+  code: codeOf(row),
+  name: folded(row.name),
+  side: sideIn(row),
+  words: contentWords(row.name),
+  meant: meantBy(row.name, sideIn(row)),
+});
+
+/** The accounts that have anything in common with an old one: code, name, a word, its beginning, or what it is about. */
+const poolOf = (chart: SearchedChart, { code, name, words, meant }: Asked): ReadonlySet<Account> => {
+  const pool = new Set<Account>();
+  const coded = chart.byCode.get(code);
+  if (code !== '' && coded !== undefined) pool.add(coded);
+  for (const account of chart.byName.get(name) ?? []) pool.add(account);
+  const addFew = (accounts: readonly Account[]): void => {
+    if (accounts.length <= COMMON) for (const account of accounts) pool.add(account);
+  };
+  for (const word of [...words, beginningOf(name)]) addFew(chart.sharing(word));
+  for (const { concept, score } of meant)
+    for (const id of [concept.id, ...(score >= ABOUT ? relatedConcepts(concept.id) : [])]) addFew(chart.ofConcept(id));
+  return pool;
+};
+
+/** Gathers what speaks for something: how much, which is never less than what was said before, and why. */
+const speaking = () => {
+  const reasons: string[] = [];
+  let confidence = 0;
+  return {
+    get confidence() {
+      return confidence;
+    },
+    say: (value: number, why: string): void => {
       if (value > confidence) confidence = value;
       reasons.push(why);
-    };
-    if (name !== '' && name === own) say(0.93, 'same name');
-    else {
-      if (score > 0.2)
-        say(0.9 * score, score >= 0.9 ? 'the same in the trade’s words' : `alike in the trade’s words (${by})`);
-      if (spelled >= 0.8) say(0.8 * spelled, 'spelled nearly the same');
-      else if (common > 0)
-        say(
-          Math.min(0.9, Math.max(0.7 * common, confidence + 0.08 * common)),
-          `shares “${[...words].filter((word) => theirs.has(word)).join(' ')}”`,
-        );
-    }
-    if (sameCode)
-      say(
-        Math.max(0.55, Math.min(0.97, confidence + 0.35)),
-        name === '' || confidence > 0.3 ? 'same code' : `same code, but here it is “${account.name}”`,
+    },
+    lessen: (by: number, why: string | undefined): void => {
+      confidence *= by;
+      if (why !== undefined) reasons.push(why);
+    },
+    why: () => reasons.join(', '),
+  };
+};
+
+/** What speaks for an account being the old one; undefined where nothing does. */
+const weighed = (chart: SearchedChart, asked: Asked, account: Account): Candidate | undefined => {
+  const { code, name, words, meant, side } = asked;
+  const own = chart.nameOf(account);
+  const theirs = chart.wordsOf(account);
+  const common = overlap(chart, words, theirs);
+  const spelled = name === '' ? 0 : similarity(name, own);
+  const { score, by } = alike(chart, meant, account);
+  const spoken = speaking();
+  if (name !== '' && name === own) spoken.say(0.93, 'same name');
+  else {
+    if (score > 0.2)
+      spoken.say(0.9 * score, score >= 0.9 ? 'the same in the trade’s words' : `alike in the trade’s words (${by})`);
+    if (spelled >= 0.8) spoken.say(0.8 * spelled, 'spelled nearly the same');
+    else if (common > 0)
+      spoken.say(
+        Math.min(0.9, Math.max(0.7 * common, spoken.confidence + 0.08 * common)),
+        `shares “${[...words].filter((word) => theirs.has(word)).join(' ')}”`,
       );
-    if (confidence === 0) return undefined;
-    const [first] = meant;
-    if (
-      first !== undefined &&
-      first.score >= ABOUT &&
-      score < 0.3 &&
-      typeOf(first.concept.line) !== typeOf(account.classification)
-    ) {
-      confidence *= 0.6;
-      reasons.push('another kind of account');
-    }
-    const [about] = aboutEach(account);
-    if (
-      first !== undefined &&
-      about !== undefined &&
-      first.score >= CLEAR &&
-      about.score >= ABOUT &&
-      first.score - score >= APART &&
-      first.concept !== about.concept &&
-      !areRelated(first.concept.id, about.concept.id)
-    ) {
-      confidence *= 0.6;
-      reasons.push('about another thing');
-    }
-    const side = row.amount === undefined ? undefined : sideOf(row.amount);
-    if (side !== undefined && side !== normalSide(account)) {
-      confidence *= 0.9;
-      if (confidence < 0.9) reasons.push(`a ${side} is unusual there`);
-    }
-    return { account: account.id, confidence, why: reasons.join(', '), active: account.active };
-  };
+  }
+  if (code !== '' && account.code.toLowerCase() === code)
+    spoken.say(
+      Math.max(0.55, Math.min(0.97, spoken.confidence + 0.35)),
+      name === '' || spoken.confidence > 0.3 ? 'same code' : `same code, but here it is “${account.name}”`,
+    );
+  if (spoken.confidence === 0) return undefined;
+  const [first] = meant;
+  if (
+    first !== undefined &&
+    first.score >= ABOUT &&
+    score < 0.3 &&
+    typeOf(first.concept.line) !== typeOf(account.classification)
+  )
+    spoken.lessen(0.6, 'another kind of account');
+  const [about] = chart.aboutOf(account);
+  if (
+    first !== undefined &&
+    about !== undefined &&
+    first.score >= CLEAR &&
+    about.score >= ABOUT &&
+    first.score - score >= APART &&
+    first.concept !== about.concept &&
+    !areRelated(first.concept.id, about.concept.id)
+  )
+    spoken.lessen(0.6, 'about another thing');
+  if (side !== undefined && side !== normalSide(account))
+    spoken.lessen(0.9, spoken.confidence * 0.9 < 0.9 ? `a ${side} is unusual there` : undefined);
+  return { account: account.id, confidence: spoken.confidence, why: spoken.why(), active: account.active };
+};
 
-  const matched = { debit: byTwo<Match>(), credit: byTwo<Match>(), nil: byTwo<Match>(), unknown: byTwo<Match>() };
-  const match = (row: OldAccount): Match => {
-    // Rows of one old account are many in a large paper, and each is asked about more than once.
-    const { code, name, amount } = row;
-    const known = matched[amount === undefined ? 'unknown' : (sideOf(amount) ?? 'nil')];
-    const before = known.get(code, name);
-    if (before !== undefined) return before;
-    const found = matchOf(row);
-    known.set(code, name, found);
-    return found;
-  };
-
-  /** What was decided the last time, where it still can be. */
-  const decided = (row: OldAccount): Match | undefined => {
+/** What was decided the last time, where it still can be. */
+const decidedOf = (
+  { byId }: SearchedChart,
+  memory: readonly Remembered[],
+): ((row: OldAccount) => Match | undefined) => {
+  const remembered = new Map(memory.map((one) => [memoryKey(one), one]));
+  return (row) => {
     const known = remembered.get(memoryKey(row));
     if (known === undefined) return undefined;
     if (known.account === null)
@@ -255,80 +198,80 @@ export const matcher = (chart: readonly Account[], memory: readonly Remembered[]
       ? undefined
       : { kind: 'matched', account: account.id, sure: true, why: 'as the last time', candidates: [] };
   };
+};
 
-  const surely = (row: OldAccount): ReturnType<typeof certain> => {
-    const { code, name } = row;
-    const key = code.trim().toLowerCase();
-    const coded = key === '' ? undefined : byCode.get(key);
-    const side = row.amount === undefined ? undefined : sideOf(row.amount);
-    // Only an account of the same code is compared by what it is about.
-    const like = (): boolean =>
-      coded !== undefined &&
-      (side === undefined || side === normalSide(coded)) &&
-      (alike(meantBy(name, side), coded).score >= ABOUT ||
-        overlap(contentWords(name), looked().meanings.get(coded.id) ?? new Set(), weight) >= SHARED);
-    return certain(row, coded, byName.get(folded(name)) ?? [], like);
+/** The account that an old one is without a doubt. */
+const surely = (chart: SearchedChart, row: OldAccount): ReturnType<typeof certain> => {
+  const code = codeOf(row);
+  const coded = code === '' ? undefined : chart.byCode.get(code);
+  const side = sideIn(row);
+  // Only an account of the same code is compared by what it is about.
+  const like = (): boolean =>
+    coded !== undefined &&
+    (side === undefined || side === normalSide(coded)) &&
+    (alike(chart, meantBy(row.name, side), coded).score >= ABOUT ||
+      overlap(chart, contentWords(row.name), chart.wordsOf(coded)) >= SHARED);
+  return certain(row, coded, chart.byName.get(folded(row.name)) ?? [], like);
+};
+
+/** The match of an old account that nothing was decided about before. */
+const matchIn = (chart: SearchedChart, row: OldAccount): Match => {
+  const sure = surely(chart, row);
+  const account = sure === undefined ? undefined : chart.byId.get(sure.account);
+  if (sure !== undefined && account?.active === true)
+    return { kind: 'matched', account: sure.account, sure: true, why: sure.why, candidates: [] };
+  const asked = askedOf(row);
+  const candidates = [...poolOf(chart, asked)]
+    .flatMap((one) => weighed(chart, asked, one) ?? [])
+    .filter(({ confidence }) => confidence >= WORTH)
+    .sort((a, b) => b.confidence - a.confidence || a.account - b.account)
+    .slice(0, MOST_CANDIDATES);
+  if (account !== undefined)
+    return { kind: 'unmatched', why: `${called(account)} is inactive; reactivate it or choose another`, candidates };
+  const heading = asked.code === '' ? undefined : chart.headings.get(asked.code);
+  if (
+    heading !== undefined &&
+    (folded(heading.name) === asked.name || candidates.every(({ confidence }) => confidence < PROPOSED))
+  )
+    return { kind: 'unmatched', why: `${called(heading)} is a heading here; headings take no amounts`, candidates };
+  const alikeNamed = chart.byName.get(asked.name)?.length ?? 0;
+  return proposed(
+    candidates,
+    alikeNamed > 1
+      ? `${String(alikeNamed)} accounts here have this name`
+      : candidates.length > 0
+        ? `${candidates.length === 1 ? 'one account is' : `${String(candidates.length)} accounts are`} something like it`
+        : row.code === ''
+          ? 'no account here has this name'
+          : 'no account here has this code or name',
+  );
+};
+
+/**
+ * Prepares a chart and what is remembered for matching; the returned function matches one old account. The result does not
+ * depend on the order of accounts or rows.
+ */
+export const matcher = (accounts: readonly Account[], memory: readonly Remembered[] = []): Matcher => {
+  const chart = searchedChart(accounts);
+  const decided = decidedOf(chart, memory);
+  // Rows of one old account are many in a large paper, and each is asked about more than once.
+  const matched = { debit: byTwo<Match>(), credit: byTwo<Match>(), nil: byTwo<Match>(), unknown: byTwo<Match>() };
+  const match = (row: OldAccount): Match => {
+    const known = matched[row.amount === undefined ? 'unknown' : (sideOf(row.amount) ?? 'nil')];
+    const before = known.get(row.code, row.name);
+    if (before !== undefined) return before;
+    const found = decided(row) ?? matchIn(chart, row);
+    known.set(row.code, row.name, found);
+    return found;
   };
-
   return Object.assign(match, {
     sure: (row: OldAccount): AccountId | undefined => {
       const before = decided(row);
       if (before !== undefined) return before.kind === 'matched' ? before.account : undefined;
-      const found = surely(row);
-      return found !== undefined && byId.get(found.account)?.active === true ? found.account : undefined;
+      const found = surely(chart, row);
+      return found !== undefined && chart.byId.get(found.account)?.active === true ? found.account : undefined;
     },
   });
-
-  function matchOf(row: OldAccount): Match {
-    const before = decided(row);
-    if (before !== undefined) return before;
-    const { code, name } = row;
-    const key = code.trim().toLowerCase();
-    const sure = surely(row);
-    const account = sure === undefined ? undefined : byId.get(sure.account);
-    if (sure !== undefined && account?.active === true)
-      return { kind: 'matched', account: sure.account, sure: true, why: sure.why, candidates: [] };
-    const words = contentWords(name);
-    const plainName = folded(name);
-    const coded = key === '' ? undefined : byCode.get(key);
-    const meant = meantBy(name, row.amount === undefined ? undefined : sideOf(row.amount));
-    const { byWord, byConcept } = looked();
-    const pool = new Set<Account>();
-    if (coded !== undefined) pool.add(coded);
-    for (const account of byName.get(plainName) ?? []) pool.add(account);
-    for (const word of [...words, `^${plainName.slice(0, 4)}`]) {
-      const sharing = byWord.get(word) ?? [];
-      if (sharing.length <= COMMON) for (const account of sharing) pool.add(account);
-    }
-    for (const { concept, score } of meant)
-      for (const id of [concept.id, ...(score >= ABOUT ? relatedConcepts(concept.id) : [])]) {
-        const about = byConcept.get(id) ?? [];
-        if (about.length <= COMMON) for (const account of about) pool.add(account);
-      }
-    const candidates = [...pool]
-      .flatMap((account) => weigh(row, account, words, plainName, meant) ?? [])
-      .filter(({ confidence }) => confidence >= WORTH)
-      .sort((a, b) => b.confidence - a.confidence || a.account - b.account)
-      .slice(0, MOST_CANDIDATES);
-    if (account !== undefined)
-      return { kind: 'unmatched', why: `${called(account)} is inactive; reactivate it or choose another`, candidates };
-    const heading = key === '' ? undefined : headings.get(key);
-    if (
-      heading !== undefined &&
-      (folded(heading.name) === plainName || candidates.every(({ confidence }) => confidence < PROPOSED))
-    )
-      return { kind: 'unmatched', why: `${called(heading)} is a heading here; headings take no amounts`, candidates };
-    return proposed(
-      candidates,
-      (byName.get(plainName)?.length ?? 0) > 1
-        ? `${String(byName.get(plainName)?.length)} accounts here have this name`
-        : candidates.length > 0
-          ? `${candidates.length === 1 ? 'one account is' : `${String(candidates.length)} accounts are`} something like it`
-          : code === ''
-            ? 'no account here has this name'
-            : 'no account here has this code or name',
-    );
-  }
 };
 
 /** The best candidate as a proposal, where enough speaks for it and it stands out; else the candidates with why none is proposed. */
