@@ -110,26 +110,6 @@ const poolOf = (chart: SearchedChart, { code, name, words, meant }: Asked): Read
   return pool;
 };
 
-/** Gathers what speaks for something: how much, which is never less than what was said before, and why. */
-const speaking = () => {
-  const reasons: string[] = [];
-  let confidence = 0;
-  return {
-    get confidence() {
-      return confidence;
-    },
-    say: (value: number, why: string): void => {
-      if (value > confidence) confidence = value;
-      reasons.push(why);
-    },
-    lessen: (by: number, why: string | undefined): void => {
-      confidence *= by;
-      if (why !== undefined) reasons.push(why);
-    },
-    why: () => reasons.join(', '),
-  };
-};
-
 /** What speaks for an account being the old one; undefined where nothing does. */
 const weighed = (chart: SearchedChart, asked: Asked, account: Account): Candidate | undefined => {
   const { code, name, words, meant, side } = asked;
@@ -138,24 +118,34 @@ const weighed = (chart: SearchedChart, asked: Asked, account: Account): Candidat
   const common = overlap(chart, words, theirs);
   const spelled = name === '' ? 0 : similarity(name, own);
   const { score, by } = alike(chart, meant, account);
-  const spoken = speaking();
-  if (name !== '' && name === own) spoken.say(0.93, 'same name');
+  const reasons: string[] = [];
+  let confidence = 0;
+  const say = (value: number, why: string): void => {
+    if (value > confidence) confidence = value;
+    reasons.push(why);
+  };
+  const lessen = (by: number, why: string): void => {
+    confidence *= by;
+    // Where as much speaks for it all the same, nobody has to be told.
+    if (confidence < 0.9) reasons.push(why);
+  };
+  if (name !== '' && name === own) say(0.93, 'same name');
   else {
     if (score > 0.2)
-      spoken.say(0.9 * score, score >= 0.9 ? 'the same in the trade’s words' : `alike in the trade’s words (${by})`);
-    if (spelled >= 0.8) spoken.say(0.8 * spelled, 'spelled nearly the same');
+      say(0.9 * score, score >= 0.9 ? 'the same in the trade’s words' : `alike in the trade’s words (${by})`);
+    if (spelled >= 0.8) say(0.8 * spelled, 'spelled nearly the same');
     else if (common > 0)
-      spoken.say(
-        Math.min(0.9, Math.max(0.7 * common, spoken.confidence + 0.08 * common)),
+      say(
+        Math.min(0.9, Math.max(0.7 * common, confidence + 0.08 * common)),
         `shares “${[...words].filter((word) => theirs.has(word)).join(' ')}”`,
       );
   }
   if (code !== '' && account.code.toLowerCase() === code)
-    spoken.say(
-      Math.max(0.55, Math.min(0.97, spoken.confidence + 0.35)),
-      name === '' || spoken.confidence > 0.3 ? 'same code' : `same code, but here it is “${account.name}”`,
+    say(
+      Math.max(0.55, Math.min(0.97, confidence + 0.35)),
+      name === '' || confidence > 0.3 ? 'same code' : `same code, but here it is “${account.name}”`,
     );
-  if (spoken.confidence === 0) return undefined;
+  if (confidence === 0) return undefined;
   const [first] = meant;
   if (
     first !== undefined &&
@@ -163,7 +153,7 @@ const weighed = (chart: SearchedChart, asked: Asked, account: Account): Candidat
     score < 0.3 &&
     typeOf(first.concept.line) !== typeOf(account.classification)
   )
-    spoken.lessen(0.6, 'another kind of account');
+    lessen(0.6, 'another kind of account');
   const [about] = chart.aboutOf(account);
   if (
     first !== undefined &&
@@ -174,10 +164,9 @@ const weighed = (chart: SearchedChart, asked: Asked, account: Account): Candidat
     first.concept !== about.concept &&
     !areRelated(first.concept.id, about.concept.id)
   )
-    spoken.lessen(0.6, 'about another thing');
-  if (side !== undefined && side !== normalSide(account))
-    spoken.lessen(0.9, spoken.confidence * 0.9 < 0.9 ? `a ${side} is unusual there` : undefined);
-  return { account: account.id, confidence: spoken.confidence, why: spoken.why(), active: account.active };
+    lessen(0.6, 'about another thing');
+  if (side !== undefined && side !== normalSide(account)) lessen(0.9, `a ${side} is unusual there`);
+  return { account: account.id, confidence, why: reasons.join(', '), active: account.active };
 };
 
 /** What was decided the last time, where it still can be. */
