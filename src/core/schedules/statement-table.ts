@@ -16,7 +16,7 @@ import { type BankTable, type Column, bankTable, wentOut } from './statement-col
 import { Lines, type RowRead, type TableEntry, textsIn } from './statement-lines';
 import { IBAN, accountIn, byAccounts, byCurrencies } from './statement-accounts';
 import { isCard, turned } from './statement-card';
-import { BALANCE, CLOSING, OPENING, PENDING, STATED_ON } from './statement-words';
+import { BALANCE, CLOSING, IN_DEBIT, IN_CREDIT, OPENING, PENDING, STATED_ON } from './statement-words';
 
 const NONE: ReadonlySet<string> = new Set();
 
@@ -30,6 +30,7 @@ const daysOf = (list: ListTable, title: string): readonly IsoDate[] => {
 const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: number): StatementBalance | undefined => {
   const texts = row.map(textOf);
   if (!texts.some((text) => text.length < 120 && words.in(folded(text)) !== undefined)) return undefined;
+  const owed = texts.some((text) => BALANCE.in(folded(text)) !== undefined && IN_DEBIT.in(folded(text)) !== undefined);
   const amounts = row.flatMap((cell, column) => {
     const text = textOf(cell);
     if (dayIn(list, text) !== undefined) return [];
@@ -39,7 +40,7 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
     if (read === undefined || units === undefined) return [];
     const found = minor(units.amount);
     if (read.side !== undefined) return [read.side === 'credit' ? abs(found) : negate(abs(found))];
-    return [column === at('out') ? negate(found) : found];
+    return [column === at('out') || owed ? negate(found) : found];
   });
   const amount = amounts.at(-1);
   const day = texts.flatMap((text) => dayIn(list, text) ?? daysOf(list, text)).at(-1);
@@ -50,7 +51,10 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
 const isBalanceOfDay = (text: string): boolean => {
   const [words, days] = [folded(text), datesIn(text)];
   const term = text.length < 60 && days.length === 1 ? BALANCE.in(words) : undefined;
-  return term !== undefined && words.replace(term, '').replace(/[^\p{L}]/gu, '').length <= MOST_BESIDE;
+  if (term === undefined) return false;
+  const rest = words.replace(term, '');
+  const side = IN_CREDIT.in(rest) ?? IN_DEBIT.in(rest) ?? '';
+  return rest.replace(side, '').replace(/[^\p{L}]/gu, '').length <= MOST_BESIDE;
 };
 /** Letters of the small words that stand beside a balance and its day. */
 const MOST_BESIDE = 5;
@@ -237,6 +241,8 @@ const readTable = (
   let account = '';
   let above: StatementBalance | undefined;
   const lines = new Lines(bank, entries);
+  /** How many entries stand above the last closing balance of an account. */
+  const closedAfter = new Map<string, number>();
   const dated: { readonly account: string; readonly balance: StatementBalance; readonly above: boolean }[] = [];
   list.rows.forEach((row, at) => {
     // Without a header, what stands in its place is a line like those above it.
@@ -248,7 +254,10 @@ const readTable = (
     const says = (balances: Map<string, StatementBalance>, words: Lexicon): boolean => {
       const balance = balanceIn(bank, row, words, digits);
       // Of what every page prints, the first is what stood before, and the last what stood after.
-      if (balance !== undefined && (words === CLOSING || !balances.has(account))) balances.set(account, balance);
+      if (balance !== undefined && (words === CLOSING || !balances.has(account))) {
+        balances.set(account, balance);
+        if (words === CLOSING) closedAfter.set(account, entries.length);
+      }
       return balance !== undefined;
     };
     const before = says(openings, OPENING);
@@ -270,6 +279,13 @@ const readTable = (
     else if (entry === 'unread' && !says(entries.length === 0 ? openings : closings, BALANCE)) unread.push(at + 1);
   });
   lines.end();
+  // What a page carries over to the next one is not what stood in the end.
+  const spans = new Map<string, readonly [first: number, last: number]>([['', [0, entries.length - 1]]]);
+  entries.forEach(({ account: own }, at) => spans.set(own, [spans.get(own)?.[0] ?? at, at]));
+  for (const [own, count] of closedAfter) {
+    const [first, last] = spans.get(own) ?? [count, -1];
+    if (first < count && last >= count) closings.delete(own);
+  }
   // A balance above the entries is of before them or of after them, by its day.
   const days = entries.flatMap(({ date }) => date ?? []).sort();
   const [earliest, latest] = [days[0], days.at(-1)];

@@ -28,6 +28,13 @@ export const CLOSING = lexicon(
   'ending balance, balance at close, 次月繰越, 次期繰越, 期末残高, 期末余额, saldo wyjsciowe, konecny zostatok, saldo ved periodens slut, saldo ved periodens slutning, slutsaldo, saldo ultimo, balance at end, closing, end of period, saldo al final, saldo al cierre, solde a la fin, endstand, saldo na koniec, stav na konci',
   'kontostand neu, neuer kontostand, saldo neu, closing balance, balance carried forward, carried forward, new balance, end balance, endsaldo, neuer saldo, schlusssaldo, endbestand, kontostand am ende, solde final, nouveau solde, saldo final, saldo finale, eindsaldo, nieuw saldo, saldo koncowe, konecny zustatek, zaro egyenleg, utgaende saldo, ultimosaldo, utgaende saldo, loppusaldo, sold final, τελικο υπολοιπο, kapanis bakiyesi',
 );
+/** On which side a balance stands, beside its word: money in the bank, or owed to it. */
+export const IN_CREDIT = lexicon(
+  'crediteur, en votre faveur, acreedor, a favor, a su favor, creditore, a credito, a vostro credito, credor, a seu favor, in credit, credit balance, haben, guthaben, zu ihren gunsten, tegoed, kredytowe, kreditni',
+);
+export const IN_DEBIT = lexicon(
+  'debiteur, en notre faveur, deudor, a nuestro favor, en descubierto, debitore, a debito, a nostro credito, devedor, a descoberto, overdrawn, in debit, debit balance, soll, zu unseren gunsten, debetowe, debetni',
+);
 /** Beside the day that a statement is of. */
 export const STATED_ON = lexicon(
   'statement date, date of statement, statement of, statement as at, statement at, closing date, auszug vom, kontoauszug vom, kontoauszug zum, abrechnung vom, auszugsdatum, abrechnungsdatum, date du releve, date de releve, releve du, releve au, date d arrete, arrete au, fecha del extracto, fecha extracto, extracto a, data estratto, data estratto conto, estratto conto al, data do extrato, extrato de, afschriftdatum, datum afschrift, afschrift van, data wyciagu, wyciag z dnia, datum vypisu, vypis ze dne, kivonat datuma, kontoutdragsdatum, kontoutdrag per, kontoutskrift per, kontoudtog pr, tiliotteen pvm, data extrasului, ημερομηνια κινησης, ekstre tarihi, 明細日付',

@@ -620,6 +620,26 @@ describe('a bank’s table with its balances among the entries', () => {
       read('Datum;Text;Betrag', '30.06.2026;Kontostand alt;5.000,00', ...between, '31.07.2026;Kontostand neu;4.250,00'),
     ).toEqual([[500_000n, 425_000n, 3]]);
   });
+  it('knows on which side a balance says that it stands', () => {
+    const rows = ['Date;Libellé;Débit;Crédit', '03/07/2026;Loyer;500,00;', '09/07/2026;Client;;120,00'];
+    const framed = (before: string, after: string) =>
+      read(`Solde ${before} au 30/06/2026;;;400,00`, ...rows, `Solde ${after} au 31/07/2026;;;20,00`);
+    expect(framed('créditeur', 'créditeur')).toEqual([[40_000n, 2000n, 2]]);
+    expect(framed('débiteur', 'débiteur')).toEqual([[-40_000n, -2000n, 2]]);
+  });
+  it('takes what a page carries over for no closing balance', () => {
+    const pages = [
+      'Date,Details,Paid out,Paid in,Balance',
+      '30 Jun 26,Balance brought forward,,,"1,882.40"',
+      '04 Jul 26,Electricity,121.18,,"1,761.22"',
+      ',Balance carried forward,,,"1,761.22"',
+      ',Balance brought forward,,,"1,761.22"',
+      '28 Jul 26,Rent,900.00,,861.22',
+    ];
+    expect(read(...pages, ',Balance at 31 Jul 26,,,861.22')).toEqual([[188_240n, 86_122n, 2]]);
+    expect(read(...pages)).toEqual([[188_240n, 86_122n, 2]]);
+    expect(read(...pages, ',Balance carried forward,,,861.22')).toEqual([[188_240n, 86_122n, 2]]);
+  });
   it('of several currencies, with columns for each, is one statement of each', () => {
     const found = table(
       [
