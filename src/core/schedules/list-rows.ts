@@ -199,6 +199,9 @@ export const repeats = ({ rows, header }: Pick<ListTable, 'rows' | 'header'>): (
 };
 const FEWEST_ALIKE = 3;
 
+/** "3 documents". */
+const HOW_MANY = /^\d{1,6}\s\p{L}[\p{L}\s]{0,40}$/u;
+
 /** What a row with an amount is: a document, a sum, or a sum that is carried to another page. */
 const kindOfRow = (
   list: ListTable,
@@ -211,9 +214,10 @@ const kindOfRow = (
   const has = (role: Role): boolean => (own[role] ?? '') !== '';
   const [dated, numbered] = [list.roles.includes('date'), list.roles.includes('number')];
   const labels = row.map(textOf).filter(hasLetters);
-  // A number without a digit is a label that stands in its column, unless the row has a day.
-  const hasNumber = has('number') && (printed.date !== undefined || /\d/.test(own.number ?? ''));
   const named = has('contactCode') || has('contactName');
+  // A number without a digit is a label that stands in its column, unless the row has a day; so is how many nobody's documents are.
+  const labelled = !/\d/.test(own.number ?? '') || (!named && !isGrouped(list) && HOW_MANY.test(own.number ?? ''));
+  const hasNumber = has('number') && (printed.date !== undefined || !labelled);
   const said = has('kind') && !isTotal(own.kind ?? '');
   if (printed.date !== undefined && (!numbered || hasNumber || has('reference') || named || said || !isGrouped(list)))
     return 'item';

@@ -85,7 +85,9 @@ export const contactIn = (texts: readonly string[]): Contact | undefined => {
   if (filled.length === 2 && second !== undefined) {
     if (isCode(bare) && hasLetters(second)) return { code: bare, name: second };
     if (isCode(second) && hasLetters(bare)) return { code: second, name: bare };
-    // Beside somebody who is called one may stand how to reach them.
+    // Beside a code and a name may stand what was agreed, beside somebody who is called one how to reach them.
+    const coded = contactIn([first]);
+    if (coded !== undefined && coded.code !== null) return coded;
     if (!LABELLED.test(first)) return undefined;
   }
   if (!hasLetters(bare)) return undefined;
