@@ -36,7 +36,7 @@ const MOST_KINDS = 8;
 
 /** A column of words for kinds of documents says what each is. */
 export const tellKinds = (beside: Beside): void => {
-  const { roles, contents } = beside;
+  const { roles, names, contents } = beside;
   if (place(beside, 'kind') >= 0) return;
   const dated = datedIn(beside);
   const kinds = contents.findIndex((_, column) => {
@@ -44,7 +44,9 @@ export const tellKinds = (beside: Beside): void => {
     // A few words that come again and again need not all be known, and may be short.
     const few = new Set(words).size < words.length && new Set(words).size <= MOST_KINDS;
     const known = words.filter((word) => (few || word.length > 2) && /^\D+$/.test(word) && isKindWord(word));
-    return roles[column] === undefined && words.length > 1 && mostly(known.length, words.length, few ? 6 : 9);
+    // What stands in place of a name is none where it is not called so.
+    const open = roles[column] === undefined || (roles[column] === 'contactName' && few && names[column] === '');
+    return open && words.length > 1 && mostly(known.length, words.length, few ? 6 : 9);
   });
   if (kinds >= 0) roles[kinds] = 'kind';
 };

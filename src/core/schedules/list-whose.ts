@@ -151,8 +151,15 @@ const contactTitled = (list: ListTable): Contact | undefined => {
 };
 
 /** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
-export const contactAbove = (list: ListTable): Contact | undefined => {
-  const texts = (list.rows[list.header - list.height] ?? []).map(textOf);
+export const contactAbove = (list: ListTable): Contact | undefined =>
+  // Of a list without a header, it stands in its place.
+  (list.unnamed ? calledIn(list, list.header) : undefined) ??
+  calledIn(list, list.header - list.height) ??
+  contactTitled(list);
+
+/** Whose items follow by a row above them. */
+const calledIn = (list: ListTable, row: number): Contact | undefined => {
+  const texts = (list.rows[row] ?? []).map(textOf);
   const [label = '', behind] = texts.find((text) => text !== '')?.split(/[:：]/) ?? [];
   const words = folded(label);
   const named = CUSTOMERS.in(words) !== undefined || SUPPLIERS.in(words) !== undefined;
@@ -161,11 +168,7 @@ export const contactAbove = (list: ListTable): Contact | undefined => {
     list.rows
       .slice(list.header + 1)
       .some((row) => textOf(row.find((cell) => textOf(cell) !== '')).split(/[:：]/)[0] === label);
-  if (((named || again()) && behind !== undefined) || isAboveHeaders(list)) {
-    const found = contactIn(texts);
-    if (found !== undefined) return found;
-  }
-  return contactTitled(list);
+  return ((named || again()) && behind !== undefined) || isAboveHeaders(list) ? contactIn(texts) : undefined;
 };
 
 /** Whose a row is by its own cells; an empty one goes on with what stood above it. */
