@@ -117,6 +117,9 @@ export const tellBase = (beside: Beside): void => {
     inCurrencyOf(names[openAt] ?? '') === code
   ) {
     [roles[found.own], roles[found.other], roles[openAt]] = ['original', 'worth', 'base'];
+    // It may stand in the document's own currency as well.
+    const left = leftBeside(beside, found.own, openAt, found.other);
+    if (left !== undefined) roles[left] = 'open';
     return;
   }
   // What is open of each document stays so in its own currency.
@@ -129,23 +132,36 @@ export const tellBase = (beside: Beside): void => {
  * The other is what the document was worth.
  */
 export const tellBaseLeft = (beside: Beside): void => {
-  const { roles, sample, units } = beside;
+  const { roles } = beside;
   const [whole, left, worth] = (['original', 'open', 'base'] as const).map((role) => place(beside, role));
   if (whole === undefined || left === undefined || worth === undefined || Math.min(whole, left, worth) < 0) return;
-  const of = (row: Row, at: number): bigint => magnitude(units(row, at) ?? 0n);
-  const rows = sample.filter((row) => of(row, whole) !== 0n && of(row, worth) !== 0n);
-  const partly = (row: Row): boolean => of(row, left) !== of(row, whole);
-  const found = spareIn(beside).find((at) => {
-    // Each was rounded by itself, and a rate is printed with few decimals.
-    const meets = rows.filter((row) => {
-      const [own, meant] = [of(row, at) * of(row, whole), of(row, worth) * of(row, left)];
-      return magnitude(own - meant) * 1000n <= meant;
-    });
-    return rows.some(partly) && !rows.filter(partly).every((row) => of(row, at) === of(row, left)) && mostly(meets.length, rows.length, 9.5); // prettier-ignore
-  });
+  const found = leftBeside(beside, worth, left, whole);
   if (found === undefined) return;
   roles[worth] = 'worth';
   roles[found] = 'base';
+};
+
+/**
+ * The column, of those that nothing is known of, of what is left in another currency: it is to `whole` as `left` is to `worth`, which are
+ * the same document's in the one that is known.
+ */
+const leftBeside = (beside: Beside, whole: number, left: number, worth: number): number | undefined => {
+  const { sample, units } = beside;
+  const of = (row: Row, at: number): bigint => magnitude(units(row, at) ?? 0n);
+  const rows = sample.filter((row) => of(row, whole) !== 0n && of(row, worth) !== 0n);
+  const partly = rows.filter((row) => of(row, left) !== of(row, worth));
+  return spareIn(beside).find((at) => {
+    // Each was rounded by itself, and a rate is printed with few decimals.
+    const meets = rows.filter((row) => {
+      const [own, meant] = [of(row, at) * of(row, worth), of(row, whole) * of(row, left)];
+      return magnitude(own - meant) * 1000n <= meant;
+    });
+    return (
+      partly.length > 0 &&
+      !partly.every((row) => of(row, at) === of(row, left)) &&
+      mostly(meets.length, rows.length, 9.5)
+    );
+  });
 };
 
 /** A total beside ages is what is open, where it is what they come to. */

@@ -2152,4 +2152,22 @@ export const AWKWARD_LISTS: readonly {
       'list.columns',
     ],
   },
+  {
+    what: 'what is left in both currencies, behind what the document was in both',
+    wanted: 'customers',
+    file: 'list.csv',
+    text: [
+      'Client;Facture;Date;Devise;Montant devise;Cours;Montant EUR;Réglé EUR;Solde EUR;Solde devise',
+      'Lindqvist Möbler AB;F26-101;2026-06-18;SEK;45000,00;11,250000;4000,00;0,00;4000,00;45000,00',
+      'Lindqvist Möbler AB;F26-118;2026-07-09;SEK;22500,00;11,250000;2000,00;1000,00;1000,00;11250,00',
+      'Maison Varech;F26-121;2026-07-15;EUR;860,00;1,000000;860,00;0,00;860,00;860,00',
+      'Total;;;;;;6860,00;1000,00;5860,00;',
+    ],
+    said: [
+      '',
+      '2||Lindqvist Möbler AB|invoice|F26-101|2026-06-18||SEK|45000.00|45000.00',
+      '3||Lindqvist Möbler AB|invoice|F26-118|2026-07-09||SEK|22500.00|11250.00',
+      '4||Maison Varech|invoice|F26-121|2026-07-15||EUR|860.00|860.00',
+    ],
+  },
 ];
