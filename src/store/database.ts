@@ -13,9 +13,9 @@ export interface Queryable {
   /** Says whose rows the rest of this transaction sees and writes: those of a practice, or all of them. */
   scope(practice: number | 'all'): Promise<void>;
   /**
-   * Writes so many rows to a table at once. `write` inserts them, or changes those of the same key; to other tables it writes
-   * only what refers to rows that the transaction holds already, and it changes nothing that others refer to. The driver may check their references afterwards, all together, and sees to it that the
-   * next statements know how large the table is.
+   * Writes so many rows to a table at once. `write` inserts them, or changes those of the same key; to other tables it writes only
+   * what refers to rows that the transaction holds already, and it changes nothing that others refer to. The driver may check their
+   * references afterwards, all together, and sees to it that the next statements know how large the table is.
    */
   many<T>(table: Growing, rows: number, write: () => Promise<T>): Promise<T>;
 }
