@@ -76,3 +76,18 @@ describe('a list of accounts from elsewhere', () => {
     expect(tables.ok && recogniseChart(tables.value).reasons).toEqual(['Column 1 holds codes with names behind them.']);
   });
 });
+
+it('a currency that is none is told at its row, and not to be switched on first', () => {
+  const tables = readCsv(
+    new TextEncoder().encode('Code,Name,Currency\n1000,Bank,nok\n1010,Till,EUX\n1020,Box,\n'),
+    'c.csv',
+  );
+  const table = tables.ok ? tables.value[0] : undefined;
+  if (table === undefined) throw new Error('no table');
+  const rows = readChartRows(table, recogniseChart([table]).mapping, 'EUR');
+  expect(rows.map(({ says, problems }) => [says.currency, ...problems.map(({ message }) => message)])).toEqual([
+    ['NOK'],
+    [undefined, '“EUX” is no currency of ISO 4217.'],
+    [null],
+  ]);
+});

@@ -337,6 +337,10 @@ describe('cells of the sheet', () => {
     expect(block.edits).toMatchObject([{ id: 1, is: { role: 'bank', active: false } }]);
     expect(block.problems.map(({ code }) => code)).toEqual(['sheet.cell', 'sheet.over']);
     expect(readCell(make(1), 'type', 'x', 'EUR')).toBeUndefined();
+    expect(readCell(make(1), 'currency', 'eux', 'EUR')).toMatchObject({
+      ok: false,
+      problems: [{ message: '“eux” is no currency of ISO 4217.' }],
+    });
   });
   it('are found by code, name, role and note, and hidden under a folded heading', () => {
     expect(searchText(make(1, { role: 'bank', note: 'Céad' }))).toBe('1001 account 1 bank cead');
