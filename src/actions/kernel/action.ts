@@ -163,8 +163,9 @@ const made =
   (input: z.input<Schema>): Promise<Result<T>> =>
     underWay(async () => {
       const start = performance.now();
-      // Each line says of which action, books and person it is.
-      let own: object = { action: name, books: booksIn(input) };
+      // Each line says of which action, books and person it is; few are written, so the logger of them is made where one is.
+      let said: object = { action: name, books: booksIn(input) };
+      const own = (): ReturnType<typeof log.child> => log.child(said);
       const took = (): { readonly ms: number } => ({ ms: Math.round(performance.now() - start) });
       try {
         const [open, asks] = [await database(), await asking()];
@@ -175,7 +176,7 @@ const made =
           open.transaction(async (tx) => {
             committed = [];
             const who = await actorIn(tx, asks);
-            own = { ...own, person: who.person, practice: who.practice };
+            said = { ...said, person: who.person, practice: who.practice };
             // Before anything is looked at: who may not do it learns nothing from what is wrong with the rest.
             if (!begins(who)) throw new NotAllowed(who, may, '');
             const parsed = schema.safeParse(input);
@@ -187,18 +188,18 @@ const made =
           }),
         );
         for (const work of committed) work();
-        log.debug({ ...own, ...took() }, 'done');
+        if (log.isLevelEnabled('debug')) own().debug(took(), 'done');
         return done;
       } catch (error) {
         if (error instanceof NotAllowed) {
-          log.warn({ ...own, ...took(), may }, 'not allowed');
+          own().warn({ ...took(), may }, 'not allowed');
           await noteRefusal(error, name);
           return fail(problem('access.denied', deniedSentence(may)));
         }
         if (error instanceof Refused)
-          log.debug({ ...own, ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
+          own().debug({ ...took(), problems: error.problems.map(({ code }) => code) }, 'refused');
         return thrown(error, (reference) =>
-          log.error({ ...own, ...took(), reference, err: withoutFigures(error) }, 'action failed'),
+          own().error({ ...took(), reference, err: withoutFigures(error) }, 'action failed'),
         );
       }
     });
