@@ -153,12 +153,13 @@ const contactTitled = (list: ListTable): Contact | undefined => {
 /** Whose the first items are, where that stands above the header: "Customer: 4001 Forge Works". */
 export const contactAbove = (list: ListTable): Contact | undefined =>
   // Of a list without a header, it stands in its place.
-  (list.unnamed ? calledIn(list, list.header) : undefined) ??
-  calledIn(list, list.header - list.height) ??
+  (list.unnamed ? labelledIn(list, list.header) : undefined) ??
+  labelledIn(list, list.header - list.height) ??
+  (isAboveHeaders(list) ? contactIn((list.rows[list.header - list.height] ?? []).map(textOf)) : undefined) ??
   contactTitled(list);
 
-/** Whose items follow by a row above them. */
-const calledIn = (list: ListTable, row: number): Contact | undefined => {
+/** Whose items follow by a row above them, where it says what it tells as others below do: "Account: HOL01". */
+const labelledIn = (list: ListTable, row: number): Contact | undefined => {
   const texts = (list.rows[row] ?? []).map(textOf);
   const [label = '', behind] = texts.find((text) => text !== '')?.split(/[:：]/) ?? [];
   const words = folded(label);
@@ -168,7 +169,7 @@ const calledIn = (list: ListTable, row: number): Contact | undefined => {
     list.rows
       .slice(list.header + 1)
       .some((row) => textOf(row.find((cell) => textOf(cell) !== '')).split(/[:：]/)[0] === label);
-  return ((named || again()) && behind !== undefined) || isAboveHeaders(list) ? contactIn(texts) : undefined;
+  return (named || again()) && behind !== undefined ? contactIn(texts) : undefined;
 };
 
 /** Whose a row is by its own cells; an empty one goes on with what stood above it. */

@@ -40,7 +40,8 @@ const balanceIn = ({ list, at }: BankTable, row: Row, words: Lexicon, digits: nu
     if (read === undefined || units === undefined) return [];
     const found = minor(units.amount);
     if (read.side !== undefined) return [read.side === 'credit' ? abs(found) : negate(abs(found))];
-    return [column === at('out') || owed ? negate(found) : found];
+    if (owed) return [negate(abs(found))];
+    return [column === at('out') ? negate(found) : found];
   });
   const amount = amounts.at(-1);
   const day = texts.flatMap((text) => dayIn(list, text) ?? daysOf(list, text)).at(-1);

@@ -626,6 +626,8 @@ describe('a bank’s table with its balances among the entries', () => {
       read(`Solde ${before} au 30/06/2026;;;400,00`, ...rows, `Solde ${after} au 31/07/2026;;;20,00`);
     expect(framed('créditeur', 'créditeur')).toEqual([[40_000n, 2000n, 2]]);
     expect(framed('débiteur', 'débiteur')).toEqual([[-40_000n, -2000n, 2]]);
+    // It may have its sign besides.
+    expect(read('Solde débiteur au 30/06/2026;;;-400,00', ...rows)).toEqual([[-40_000n, undefined, 2]]);
   });
   it('takes what a page carries over for no closing balance', () => {
     const pages = [
